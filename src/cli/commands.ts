@@ -1,0 +1,106 @@
+import { parseArgs } from 'node:util';
+import { develop } from '../core/piece/develop.ts';
+import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
+import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
+import { fileStem, TEMPLATE_FORMATS, type TemplateFormat } from '../print/templateFormat.ts';
+import { readTargets } from './readTargets.ts';
+import type { Station } from './station.ts';
+
+/** Exit codes: 0 done, 2 bad input or bad call. */
+const DONE = 0;
+const BAD_INPUT = 2;
+
+const USAGE = `Fawn Table, the command line
+
+  npm run -s fawn -- develop FILE...
+      develops each target and prints the result as JSON, one line a file; - reads standard input
+  npm run -s fawn -- sheet FILE... [--out DIR] [--formats svg,pdf,dxf] [--paper a4|letter] [--units mm|cm|inch]
+      writes templates at true size and prints their paths
+
+Bad input: exit code 2 and one line a fault, and nothing is written.`;
+
+function developFiles(files: readonly string[], station: Station): number {
+  const targets = readTargets(files, station);
+  if (!targets) return BAD_INPUT;
+  for (const { target } of targets) station.print(JSON.stringify(develop(target)));
+  return DONE;
+}
+
+interface SheetCall {
+  readonly out: string;
+  readonly formats: readonly TemplateFormat[];
+  readonly paper: PaperName;
+  readonly units: LengthUnit;
+}
+
+/** One value out of a list, or a complaint. */
+function chosen<T extends string>(name: string, value: string, offered: readonly T[], station: Station): T | null {
+  const found = offered.find((one) => one === value);
+  if (found === undefined) station.complain(`--${name}: ${value}: must be ${offered.join(' or ')}`);
+  return found ?? null;
+}
+
+function readSheetCall(values: Record<string, string | undefined>, station: Station): SheetCall | null {
+  const formats = (values['formats'] ?? TEMPLATE_FORMATS.join(','))
+    .split(',')
+    .map((format) => chosen('formats', format.trim(), TEMPLATE_FORMATS, station));
+  const paper = chosen('paper', values['paper'] ?? DEFAULT_PAPER, PAPER_NAMES, station);
+  const units = chosen('units', values['units'] ?? 'mm', LENGTH_UNITS, station);
+  const good = formats.filter((format) => format !== null);
+  if (good.length !== formats.length || !paper || !units) return null;
+  return { out: values['out'] ?? '.', formats: [...new Set(good)], paper, units };
+}
+
+async function writeSheets(files: readonly string[], call: SheetCall, station: Station): Promise<number> {
+  const targets = readTargets(files, station);
+  if (!targets) return BAD_INPUT;
+  // Loaded here, so that `develop` need not wait for the PDF writer.
+  const { writeTemplate } = await import('../print/writeTemplate.ts');
+  const used = new Map<string, number>();
+  for (const { target } of targets) {
+    const { parts } = develop(target);
+    const stem = fileStem(target.name);
+    const times = (used.get(stem) ?? 0) + 1;
+    used.set(stem, times);
+    for (const format of call.formats) {
+      const file = `${call.out}/${times > 1 ? `${stem}-${times}` : stem}.${format}`;
+      const options = { name: target.name, paper: call.paper, style: { unit: call.units } };
+      station.writeFile(file, await writeTemplate(parts, format, options));
+      station.print(file);
+    }
+  }
+  return DONE;
+}
+
+/**
+ * Runs one command of the command line.
+ *
+ * @param args what stands behind `fawn --`
+ * @returns the exit code: 0 done, 2 bad input or a call that is not understood (usage goes to standard error)
+ */
+export async function runCommand(args: readonly string[], station: Station): Promise<number> {
+  const text = { type: 'string' } as const;
+  let parsed;
+  try {
+    parsed = parseArgs({
+      args: [...args],
+      allowPositionals: true,
+      options: { out: text, formats: text, paper: text, units: text, help: { type: 'boolean', short: 'h' } },
+    });
+  } catch (error) {
+    station.complain(error instanceof Error ? error.message : String(error));
+    return BAD_INPUT;
+  }
+  const [command, ...files] = parsed.positionals;
+  if (parsed.values.help) {
+    station.print(USAGE);
+    return DONE;
+  }
+  if (files.length > 0 && command === 'develop') return developFiles(files, station);
+  if (files.length > 0 && command === 'sheet') {
+    const call = readSheetCall(parsed.values as Record<string, string | undefined>, station);
+    return call ? writeSheets(files, call, station) : BAD_INPUT;
+  }
+  station.complain(USAGE);
+  return BAD_INPUT;
+}

@@ -1,0 +1,26 @@
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { dirname, resolve } from 'node:path';
+
+/** What a command needs of the machine; tests bring their own. */
+export interface Station {
+  /** Text of a file; `-` is standard input. Throws when it cannot be read. */
+  readonly readText: (file: string) => string;
+  /** Writes a file, making its folder. */
+  readonly writeFile: (file: string, bytes: Uint8Array) => void;
+  readonly print: (line: string) => void;
+  readonly complain: (line: string) => void;
+}
+
+/** The real machine. Paths are taken from the folder where the person called, also when npm moved us. */
+export function nodeStation(folder: string = process.env['INIT_CWD'] ?? process.cwd()): Station {
+  return {
+    readText: (file) => readFileSync(file === '-' ? 0 : resolve(folder, file), 'utf8'),
+    writeFile: (file, bytes) => {
+      const path = resolve(folder, file);
+      mkdirSync(dirname(path), { recursive: true });
+      writeFileSync(path, bytes);
+    },
+    print: (line) => process.stdout.write(`${line}\n`),
+    complain: (line) => process.stderr.write(`${line}\n`),
+  };
+}

@@ -1,0 +1,57 @@
+import type { Fault } from '../core/errors.ts';
+import type { Target } from '../core/piece/target.ts';
+import type { PaperName } from '../core/sheet/paper.ts';
+import type { InchMarks, LengthUnit } from '../core/units/lengthUnit.ts';
+import type { ErrorCode } from './errors.ts';
+
+/** A design as it is kept: its newest revision. Times are ISO 8601 in UTC. */
+export interface Design {
+  readonly id: string;
+  readonly name: string;
+  readonly target: Target;
+  /** Number of the newest revision, from 1. */
+  readonly revision: number;
+  readonly createdAt: string;
+  readonly updatedAt: string;
+}
+
+/** Why a revision was written. */
+export type RevisionCause = 'created' | 'edited' | 'restored' | 'duplicated';
+
+/** One kept state of a design. */
+export interface Revision {
+  readonly number: number;
+  readonly cause: RevisionCause;
+  readonly target: Target;
+  readonly keptAt: string;
+}
+
+/** Body of a write: the whole target, and the revision that it was made from. */
+export interface DesignWrite {
+  readonly target: Target;
+  readonly baseRevision: number;
+}
+
+/** Body of a request for a template file. */
+export interface TemplateRequest {
+  readonly target: Target;
+  readonly format: 'pdf' | 'svg' | 'dxf';
+  readonly paper?: PaperName;
+  readonly units?: LengthUnit;
+  readonly marks?: InchMarks;
+}
+
+/** Whether a passphrase is asked for, and whether this browser has given it. */
+export interface SessionState {
+  readonly needed: boolean;
+  readonly signedIn: boolean;
+}
+
+/** Every refusal has this body. `current` comes with a conflict: the design as it stands on the server. */
+export interface ErrorReply {
+  readonly error: ErrorCode;
+  readonly message: string;
+  readonly todo: string;
+  readonly faults?: readonly Fault[];
+  readonly current?: Design;
+}

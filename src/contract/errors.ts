@@ -1,0 +1,60 @@
+/** One kind of refusal: its HTTP status, what to say, and what the person can do. */
+export interface ErrorEntry {
+  readonly status: number;
+  readonly message: string;
+  readonly todo: string;
+}
+
+/** Every error that the server answers with. Documented in docs/format.md; a test keeps the two together. */
+export const ERRORS = {
+  'bad-request': {
+    status: 400,
+    message: 'The request could not be read.',
+    todo: 'Send JSON of the shape that docs/format.md describes.',
+  },
+  'bad-target': {
+    status: 422,
+    message: 'The design has figures that cannot be developed.',
+    todo: 'Change the figures that are named.',
+  },
+  'sign-in-needed': { status: 401, message: 'This table asks for its passphrase.', todo: 'Sign in first.' },
+  'wrong-passphrase': {
+    status: 401,
+    message: 'That is not the passphrase of this table.',
+    todo: 'Try again, or ask whoever started the server.',
+  },
+  'wrong-host': {
+    status: 403,
+    message: 'The request came from another site.',
+    todo: 'Open the address that the server printed.',
+  },
+  'not-found': { status: 404, message: 'There is nothing at this address.', todo: 'Go back to the shelf.' },
+  'design-not-found': {
+    status: 404,
+    message: 'This design is not on the shelf.',
+    todo: 'It may have been taken off; look for it on the shelf.',
+  },
+  'revision-not-found': {
+    status: 404,
+    message: 'This design has no such revision.',
+    todo: 'Choose one from its history.',
+  },
+  conflict: {
+    status: 409,
+    message: 'The design was changed elsewhere in the meantime.',
+    todo: 'Keep yours on top, or keep yours as a copy; both stay in the history.',
+  },
+  'too-large': { status: 413, message: 'The request is too large.', todo: 'Send one design at a time.' },
+  'too-many-tries': {
+    status: 429,
+    message: 'Too many tries.',
+    todo: 'Wait a few minutes before trying the passphrase again.',
+  },
+  internal: {
+    status: 500,
+    message: 'Something went wrong on the server.',
+    todo: 'Try again; the log says more. What was kept before is safe.',
+  },
+} as const satisfies Record<string, ErrorEntry>;
+
+export type ErrorCode = keyof typeof ERRORS;

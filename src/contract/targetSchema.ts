@@ -1,0 +1,147 @@
+import Joi from 'joi';
+import { shortValue, type Fault, type FaultCode } from '../core/errors.ts';
+import { FACES } from '../core/part/lean.ts';
+import { checkTarget } from '../core/piece/checkTarget.ts';
+import {
+  BASE_JOINS,
+  FORM_KINDS,
+  LIMITS,
+  RIMS,
+  SIZE_STATES,
+  TARGET_DEFAULTS,
+  TARGET_FORMAT,
+  TARGET_VERSION,
+  type Target,
+} from '../core/piece/target.ts';
+import { DEFAULT_BEVEL_ANGLE, DEFAULT_MARGIN, DEFAULT_OVERLAP, SEAM_KINDS } from '../core/seam/seam.ts';
+import { DEFAULT_SKIRT } from '../core/piece/target.ts';
+
+const figure = () => Joi.number().strict().unsafe();
+const oneOf = (values: readonly string[]) => Joi.string().valid(...values);
+const D = TARGET_DEFAULTS;
+
+/** A figure that belongs to some kinds only: refused with the others, its default with these. */
+function only(field: string, kinds: readonly string[], fallback: number): Joi.Schema {
+  return Joi.when(field, {
+    is: Joi.valid(...kinds),
+    then: figure().default(fallback),
+    otherwise: Joi.forbidden(),
+  });
+}
+
+/** Shape of a target file, version 1. Ranges are core's ({@link checkTarget}), checked once the shape is right. */
+export const targetSchema = Joi.object<Target>({
+  format: Joi.string().valid(TARGET_FORMAT).required(),
+  version: Joi.number().strict().valid(TARGET_VERSION).required(),
+  name: Joi.string().trim().min(LIMITS.nameLength.least).max(LIMITS.nameLength.greatest).required(),
+  clay: Joi.object({
+    shrinkage: figure().default(D.clay.shrinkage),
+    wetDensity: figure().default(D.clay.wetDensity),
+  }).default(D.clay),
+  slab: Joi.object({
+    wall: figure().default(D.slab.wall),
+    base: figure().default(D.slab.base),
+    neutralFraction: figure().default(D.slab.neutralFraction),
+    faceUp: oneOf(FACES).default(D.slab.faceUp),
+  }).default(D.slab),
+  size: Joi.object({
+    state: oneOf(SIZE_STATES).default(D.size.state),
+    face: oneOf(FACES).default(D.size.face),
+  }).default(D.size),
+  form: Joi.object({
+    kind: oneOf(FORM_KINDS).required(),
+    diameter: figure().required(),
+    height: figure().required(),
+  }).required(),
+  seam: Joi.object({
+    kind: oneOf(SEAM_KINDS).required(),
+    angle: only('kind', ['bevel'], DEFAULT_BEVEL_ANGLE),
+    overlap: only('kind', ['lap', 'half-lap'], DEFAULT_OVERLAP),
+    margin: only('kind', ['cut-in-place'], DEFAULT_MARGIN),
+    panels: figure().default(D.seam.panels),
+  }).default(D.seam),
+  base: Joi.object({
+    join: oneOf(BASE_JOINS).required(),
+    overlap: only('join', ['skirt'], DEFAULT_SKIRT),
+    trim: figure().default(D.base.trim),
+  }).default(D.base),
+  rim: oneOf(RIMS).default(D.rim),
+}).required();
+
+const CODES: Readonly<Record<string, FaultCode>> = {
+  'object.unknown': 'unknown-key',
+  'any.unknown': 'unknown-key',
+  'any.required': 'missing',
+  'any.only': 'not-offered',
+};
+
+function ruleOf(detail: Joi.ValidationErrorItem): string {
+  const context = detail.context as { valids?: unknown[]; limit?: number } | undefined;
+  switch (detail.type) {
+    case 'object.unknown':
+    case 'any.unknown':
+      return 'this key is not known here';
+    case 'any.required':
+      return 'must be given';
+    case 'any.only':
+      return `must be ${(context?.valids ?? []).map(String).join(' or ')}`;
+    case 'string.max':
+      return `must have at most ${context?.limit} characters`;
+    case 'string.empty':
+    case 'string.min':
+      return 'must not be empty';
+    default:
+      return detail.message.replace(/^"[^"]*" /, '');
+  }
+}
+
+function faultOf(detail: Joi.ValidationErrorItem): Fault {
+  return {
+    code: CODES[detail.type] ?? 'wrong-type',
+    path: detail.path.join('.'),
+    value: shortValue((detail.context as { value?: unknown } | undefined)?.value),
+    rule: ruleOf(detail),
+  };
+}
+
+/** Faults of a value against any of our Joi schemas, one a breach, or the value with defaults filled in. */
+export function readShape<T>(schema: Joi.ObjectSchema<T>, value: unknown): { value: T } | { faults: Fault[] } {
+  const result = schema.validate(value, { abortEarly: false, convert: false });
+  if (result.error) return { faults: result.error.details.map(faultOf) };
+  return { value: result.value };
+}
+
+function versionFault(value: unknown): Fault | null {
+  const version = typeof value === 'object' && value !== null && 'version' in value ? value.version : undefined;
+  if (typeof version !== 'number' || version <= TARGET_VERSION) return null;
+  return {
+    code: 'newer-version',
+    path: 'version',
+    value: shortValue(version),
+    rule: `this program reads version ${TARGET_VERSION} and older; open the file with a newer Fawn Table`,
+  };
+}
+
+/** A target that was read, or every fault that was found in it. */
+export type TargetReading =
+  { readonly kind: 'target'; readonly target: Target } | { readonly kind: 'faults'; readonly faults: readonly Fault[] };
+
+/** Reads a parsed JSON value as a target: version, shape, then what core says of its figures. Never throws. */
+export function readTarget(value: unknown): TargetReading {
+  const newer = versionFault(value);
+  if (newer) return { kind: 'faults', faults: [newer] };
+  const shape = readShape<Target>(targetSchema, value);
+  if ('faults' in shape) return { kind: 'faults', faults: shape.faults };
+  const faults = checkTarget(shape.value);
+  return faults.length > 0 ? { kind: 'faults', faults } : { kind: 'target', target: shape.value };
+}
+
+/** Reads the text of a `.fawn.json` file. Broken JSON is a fault of the whole file. Never throws. */
+export function readTargetText(text: string): TargetReading {
+  try {
+    return readTarget(JSON.parse(text.replace(/^\uFEFF/, '')));
+  } catch (error) {
+    const rule = `is not JSON: ${error instanceof Error ? error.message : String(error)}`;
+    return { kind: 'faults', faults: [{ code: 'unreadable', path: '', value: shortValue(text.slice(0, 40)), rule }] };
+  }
+}

@@ -1,0 +1,120 @@
+import { BULGE_TOLERANCE, POINT_TOLERANCE } from '../numbers.ts';
+
+/**
+ * A corner of an outline and the arc to the next one: x and y in mm, and the bulge (tangent of a quarter of the arc's
+ * angle, positive counter-clockwise, 0 for a straight line), as DXF has it.
+ */
+export type Vertex = readonly [x: number, y: number, bulge: number];
+
+/** A closed outline, counter-clockwise; the last vertex joins the first. */
+export type Outline = readonly Vertex[];
+
+/** A box around a drawing (mm). */
+export interface Bounds {
+  readonly minX: number;
+  readonly minY: number;
+  readonly maxX: number;
+  readonly maxY: number;
+}
+
+/** One edge of an outline as an arc; a straight edge has `radius` Infinity. */
+export interface Edge {
+  readonly from: Vertex;
+  readonly to: Vertex;
+  readonly length: number;
+  readonly radius: number;
+  readonly centre: readonly [number, number] | null;
+}
+
+/** The vertex at `index`, counted round the outline. */
+export function vertexAt(outline: Outline, index: number): Vertex {
+  const vertex = outline[((index % outline.length) + outline.length) % outline.length];
+  if (!vertex) throw new RangeError('an outline needs at least one vertex');
+  return vertex;
+}
+
+/** The edge that starts at vertex `index`: its ends, length, radius and centre (mm). */
+export function edgeAt(outline: Outline, index: number): Edge {
+  const from = vertexAt(outline, index);
+  const to = vertexAt(outline, index + 1);
+  const chord = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const bulge = from[2];
+  if (Math.abs(bulge) < BULGE_TOLERANCE) return { from, to, length: chord, radius: Infinity, centre: null };
+  const angle = 4 * Math.atan(bulge);
+  const radius = Math.abs(chord / (2 * Math.sin(angle / 2)));
+  const reach = (1 - bulge * bulge) / (4 * bulge);
+  const centre = [
+    (from[0] + to[0]) / 2 - reach * (to[1] - from[1]),
+    (from[1] + to[1]) / 2 + reach * (to[0] - from[0]),
+  ] as const;
+  return { from, to, length: radius * Math.abs(angle), radius, centre };
+}
+
+/** All edges in order. */
+export function edges(outline: Outline): Edge[] {
+  return outline.map((_, index) => edgeAt(outline, index));
+}
+
+/** Signed area (mm2), positive when counter-clockwise; arcs are exact. */
+export function area(outline: Outline): number {
+  return outline.reduce((sum, from, index) => {
+    const to = vertexAt(outline, index + 1);
+    const straight = (from[0] * to[1] - to[0] * from[1]) / 2;
+    if (Math.abs(from[2]) < BULGE_TOLERANCE) return sum + straight;
+    const { radius } = edgeAt(outline, index);
+    const angle = 4 * Math.atan(from[2]);
+    return sum + straight + (radius * radius * (angle - Math.sin(angle))) / 2;
+  }, 0);
+}
+
+/** The box around the outline, arcs included. */
+export function bounds(outline: Outline): Bounds {
+  const xs: number[] = [];
+  const ys: number[] = [];
+  for (const edge of edges(outline)) {
+    xs.push(edge.from[0]);
+    ys.push(edge.from[1]);
+    if (!edge.centre) continue;
+    const [cx, cy] = edge.centre;
+    for (const [dx, dy] of [
+      [1, 0],
+      [0, 1],
+      [-1, 0],
+      [0, -1],
+    ] as const) {
+      const x = cx + dx * edge.radius;
+      const y = cy + dy * edge.radius;
+      const bulge = edge.from[2];
+      const side =
+        (edge.to[0] - edge.from[0]) * (y - edge.from[1]) - (edge.to[1] - edge.from[1]) * (x - edge.from[0]);
+      if (side * bulge < 0) {
+        xs.push(x);
+        ys.push(y);
+      }
+    }
+  }
+  return { minX: Math.min(...xs), minY: Math.min(...ys), maxX: Math.max(...xs), maxY: Math.max(...ys) };
+}
+
+/** The outline turned over about the y axis (as the slab is when its other face lies up), counter-clockwise again. */
+export function mirrored(outline: Outline): Outline {
+  return outline.map((_, index) => {
+    const at = vertexAt(outline, -index);
+    return [-at[0], at[1], vertexAt(outline, -index - 1)[2]];
+  });
+}
+
+/** The outline moved by (dx, dy) mm. */
+export function moved(outline: Outline, dx: number, dy: number): Outline {
+  return outline.map(([x, y, bulge]) => [x + dx, y + dy, bulge]);
+}
+
+/** What is wrong with an outline as a cut line (too few vertices, clockwise, repeated points, not finite); empty when sound. */
+export function validateOutline(outline: Outline): string[] {
+  const wrong: string[] = [];
+  if (outline.length < 2) return ['has fewer than two vertices'];
+  if (outline.some((vertex) => vertex.some((value) => !Number.isFinite(value)))) return ['has a value that is no number'];
+  if (edges(outline).some((edge) => edge.length < POINT_TOLERANCE)) wrong.push('repeats a point');
+  if (area(outline) <= 0) wrong.push('is not counter-clockwise');
+  return wrong;
+}

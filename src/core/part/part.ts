@@ -1,0 +1,55 @@
+import { bounds, validateOutline, type Outline } from '../outline/outline.ts';
+import type { Face, Lean } from './lean.ts';
+
+/** A line or a word on the flat part, not cut. Coordinates in mm in the part's own frame. */
+export type Mark =
+  | {
+      readonly kind: 'line';
+      readonly name: 'centre' | 'panel' | 'overlap';
+      readonly from: readonly [number, number];
+      readonly to: readonly [number, number];
+    }
+  | { readonly kind: 'letter'; readonly at: readonly [number, number]; readonly text: string };
+
+/** A flat part, as it lies on the table with `faceUp` up. */
+export interface Part {
+  readonly id: string;
+  /** The potter's word for it. */
+  readonly name: string;
+  /** How many are cut for one piece. */
+  readonly count: number;
+  /** Wet thickness of its slab (mm). */
+  readonly thickness: number;
+  readonly faceUp: Face;
+  /** The line that the knife follows on the face that lies up, mm, counter-clockwise, foot towards smaller y. */
+  readonly outline: Outline;
+  /** The same part's outline on its underside, where it differs by the leans. */
+  readonly underside: Outline;
+  readonly leans: readonly Lean[];
+  readonly marks: readonly Mark[];
+  /** Volume of the flat part (mm3). */
+  readonly volume: number;
+}
+
+/** The box of slab that a part needs, underside included (mm). */
+export function slabBox(part: Part): { readonly length: number; readonly width: number } {
+  const up = bounds(part.outline);
+  const under = bounds(part.underside);
+  return {
+    length: Math.max(up.maxX, under.maxX) - Math.min(up.minX, under.minX),
+    width: Math.max(up.maxY, under.maxY) - Math.min(up.minY, under.minY),
+  };
+}
+
+/** What is wrong with a part; empty when it can be cut. */
+export function validatePart(part: Part): string[] {
+  const wrong = validateOutline(part.outline).map((text) => `outline ${text}`);
+  for (const lean of part.leans) {
+    if (lean.from >= part.outline.length || lean.to >= part.outline.length) {
+      wrong.push(`lean of ${lean.edge} names a vertex that is not there`);
+    }
+  }
+  if (part.leans.some(({ lean }) => Math.abs(lean) >= 90)) wrong.push('an edge leans past the slab');
+  if (!(part.volume > 0)) wrong.push('has no volume');
+  return wrong;
+}

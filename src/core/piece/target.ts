@@ -1,0 +1,103 @@
+import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../clay/shrinkage.ts';
+import type { Face } from '../part/lean.ts';
+import { DEFAULT_BEVEL_ANGLE, type Seam } from '../seam/seam.ts';
+
+/** The name that marks a file of this format. */
+export const TARGET_FORMAT = 'fawn-table/target';
+
+/** The newest version of the target file that this program reads, and the one it writes. */
+export const TARGET_VERSION = 1;
+
+/** Where the sizes are meant: as the piece leaves the kiln, or as it is cut. */
+export type SizeState = 'fired' | 'wet';
+
+export const SIZE_STATES: readonly SizeState[] = ['fired', 'wet'];
+
+/** A straight, round wall. Diameter over the face and state of `size`; height overall, table to rim, outside (mm). */
+export interface CylinderForm {
+  readonly kind: 'cylinder';
+  readonly diameter: number;
+  readonly height: number;
+}
+
+/** The forms that can be developed. */
+export type Form = CylinderForm;
+
+export const FORM_KINDS: readonly Form['kind'][] = ['cylinder'];
+
+/** How the base meets the wall. `overlap` of a skirt and `trim` (added to the disc's radius) in mm. */
+export type Base =
+  | { readonly join: 'under' | 'inside' | 'mitre' | 'none'; readonly trim: number }
+  | { readonly join: 'skirt'; readonly overlap: number; readonly trim: number };
+
+export type BaseJoin = Base['join'];
+
+export const BASE_JOINS: readonly BaseJoin[] = ['under', 'inside', 'mitre', 'skirt', 'none'];
+
+/** Default width of a skirt (mm): a narrow one, folded up the wall. */
+export const DEFAULT_SKIRT = 3;
+
+export type Rim = 'square' | 'level';
+
+export const RIMS: readonly Rim[] = ['square', 'level'];
+
+/** A design: what the finished piece must be, and the clay, slab and joins that make it. Lengths mm. */
+export interface Target {
+  readonly format: typeof TARGET_FORMAT;
+  readonly version: typeof TARGET_VERSION;
+  readonly name: string;
+  readonly clay: {
+    /** Total linear shrinkage, wet to fired, fraction of the wet length. */
+    readonly shrinkage: number;
+    /** g/cm3. */
+    readonly wetDensity: number;
+  };
+  readonly slab: {
+    /** Wet thickness of the wall (mm). */
+    readonly wall: number;
+    /** Wet thickness of the base (mm). */
+    readonly base: number;
+    /** Where the neutral surface lies, from the inner (0) to the outer (1) face. */
+    readonly neutralFraction: number;
+    readonly faceUp: Face;
+  };
+  readonly size: { readonly state: SizeState; readonly face: Face };
+  readonly form: Form;
+  readonly seam: Seam;
+  readonly base: Base;
+  readonly rim: Rim;
+}
+
+/** Limits of the figures in a target, the same in file, form and command line. Lengths mm. */
+export const LIMITS = {
+  shrinkage: { least: 0, greatest: 0.25 },
+  wetDensity: { least: 1, greatest: 3 },
+  thickness: { least: 1, greatest: 40 },
+  neutralFraction: { least: 0, greatest: 1 },
+  size: { greatest: 5000 },
+  overlap: { least: 0, greatest: 200 },
+  trim: { least: 0, greatest: 100 },
+  panels: { least: 1, greatest: 24 },
+  nameLength: { least: 1, greatest: 120 },
+} as const;
+
+/** What a target says when it does not say otherwise. */
+export const TARGET_DEFAULTS = {
+  clay: { shrinkage: DEFAULT_SHRINKAGE, wetDensity: DEFAULT_WET_DENSITY },
+  slab: { wall: 6, base: 6, neutralFraction: 0.5, faceUp: 'inside' },
+  size: { state: 'fired', face: 'outside' },
+  seam: { kind: 'bevel', angle: DEFAULT_BEVEL_ANGLE, panels: 1 },
+  base: { join: 'under', trim: 0 },
+  rim: 'square',
+} as const satisfies Omit<Target, 'format' | 'version' | 'name' | 'form'>;
+
+/** A new design: a straight tumbler that a hand fits round. */
+export function newTarget(name: string): Target {
+  return {
+    format: TARGET_FORMAT,
+    version: TARGET_VERSION,
+    name,
+    ...TARGET_DEFAULTS,
+    form: { kind: 'cylinder', diameter: 84, height: 110 },
+  };
+}

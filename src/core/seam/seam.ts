@@ -1,0 +1,60 @@
+import { radians } from '../numbers.ts';
+
+/** How the two ends of a wall meet. Angles in degrees from the slab's face, overlaps and margins in mm. */
+export type Seam =
+  | { readonly kind: 'bevel'; readonly angle: number; readonly panels: number }
+  | { readonly kind: 'butt'; readonly panels: number }
+  | { readonly kind: 'lap'; readonly overlap: number; readonly panels: number }
+  | { readonly kind: 'half-lap'; readonly overlap: number; readonly panels: number }
+  | { readonly kind: 'cut-in-place'; readonly margin: number; readonly panels: number };
+
+export type SeamKind = Seam['kind'];
+
+export const SEAM_KINDS: readonly SeamKind[] = ['bevel', 'butt', 'lap', 'half-lap', 'cut-in-place'];
+
+/** Default bevel (degrees from the slab's face): the common figure at the bench. */
+export const DEFAULT_BEVEL_ANGLE = 45;
+
+/** Default overlap of a lap or half-lap seam (mm). */
+export const DEFAULT_OVERLAP = 10;
+
+/** Default margin beyond the wrap at each end of a wall that is cut in place (mm). */
+export const DEFAULT_MARGIN = 15;
+
+/** A bevel is cut between these angles (degrees from the slab's face). */
+export const BEVEL_LIMITS = { least: 20, greatest: 90 } as const;
+
+/** What a seam adds to a wall. */
+export interface SeamAllowance {
+  /** Length of slab beyond the wrap that is taken by a slanted cut (mm); the traced line does not grow by it. */
+  readonly run: number;
+  /** Length by which the traced outline itself grows (mm). */
+  readonly added: number;
+  /** Lean of both ends from straight down (degrees, not signed). */
+  readonly lean: number;
+}
+
+/**
+ * The allowance of a seam on a slab of `thickness` mm. A bevel at angle b from the face runs `t / tan b`
+ * (geometry: seams); a lap and a half-lap lengthen the outline by their overlap, a wall cut in place by its margin at
+ * both ends; a butt adds nothing.
+ */
+export function seamAllowance(seam: Seam, thickness: number): SeamAllowance {
+  switch (seam.kind) {
+    case 'bevel': {
+      const square = seam.angle >= 90;
+      return {
+        run: square ? 0 : thickness / Math.tan(radians(seam.angle)),
+        added: 0,
+        lean: square ? 0 : 90 - seam.angle,
+      };
+    }
+    case 'butt':
+      return { run: 0, added: 0, lean: 0 };
+    case 'lap':
+    case 'half-lap':
+      return { run: 0, added: seam.overlap, lean: 0 };
+    case 'cut-in-place':
+      return { run: 0, added: 2 * seam.margin, lean: 0 };
+  }
+}

@@ -1,0 +1,35 @@
+import { bounds, type Bounds } from '../outline/outline.ts';
+import type { Part } from '../part/part.ts';
+import type { LengthStyle } from '../units/writeLength.ts';
+import type { Primitive } from './drawing.ts';
+import { edgeWords } from './edgeWords.ts';
+import { sizeWords, titleWords } from './words.ts';
+
+const LETTER_SIZE = 6;
+const TITLE_SIZE = 5;
+
+/**
+ * The drawing of one flat part in its own frame (mm, y up): cut line, underside, marks, words at each edge, title and
+ * size. Words are placed within `window` (the part seen on one page; the whole part when left out).
+ */
+export function partDrawing(part: Part, style: LengthStyle, window: Bounds = bounds(part.outline)): Primitive[] {
+  const box = bounds(part.outline);
+  const centre = [
+    (Math.max(box.minX, window.minX) + Math.min(box.maxX, window.maxX)) / 2,
+    (Math.max(box.minY, window.minY) + Math.min(box.maxY, window.maxY)) / 2,
+  ] as const;
+  const leans = part.leans.some((lean) => lean.word !== 'straight down');
+  const marks = part.marks.map((mark): Primitive =>
+    mark.kind === 'line'
+      ? { kind: 'line', layer: 'mark', from: mark.from, to: mark.to, dash: 'chain' }
+      : { kind: 'text', layer: 'mark', at: mark.at, size: LETTER_SIZE, text: mark.text, anchor: 'middle', weight: 'bold' },
+  );
+  return [
+    ...(leans ? [{ kind: 'path', layer: 'lean', outline: part.underside, dash: 'dash' } as const] : []),
+    { kind: 'path', layer: 'cut', outline: part.outline },
+    ...marks,
+    { kind: 'text', layer: 'text', at: [centre[0], centre[1] + 3], size: TITLE_SIZE, text: titleWords(part), anchor: 'middle', weight: 'bold' },
+    { kind: 'text', layer: 'text', at: [centre[0], centre[1] - 5], size: TITLE_SIZE, text: sizeWords(part, style), anchor: 'middle' },
+    ...edgeWords(part, window),
+  ];
+}

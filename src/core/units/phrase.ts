@@ -1,0 +1,28 @@
+import { writeFigure, writeLength, type LengthStyle } from './writeLength.ts';
+
+/** A figure inside a sentence or formula that is written in the reader's unit. */
+export type PhraseFigure =
+  | { readonly mm: number }
+  | { readonly mmPlain: number }
+  | { readonly degrees: number }
+  | { readonly percent: number }
+  | { readonly grams: number }
+  | { readonly ml: number };
+
+/** A sentence or formula with its figures kept as numbers, so that one switch of units rewrites all of it. */
+export type Phrase = readonly (string | PhraseFigure)[];
+
+/** Writes one figure: `mm` with its unit, `mmPlain` without, the others in their own fixed units. */
+export function writePhraseFigure(figure: PhraseFigure, style: LengthStyle): string {
+  if ('mm' in figure) return writeLength(figure.mm, style);
+  if ('mmPlain' in figure) return writeFigure(figure.mmPlain, style);
+  if ('degrees' in figure) return `${figure.degrees.toFixed(1)}°`;
+  if ('percent' in figure) return `${figure.percent.toFixed(1)} %`;
+  if ('grams' in figure) return `${Math.round(figure.grams)} g`;
+  return `${Math.round(figure.ml)} ml`;
+}
+
+/** Writes the whole phrase in the reader's unit. */
+export function writePhrase(phrase: Phrase, style: LengthStyle): string {
+  return phrase.map((part) => (typeof part === 'string' ? part : writePhraseFigure(part, style))).join('');
+}

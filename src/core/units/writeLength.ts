@@ -1,0 +1,57 @@
+import { LENGTH_TOLERANCE } from "../numbers.ts";
+import { DEFAULT_INCH_MARKS, MM_PER, type InchMarks, type LengthUnit } from './lengthUnit.ts';
+
+/** How lengths are written: the unit and, for inches, the finest mark of the ruler. */
+export interface LengthStyle {
+  readonly unit: LengthUnit;
+  readonly marks?: InchMarks;
+}
+
+/** The unit's sign as it follows a figure. */
+export const UNIT_SIGN: Readonly<Record<LengthUnit, string>> = { mm: 'mm', cm: 'cm', inch: '″' };
+
+function inchFraction(inches: number, marks: InchMarks): string {
+  const sign = inches < 0 ? '−' : '';
+  const parts = Math.round(Math.abs(inches) * marks);
+  const whole = Math.floor(parts / marks);
+  let over = parts % marks;
+  let under: number = marks;
+  while (over > 0 && over % 2 === 0) {
+    over /= 2;
+    under /= 2;
+  }
+  if (over === 0) return `${sign}${whole}`;
+  return whole === 0 ? `${sign}${over}/${under}` : `${sign}${whole} ${over}/${under}`;
+}
+
+/**
+ * The figure of a length without its unit: one decimal in mm, two in cm, a reduced fraction in inches.
+ *
+ * @param mm the length in mm
+ * @example writeFigure(84, { unit: 'inch' }) // '3 5/16'
+ */
+export function writeFigure(mm: number, style: LengthStyle): string {
+  if (style.unit === 'inch') return inchFraction(mm / MM_PER.inch, style.marks ?? DEFAULT_INCH_MARKS);
+  const text = (mm / MM_PER[style.unit]).toFixed(style.unit === 'mm' ? 1 : 2);
+  return text.replace(/^-(?=0\.0+$)/, '').replace('-', '−');
+}
+
+/** A length with its unit: `84.0 mm`, `8.40 cm`, `3 5/16″`. */
+export function writeLength(mm: number, style: LengthStyle): string {
+  const gap = style.unit === 'inch' ? '' : ' ';
+  return `${writeFigure(mm, style)}${gap}${UNIT_SIGN[style.unit]}`;
+}
+
+/**
+ * A length as it stands in a field while it is edited: no more digits than it has, so that reading it back
+ * gives the same length (inches fall back to decimals when no fraction of the ruler is exact).
+ */
+export function writeEditable(mm: number, style: LengthStyle): string {
+  const value = mm / MM_PER[style.unit];
+  if (style.unit === 'inch') {
+    const marks = style.marks ?? DEFAULT_INCH_MARKS;
+    const exact = Math.abs(value * marks - Math.round(value * marks)) < LENGTH_TOLERANCE;
+    if (exact) return inchFraction(value, marks).replace('−', '-');
+  }
+  return String(Number(value.toFixed(4)));
+}

@@ -1,0 +1,63 @@
+import express, { type Express } from 'express';
+import { pino, type Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import type { Database } from './models/database.ts';
+import { Refusal } from './refusal.ts';
+import { designRoutes } from './routes/designs.ts';
+import { pageRoutes } from './routes/pages.ts';
+import { patternRoutes } from './routes/pattern.ts';
+import { answerRefusals } from './routes/refusals.ts';
+import { sameSiteOnly, securityHeaders } from './routes/safety.ts';
+import { sessionRoutes, signedInOnly } from './routes/session.ts';
+import { designService } from './services/designs.ts';
+import type { Door } from './services/door.ts';
+
+/** Largest body that the server reads. */
+const BODY_LIMIT = '1mb';
+
+/** What the app is built from. */
+export interface AppParts {
+  readonly database: Database;
+  readonly door: Door | null;
+  /** The address that the server listens on. */
+  readonly address: string;
+  /** Folder of the built screens, or null for the API alone. */
+  readonly pages: string | null;
+  readonly logger?: Logger;
+}
+
+/** Builds the app without listening. */
+export function buildApp({ database, door, address, pages, logger = pino({ level: 'silent' }) }: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    pinoHttp({
+      logger,
+      serializers: {
+        req: (req: { method: string; url: string }) => ({ method: req.method, url: req.url }),
+        res: (res: { statusCode: number }) => ({ status: res.statusCode }),
+      },
+      customLogLevel: (_req, res, error) => (error || res.statusCode >= 500 ? 'error' : 'debug'),
+    }),
+  );
+  app.use(...securityHeaders());
+  app.use(sameSiteOnly(address));
+  app.use('/api', (_req, res, next) => {
+    res.set('Cache-Control', 'no-store');
+    next();
+  });
+  app.get('/api/health', async (_req, res) => {
+    await database.sequelize.query('SELECT 1');
+    res.json({ status: 'ok' });
+  });
+  app.use(express.json({ limit: BODY_LIMIT }));
+  app.use('/api/session', sessionRoutes(door));
+  app.use('/api', signedInOnly(door));
+  app.use('/api/designs', designRoutes(designService(database)));
+  app.use('/api', patternRoutes());
+  app.use('/api', (_req, _res, next) => next(new Refusal('not-found')));
+  app.use(pageRoutes(pages));
+  app.use((_req, _res, next) => next(new Refusal('not-found')));
+  app.use(answerRefusals);
+  return app;
+}

@@ -1,0 +1,64 @@
+import { createServer, type Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { pino, type Logger } from 'pino';
+import { buildApp } from './app.ts';
+import type { Config } from './config.ts';
+import { openDatabase, type Database } from './models/database.ts';
+import { makeDoor } from './services/door.ts';
+import { seedDesigns } from './services/seed.ts';
+
+/** Longest wait for open requests when the server is asked to stop (ms). */
+const STOP_WAIT = 5000;
+
+/** A server that listens. */
+export interface Listening {
+  /** Where it is found, with the port that it got. */
+  readonly url: string;
+  readonly database: Database;
+  /** Lets open requests finish, then closes the database. */
+  readonly stop: () => Promise<void>;
+}
+
+/** What the server is started with besides its settings. */
+export interface ListenOptions {
+  readonly pages: string | null;
+  /** Folder of demo designs for an empty shelf, or null. */
+  readonly demo: string | null;
+  readonly logger?: Logger;
+}
+
+function closeServer(server: Server): Promise<void> {
+  return new Promise((resolve) => {
+    const late = setTimeout(() => server.closeAllConnections(), STOP_WAIT);
+    server.close(() => {
+      clearTimeout(late);
+      resolve();
+    });
+    server.closeIdleConnections();
+  });
+}
+
+/** Opens the database, builds the app and listens. Rejects when the port is taken. */
+export async function listen(config: Config, options: ListenOptions): Promise<Listening> {
+  const logger = options.logger ?? pino({ level: config.logLevel });
+  const database = await openDatabase(config.dataFolder);
+  if (options.demo) await seedDesigns(database, options.demo);
+  const door = config.passphrase === null ? null : await makeDoor(config.passphrase);
+  const server = createServer(
+    buildApp({ database, door, address: config.address, pages: options.pages, logger }),
+  );
+  await new Promise<void>((resolve, reject) => {
+    server.once('error', reject);
+    server.listen(config.port, config.address, resolve);
+  });
+  const { port } = server.address() as AddressInfo;
+  const host = config.address.includes(':') ? `[${config.address}]` : config.address;
+  return {
+    url: `http://${host}:${port}/`,
+    database,
+    stop: async () => {
+      await closeServer(server);
+      await database.close();
+    },
+  };
+}

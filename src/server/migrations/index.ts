@@ -1,0 +1,12 @@
+import type { QueryInterface } from 'sequelize';
+import * as designs from './0001-designs.ts';
+
+/** One step of the database, up and down. */
+export interface Migration {
+  readonly name: string;
+  readonly up: (step: { context: QueryInterface }) => Promise<void>;
+  readonly down: (step: { context: QueryInterface }) => Promise<void>;
+}
+
+/** All steps in order. A step that has landed is never changed; add another. */
+export const migrations: Migration[] = [{ name: '0001-designs', ...designs }];
