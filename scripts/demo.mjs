@@ -12,7 +12,8 @@ export function ensureBuild() {
     if (statSync(path).isDirectory()) for (const name of readdirSync(path).sort()) add(join(path, name));
     else hash.update(path).update(readFileSync(path));
   };
-  for (const path of ['src/core', 'src/contract', 'src/web', 'vite.config.ts', 'package-lock.json']) add(join(ROOT, path));
+  for (const path of ['src/core', 'src/contract', 'src/web', 'vite.config.ts', 'package-lock.json'])
+    add(join(ROOT, path));
   const stamp = join(ROOT, 'dist/.built');
   const wanted = hash.digest('hex');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;

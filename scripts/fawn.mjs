@@ -5,9 +5,9 @@ import { ensurePackages, ROOT } from './setup.mjs';
 
 ensurePackages();
 const caller = process.env.INIT_CWD ?? process.cwd();
-const done = spawnSync(
-  process.execPath,
-  ['--import', 'tsx', join(ROOT, 'src/cli/main.ts'), ...process.argv.slice(2)],
-  { cwd: ROOT, stdio: 'inherit', env: { ...process.env, INIT_CWD: caller } },
-);
+const done = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'src/cli/main.ts'), ...process.argv.slice(2)], {
+  cwd: ROOT,
+  stdio: 'inherit',
+  env: { ...process.env, INIT_CWD: caller },
+});
 process.exitCode = done.status ?? 1;

@@ -12,7 +12,9 @@ const STAMP = join(ROOT, 'node_modules/.fawn-lock');
 const CHROMIUMS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
 function lockHash() {
-  return createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
+  return createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
 }
 
 /** Installs the packages that the lock file names, unless they are already there. */
@@ -50,7 +52,9 @@ export function ensureChromium() {
   if (apt('update').status === 0) apt('install', '-y', '--no-install-recommends', 'chromium');
   const installed = find();
   if (installed) return installed;
-  say('The browser tests need Chromium. Install it (Debian: apt-get install chromium) or set FAWN_CHROMIUM to its path.');
+  say(
+    'The browser tests need Chromium. Install it (Debian: apt-get install chromium) or set FAWN_CHROMIUM to its path.',
+  );
   process.exit(1);
 }
 

@@ -1,8 +1,9 @@
 import { parseArgs } from 'node:util';
+import { fileStem } from '../core/format/fileStem.ts';
 import { develop } from '../core/piece/develop.ts';
 import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
 import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
-import { fileStem, TEMPLATE_FORMATS, type TemplateFormat } from '../print/templateFormat.ts';
+import { TEMPLATE_FORMATS, type TemplateFormat } from '../print/templateFormat.ts';
 import { readTargets } from './readTargets.ts';
 import type { Station } from './station.ts';
 

@@ -51,7 +51,9 @@ function draw(doc: PDFKit.PDFDocument, item: Primitive, height: number): void {
       doc.font(item.weight ?? 'regular').fontSize(item.size);
       const width = doc.widthOfString(item.text);
       const shift = item.anchor === 'start' ? 0 : item.anchor === 'middle' ? width / 2 : width;
-      doc.fillColor(INK).text(item.text, item.at[0] - shift, height - item.at[1], { lineBreak: false, baseline: 'alphabetic' });
+      doc
+        .fillColor(INK)
+        .text(item.text, item.at[0] - shift, height - item.at[1], { lineBreak: false, baseline: 'alphabetic' });
     }
   }
 }

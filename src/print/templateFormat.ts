@@ -9,14 +9,3 @@ export const TEMPLATE_TYPES: Readonly<Record<TemplateFormat, string>> = {
   svg: 'image/svg+xml',
   dxf: 'image/vnd.dxf',
 };
-
-/** A file name from a design's name: letters, figures and hyphens. */
-export function fileStem(name: string): string {
-  const stem = name
-    .normalize('NFKD')
-    .replace(/[^\p{ASCII}]/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '');
-  return stem || 'piece';
-}

@@ -44,9 +44,7 @@ export async function listen(config: Config, options: ListenOptions): Promise<Li
   const database = await openDatabase(config.dataFolder);
   if (options.demo) await seedDesigns(database, options.demo);
   const door = config.passphrase === null ? null : await makeDoor(config.passphrase);
-  const server = createServer(
-    buildApp({ database, door, address: config.address, pages: options.pages, logger }),
-  );
+  const server = createServer(buildApp({ database, door, address: config.address, pages: options.pages, logger }));
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);
     server.listen(config.port, config.address, resolve);

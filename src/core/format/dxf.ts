@@ -40,14 +40,7 @@ function table(name: string, handle: string, entries: readonly (readonly Group[]
 }
 
 function entry(kind: string, owner: string, handle: string, subclass: string, rest: readonly Group[]): Group[] {
-  return [
-    [0, kind],
-    [5, handle],
-    [330, owner],
-    [100, 'AcDbSymbolTableRecord'],
-    [100, subclass],
-    ...rest,
-  ];
+  return [[0, kind], [5, handle], [330, owner], [100, 'AcDbSymbolTableRecord'], [100, subclass], ...rest];
 }
 
 function lineType(handle: string, name: string, text: string, dashes: readonly number[]): Group[] {

@@ -85,8 +85,7 @@ export function bounds(outline: Outline): Bounds {
       const x = cx + dx * edge.radius;
       const y = cy + dy * edge.radius;
       const bulge = edge.from[2];
-      const side =
-        (edge.to[0] - edge.from[0]) * (y - edge.from[1]) - (edge.to[1] - edge.from[1]) * (x - edge.from[0]);
+      const side = (edge.to[0] - edge.from[0]) * (y - edge.from[1]) - (edge.to[1] - edge.from[1]) * (x - edge.from[0]);
       if (side * bulge < 0) {
         xs.push(x);
         ys.push(y);
@@ -113,7 +112,8 @@ export function moved(outline: Outline, dx: number, dy: number): Outline {
 export function validateOutline(outline: Outline): string[] {
   const wrong: string[] = [];
   if (outline.length < 2) return ['has fewer than two vertices'];
-  if (outline.some((vertex) => vertex.some((value) => !Number.isFinite(value)))) return ['has a value that is no number'];
+  if (outline.some((vertex) => vertex.some((value) => !Number.isFinite(value))))
+    return ['has a value that is no number'];
   if (edges(outline).some((edge) => edge.length < POINT_TOLERANCE)) wrong.push('repeats a point');
   if (area(outline) <= 0) wrong.push('is not counter-clockwise');
   return wrong;

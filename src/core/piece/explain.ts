@@ -1,3 +1,6 @@
+import { LENGTH_TOLERANCE } from '../numbers.ts';
+import { bounds } from '../outline/outline.ts';
+import { seamAllowance } from '../seam/seam.ts';
 import type { Phrase } from '../units/phrase.ts';
 import { FIRED_MASS_FRACTION } from '../clay/shrinkage.ts';
 import { PART_GAP } from '../slab/slabNeeded.ts';
@@ -7,8 +10,8 @@ import { wetPiece } from './wetPiece.ts';
 
 /** The figures that can say how they came about. */
 export type FigureId =
-  | 'wrapLength'
-  | 'wallHeight'
+  | 'cutLength'
+  | 'cutHeight'
   | 'baseDiameter'
   | 'baseTopDiameter'
   | 'bevelRun'
@@ -70,6 +73,43 @@ function wrapSteps(target: Target, { numbers }: Development): Step[] {
       rule: 'wrap = π × neutral',
       worked: ['π × ', { mmPlain: numbers.neutralDiameter }],
       gives: [{ mm: numbers.wrapLength }],
+    },
+  ];
+}
+
+/** From the wrap to the line that is cut: panels, and what the seam adds. */
+function cutLengthSteps({ seam, slab }: Target, { numbers }: Development): Step[] {
+  const steps: Step[] = [];
+  const panel = numbers.wrapLength / seam.panels;
+  const { added } = seamAllowance(seam, slab.wall);
+  if (seam.panels > 1) {
+    steps.push({
+      rule: 'one of the equal pieces',
+      worked: [{ mmPlain: numbers.wrapLength }, ` ÷ ${seam.panels}`],
+      gives: [{ mm: panel }],
+    });
+  }
+  if (added > 0) {
+    const rule = seam.kind === 'cut-in-place' ? 'plus the spare at both ends' : 'plus the overlap';
+    steps.push({ rule, worked: [{ mmPlain: panel }, ' + ', { mmPlain: added }], gives: [{ mm: panel + added }] });
+  }
+  return steps;
+}
+
+/** From the neutral height to the line on the face that lies up, where the foot leans. */
+function cutHeightSteps({ numbers, parts }: Development): Step[] {
+  const wall = parts.find((part) => part.id === 'wall');
+  if (!wall) return [];
+  const box = bounds(wall.outline);
+  const cut = box.maxY - box.minY;
+  const inset = numbers.wallHeight - cut;
+  if (Math.abs(inset) < LENGTH_TOLERANCE) return [];
+  const [sign, words] = inset > 0 ? [' − ', 'shorter'] : [' + ', 'taller'];
+  return [
+    {
+      rule: `the foot leans: the line on the ${wall.faceUp} face is ${words} than the neutral line`,
+      worked: [{ mmPlain: numbers.wallHeight }, sign, { mmPlain: Math.abs(inset) }],
+      gives: [{ mm: cut }],
     },
   ];
 }
@@ -158,10 +198,10 @@ function slabSteps({ slabs, parts }: Development): Step[] {
 export function explain(figure: FigureId, target: Target, developed: Development): Step[] {
   const { numbers, finished, slabs } = developed;
   switch (figure) {
-    case 'wrapLength':
-      return wrapSteps(target, developed);
-    case 'wallHeight':
-      return wallHeightSteps(target, developed);
+    case 'cutLength':
+      return [...wrapSteps(target, developed), ...cutLengthSteps(target, developed)];
+    case 'cutHeight':
+      return [...wallHeightSteps(target, developed), ...cutHeightSteps(developed)];
     case 'baseDiameter':
       return numbers.baseDiameter === undefined ? [] : baseSteps(target, numbers.baseDiameter, 'under');
     case 'baseTopDiameter':

@@ -8,7 +8,13 @@ export type Anchor = 'start' | 'middle' | 'end';
 
 /** One thing on a drawing, in mm, y up. */
 export type Primitive =
-  | { readonly kind: 'path'; readonly layer: Layer; readonly outline: Outline; readonly dash?: 'dash'; readonly fill?: 'shade' }
+  | {
+      readonly kind: 'path';
+      readonly layer: Layer;
+      readonly outline: Outline;
+      readonly dash?: 'dash';
+      readonly fill?: 'shade';
+    }
   | {
       readonly kind: 'line';
       readonly layer: Layer;

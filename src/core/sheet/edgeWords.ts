@@ -24,19 +24,21 @@ function alongEdge(outline: Outline, index: number, f: number): readonly [number
 
 function within(point: readonly [number, number], window: Bounds, pad: number): boolean {
   return (
-    point[0] >= window.minX + pad &&
-    point[0] <= window.maxX - pad &&
-    point[1] >= window.minY &&
-    point[1] <= window.maxY
+    point[0] >= window.minX + pad && point[0] <= window.maxX - pad && point[1] >= window.minY && point[1] <= window.maxY
   );
 }
 
-/** The middle of the stretch of an edge that is seen in the window, or null when none is. */
-function middleWithin(outline: Outline, index: number, window: Bounds, pad: number): readonly [number, number] | null {
+/** The point at `share` of the stretch of an edge that is seen in the window, or null when none is. */
+function pointWithin(
+  outline: Outline,
+  index: number,
+  window: Bounds,
+  { pad, share }: { pad: number; share: number },
+): readonly [number, number] | null {
   const seen = Array.from({ length: EDGE_STEPS + 1 }, (_, step) => alongEdge(outline, index, step / EDGE_STEPS)).filter(
     (point) => within(point, window, pad),
   );
-  return seen[Math.floor(seen.length / 2)] ?? null;
+  return seen[Math.floor(seen.length * share)] ?? null;
 }
 
 /** Size of the little section drawing (mm). */
@@ -63,6 +65,9 @@ export function leanSection(lean: number, at: readonly [number, number]): Primit
   ];
 }
 
+/** How far along its edge a word stands: those of the ends stay low, clear of the title in the middle. */
+const SHARE: Readonly<Record<Lean['edge'], number>> = { rim: 0.5, foot: 0.5, left: 0.78, right: 0.22, round: 0.5 };
+
 /** Where the words of an edge stand, from the point `at` on it (mm). */
 function placeWords(part: Part, lean: Lean, at: readonly [number, number]): readonly [number, number] {
   const box = bounds(part.outline);
@@ -86,7 +91,7 @@ export function edgeWords(part: Part, window: Bounds): Primitive[] {
   return part.leans.flatMap((lean): Primitive[] => {
     const sideways = lean.edge === 'left' || lean.edge === 'right';
     const index = lean.edge === 'round' ? 1 : lean.from;
-    const seen = middleWithin(part.outline, index, window, sideways ? 0 : 22);
+    const seen = pointWithin(part.outline, index, window, { pad: sideways ? 0 : 22, share: SHARE[lean.edge] });
     if (!seen) return [];
     const at = placeWords(part, lean, seen);
     const anchor = sideways ? (lean.edge === 'left' ? 'start' : 'end') : 'middle';

@@ -22,14 +22,37 @@ export function partDrawing(part: Part, style: LengthStyle, window: Bounds = bou
   const marks = part.marks.map((mark): Primitive =>
     mark.kind === 'line'
       ? { kind: 'line', layer: 'mark', from: mark.from, to: mark.to, dash: 'chain' }
-      : { kind: 'text', layer: 'mark', at: mark.at, size: LETTER_SIZE, text: mark.text, anchor: 'middle', weight: 'bold' },
+      : {
+          kind: 'text',
+          layer: 'mark',
+          at: mark.at,
+          size: LETTER_SIZE,
+          text: mark.text,
+          anchor: 'middle',
+          weight: 'bold',
+        },
   );
   return [
     ...(leans ? [{ kind: 'path', layer: 'lean', outline: part.underside, dash: 'dash' } as const] : []),
     { kind: 'path', layer: 'cut', outline: part.outline },
     ...marks,
-    { kind: 'text', layer: 'text', at: [centre[0], centre[1] + 3], size: TITLE_SIZE, text: titleWords(part), anchor: 'middle', weight: 'bold' },
-    { kind: 'text', layer: 'text', at: [centre[0], centre[1] - 5], size: TITLE_SIZE, text: sizeWords(part, style), anchor: 'middle' },
+    {
+      kind: 'text',
+      layer: 'text',
+      at: [centre[0], centre[1] + 3],
+      size: TITLE_SIZE,
+      text: titleWords(part),
+      anchor: 'middle',
+      weight: 'bold',
+    },
+    {
+      kind: 'text',
+      layer: 'text',
+      at: [centre[0], centre[1] - 5],
+      size: TITLE_SIZE,
+      text: sizeWords(part, style),
+      anchor: 'middle',
+    },
     ...edgeWords(part, window),
   ];
 }

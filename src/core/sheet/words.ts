@@ -14,7 +14,9 @@ export const EDGE_WORDS: Readonly<Record<Lean['edge'], string>> = {
 
 /** The lean in its fixed words: `straight down`, `spread 45.0°`, `tuck 26.6°`. */
 export function leanWords(lean: Lean): string {
-  return lean.word === 'straight down' ? lean.word : `${lean.word} ${Math.abs(lean.lean).toFixed(1).replace(/\.0$/, '')}°`;
+  return lean.word === 'straight down'
+    ? lean.word
+    : `${lean.word} ${Math.abs(lean.lean).toFixed(1).replace(/\.0$/, '')}°`;
 }
 
 /** The part's size over its traced line: `281.0 × 119.0 mm`, or `95.5 mm across` for a disc. */

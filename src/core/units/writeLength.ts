@@ -1,4 +1,4 @@
-import { LENGTH_TOLERANCE } from "../numbers.ts";
+import { LENGTH_TOLERANCE } from '../numbers.ts';
 import { DEFAULT_INCH_MARKS, MM_PER, type InchMarks, type LengthUnit } from './lengthUnit.ts';
 
 /** How lengths are written: the unit and, for inches, the finest mark of the ruler. */

@@ -61,7 +61,9 @@ export async function openDatabase(folder: string): Promise<Database> {
     designs: defineDesign(sequelize),
     revisions: defineRevision(sequelize),
     write: (work) =>
-      mutex.runExclusive(() => sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, (transaction) => work(transaction))),
+      mutex.runExclusive(() =>
+        sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, (transaction) => work(transaction)),
+      ),
     close: () => mutex.runExclusive(() => sequelize.close()),
   };
 }

@@ -1,4 +1,5 @@
-import { DataTypes, Model, type ModelStatic, type Sequelize } from 'sequelize';
+import type { Model} from 'sequelize';
+import { DataTypes, type ModelStatic, type Sequelize } from 'sequelize';
 
 /** A row of `designs`: the newest state of a design. `target` is the JSON text of the target file. */
 export interface DesignRow extends Model {

@@ -1,4 +1,5 @@
-import { DataTypes, Model, type ModelStatic, type Sequelize } from 'sequelize';
+import type { Model} from 'sequelize';
+import { DataTypes, type ModelStatic, type Sequelize } from 'sequelize';
 import type { RevisionCause } from '../../contract/api.ts';
 
 /** A row of `revisions`: one kept state of a design, never changed. */

@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import { createBody, designPath, listQuery, restoreBody, revisionPath, writeBody } from '../../contract/requests.ts';
 import type { DesignService } from '../services/designs.ts';
-import { fileStem } from '../../print/templateFormat.ts';
+import { fileStem } from '../../core/format/fileStem.ts';
 import { parse, parseTarget, parseText } from './parse.ts';
 
 /** /api/designs: the shelf and its designs. */

@@ -1,7 +1,8 @@
 import { Router } from 'express';
 import { developBody, templateBody } from '../../contract/requests.ts';
 import { develop } from '../../core/piece/develop.ts';
-import { fileStem, TEMPLATE_TYPES } from '../../print/templateFormat.ts';
+import { fileStem } from '../../core/format/fileStem.ts';
+import { TEMPLATE_TYPES } from '../../print/templateFormat.ts';
 import { writeTemplate } from '../../print/writeTemplate.ts';
 import { parse, parseTarget } from './parse.ts';
 
@@ -18,7 +19,10 @@ export function patternRoutes(): Router {
     const piece = parseTarget(target);
     const { parts } = develop(piece);
     const file = await writeTemplate(parts, format, { name: piece.name, paper, style: { unit: units, marks } });
-    res.attachment(`${fileStem(piece.name)}.${format}`).type(TEMPLATE_TYPES[format]).send(file);
+    res
+      .attachment(`${fileStem(piece.name)}.${format}`)
+      .type(TEMPLATE_TYPES[format])
+      .send(file);
   });
 
   return router;

@@ -79,9 +79,23 @@ export function designService(database: Database) {
     async list({ find, limit, offset }: ListQuery): Promise<Design[]> {
       const escaped = find.replace(/[\\%_]/g, (sign) => `\\${sign}`);
       const where = find
-        ? { name: { [Op.and]: [database.sequelize.literal(`name LIKE ${database.sequelize.escape(`%${escaped}%`)} ESCAPE '\\'`)] } }
+        ? {
+            name: {
+              [Op.and]: [
+                database.sequelize.literal(`name LIKE ${database.sequelize.escape(`%${escaped}%`)} ESCAPE '\\'`),
+              ],
+            },
+          }
         : {};
-      const rows = await designs.findAll({ where, limit, offset, order: [['createdAt', 'ASC'], ['id', 'ASC']] });
+      const rows = await designs.findAll({
+        where,
+        limit,
+        offset,
+        order: [
+          ['createdAt', 'ASC'],
+          ['id', 'ASC'],
+        ],
+      });
       return rows.map(toDesign);
     },
 

@@ -1,0 +1,67 @@
+import { mkdirSync } from 'node:fs';
+import { join } from 'node:path';
+import type { Page } from 'playwright-core';
+import { openBrowser } from './browser.ts';
+import { openTable } from './testTable.ts';
+
+/** One picture: its name, window, where it is taken, and what is done before. */
+interface Shot {
+  readonly name: string;
+  readonly width: number;
+  readonly height: number;
+  readonly take: (page: Page, url: string) => Promise<void>;
+}
+
+const onPiece = (design: string, stage: string) => async (page: Page, url: string) => {
+  await page.goto(url);
+  await page.locator(`[data-design="${design}"] .drawing`).click();
+  await page.waitForURL(/piece/);
+  await page.goto(`${page.url().replace(/\/(shape|flat|cut)$/, '')}/${stage}`);
+  await page.locator('[data-figure]').first().waitFor();
+};
+const onShelf = async (page: Page, url: string) => {
+  await page.goto(url);
+  await page.locator('[data-design]').first().waitFor();
+};
+const howOpen = async (page: Page, url: string) => {
+  await onPiece('Rack tumbler', 'flat')(page, url);
+  await page.locator('[data-figure="cutLength"]').click();
+  await page.locator('#how-title').waitFor();
+};
+
+const DESK = { width: 1280, height: 800 };
+const TABLET = { width: 1024, height: 768 };
+const PHONE = { width: 390, height: 844 };
+
+/** The pictures of the README. */
+const SHOTS: readonly Shot[] = [
+  { name: 'shelf', ...DESK, take: onShelf },
+  { name: 'shelf-phone', ...PHONE, take: onShelf },
+  { name: 'piece-shape', ...DESK, take: onPiece('Rack tumbler', 'shape') },
+  { name: 'piece-flat', ...DESK, take: onPiece('Galley crock', 'flat') },
+  { name: 'piece-flat-tablet', ...TABLET, take: onPiece('Rack tumbler', 'flat') },
+  { name: 'piece-shape-phone', ...PHONE, take: onPiece('Rack tumbler', 'shape') },
+  { name: 'piece-how', ...DESK, take: howOpen },
+  { name: 'piece-cut', ...DESK, take: onPiece('Rack tumbler', 'cut') },
+];
+
+const [folder = 'docs/screenshots', only, light] = process.argv.slice(2);
+mkdirSync(folder, { recursive: true });
+const table = await openTable({ demo: true });
+const browser = await openBrowser();
+for (const shot of SHOTS.filter(({ name }) => !only || name.includes(only))) {
+  const page = await browser.newPage({
+    viewport: { width: shot.width, height: shot.height },
+    reducedMotion: 'reduce',
+    colorScheme: light === 'evening' ? 'dark' : 'light',
+  });
+  page.on('console', (message) => {
+    if (message.type() === 'error' || message.type() === 'warning') console.error(`${shot.name}: ${message.text()}`);
+  });
+  await shot.take(page, table.url);
+  await page.waitForTimeout(400);
+  await page.screenshot({ path: join(folder, `${shot.name}.png`) });
+  await page.close();
+}
+await browser.close();
+await table.close();

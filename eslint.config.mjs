@@ -1,0 +1,75 @@
+import js from '@eslint/js';
+import prettier from 'eslint-config-prettier';
+import vue from 'eslint-plugin-vue';
+import globals from 'globals';
+import tseslint from 'typescript-eslint';
+
+/** Imports point one way: core, contract, print, then server, web and cli, which never import one another. */
+const MAY_NOT_SEE = {
+  core: ['contract', 'print', 'server', 'web', 'cli'],
+  contract: ['print', 'server', 'web', 'cli'],
+  print: ['contract', 'server', 'web', 'cli'],
+  server: ['web', 'cli'],
+  web: ['print', 'server', 'cli'],
+  cli: ['server', 'web'],
+};
+
+function oneWay([layer, forbidden]) {
+  const patterns = [
+    {
+      regex: `^(\\.\\./)+(${forbidden.join('|')})/`,
+      message: `src/${layer} does not import ${forbidden.join(', ')}: imports point one way.`,
+    },
+  ];
+  if (layer === 'core') {
+    patterns.push({ regex: '^[^.]', message: 'src/core is pure: it imports nothing from outside core.' });
+  }
+  if (layer === 'web') {
+    patterns.push({
+      regex: 'contract/(targetSchema|requests)',
+      message: 'Joi stays on the server: the screens check with core.',
+    });
+  }
+  return {
+    files: [`src/${layer}/**/*.{ts,vue}`],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns }] },
+  };
+}
+
+export default tseslint.config(
+  { ignores: ['dist/', 'node_modules/', 'data/', 'out/'] },
+  js.configs.recommended,
+  ...tseslint.configs.strict,
+  ...vue.configs['flat/recommended'],
+  {
+    languageOptions: { globals: { ...globals.node } },
+    rules: {
+      'no-undef': 'off',
+      eqeqeq: ['error', 'always'],
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      'max-lines': ['error', { max: 300 }],
+    },
+  },
+  {
+    files: ['**/*.vue'],
+    languageOptions: { parserOptions: { parser: tseslint.parser }, globals: { ...globals.browser } },
+    rules: { 'vue/multi-word-component-names': 'off', 'vue/require-default-prop': 'off' },
+  },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'localStorage'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'core is pure: no randomness.' },
+        { object: 'Date', property: 'now', message: 'core is pure: no clock.' },
+      ],
+    },
+  },
+  ...Object.entries(MAY_NOT_SEE).map(oneWay),
+  prettier,
+);

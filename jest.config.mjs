@@ -1,0 +1,23 @@
+const shared = {
+  testEnvironment: 'node',
+  transform: {
+    '^.+\\.ts$': [
+      '@swc/jest',
+      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } },
+    ],
+  },
+  extensionsToTreatAsEsm: [],
+  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+};
+
+export default {
+  projects: [
+    {
+      ...shared,
+      displayName: 'unit',
+      testMatch: ['<rootDir>/src/{core,contract,print,cli,web}/**/*.test.ts'],
+    },
+    { ...shared, displayName: 'api', testMatch: ['<rootDir>/src/server/**/*.test.ts'] },
+    { ...shared, displayName: 'browser', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },
+  ],
+};

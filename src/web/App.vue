@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { storeToRefs } from 'pinia';
+import { ref } from 'vue';
+import { useRouter } from 'vue-router';
+import FindDialog from './components/frame/FindDialog.vue';
+import KeysDialog from './components/frame/KeysDialog.vue';
+import TopBar from './components/frame/TopBar.vue';
+import { useShortcuts } from './composables/useShortcuts.ts';
+import { useConnection } from './stores/connection.ts';
+import { useSettings } from './stores/settings.ts';
+
+/** The frame of every place. */
+const settings = useSettings();
+const { light } = storeToRefs(settings);
+const { down } = storeToRefs(useConnection());
+const router = useRouter();
+const find = ref(false);
+const keys = ref(false);
+
+useShortcuts([
+  { keys: 'ctrl+k', words: 'Find a place or a design', run: () => (find.value = true) },
+  { keys: '?', words: 'Show the shortcuts', run: () => (keys.value = true) },
+  { keys: 's', words: 'Go to the shelf', run: () => void router.push({ name: 'shelf' }) },
+  { keys: 'u', words: 'Next unit: mm, cm, inch', run: settings.nextUnit },
+  { keys: 'l', words: 'Day or evening light', run: settings.turnLight },
+]);
+</script>
+
+<template>
+  <VApp :theme="light">
+    <div class="frame">
+      <TopBar @find="find = true" @keys="keys = true" />
+      <p v-if="down" class="down" role="alert">
+        The server does not answer. You can go on: changes are held in this browser and sent when it is back.
+      </p>
+      <RouterView />
+    </div>
+    <FindDialog v-model="find" />
+    <KeysDialog v-model="keys" />
+  </VApp>
+</template>
+
+<style scoped>
+.frame {
+  display: flex;
+  flex-direction: column;
+  min-height: 100vh;
+  background: var(--ground);
+}
+.down {
+  margin: 0;
+  padding: 10px 20px;
+  background: var(--care);
+  border-bottom: 2px solid var(--care-edge);
+}
+</style>

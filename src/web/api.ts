@@ -1,0 +1,65 @@
+import type { Design, DesignWrite, ErrorReply, Revision, SessionState, TemplateRequest } from '../contract/api.ts';
+import type { ErrorCode } from '../contract/errors.ts';
+import type { Target } from '../core/piece/target.ts';
+
+/** The server answered, and refused. */
+export class Refused extends Error {
+  readonly code: ErrorCode;
+  readonly reply: ErrorReply;
+
+  constructor(reply: ErrorReply) {
+    super(`${reply.message} ${reply.todo}`);
+    this.name = 'Refused';
+    this.code = reply.error;
+    this.reply = reply;
+  }
+}
+
+/** The server could not be reached. */
+export class Unreachable extends Error {
+  constructor() {
+    super('The server cannot be reached. What you change is held in this browser until it answers.');
+    this.name = 'Unreachable';
+  }
+}
+
+async function send(path: string, method: string, body?: unknown, more: RequestInit = {}): Promise<Response> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method,
+      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+      ...more,
+    });
+  } catch {
+    throw new Unreachable();
+  }
+  if (response.ok) return response;
+  if (response.status === 502 || response.status === 503 || response.status === 504) throw new Unreachable();
+  throw new Refused((await response.json()) as ErrorReply);
+}
+
+async function ask<T>(path: string, method = 'GET', body?: unknown): Promise<T> {
+  return (await send(path, method, body)).json() as Promise<T>;
+}
+
+/** What the screens ask of the server. Every verb may throw {@link Refused} or {@link Unreachable}. */
+export const api = {
+  list: () => ask<Design[]>('/designs'),
+  read: (id: string) => ask<Design>(`/designs/${id}`),
+  create: (target: Target) => ask<Design>('/designs', 'POST', { target }),
+  write: (id: string, write: DesignWrite) => ask<Design>(`/designs/${id}`, 'PUT', write),
+  /** Sends a last write while the page goes away. */
+  writeLeaving: (id: string, write: DesignWrite) =>
+    void send(`/designs/${id}`, 'PUT', write, { keepalive: true }).catch(() => undefined),
+  duplicate: (id: string) => ask<Design>(`/designs/${id}/duplicate`, 'POST'),
+  remove: async (id: string) => void (await send(`/designs/${id}`, 'DELETE')),
+  putBack: (id: string) => ask<Design>(`/designs/${id}/put-back`, 'POST'),
+  history: (id: string) => ask<Revision[]>(`/designs/${id}/revisions`),
+  restore: (id: string, number: number, baseRevision: number) =>
+    ask<Design>(`/designs/${id}/revisions/${number}/restore`, 'POST', { baseRevision }),
+  template: async (request: TemplateRequest) => (await send('/sheets', 'POST', request)).blob(),
+  health: async () => void (await send('/health', 'GET')),
+  session: () => ask<SessionState>('/session'),
+  signIn: async (passphrase: string) => void (await send('/session', 'POST', { passphrase })),
+};

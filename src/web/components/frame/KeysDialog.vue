@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import { activeShortcuts, type Shortcut } from '../../composables/useShortcuts.ts';
+
+/** The shortcuts that work in this place. */
+const open = defineModel<boolean>({ required: true });
+const shortcuts = ref<readonly Shortcut[]>([]);
+watch(open, (now) => {
+  if (now) shortcuts.value = activeShortcuts();
+});
+const shown = (keys: string) =>
+  keys
+    .replace(/ctrl\+/g, 'Ctrl ')
+    .replace(/shift\+/g, 'Shift ')
+    .replace(/\b[a-z]\b/g, (key) => key.toUpperCase());
+</script>
+
+<template>
+  <VDialog v-model="open" scrollable>
+    <section class="sheet-card" aria-labelledby="keys-title">
+      <h2 id="keys-title">Shortcuts here</h2>
+      <dl>
+        <template v-for="shortcut in shortcuts" :key="shortcut.keys">
+          <dt>
+            <kbd>{{ shown(shortcut.keys) }}</kbd>
+          </dt>
+          <dd>{{ shortcut.words }}</dd>
+        </template>
+      </dl>
+      <p>
+        In a field: Enter takes the figure, Escape gives it back. On a handle: arrow keys, with Shift ten at a time.
+      </p>
+      <button type="button" class="quiet" @click="open = false">Close</button>
+    </section>
+  </VDialog>
+</template>
+
+<style scoped>
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px 20px;
+}
+kbd {
+  padding: 2px 10px;
+  border: 1px solid var(--line);
+  border-radius: 6px;
+  font: inherit;
+  font-weight: 600;
+  background: var(--ground);
+}
+p {
+  margin: 16px 0;
+  color: var(--ink-soft);
+}
+</style>

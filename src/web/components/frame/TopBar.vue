@@ -1,0 +1,163 @@
+<script setup lang="ts">
+import { storeToRefs } from 'pinia';
+import { computed } from 'vue';
+import { LENGTH_UNITS } from '../../../core/units/lengthUnit.ts';
+import { useSettings } from '../../stores/settings.ts';
+
+/** Name, units, light, find and help. */
+defineEmits<{ find: []; keys: [] }>();
+const settings = useSettings();
+const { unit, marks, light } = storeToRefs(settings);
+const otherLight = computed(() => (light.value === 'day' ? 'Evening' : 'Day'));
+</script>
+
+<template>
+  <header class="bar">
+    <RouterLink class="brand serif" :to="{ name: 'shelf' }">Fawn Table</RouterLink>
+    <RouterLink class="place" :to="{ name: 'shelf' }">Shelf</RouterLink>
+    <div id="place-heading" class="heading" />
+    <div class="units" role="radiogroup" aria-label="Units">
+      <button
+        v-for="one in LENGTH_UNITS"
+        :key="one"
+        type="button"
+        role="radio"
+        :aria-checked="one === unit"
+        :class="{ here: one === unit }"
+        @click="unit = one"
+      >
+        {{ one }}
+      </button>
+    </div>
+    <button
+      v-if="unit === 'inch'"
+      type="button"
+      class="marks"
+      :aria-label="`Inches to 1/${marks}, change`"
+      @click="marks = marks === 16 ? 32 : 16"
+    >
+      to 1/{{ marks }}
+    </button>
+    <button type="button" class="light" :title="`${otherLight} light`" @click="settings.turnLight">
+      <svg viewBox="0 0 20 20" width="20" height="20" aria-hidden="true">
+        <circle cx="10" cy="10" r="7" />
+        <path d="M10 3a7 7 0 0 1 0 14z" />
+      </svg>
+      <span>{{ otherLight }}</span>
+    </button>
+    <button type="button" class="find" @click="$emit('find')">Find <kbd>Ctrl K</kbd></button>
+    <button type="button" class="keys" aria-label="Shortcuts" @click="$emit('keys')">?</button>
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 8px;
+  min-height: 56px;
+  padding: 4px 20px;
+  background: var(--bar);
+  color: var(--bar-ink);
+}
+.brand {
+  font-size: 20px;
+  color: var(--bar-ink);
+  text-decoration: none;
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
+.place {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0 12px;
+  color: var(--bar-soft);
+}
+.heading {
+  flex: 1;
+  min-width: 0;
+}
+button {
+  min-height: 44px;
+  min-width: 44px;
+  padding: 0 12px;
+  border-radius: 8px;
+  color: var(--bar-soft);
+  cursor: pointer;
+}
+.light {
+  display: inline-flex;
+  align-items: center;
+  justify-content: center;
+}
+.light svg {
+  display: none;
+  fill: currentColor;
+  stroke: currentColor;
+  stroke-width: 1.6;
+}
+.light circle {
+  fill: none;
+}
+.units {
+  display: flex;
+  border: 1px solid #d3bb9866;
+  border-radius: 10px;
+  overflow: hidden;
+}
+.units button {
+  border-radius: 0;
+  color: var(--bar-ink);
+}
+.units .here {
+  background: #f8ecd8;
+  color: #2b1f1a;
+  font-weight: 700;
+}
+kbd {
+  margin-left: 6px;
+  font: inherit;
+  opacity: 0.85;
+}
+:focus-visible {
+  outline-color: #ffd98a;
+  outline-offset: -3px;
+}
+@media (max-width: 1180px) {
+  kbd {
+    display: none;
+  }
+  button {
+    padding: 0 8px;
+  }
+}
+@media (max-width: 700px) {
+  .bar {
+    padding: 4px 8px;
+  }
+  .place {
+    display: none;
+  }
+  .keys {
+    display: none;
+  }
+  .light span {
+    clip-path: inset(50%);
+    position: absolute;
+  }
+  .light svg {
+    display: block;
+  }
+  .brand {
+    margin-right: auto;
+    padding-left: 6px;
+  }
+  .heading {
+    order: 1;
+    flex-basis: 100%;
+  }
+}
+</style>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { storeToRefs } from 'pinia';
+import { computed } from 'vue';
+import { pagesOf } from '../../../core/sheet/pages.ts';
+import { usePiece } from '../../stores/piece.ts';
+import { useSettings } from '../../stores/settings.ts';
+import PagePreview from './PagePreview.vue';
+
+/** The pages as they will be printed, laid out on the table. */
+const piece = usePiece();
+const { paper, style } = storeToRefs(useSettings());
+const pages = computed(() =>
+  pagesOf(piece.developed.parts, { name: piece.target.name, paper: paper.value, style: style.value }),
+);
+</script>
+
+<template>
+  <div class="desk">
+    <PagePreview
+      v-for="(page, index) in pages"
+      :key="index"
+      class="page"
+      :class="{ lying: page.width > page.height }"
+      :page="page"
+      :number="index + 1"
+      :total="pages.length"
+    />
+  </div>
+</template>
+
+<style scoped>
+.desk {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 22px;
+  align-content: center;
+  align-items: center;
+  justify-content: center;
+  padding: 24px;
+  background: var(--cloth);
+  overflow: auto;
+}
+.page {
+  width: 210px;
+}
+.page.lying {
+  width: 297px;
+}
+@media (max-width: 700px) {
+  .page,
+  .page.lying {
+    width: min(100%, 320px);
+  }
+}
+</style>

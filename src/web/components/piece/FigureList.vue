@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import type { FigureId } from '../../../core/piece/explain.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import type { Figure } from './figures.ts';
+
+/** Figures, largest first; each one can be pressed to see how it came about. */
+defineProps<{ heading: string; figures: readonly Figure[]; small?: boolean }>();
+defineEmits<{ how: [figure: FigureId] }>();
+const lengths = useLengths();
+</script>
+
+<template>
+  <section class="figures" :class="{ small }">
+    <h2>{{ heading }}</h2>
+    <button
+      v-for="figure in figures"
+      :key="figure.label"
+      type="button"
+      class="row"
+      :data-figure="figure.id"
+      :aria-label="`${figure.label}: ${lengths.phrase(figure.phrase)} ${figure.unit === 'length' ? lengths.sign() : ''}, how this came about`"
+      @click="$emit('how', figure.id)"
+    >
+      <span class="label">{{ figure.label }}</span>
+      <span class="amount" :class="{ wide: figure.phrase.length > 1 }">
+        <strong>{{ lengths.phrase(figure.phrase) }}</strong>
+        <span v-if="figure.unit === 'length'" class="sign">{{ lengths.sign() }}</span>
+      </span>
+    </button>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 17px;
+  margin: 4px 0;
+}
+.row {
+  display: flex;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 10px;
+  width: 100%;
+  min-height: 46px;
+  padding: 3px 2px;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  cursor: pointer;
+}
+.row:hover .label {
+  text-decoration: underline dotted 2px;
+  text-underline-offset: 4px;
+}
+.label {
+  color: var(--ink-soft);
+}
+.amount {
+  white-space: nowrap;
+}
+strong {
+  font-size: 32px;
+  line-height: 1.15;
+  letter-spacing: -0.01em;
+}
+.row[data-figure='bevelRun'] strong,
+.row[data-figure='weighOut'] strong,
+.wide strong {
+  font-size: 22px;
+}
+.small .row {
+  min-height: 44px;
+}
+.small strong {
+  font-size: 21px;
+}
+.sign {
+  margin-left: 4px;
+  color: var(--ink-soft);
+}
+</style>

@@ -1,0 +1,120 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Fault } from '../../../core/errors.ts';
+import type { Base, Target } from '../../../core/piece/target.ts';
+import type { Seam } from '../../../core/seam/seam.ts';
+import { usePiece } from '../../stores/piece.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LengthField from '../fields/LengthField.vue';
+import NumberField from '../fields/NumberField.vue';
+import { BASE_WAYS, baseOfJoin, FACE_UP_WAYS, SEAM_WAYS, seamOfKind } from './ways.ts';
+
+/** How the flat parts are cut and joined. */
+const piece = usePiece();
+const target = computed(() => piece.target);
+const seam = computed(() => target.value.seam);
+const base = computed(() => target.value.base);
+
+function put(group: string, next: Partial<Target>): readonly Fault[] {
+  return piece.change({ ...target.value, ...next }, group);
+}
+const putSeam = (key: string) => (value: number) =>
+  put(`seam.${key}`, { seam: { ...seam.value, [key]: value } as Seam });
+const putBase = (key: string) => (value: number) =>
+  put(`base.${key}`, { base: { ...base.value, [key]: value } as Base });
+const putNeutral = (neutralFraction: number) =>
+  put('slab.neutralFraction', { slab: { ...target.value.slab, neutralFraction } });
+const done = () => piece.endGesture();
+</script>
+
+<template>
+  <section aria-labelledby="flat-heading">
+    <h2 id="flat-heading">How it is cut</h2>
+    <ChoiceField
+      label="Face up"
+      name="faceUp"
+      :value="target.slab.faceUp"
+      :choices="FACE_UP_WAYS"
+      @choose="(faceUp) => piece.change({ ...target, slab: { ...target.slab, faceUp } })"
+    />
+    <ChoiceField
+      label="Seam"
+      name="seam"
+      :value="seam.kind"
+      :choices="SEAM_WAYS"
+      @choose="(kind) => piece.change({ ...target, seam: seamOfKind(kind, seam.panels) })"
+    />
+    <NumberField
+      v-if="seam.kind === 'bevel'"
+      label="Slant, from the face"
+      name="angle"
+      unit="°"
+      :value="seam.angle"
+      :take="putSeam('angle')"
+      :done="done"
+    />
+    <LengthField
+      v-if="seam.kind === 'lap' || seam.kind === 'half-lap'"
+      label="Overlap"
+      name="overlap"
+      :mm="seam.overlap"
+      :take="putSeam('overlap')"
+      :done="done"
+    />
+    <LengthField
+      v-if="seam.kind === 'cut-in-place'"
+      label="Spare at each end"
+      name="margin"
+      :mm="seam.margin"
+      :take="putSeam('margin')"
+      :done="done"
+    />
+    <NumberField
+      label="Wall in pieces"
+      name="panels"
+      unit=""
+      :digits="0"
+      :value="seam.panels"
+      :take="putSeam('panels')"
+      :done="done"
+    />
+    <ChoiceField
+      label="Base"
+      name="base"
+      :value="base.join"
+      :choices="BASE_WAYS"
+      @choose="(join) => piece.change({ ...target, base: baseOfJoin(join, base.trim) })"
+    />
+    <LengthField
+      v-if="base.join === 'skirt'"
+      label="Skirt"
+      name="skirt"
+      :mm="base.overlap"
+      :take="putBase('overlap')"
+      :done="done"
+    />
+    <LengthField
+      v-if="base.join !== 'none'"
+      label="Trim after joining"
+      name="trim"
+      :mm="base.trim"
+      :take="putBase('trim')"
+      :done="done"
+    />
+    <NumberField
+      label="Neutral fraction"
+      name="neutralFraction"
+      unit=""
+      :value="target.slab.neutralFraction"
+      :take="putNeutral"
+      :done="done"
+    />
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 17px;
+  margin: 4px 0;
+}
+</style>

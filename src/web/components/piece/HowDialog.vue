@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { explain, type FigureId } from '../../../core/piece/explain.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { usePiece } from '../../stores/piece.ts';
+import { figuresToMeasure, finishedFigures } from './figures.ts';
+
+/** How one figure came about: each formula, the same with this piece's figures, and what comes out. */
+const figure = defineModel<FigureId | null>({ required: true });
+const piece = usePiece();
+const lengths = useLengths();
+
+const all = computed(() => [...figuresToMeasure(piece.developed), ...finishedFigures(piece.developed)]);
+const title = computed(() => all.value.find((one) => one.id === figure.value)?.label ?? '');
+const steps = computed(() => (figure.value ? explain(figure.value, piece.target, piece.developed) : []));
+</script>
+
+<template>
+  <VDialog :model-value="figure !== null" @update:model-value="figure = null">
+    <section class="sheet-card" aria-labelledby="how-title">
+      <h2 id="how-title">{{ title }}: how this came about</h2>
+      <ol>
+        <li v-for="(step, index) in steps" :key="index">
+          <p class="rule">{{ step.rule }}</p>
+          <p class="worked">
+            {{ lengths.phrase(step.worked) }} <span class="equals">=</span>
+            <strong>{{ lengths.phrase(step.gives) }}</strong>
+          </p>
+        </li>
+      </ol>
+      <p class="foot">
+        Figures are shown rounded and worked unrounded. They rest on your shrinkage of
+        {{ (piece.target.clay.shrinkage * 100).toFixed(1) }} %: an estimate until a test piece confirms it.
+      </p>
+      <button type="button" class="quiet" @click="figure = null">Close</button>
+    </section>
+  </VDialog>
+</template>
+
+<style scoped>
+ol {
+  padding-left: 22px;
+}
+li {
+  padding: 8px 0;
+}
+.rule {
+  color: var(--ink-soft);
+  margin: 0;
+}
+.worked {
+  margin: 2px 0 0;
+  font-size: 20px;
+}
+.worked strong {
+  font-size: 24px;
+}
+.foot {
+  color: var(--ink-soft);
+  margin: 12px 0;
+}
+</style>

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Fault } from '../../../core/errors.ts';
+import type { Target } from '../../../core/piece/target.ts';
+import { usePiece } from '../../stores/piece.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LengthField from '../fields/LengthField.vue';
+import NumberField from '../fields/NumberField.vue';
+import { MEASURED_WAYS, STATE_WAYS } from './ways.ts';
+
+/** What the finished piece must be, and the clay and slab that it is made from. */
+const piece = usePiece();
+const target = computed(() => piece.target);
+
+function put(group: string, next: Partial<Target>): readonly Fault[] {
+  return piece.change({ ...target.value, ...next }, group);
+}
+const form = (key: 'diameter' | 'height') => (mm: number) =>
+  put(`form.${key}`, { form: { ...target.value.form, [key]: mm } });
+const clay = (key: 'shrinkage' | 'wetDensity') => (value: number) =>
+  put(`clay.${key}`, { clay: { ...target.value.clay, [key]: value } });
+const slab = (key: 'wall' | 'base') => (mm: number) =>
+  put(`slab.${key}`, { slab: { ...target.value.slab, [key]: mm } });
+const done = () => piece.endGesture();
+</script>
+
+<template>
+  <section aria-labelledby="shape-heading">
+    <h2 id="shape-heading">The finished piece</h2>
+    <LengthField label="Across" name="diameter" :mm="target.form.diameter" :take="form('diameter')" :done="done" />
+    <LengthField label="Height" name="height" :mm="target.form.height" :take="form('height')" :done="done" />
+    <ChoiceField
+      label="Measured over"
+      name="face"
+      :value="target.size.face"
+      :choices="MEASURED_WAYS"
+      @choose="(face) => piece.change({ ...target, size: { ...target.size, face } })"
+    />
+    <ChoiceField
+      label="Sizes are"
+      name="state"
+      :value="target.size.state"
+      :choices="STATE_WAYS"
+      @choose="(state) => piece.change({ ...target, size: { ...target.size, state } })"
+    />
+    <h2>Clay and slab</h2>
+    <NumberField
+      label="Shrinks, in all"
+      name="shrinkage"
+      unit=" %"
+      :factor="0.01"
+      :value="target.clay.shrinkage"
+      :take="clay('shrinkage')"
+      :done="done"
+    />
+    <NumberField
+      label="Wet density"
+      name="wetDensity"
+      unit=" g/cm³"
+      :value="target.clay.wetDensity"
+      :take="clay('wetDensity')"
+      :done="done"
+    />
+    <LengthField label="Wall, wet" name="wall" :mm="target.slab.wall" :take="slab('wall')" :done="done" />
+    <LengthField label="Base, wet" name="base" :mm="target.slab.base" :take="slab('base')" :done="done" />
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 17px;
+  margin: 4px 0;
+}
+h2 + .field {
+  margin-top: 2px;
+}
+.field + h2 {
+  margin-top: 18px;
+}
+</style>

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue';
+import type { Design } from '../../../contract/api.ts';
+import { pathData } from '../../../core/format/pathData.ts';
+import { elevation } from '../../../core/piece/elevation.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { clayTone, RIM_TILT } from './shelfRows.ts';
+
+/** One design standing on the shelf, fired, at the shelf's scale. */
+const props = defineProps<{ design: Design; scale: number; tallest: number; width: number }>();
+const emit = defineEmits<{ rename: [name: string]; duplicate: []; takeOff: [] }>();
+
+const lengths = useLengths();
+const renaming = ref(false);
+const name = ref('');
+const field = ref<HTMLInputElement | null>(null);
+
+const side = computed(() => elevation(props.design.target, 'fired'));
+const drawn = computed(() => {
+  const half = (side.value.width / 2) * props.scale;
+  const tilt = half * RIM_TILT;
+  return { half, tilt, top: props.tallest - side.value.height * props.scale };
+});
+const path = computed(() => pathData(side.value.outer, props.scale, [props.width / 2, props.tallest]));
+const sizes = computed(() => {
+  const { form, size } = props.design.target;
+  const meant = `${size.face === 'inside' ? ' inside' : ''}${size.state === 'wet' ? ', wet' : ''}`;
+  return `${lengths.figure(form.diameter)} × ${lengths.length(form.height)}${meant}`;
+});
+
+function startRename(): void {
+  name.value = props.design.name;
+  renaming.value = true;
+  void nextTick(() => field.value?.select());
+}
+
+function finish(): void {
+  if (!renaming.value) return;
+  renaming.value = false;
+  const next = name.value.trim();
+  if (next && next !== props.design.name) emit('rename', next);
+}
+</script>
+
+<template>
+  <li class="place" :style="{ width: `${width}px` }" :data-design="design.name">
+    <RouterLink
+      class="drawing"
+      :to="{ name: 'piece', params: { id: design.id } }"
+      :aria-label="`${design.name}, ${sizes}`"
+    >
+      <svg :width="width" :height="tallest + 6" aria-hidden="true">
+        <path class="body" :class="clayTone(design)" :d="path" />
+        <ellipse class="rim" :cx="width / 2" :cy="drawn.top" :rx="drawn.half" :ry="drawn.tilt" />
+      </svg>
+    </RouterLink>
+    <div class="plank" />
+    <input
+      v-if="renaming"
+      ref="field"
+      v-model="name"
+      class="serif"
+      aria-label="Name of the piece"
+      maxlength="120"
+      @blur="finish"
+      @keydown.enter="finish"
+      @keydown.esc.stop="renaming = false"
+    />
+    <RouterLink v-else class="name serif" :to="{ name: 'piece', params: { id: design.id } }">{{
+      design.name
+    }}</RouterLink>
+    <span class="sizes">{{ sizes }}</span>
+    <VMenu>
+      <template #activator="{ props: opener }">
+        <button type="button" class="more" v-bind="opener" :aria-label="`What to do with ${design.name}`">
+          <span aria-hidden="true">more</span>
+        </button>
+      </template>
+      <div class="verbs sheet-card" role="menu">
+        <button type="button" role="menuitem" @click="startRename">Rename</button>
+        <button type="button" role="menuitem" @click="emit('duplicate')">Duplicate</button>
+        <a role="menuitem" :href="`/api/designs/${design.id}/file`" download>Save as a file</a>
+        <button type="button" role="menuitem" @click="emit('takeOff')">Take off the shelf</button>
+      </div>
+    </VMenu>
+  </li>
+</template>
+
+<style scoped>
+.place {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  text-align: center;
+}
+.drawing {
+  display: block;
+  line-height: 0;
+  border-radius: 8px;
+}
+.drawing svg {
+  overflow: visible;
+}
+.body {
+  stroke: var(--slab-edge);
+  stroke-width: 2;
+}
+.light {
+  fill: var(--slab);
+}
+.middle {
+  fill: #cf9e6d;
+}
+.dark {
+  fill: #b99f83;
+}
+.v-theme--evening .middle {
+  fill: #96693f;
+}
+.v-theme--evening .dark {
+  fill: #85705a;
+}
+.rim {
+  fill: var(--hollow);
+  stroke: var(--slab-edge);
+  stroke-width: 2;
+}
+.plank {
+  align-self: stretch;
+  height: 17px;
+  margin-top: -6px;
+  background: linear-gradient(var(--wood) 0 12px, var(--wood-deep) 12px);
+}
+.name {
+  display: flex;
+  align-items: center;
+  min-height: 48px;
+  padding: 6px 8px 0;
+  font-size: 18px;
+  line-height: 1.15;
+  color: var(--ink);
+  text-decoration: none;
+  overflow-wrap: anywhere;
+}
+input {
+  width: calc(100% - 8px);
+  min-height: 44px;
+  padding: 0 8px;
+  font-size: 18px;
+  text-align: center;
+  border: 2px solid var(--press);
+  border-radius: 8px;
+  background: var(--panel);
+}
+.sizes {
+  color: var(--ink-soft);
+  font-size: 15px;
+}
+.more {
+  min-height: 44px;
+  min-width: 64px;
+  color: var(--press);
+  text-decoration: underline dotted 1.5px;
+  text-underline-offset: 4px;
+  cursor: pointer;
+}
+.verbs {
+  display: grid;
+  padding: 6px;
+}
+.verbs > * {
+  display: flex;
+  align-items: center;
+  min-height: 46px;
+  padding: 4px 18px;
+  border-radius: 8px;
+  color: var(--ink);
+  text-decoration: none;
+  cursor: pointer;
+}
+.verbs > *:hover {
+  background: var(--press-soft);
+}
+</style>

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { nextTick, ref } from 'vue';
+import type { Fault } from '../../../core/errors.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+
+/**
+ * The figure on a dimension line. With `take` it is pressed and typed over; without, pressing asks how it came about.
+ */
+const props = defineProps<{
+  at: readonly [number, number];
+  mm: number;
+  label: string;
+  sign?: string;
+  take?: (mm: number) => readonly Fault[];
+}>();
+const emit = defineEmits<{ how: []; done: [] }>();
+
+const lengths = useLengths();
+const typing = ref(false);
+const wrong = ref(false);
+const text = ref('');
+const field = ref<HTMLInputElement | null>(null);
+let before = 0;
+
+function press(): void {
+  if (!props.take) return emit('how');
+  before = props.mm;
+  text.value = lengths.editable(props.mm);
+  typing.value = true;
+  void nextTick(() => field.value?.select());
+}
+
+function onInput(): void {
+  const reading = lengths.read(text.value);
+  wrong.value = reading.kind === 'unreadable' || (props.take?.(reading.mm).length ?? 0) > 0;
+}
+
+function finish(): void {
+  typing.value = false;
+  wrong.value = false;
+  emit('done');
+}
+
+function giveUp(): void {
+  props.take?.(before);
+  finish();
+}
+</script>
+
+<template>
+  <div class="figure-tag" :style="{ left: `${at[0]}px`, top: `${at[1]}px` }">
+    <input
+      v-if="typing"
+      ref="field"
+      v-model="text"
+      :aria-label="label"
+      :class="{ wrong }"
+      autocomplete="off"
+      @input="onInput"
+      @blur="finish"
+      @keydown.enter="finish"
+      @keydown.esc.stop="giveUp"
+    />
+    <button
+      v-else
+      type="button"
+      :class="{ typed: take }"
+      :aria-label="`${label}, ${lengths.length(mm)}${take ? ', change' : ', how this came about'}`"
+      @click="press"
+    >
+      {{ sign ?? '' }}{{ lengths.figure(mm) }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.figure-tag {
+  position: absolute;
+  transform: translate(-50%, -50%);
+}
+button {
+  min-height: 44px;
+  padding: 0 8px;
+  font-size: 24px;
+  font-weight: 700;
+  line-height: 1;
+  white-space: nowrap;
+  background: linear-gradient(transparent 28%, var(--cloth) 28% 72%, transparent 72%);
+  cursor: pointer;
+}
+button.typed {
+  color: var(--press);
+}
+input {
+  width: 6em;
+  min-height: 44px;
+  padding: 0 8px;
+  text-align: center;
+  font-size: 22px;
+  font-weight: 700;
+  border: 2px solid var(--press);
+  border-radius: 8px;
+  background: var(--panel);
+}
+input.wrong {
+  border-color: var(--stop-edge);
+}
+</style>

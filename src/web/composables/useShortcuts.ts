@@ -1,0 +1,57 @@
+import { onMounted, onUnmounted } from 'vue';
+
+/** One shortcut: what is pressed (`ctrl+z`, `?`, `f`), what it is for, and what it does. */
+export interface Shortcut {
+  readonly keys: string;
+  readonly words: string;
+  readonly run: () => void;
+}
+
+/** All shortcuts that work just now; the help shows them. */
+const active = new Set<readonly Shortcut[]>();
+
+export function activeShortcuts(): Shortcut[] {
+  return [...active].flat();
+}
+
+function typing(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement && (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
+}
+
+function pressed(event: KeyboardEvent): string {
+  const key = event.key.toLowerCase();
+  const control = event.ctrlKey || event.metaKey ? 'ctrl+' : '';
+  const shift = event.shiftKey && control ? 'shift+' : '';
+  return `${control}${shift}${key}`;
+}
+
+/** Binds shortcuts while the component lives. Plain letters do not work while a field is typed in or a dialog is open. */
+export function useShortcuts(shortcuts: readonly Shortcut[]): void {
+  const onKey = (event: KeyboardEvent) => {
+    if (event.altKey || event.defaultPrevented) return;
+    const keys = pressed(event);
+    const plain = !keys.startsWith('ctrl+');
+    if (
+      plain &&
+      (typing(event.target) ||
+        document.querySelector('.v-overlay--active [role="dialog"], .v-dialog.v-overlay--active'))
+    )
+      return;
+    if (keys === 'ctrl+z' && typing(event.target) && event.target !== document.body)
+      (event.target as HTMLElement).blur();
+    const found = shortcuts.find((shortcut) => shortcut.keys.split(' or ').includes(keys));
+    if (!found) return;
+    event.preventDefault();
+    found.run();
+  };
+  onMounted(() => {
+    active.add(shortcuts);
+    window.addEventListener('keydown', onKey);
+  });
+  onUnmounted(() => {
+    active.delete(shortcuts);
+    window.removeEventListener('keydown', onKey);
+  });
+}

@@ -1,0 +1,13 @@
+import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
+import '@fontsource/atkinson-hyperlegible-next/latin-600.css';
+import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
+import '@fontsource/bitter/latin-600.css';
+import 'vuetify/styles';
+import './style.css';
+import { createPinia } from 'pinia';
+import { createApp } from 'vue';
+import App from './App.vue';
+import { router } from './router.ts';
+import { vuetify } from './theme.ts';
+
+createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app');

@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
+import type { FigureId } from '../../core/piece/explain.ts';
+import CheckList from '../components/piece/CheckList.vue';
+import ConflictNote from '../components/piece/ConflictNote.vue';
+import CutDesk from '../components/piece/CutDesk.vue';
+import CutFields from '../components/piece/CutFields.vue';
+import FigureList from '../components/piece/FigureList.vue';
+import FlatFields from '../components/piece/FlatFields.vue';
+import HistoryDialog from '../components/piece/HistoryDialog.vue';
+import HowDialog from '../components/piece/HowDialog.vue';
+import PieceHeading from '../components/piece/PieceHeading.vue';
+import ShapeFields from '../components/piece/ShapeFields.vue';
+import StageRuler from '../components/piece/StageRuler.vue';
+import { figuresToMeasure, finishedFigures } from '../components/piece/figures.ts';
+import WorkTable from '../components/table/WorkTable.vue';
+import { useShortcuts } from '../composables/useShortcuts.ts';
+import { STAGES, type Stage } from '../router.ts';
+import { usePiece } from '../stores/piece.ts';
+
+/** One design and its stages. */
+const route = useRoute();
+const router = useRouter();
+const piece = usePiece();
+const id = computed(() => String(route.params['id']));
+const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
+const how = ref<FigureId | null>(null);
+const history = ref(false);
+
+const measure = computed(() => figuresToMeasure(piece.developed));
+const finished = computed(() => finishedFigures(piece.developed));
+
+const go = (to: Stage) => void router.replace({ name: 'piece', params: { id: id.value, stage: to } });
+const flip = () => {
+  const { slab } = piece.target;
+  const faceUp = slab.faceUp === 'inside' ? 'outside' : 'inside';
+  piece.change({ ...piece.target, slab: { ...slab, faceUp } });
+};
+
+useShortcuts([
+  { keys: 'ctrl+z', words: 'Undo', run: piece.undo },
+  { keys: 'ctrl+shift+z or ctrl+y', words: 'Redo', run: piece.redo },
+  { keys: 'ctrl+s', words: 'Keep now (it keeps itself)', run: () => void piece.keep() },
+  { keys: '1', words: 'Shape', run: () => go('shape') },
+  { keys: '2', words: 'Flat', run: () => go('flat') },
+  { keys: '3', words: 'Cut', run: () => go('cut') },
+  { keys: 'f', words: 'Turn the other face up', run: flip },
+  { keys: 'h', words: 'History', run: () => (history.value = true) },
+]);
+
+watch(id, (now) => void piece.open(now), { immediate: true });
+watch(
+  () => piece.target.name,
+  (name) => {
+    document.title = `${name || 'Piece'} · Fawn Table`;
+  },
+);
+onBeforeRouteLeave(async () => {
+  await piece.keep();
+});
+onMounted(() => window.addEventListener('pagehide', piece.keepLeaving));
+onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
+</script>
+
+<template>
+  <main v-if="piece.state === 'loading'" class="plain" aria-busy="true"><p>Laying the piece on the table.</p></main>
+  <main v-else-if="piece.state !== 'ready'" class="plain">
+    <h1>{{ piece.state === 'missing' ? 'This piece is not on the shelf' : 'The piece could not be fetched' }}</h1>
+    <p>{{ piece.trouble }}</p>
+    <RouterLink class="press" :to="{ name: 'shelf' }">Back to the shelf</RouterLink>
+  </main>
+  <main v-else class="piece">
+    <PieceHeading @history="history = true" />
+    <StageRuler :id="id" :stage="stage" />
+    <ConflictNote />
+    <div class="bench">
+      <WorkTable v-if="stage !== 'cut'" class="middle" @how="(figure) => (how = figure)" />
+      <CutDesk v-else class="middle" />
+      <aside class="right" aria-label="Figures">
+        <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
+        <CheckList :checks="piece.developed.checks" />
+        <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
+        <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
+      </aside>
+      <aside class="left" aria-label="What to change">
+        <ShapeFields v-if="stage === 'shape'" />
+        <FlatFields v-else-if="stage === 'flat'" />
+        <CutFields v-else />
+      </aside>
+    </div>
+    <HowDialog v-model="how" />
+    <HistoryDialog v-model="history" />
+  </main>
+</template>
+
+<style scoped>
+.plain {
+  padding: 60px 24px;
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+  max-width: 640px;
+  margin: 0 auto;
+}
+.piece {
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+}
+.bench {
+  flex: 1;
+  display: grid;
+  grid-template-columns: 292px minmax(0, 1fr) 272px;
+  grid-template-areas: 'left middle right';
+  align-items: stretch;
+}
+.left {
+  grid-area: left;
+  padding: 16px 18px;
+  border-right: 1px solid var(--line);
+}
+.middle {
+  grid-area: middle;
+  position: sticky;
+  top: 0;
+  height: calc(100vh - 106px);
+  min-height: 480px;
+}
+.right {
+  grid-area: right;
+  padding: 16px 18px;
+  border-left: 1px solid var(--line);
+  display: grid;
+  gap: 14px;
+  align-content: start;
+}
+.wide {
+  width: 100%;
+}
+@media (max-width: 1100px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr) 272px;
+    grid-template-areas: 'middle right' 'left right';
+  }
+  .left {
+    border-right: 0;
+    border-top: 1px solid var(--line);
+  }
+}
+@media (max-width: 700px) {
+  .bench {
+    display: block;
+  }
+  .middle {
+    position: relative;
+    height: 600px;
+  }
+  .right {
+    border-left: 0;
+    border-top: 1px solid var(--line);
+  }
+}
+</style>

@@ -1,0 +1,30 @@
+import { createRouter, createWebHistory } from 'vue-router';
+import ShelfPlace from './places/ShelfPlace.vue';
+
+/** The stages of one piece that can be worked in. */
+export const STAGES = ['shape', 'flat', 'cut'] as const;
+export type Stage = (typeof STAGES)[number];
+
+export const router = createRouter({
+  history: createWebHistory(),
+  routes: [
+    { path: '/', name: 'shelf', component: ShelfPlace, meta: { title: 'On the shelf' } },
+    {
+      path: `/piece/:id/:stage(${STAGES.join('|')})?`,
+      name: 'piece',
+      component: () => import('./places/PiecePlace.vue'),
+      meta: { title: 'Piece' },
+    },
+    { path: '/door', name: 'door', component: () => import('./places/DoorPlace.vue'), meta: { title: 'Sign in' } },
+    {
+      path: '/:rest(.*)*',
+      name: 'lost',
+      component: () => import('./places/LostPlace.vue'),
+      meta: { title: 'Nothing here' },
+    },
+  ],
+});
+
+router.afterEach((to) => {
+  document.title = `${String(to.meta['title'])} · Fawn Table`;
+});

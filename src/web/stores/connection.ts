@@ -1,0 +1,43 @@
+import { defineStore } from 'pinia';
+import { ref } from 'vue';
+import { api, Refused, Unreachable } from '../api.ts';
+import { router } from '../router.ts';
+
+/** Pause between two looks whether the server is back (ms). */
+const LOOK_AGAIN = 2000;
+
+/** Whether the server answers. */
+export const useConnection = defineStore('connection', () => {
+  const down = ref(false);
+  const waiting: (() => void)[] = [];
+
+  async function lookAgain(): Promise<void> {
+    try {
+      await api.health();
+      down.value = false;
+      for (const resume of waiting.splice(0)) resume();
+    } catch (error) {
+      if (error instanceof Unreachable) setTimeout(() => void lookAgain(), LOOK_AGAIN);
+      else down.value = false;
+    }
+  }
+
+  /** Notes what an error says about the connection; returns words for the person. */
+  function note(error: unknown): string {
+    if (error instanceof Unreachable && !down.value) {
+      down.value = true;
+      setTimeout(() => void lookAgain(), LOOK_AGAIN);
+    }
+    if (error instanceof Refused && error.code === 'sign-in-needed') {
+      void router.push({ name: 'door', query: { to: router.currentRoute.value.fullPath } });
+    }
+    return error instanceof Error ? error.message : String(error);
+  }
+
+  /** Runs `resume` once when the server answers again. */
+  function whenBack(resume: () => void): void {
+    waiting.push(resume);
+  }
+
+  return { down, note, whenBack };
+});

@@ -1,0 +1,217 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import type { Design } from '../../contract/api.ts';
+import type { Fault } from '../../core/errors.ts';
+import { checkTarget } from '../../core/piece/checkTarget.ts';
+import { develop } from '../../core/piece/develop.ts';
+import { newTarget, type Target } from '../../core/piece/target.ts';
+import { api, Refused, Unreachable } from '../api.ts';
+import { useConnection } from './connection.ts';
+import { dropDraft, heldDraft, holdDraft } from './draft.ts';
+
+/** Pause after the last change before it is sent (ms). */
+const KEEP_AFTER = 500;
+
+/** Where the newest change is. */
+export type Keeping = 'kept' | 'changed' | 'keeping' | 'held' | 'conflict' | 'refused';
+
+/** One design while it is worked on: the working target, undo, autosave, conflict. */
+export const usePiece = defineStore('piece', () => {
+  const connection = useConnection();
+  const design = shallowRef<Design | null>(null);
+  const target = shallowRef<Target>(newTarget(''));
+  const past = shallowRef<readonly Target[]>([]);
+  const future = shallowRef<readonly Target[]>([]);
+  const keeping = ref<Keeping>('kept');
+  const trouble = ref('');
+  const state = ref<'loading' | 'ready' | 'missing' | 'failed'>('loading');
+  /** The design as someone else left it, while both sides wait for a decision. */
+  const theirs = shallowRef<Design | null>(null);
+  const developed = computed(() => develop(target.value));
+
+  let gesture: string | null = null;
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let sending: Promise<void> | null = null;
+
+  function show(found: Design): void {
+    design.value = found;
+    target.value = found.target;
+    past.value = [];
+    future.value = [];
+    theirs.value = null;
+    keeping.value = 'kept';
+    trouble.value = '';
+    gesture = null;
+  }
+
+  async function open(id: string): Promise<void> {
+    state.value = 'loading';
+    try {
+      const found = await api.read(id);
+      show(found);
+      state.value = 'ready';
+      const draft = heldDraft(id);
+      if (!draft) return;
+      if (checkTarget(draft.target).length > 0) return dropDraft(id);
+      past.value = [found.target];
+      target.value = draft.target;
+      if (draft.baseRevision === found.revision) void keep();
+      else meetConflict(found);
+    } catch (error) {
+      trouble.value = connection.note(error);
+      state.value = error instanceof Refused && error.reply.error !== 'internal' ? 'missing' : 'failed';
+      if (error instanceof Unreachable) connection.whenBack(() => void open(id));
+    }
+  }
+
+  function setTarget(next: Target): void {
+    target.value = next;
+    const current = design.value;
+    if (!current) return;
+    holdDraft(current.id, { target: next, baseRevision: current.revision });
+    if (keeping.value === 'conflict') return;
+    keeping.value = 'changed';
+    clearTimeout(timer);
+    timer = setTimeout(() => void keep(), KEEP_AFTER);
+  }
+
+  /**
+   * Takes a change when the piece can still be made; otherwise leaves the target and returns the faults.
+   * Changes with the same `group` (one field, one drag) are one step of undo until {@link endGesture}.
+   */
+  function change(next: Target, group: string | null = null): readonly Fault[] {
+    const faults = checkTarget(next);
+    if (faults.length > 0 || JSON.stringify(next) === JSON.stringify(target.value)) return faults;
+    if (group === null || group !== gesture) past.value = [...past.value, target.value];
+    gesture = group;
+    future.value = [];
+    setTarget(next);
+    return [];
+  }
+
+  function endGesture(): void {
+    gesture = null;
+  }
+
+  function undo(): void {
+    const last = past.value.at(-1);
+    if (!last) return;
+    past.value = past.value.slice(0, -1);
+    future.value = [...future.value, target.value];
+    endGesture();
+    setTarget(last);
+  }
+
+  function redo(): void {
+    const next = future.value.at(-1);
+    if (!next) return;
+    future.value = future.value.slice(0, -1);
+    past.value = [...past.value, target.value];
+    endGesture();
+    setTarget(next);
+  }
+
+  function meetConflict(current: Design): void {
+    theirs.value = current;
+    keeping.value = 'conflict';
+  }
+
+  async function sendOnce(current: Design): Promise<void> {
+    const sent = target.value;
+    keeping.value = 'keeping';
+    try {
+      const kept = await api.write(current.id, { target: sent, baseRevision: current.revision });
+      if (design.value?.id !== current.id) return;
+      design.value = kept;
+      if (target.value === sent) {
+        keeping.value = 'kept';
+        trouble.value = '';
+        dropDraft(current.id);
+      } else {
+        holdDraft(current.id, { target: target.value, baseRevision: kept.revision });
+        keeping.value = 'changed';
+      }
+    } catch (error) {
+      trouble.value = connection.note(error);
+      if (error instanceof Refused && error.code === 'conflict' && error.reply.current) {
+        meetConflict(error.reply.current);
+      } else if (error instanceof Unreachable) {
+        keeping.value = 'held';
+        connection.whenBack(() => void keep());
+      } else {
+        keeping.value = 'refused';
+      }
+    }
+  }
+
+  /** Sends what is not kept yet; resolves when the server has answered. One write at a time. */
+  async function keep(): Promise<void> {
+    clearTimeout(timer);
+    if (sending) {
+      await sending;
+      return keep();
+    }
+    const current = design.value;
+    if (!current || keeping.value === 'conflict') return;
+    if (JSON.stringify(target.value) === JSON.stringify(current.target)) {
+      keeping.value = 'kept';
+      return dropDraft(current.id);
+    }
+    sending = sendOnce(current);
+    await sending;
+    sending = null;
+    if (keeping.value === 'changed') await keep();
+  }
+
+  /** The page goes away: what is not kept is sent without waiting; the draft stays until it was seen to arrive. */
+  function keepLeaving(): void {
+    const current = design.value;
+    if (!current || keeping.value === 'kept' || keeping.value === 'conflict') return;
+    api.writeLeaving(current.id, { target: target.value, baseRevision: current.revision });
+  }
+
+  /** Mine goes on top as a new revision; theirs stays in the history. */
+  async function keepMine(): Promise<void> {
+    if (!theirs.value) return;
+    design.value = theirs.value;
+    theirs.value = null;
+    keeping.value = 'changed';
+    await keep();
+  }
+
+  /** Theirs stays; mine becomes a design of its own. Returns the copy, or null when it could not be kept. */
+  async function keepTheirs(): Promise<Design | null> {
+    const other = theirs.value;
+    if (!other) return null;
+    try {
+      const copy = await api.create({ ...target.value, name: `${target.value.name.slice(0, 100)}, my changes` });
+      dropDraft(other.id);
+      show(other);
+      return copy;
+    } catch (error) {
+      trouble.value = connection.note(error);
+      return null;
+    }
+  }
+
+  async function restore(number: number): Promise<void> {
+    await keep();
+    const current = design.value;
+    if (!current) return;
+    try {
+      const before = target.value;
+      const restored = await api.restore(current.id, number, current.revision);
+      design.value = restored;
+      target.value = restored.target;
+      past.value = [...past.value, before];
+      future.value = [];
+      keeping.value = 'kept';
+    } catch (error) {
+      trouble.value = connection.note(error);
+      if (error instanceof Refused && error.reply.current) meetConflict(error.reply.current);
+    }
+  }
+
+  const verbs = { open, change, endGesture, undo, redo, keep, keepLeaving, keepMine, keepTheirs, restore };
+  return { design, target, past, future, keeping, trouble, state, theirs, developed, ...verbs };
+});

@@ -1,0 +1,56 @@
+import { defineStore } from 'pinia';
+import { computed, ref, watch } from 'vue';
+import { LENGTH_UNITS, type InchMarks, type LengthUnit } from '../../core/units/lengthUnit.ts';
+import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../../core/sheet/paper.ts';
+import type { LengthStyle } from '../../core/units/writeLength.ts';
+import type { Light } from '../theme.ts';
+
+const KEY = 'fawn-settings';
+
+interface Kept {
+  readonly unit: LengthUnit;
+  readonly marks: InchMarks;
+  readonly light: Light;
+  readonly paper: PaperName;
+}
+
+function read(): Kept {
+  const evening = window.matchMedia('(prefers-color-scheme: dark)').matches;
+  const fallback: Kept = { unit: 'mm', marks: 16, light: evening ? 'evening' : 'day', paper: DEFAULT_PAPER };
+  try {
+    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Kept>;
+    return {
+      unit: LENGTH_UNITS.find((unit) => unit === kept.unit) ?? fallback.unit,
+      marks: kept.marks === 32 ? 32 : 16,
+      light: kept.light === 'day' || kept.light === 'evening' ? kept.light : fallback.light,
+      paper: PAPER_NAMES.find((paper) => paper === kept.paper) ?? fallback.paper,
+    };
+  } catch {
+    return fallback;
+  }
+}
+
+/** What this browser remembers: units, light, paper. */
+export const useSettings = defineStore('settings', () => {
+  const kept = read();
+  const unit = ref<LengthUnit>(kept.unit);
+  const marks = ref<InchMarks>(kept.marks);
+  const light = ref<Light>(kept.light);
+  const paper = ref<PaperName>(kept.paper);
+  const style = computed<LengthStyle>(() => ({ unit: unit.value, marks: marks.value }));
+
+  watch([unit, marks, light, paper], () => {
+    const now: Kept = { unit: unit.value, marks: marks.value, light: light.value, paper: paper.value };
+    localStorage.setItem(KEY, JSON.stringify(now));
+  });
+
+  function nextUnit(): void {
+    unit.value = LENGTH_UNITS[(LENGTH_UNITS.indexOf(unit.value) + 1) % LENGTH_UNITS.length] ?? 'mm';
+  }
+
+  function turnLight(): void {
+    light.value = light.value === 'day' ? 'evening' : 'day';
+  }
+
+  return { unit, marks, light, paper, style, nextUnit, turnLight };
+});

@@ -1,0 +1,89 @@
+import { defineStore } from 'pinia';
+import { ref } from 'vue';
+import type { Design } from '../../contract/api.ts';
+import type { Target } from '../../core/piece/target.ts';
+import { newTarget } from '../../core/piece/target.ts';
+import { api } from '../api.ts';
+import { useConnection } from './connection.ts';
+
+/** The designs on the shelf, in the order in which they came. */
+export const useShelf = defineStore('shelf', () => {
+  const connection = useConnection();
+  const designs = ref<readonly Design[]>([]);
+  const state = ref<'loading' | 'ready' | 'failed'>('loading');
+  const trouble = ref('');
+  /** The design last taken off, while it can be put back by one press. */
+  const takenOff = ref<Design | null>(null);
+
+  /** Runs `work`, telling the person when it fails. */
+  async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
+    try {
+      trouble.value = '';
+      return await work();
+    } catch (error) {
+      trouble.value = connection.note(error);
+      return null;
+    }
+  }
+
+  async function load(): Promise<void> {
+    const found = await attempt(api.list);
+    if (found) designs.value = found;
+    state.value = found ? 'ready' : designs.value.length > 0 ? 'ready' : 'failed';
+    if (!found) connection.whenBack(() => void load());
+  }
+
+  function create(target: Target = newTarget(freshName())): Promise<Design | null> {
+    return attempt(async () => {
+      const design = await api.create(target);
+      designs.value = [...designs.value, design];
+      return design;
+    });
+  }
+
+  /** `New tumbler`, or `New tumbler 2` when there is one. */
+  function freshName(): string {
+    const names = new Set(designs.value.map((design) => design.name));
+    let name = 'New tumbler';
+    for (let number = 2; names.has(name); number += 1) name = `New tumbler ${number}`;
+    return name;
+  }
+
+  async function rename(design: Design, name: string): Promise<void> {
+    const write = { target: { ...design.target, name }, baseRevision: design.revision };
+    const renamed = await attempt(() => api.write(design.id, write));
+    if (renamed) designs.value = designs.value.map((one) => (one.id === design.id ? renamed : one));
+    else await reloadAfterConflict();
+  }
+
+  /** A shelf that is out of date is read again, keeping the words of what went wrong. */
+  async function reloadAfterConflict(): Promise<void> {
+    const words = trouble.value;
+    await load();
+    trouble.value ||= words;
+  }
+
+  async function duplicate(design: Design): Promise<void> {
+    const copy = await attempt(() => api.duplicate(design.id));
+    if (copy) designs.value = [...designs.value, copy];
+  }
+
+  async function takeOff(design: Design): Promise<void> {
+    const done = await attempt(async () => {
+      await api.remove(design.id);
+      return true;
+    });
+    if (!done) return;
+    designs.value = designs.value.filter((one) => one.id !== design.id);
+    takenOff.value = design;
+  }
+
+  async function putBack(): Promise<void> {
+    const design = takenOff.value;
+    if (!design) return;
+    takenOff.value = null;
+    if (await attempt(() => api.putBack(design.id))) await load();
+  }
+
+  return { designs, state, trouble, takenOff, load, create, rename, duplicate, takeOff, putBack };
+});
