@@ -32,7 +32,7 @@ function oneWay([layer, forbidden]) {
   }
   return {
     files: [`src/${layer}/**/*.{ts,vue}`],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', '**/*.test.helper.ts'],
     rules: { 'no-restricted-imports': ['error', { patterns }] },
   };
 }
@@ -60,7 +60,7 @@ export default tseslint.config(
   },
   {
     files: ['src/core/**/*.ts'],
-    ignores: ['**/*.test.ts'],
+    ignores: ['**/*.test.ts', '**/*.test.helper.ts'],
     rules: {
       'no-restricted-globals': ['error', 'window', 'document', 'process', 'fetch', 'setTimeout', 'localStorage'],
       'no-restricted-properties': [

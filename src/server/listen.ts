@@ -51,12 +51,13 @@ export async function listen(config: Config, options: ListenOptions): Promise<Li
   });
   const { port } = server.address() as AddressInfo;
   const host = config.address.includes(':') ? `[${config.address}]` : config.address;
+  let stopped: Promise<void> | undefined;
   return {
     url: `http://${host}:${port}/`,
     database,
-    stop: async () => {
-      await closeServer(server);
-      await database.close();
+    stop: () => {
+      stopped ??= closeServer(server).then(() => database.close());
+      return stopped;
     },
   };
 }

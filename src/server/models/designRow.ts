@@ -1,4 +1,4 @@
-import type { Model} from 'sequelize';
+import type { Model } from 'sequelize';
 import { DataTypes, type ModelStatic, type Sequelize } from 'sequelize';
 
 /** A row of `designs`: the newest state of a design. `target` is the JSON text of the target file. */

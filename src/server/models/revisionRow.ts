@@ -1,4 +1,4 @@
-import type { Model} from 'sequelize';
+import type { Model } from 'sequelize';
 import { DataTypes, type ModelStatic, type Sequelize } from 'sequelize';
 import type { RevisionCause } from '../../contract/api.ts';
 

@@ -59,7 +59,7 @@ function finish(): void {
         @keydown.enter="finish"
         @keydown.esc.stop="renaming = false"
       />
-      <span class="kept" role="status" :class="piece.keeping" data-test="keeping">{{ keptWords }}</span>
+      <span class="kept" role="status" :class="piece.keeping" data-testid="keeping">{{ keptWords }}</span>
       <span class="verbs">
         <button type="button" :disabled="piece.past.length === 0" @click="piece.undo()">Undo</button>
         <button type="button" :disabled="piece.future.length === 0" @click="piece.redo()">Redo</button>

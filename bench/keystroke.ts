@@ -1,0 +1,37 @@
+import { openBrowser } from '../e2e/browser.ts';
+import { openTable } from '../e2e/testTable.ts';
+import { percentiles, type Times } from './measure.ts';
+
+/**
+ * Watches a field of the page: from each key's input event to the moment when the changed drawing has been laid out.
+ * Runs inside the page, as text, since it speaks to the page's own objects.
+ */
+const WATCH = `
+  window.keyTimes = [];
+  let from = 0;
+  document.addEventListener('input', () => { from = performance.now(); }, true);
+  new MutationObserver(() => {
+    if (!from) return;
+    document.body.getBoundingClientRect();
+    window.keyTimes.push(performance.now() - from);
+    from = 0;
+  }).observe(document.querySelector('.work-table'), { subtree: true, attributes: true, childList: true, characterData: true });
+`;
+
+/** Times from a keystroke in the height field to the redrawn pattern (ms), in the real page. */
+export async function keystrokes(design: string, count: number): Promise<Times> {
+  const table = await openTable({ demo: true });
+  const browser = await openBrowser();
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(table.url);
+  await page.locator(`[data-design="${design}"] .drawing`).click();
+  const field = page.locator('input[name="height"]');
+  await field.click();
+  await page.evaluate(WATCH);
+  for (let index = 0; index < count; index += 1) await field.fill(String(100 + (index % 80)));
+  const times = await page.evaluate<number[]>('window.keyTimes');
+  await browser.close();
+  await table.close();
+  if (times.length < count / 2) throw new Error(`only ${times.length} of ${count} keystrokes redrew the pattern`);
+  return percentiles(`keystroke to redrawn pattern, ${design}`, times);
+}

@@ -1,0 +1,37 @@
+import { develop } from '../src/core/piece/develop.ts';
+import { newTarget } from '../src/core/piece/target.ts';
+import { writeTemplate } from '../src/print/writeTemplate.ts';
+import { designService } from '../src/server/services/designs.ts';
+import { openTable } from '../e2e/testTable.ts';
+import { keystrokes } from './keystroke.ts';
+import { measure, report, yardstick, type Times } from './measure.ts';
+
+/** Designs on the shelf of the list measurement. */
+const DESIGNS = 1000;
+
+async function listTimes(): Promise<Times[]> {
+  const table = await openTable({ pages: false });
+  const service = designService(table.database);
+  for (let index = 0; index < DESIGNS; index += 1) await service.create(newTarget(`Tumbler ${index}`));
+  const list = async (find: string) => (await fetch(`${table.url}api/designs?find=${find}`)).json();
+  const times = [
+    await measure(`list of ${DESIGNS} designs over the API`, 40, () => list('')),
+    await measure(`search among ${DESIGNS} designs over the API`, 40, () => list('99')),
+  ];
+  await table.close();
+  return times;
+}
+
+const tumbler = newTarget('Rack tumbler');
+const crock = { ...tumbler, form: { kind: 'cylinder', diameter: 400, height: 500 } } as const;
+const { parts } = develop(crock);
+const options = { name: 'Crock', paper: 'a4', style: { unit: 'mm' } } as const;
+
+report([
+  await measure('yardstick: 200,000 sines', 60, yardstick),
+  await measure('recompute of a cylinder', 2000, () => develop(tumbler)),
+  await keystrokes('Rack tumbler', 200),
+  await measure('export of a tiled PDF (large crock)', 20, () => writeTemplate(parts, 'pdf', options)),
+  await measure('export of a DXF', 60, () => writeTemplate(parts, 'dxf', options)),
+  ...(await listTimes()),
+]);

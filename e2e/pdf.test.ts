@@ -1,0 +1,50 @@
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { develop } from '../src/core/piece/develop.ts';
+import { newTarget, type Target } from '../src/core/piece/target.ts';
+import type { PaperName } from '../src/core/sheet/paper.ts';
+import { writeTemplate } from '../src/print/writeTemplate.ts';
+import { levels, rasterise, uprights } from './pdfMeasure.ts';
+
+jest.setTimeout(120_000);
+
+async function drawn(target: Target, paper: PaperName) {
+  const file = join(mkdtempSync(join(tmpdir(), 'fawn-')), 'template.pdf');
+  writeFileSync(
+    file,
+    await writeTemplate(develop(target).parts, 'pdf', { name: target.name, paper, style: { unit: 'mm' } }),
+  );
+  return rasterise(file);
+}
+
+/** A band of rows of the wall, clear of the words in its middle (mm from the top of the page). */
+const BAND: Readonly<Record<PaperName, readonly [number, number]>> = { a4: [142, 190], letter: [124, 172] };
+
+describe.each(['a4', 'letter'] as const)('the PDF on %s, drawn at 300 dpi', (paper) => {
+  const target = newTarget('Rack tumbler');
+
+  it('measures the wrap within 0.2 mm across its pages, joined at the dashed lines', async () => {
+    const pages = await drawn(target, paper);
+    const [left, right] = pages;
+    if (!left || !right) throw new Error('two pages of wall were expected');
+    const solid = [0.97, 1] as const;
+    const dashed = [0.5, 0.8] as const;
+    const leftEnd = uprights(left, BAND[paper], solid)[0] ?? NaN;
+    const joinOnLeft = uprights(left, BAND[paper], dashed).at(-1) ?? NaN;
+    const joinOnRight = uprights(right, BAND[paper], dashed)[0] ?? NaN;
+    const rightEnd = uprights(right, BAND[paper], solid)[0] ?? NaN;
+    const length = joinOnLeft - leftEnd + (rightEnd - joinOnRight);
+    expect(Math.abs(length - develop(target).numbers.wrapLength)).toBeLessThan(0.2);
+  });
+
+  it('has a ruler of 100.0 mm and one of 4 inches on every page', async () => {
+    for (const page of await drawn(target, paper)) {
+      const height = (page.height * 25.4) / 300;
+      const rulers = levels(page, height - 28, 95);
+      expect(rulers).toHaveLength(2);
+      expect(Math.abs((rulers[0] ?? 0) - 100)).toBeLessThan(0.2);
+      expect(Math.abs((rulers[1] ?? 0) - 101.6)).toBeLessThan(0.2);
+    }
+  });
+});

@@ -1,0 +1,176 @@
+import DxfParser from 'dxf-parser';
+import { levels, rasterise } from './pdfMeasure.ts';
+import { download, drawnBox, eachVisit, figure, kept, textOf, type } from './visit.ts';
+
+jest.setTimeout(90_000);
+const visit = eachVisit();
+
+/** Begins a new piece from the bare shelf. */
+async function begin() {
+  const { page } = visit.now;
+  await textOf(page.locator('main'), /The shelf is bare/);
+  await page.getByRole('button', { name: 'New piece' }).first().click();
+  await page.waitForURL(/\/piece\//);
+  await textOf(figure(page, 'cutLength'), /^281\.0$/);
+  return page;
+}
+
+describe('a piece', () => {
+  it('is made from nothing, redraws as an inch fraction is typed, and is still so after leaving', async () => {
+    const page = await begin();
+    await page.getByRole('radio', { name: 'inch' }).click();
+    await textOf(figure(page, 'cutLength'), /^11 1\/16$/);
+    const field = page.locator('input[name="diameter"]');
+    await field.click();
+    await field.fill('3 15/16"');
+    // Not yet left: the pattern follows the typing.
+    await textOf(figure(page, 'cutLength'), /^13 5\/16$/);
+    await field.press('Enter');
+    await page.getByRole('radio', { name: 'mm' }).click();
+    await textOf(figure(page, 'cutLength'), /^338\.2$/);
+    const wall = '[data-part="wall"] .cut';
+    const before = await drawnBox(page, wall);
+    await kept(page);
+    await page.getByRole('link', { name: 'Shelf' }).click();
+    await textOf(page.locator('[data-design="New tumbler"]'), /100\.0 × 110\.0 mm/);
+    await page.locator('[data-design="New tumbler"] .drawing').click();
+    await textOf(figure(page, 'cutLength'), /^338\.2$/);
+    expect(await drawnBox(page, wall)).toEqual(before);
+    expect(visit.now.troubles).toEqual([]);
+  });
+
+  it('is drawn to true proportion, parts and standing piece at one scale', async () => {
+    const page = await begin();
+    const box = (selector: string) => drawnBox(page, selector);
+    const wall = await box('[data-part="wall"] .cut');
+    const base = await box('[data-part="base"] .cut');
+    const wet = await box('.elevation .wet');
+    const fired = await box('.elevation .fired');
+    const scale = wall.width / 281.0297;
+    expect(wall.height / scale).toBeCloseTo(119, 1);
+    expect(base.width / scale).toBeCloseTo(95.4545, 1);
+    expect(wet.width / scale).toBeCloseTo(95.4545, 1);
+    expect(fired.width / scale).toBeCloseTo(84, 1);
+    expect(fired.y + fired.height).toBeCloseTo(wet.y + wet.height, 3);
+  });
+
+  it('turns the other face up, is undone, redone, and every step is kept as a revision', async () => {
+    const page = await begin();
+    await page.keyboard.press('2');
+    await page.locator('button[name="base"]').click();
+    await page.getByRole('button', { name: /both mitred/ }).click();
+    await textOf(page.locator('.lean-tag', { hasText: 'foot' }), /spread 45°/);
+    await kept(page, /2/);
+    await page.locator('button[name="faceUp"]').click();
+    await page.getByRole('button', { name: /textured outside/ }).click();
+    await textOf(page.locator('.lean-tag', { hasText: 'foot' }), /tuck 45°/);
+    await textOf(page.locator('[data-part="wall"]'), /outside face up/);
+    await kept(page, /3/);
+    await page.keyboard.press('Control+z');
+    await textOf(page.locator('.lean-tag', { hasText: 'foot' }), /spread 45°/);
+    await page.keyboard.press('Control+z');
+    await page.locator('.lean-tag', { hasText: 'foot' }).waitFor({ state: 'detached' });
+    await page.keyboard.press('Control+Shift+z');
+    await textOf(page.locator('.lean-tag', { hasText: 'foot' }), /spread 45°/);
+    await kept(page);
+  });
+
+  it('has an older revision put back on top', async () => {
+    const page = await begin();
+    await type(page, 'height', '150');
+    await kept(page, /2/);
+    await type(page, 'height', '9 cm');
+    await kept(page, /3/);
+    await page.getByRole('button', { name: 'History' }).click();
+    await page
+      .getByRole('listitem')
+      .filter({ hasText: '84.0 × 150.0 mm' })
+      .getByRole('button', { name: 'Put back' })
+      .click();
+    await kept(page, /4/);
+    await textOf(figure(page, 'cutHeight'), /^164\.5$/);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await textOf(figure(page, 'cutHeight'), /^96\.3$/);
+  });
+
+  it('says what is wrong with a figure and goes on with the last good one', async () => {
+    const page = await begin();
+    const field = page.locator('input[name="wall"]');
+    for (const [text, words] of [
+      ['60', /must be from 1 to 40/],
+      ['wide', /write a length/],
+      ['-3', /must be from 1 to 40/],
+    ] as const) {
+      await field.click();
+      await field.fill(text);
+      await textOf(page.getByRole('alert'), words);
+      await textOf(figure(page, 'cutLength'), /^281\.0$/);
+      await field.press('Escape');
+    }
+    expect(await page.getByRole('alert').count()).toBe(0);
+    await type(page, 'shrinkage', '10');
+    await textOf(figure(page, 'cutLength'), /^274\.4$/);
+  });
+
+  it('is sized by dragging, by arrow keys and by typing on the drawing; a drag is one step of undo', async () => {
+    const page = await begin();
+    const handle = page.getByRole('slider', { name: 'Drag the height' });
+    const box = await handle.boundingBox();
+    const [x, y] = [(box?.x ?? 0) + 22, (box?.y ?? 0) + 22];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x, y - 40, { steps: 4 });
+    await page.mouse.move(x, y - 61, { steps: 4 });
+    await page.mouse.up();
+    const dragged = Number(await textOf(figure(page, 'cutHeight'), /^1[4-9]\d\.\d$/));
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await textOf(figure(page, 'cutHeight'), /^119\.0$/);
+    await page.getByRole('button', { name: 'Redo' }).click();
+    await textOf(figure(page, 'cutHeight'), new RegExp(`^${dragged.toFixed(1)}$`));
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('slider', { name: 'Drag the width' }).focus();
+    await page.keyboard.press('Shift+ArrowRight');
+    await page.keyboard.press('ArrowLeft');
+    await textOf(page.locator('.figure-tag .typed').first(), /^Ø 93\.0$/);
+    await page.locator('.figure-tag .typed').first().click();
+    await page.locator('.figure-tag input').fill('84/2');
+    await page.keyboard.press('Enter');
+    await textOf(figure(page, 'cutLength'), /^131\.1$/);
+  });
+
+  it('says how each figure came about, in the unit that is shown', async () => {
+    const page = await begin();
+    await page.locator('[data-figure="cutLength"]').click();
+    await textOf(page.locator('.v-dialog'), /84\.0 ÷ \(1 − 0\.12\) =\s?95\.5 mm.*π × 89\.5 =\s?281\.0 mm/);
+    await page.keyboard.press('Escape');
+    await page.getByRole('radio', { name: 'cm' }).click();
+    await page.locator('[data-figure="cutHeight"]').click();
+    await textOf(page.locator('.v-dialog').last(), /12\.50 − 0\.60 =\s?11\.90 cm/);
+  });
+
+  it('gives templates that measure what the screen says', async () => {
+    const page = await begin();
+    await page.keyboard.press('3');
+    await page.getByRole('img', { name: 'Page 1 of 3, wall' }).waitFor();
+    const svg = await download(page, () => page.getByRole('button', { name: /^SVG/ }).click());
+    expect(svg.name).toBe('new-tumbler.svg');
+    const xs = [...(/class="cut" d="([^"]+)"/.exec(svg.bytes.toString())?.[1] ?? '').matchAll(/[ML]([\d.]+) /g)];
+    const across = xs.map(([, x]) => Number(x));
+    expect(Math.max(...across) - Math.min(...across)).toBeCloseTo(281.0297, 3);
+    const dxf = await download(page, () => page.getByRole('button', { name: /^DXF/ }).click());
+    const entities = new DxfParser().parseSync(dxf.bytes.toString())?.entities as unknown as {
+      layer: string;
+      vertices: { x: number; y: number }[];
+    }[];
+    const cut = entities.find(({ layer }) => layer === 'CUT')?.vertices ?? [];
+    expect(Math.max(...cut.map(({ x }) => x)) - Math.min(...cut.map(({ x }) => x))).toBeCloseTo(281.0297, 3);
+    expect(Math.max(...cut.map(({ y }) => y)) - Math.min(...cut.map(({ y }) => y))).toBeCloseTo(119, 3);
+    const pdf = await download(page, () => page.getByRole('button', { name: /^PDF/ }).click());
+    const pages = rasterise(pdf.path);
+    expect(pages).toHaveLength(3);
+    for (const one of pages) expect(Math.abs((levels(one, 269, 95)[0] ?? 0) - 100)).toBeLessThan(0.2);
+    const design = await download(page, () => page.getByRole('button', { name: /design itself/ }).click());
+    expect(JSON.parse(design.bytes.toString())).toMatchObject({ format: 'fawn-table/target', name: 'New tumbler' });
+    expect(visit.now.troubles).toEqual([]);
+  });
+});

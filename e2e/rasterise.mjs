@@ -1,0 +1,26 @@
+// Draws every page of a PDF at a resolution and prints one line of JSON a page: { width, height, file } with the grey
+// values, one byte a pixel, in `file`. Usage: node e2e/rasterise.mjs FILE.pdf DPI FOLDER
+import { readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { createCanvas } from '@napi-rs/canvas';
+import { getDocument, VerbosityLevel } from 'pdfjs-dist/legacy/build/pdf.mjs';
+
+const [file, dpi, folder] = process.argv.slice(2);
+const data = new Uint8Array(readFileSync(file));
+const pdf = await getDocument({ data, verbosity: VerbosityLevel.ERRORS }).promise;
+for (let number = 1; number <= pdf.numPages; number += 1) {
+  const page = await pdf.getPage(number);
+  const viewport = page.getViewport({ scale: Number(dpi) / 72 });
+  const width = Math.round(viewport.width);
+  const height = Math.round(viewport.height);
+  const canvas = createCanvas(width, height);
+  await page.render({ canvas, viewport }).promise;
+  const { data: pixels } = canvas.getContext('2d').getImageData(0, 0, width, height);
+  const grey = new Uint8Array(width * height);
+  for (let at = 0; at < grey.length; at += 1) {
+    grey[at] = (pixels[4 * at] + pixels[4 * at + 1] + pixels[4 * at + 2]) / 3;
+  }
+  const out = join(folder, `page-${number}.grey`);
+  writeFileSync(out, grey);
+  console.log(JSON.stringify({ width, height, file: out }));
+}

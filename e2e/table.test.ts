@@ -1,0 +1,164 @@
+import { gzipSync } from 'node:zlib';
+import { openTable } from './testTable.ts';
+import { drawnBox, eachVisit, figure, kept, textOf, type } from './visit.ts';
+
+jest.setTimeout(90_000);
+
+describe('the shelf', () => {
+  const visit = eachVisit({ demo: true });
+
+  it('draws every design at one scale', async () => {
+    const { page } = visit.now;
+    const height = async (name: string) => (await drawnBox(page, `[data-design="${name}"] .body`)).height;
+    await page.locator('[data-design]').first().waitFor();
+    expect(await page.locator('[data-design]').count()).toBe(8);
+    expect((await height('Ladle jar')) / (await height('Rack tumbler'))).toBeCloseTo(205 / 110, 3);
+    expect(visit.now.troubles).toEqual([]);
+  });
+
+  it('renames, duplicates, and takes off with a way back', async () => {
+    const { page } = visit.now;
+    const verb = async (design: string, name: string) => {
+      await page.getByRole('button', { name: `What to do with ${design}`, exact: true }).click();
+      await page.getByRole('menuitem', { name }).click();
+    };
+    await verb('Sugar pot', 'Rename');
+    await page.getByRole('textbox', { name: 'Name of the piece' }).fill('Sugar pot, dining car');
+    await page.keyboard.press('Enter');
+    await page.locator('[data-design="Sugar pot, dining car"]').waitFor();
+    await verb('Salt dish', 'Duplicate');
+    await page.locator('[data-design="Salt dish, copy"]').waitFor();
+    await verb('Salt dish', 'Take off the shelf');
+    await page.locator('[data-design="Salt dish"]').waitFor({ state: 'detached' });
+    await page.getByRole('button', { name: 'Put it back' }).click();
+    await page.locator('[data-design="Salt dish"]').waitFor();
+    await page.reload();
+    await page.locator('[data-design="Sugar pot, dining car"]').waitFor();
+    expect(await page.locator('[data-design]').count()).toBe(9);
+  });
+
+  it('finds a design by Ctrl+K and the keyboard alone, shows its shortcuts, and opens a design file', async () => {
+    const { page } = visit.now;
+    await page.locator('[data-design]').first().waitFor();
+    await page.keyboard.press('?');
+    await textOf(page.locator('.v-dialog'), /Ctrl K.*Find a place or a design/);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox').fill('crock');
+    await textOf(page.getByRole('option').first(), /Galley crock/);
+    await page.keyboard.press('Enter');
+    await textOf(page.locator('h1'), /Galley crock/);
+    await page.keyboard.press('s');
+    await page.locator('[data-design]').first().waitFor();
+    const opened = (text: string) =>
+      page
+        .locator('input[type=file]')
+        .setInputFiles({ name: 'a.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+    await opened('{"broken');
+    await textOf(page.getByRole('alert'), /not JSON/);
+    await opened('{"format":"fawn-table/target","version":9}');
+    await textOf(page.getByRole('alert'), /figures that cannot be developed/);
+  });
+
+  it('says so where there is nothing, and leads back', async () => {
+    const { page, table } = visit.now;
+    await page.goto(`${table.url}nowhere/at/all`);
+    await textOf(page.locator('h1'), /nothing at this address/);
+    await page.goto(`${table.url}piece/00000000-0000-4000-8000-000000000000`);
+    await textOf(page.locator('h1'), /not on the shelf/);
+    await page.getByRole('link', { name: 'Back to the shelf' }).click();
+    await page.locator('[data-design]').first().waitFor();
+  });
+
+  it('loads less than 300 kB of script at first, packed, and fonts of its own', async () => {
+    const { page } = visit.now;
+    await page.locator('[data-design] .drawing').first().click();
+    await figure(page, 'cutLength').waitFor();
+    const loaded = await page.evaluate<string[]>("performance.getEntriesByType('resource').map((entry) => entry.name)");
+    const scripts = loaded.filter((url) => url.endsWith('.js'));
+    const sizes = await Promise.all(
+      scripts.map(async (url) => gzipSync(await (await page.request.get(url)).body()).length),
+    );
+    expect(scripts.length).toBeGreaterThan(1);
+    expect(sizes.reduce((sum, size) => sum + size, 0)).toBeLessThan(300_000);
+    expect(loaded.some((url) => url.includes('bitter'))).toBe(true);
+  });
+});
+
+describe('two people and one design', () => {
+  const visit = eachVisit({ demo: true });
+
+  it.each([
+    ['Put mine on top', /^84\.0 × 130\.0 mm$/, 8],
+    ['Take theirs, keep mine as a copy', /^84\.0 × 140\.0 mm$/, 9],
+  ])('lose neither side: %s', async (choice, onTop, designs) => {
+    const { page } = visit.now;
+    await page.locator('[data-design="Rack tumbler"] .drawing').click();
+    await kept(page, /1/);
+    const other = await visit.now.someoneElse();
+    await other.goto(page.url());
+    await type(other, 'height', '140');
+    await kept(other, /2/);
+    await type(page, 'height', '130');
+    await textOf(page.getByRole('alert'), /There it is now 84\.0 × 140\.0 mm.*here it is 84\.0 × 130\.0 mm/);
+    await page.getByRole('button', { name: choice }).click();
+    await kept(page);
+    await page.keyboard.press('s');
+    await textOf(page.locator('[data-design="Rack tumbler"] .sizes'), onTop);
+    expect(await page.locator('[data-design]').count()).toBe(designs);
+    await other.close();
+  });
+});
+
+describe('a server that goes away', () => {
+  const visit = eachVisit({ demo: true });
+
+  it('loses nothing: changes are held, also over a reload of the page, and sent when it is back', async () => {
+    const { page, table } = visit.now;
+    await page.locator('[data-design="Rack tumbler"] .drawing').click();
+    await kept(page, /1/);
+    const { port } = new URL(table.url);
+    await table.stop();
+    await type(page, 'height', '133');
+    await textOf(page.getByTestId('keeping'), /held in this browser/);
+    await textOf(page.locator('.down'), /server does not answer/);
+    await textOf(figure(page, 'cutHeight'), /^145\.1$/);
+    const again = await openTable({ folder: table.folder, environment: { FAWN_PORT: port } });
+    await kept(page, /2/);
+    await page.reload();
+    await textOf(figure(page, 'cutHeight'), /^145\.1$/);
+    await page.close();
+    await again.stop();
+  });
+
+  it('sends a change that was made just before the page was closed', async () => {
+    const { page, table } = visit.now;
+    await page.locator('[data-design="Rack tumbler"] .drawing').click();
+    await kept(page, /1/);
+    await type(page, 'height', '141');
+    await page.goto('about:blank');
+    await page.goto(table.url);
+    await page.locator('[data-design="Rack tumbler"] .drawing').click();
+    await textOf(figure(page, 'cutHeight'), /^154\.2$/);
+  });
+});
+
+describe('a phone', () => {
+  const visit = eachVisit({ demo: true, width: 390, height: 844 });
+
+  it('shows everything without scrolling sideways, with targets a knuckle can press', async () => {
+    const { page } = visit.now;
+    const sideways = () => page.evaluate('document.documentElement.scrollWidth - window.innerWidth');
+    await page.locator('[data-design]').first().waitFor();
+    expect(await sideways()).toBeLessThanOrEqual(0);
+    await page.locator('[data-design="Rack tumbler"] .drawing').click();
+    for (const stage of ['Flat', 'Cut', 'Shape']) {
+      await page.getByRole('link', { name: stage }).click();
+      await figure(page, 'cutLength').waitFor();
+      expect(await sideways()).toBeLessThanOrEqual(0);
+    }
+    for (const button of await page.locator('button:visible').all()) {
+      expect((await button.boundingBox())?.height).toBeGreaterThanOrEqual(40);
+    }
+  });
+});

@@ -1,0 +1,101 @@
+import { mkdtempSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Browser, Locator, Page } from 'playwright-core';
+import { openBrowser } from './browser.ts';
+import { openTable, type TestTable } from './testTable.ts';
+
+/** A visit to a table of its own: a page, and everything that went wrong on it. */
+export interface Visit {
+  readonly page: Page;
+  readonly table: TestTable;
+  /** Console errors, page errors and requests to other hosts. */
+  readonly troubles: string[];
+  /** A page of another person: same table, another browser. */
+  readonly someoneElse: () => Promise<Page>;
+}
+
+/** Opens browser and table before each test and closes them after; the test reads them from the returned holder. */
+export function eachVisit(options: { demo?: boolean; width?: number; height?: number } = {}): { readonly now: Visit } {
+  let browser: Browser;
+  const holder = {} as { now: Visit };
+  beforeAll(async () => {
+    browser = await openBrowser();
+  });
+  afterAll(() => browser.close());
+  beforeEach(async () => {
+    const table = await openTable({ demo: options.demo ?? false });
+    const page = await browser.newPage({
+      viewport: { width: options.width ?? 1280, height: options.height ?? 800 },
+      reducedMotion: 'reduce',
+      acceptDownloads: true,
+    });
+    const troubles: string[] = [];
+    page.setDefaultTimeout(10_000);
+    page.on('console', (message) => message.type() === 'error' && troubles.push(message.text()));
+    page.on('pageerror', (error) => troubles.push(String(error)));
+    page.on('request', (request) => {
+      const { protocol, host } = new URL(request.url());
+      if (!['blob:', 'data:'].includes(protocol) && host !== new URL(table.url).host) troubles.push(request.url());
+    });
+    holder.now = { page, table, troubles, someoneElse: () => browser.newPage({ reducedMotion: 'reduce' }) };
+    await page.goto(table.url);
+  });
+  afterEach(async () => {
+    await holder.now.page.close();
+    await holder.now.table.close();
+  });
+  return holder;
+}
+
+/** Waits until an element's text fits, and returns it. */
+export async function textOf(locator: Locator, wanted: RegExp): Promise<string> {
+  const until = Date.now() + 8000;
+  for (;;) {
+    const text = ((await locator.first().textContent()) ?? '').replace(/\s+/g, ' ').trim();
+    if (wanted.test(text)) return text;
+    if (Date.now() > until) throw new Error(`“${text}” did not become ${wanted}`);
+    await new Promise((resolve) => setTimeout(resolve, 25));
+  }
+}
+
+/** Waits until everything on the piece screen is kept. */
+export const kept = (page: Page, revision = /\d+/) =>
+  textOf(page.getByTestId('keeping'), new RegExp(`^revision ${revision.source}, kept`));
+
+/** Size and place of a drawn shape without its line's thickness (px of its drawing). */
+export function drawnBox(
+  page: Page,
+  selector: string,
+): Promise<{ x: number; y: number; width: number; height: number }> {
+  return page
+    .locator(selector)
+    .first()
+    .evaluate((element) => {
+      const drawn = element as unknown as { getBBox: () => { x: number; y: number; width: number; height: number } };
+      const { x, y, width, height } = drawn.getBBox();
+      return { x, y, width, height };
+    });
+}
+
+/** A figure of the list of figures to measure. */
+export const figure = (page: Page, id: string) => page.locator(`[data-figure="${id}"] strong`);
+
+/** Types into a field of the left panel, leaving it with Enter. */
+export async function type(page: Page, name: string, text: string): Promise<void> {
+  const field = page.locator(`input[name="${name}"]`);
+  await field.click();
+  await field.fill(text);
+  await field.press('Enter');
+}
+
+/** Presses a button that saves a file and reads what was saved. */
+export async function download(
+  page: Page,
+  press: () => Promise<void>,
+): Promise<{ name: string; bytes: Buffer; path: string }> {
+  const [file] = await Promise.all([page.waitForEvent('download'), press()]);
+  const path = join(mkdtempSync(join(tmpdir(), 'fawn-down-')), file.suggestedFilename());
+  await file.saveAs(path);
+  return { name: file.suggestedFilename(), bytes: readFileSync(path), path };
+}

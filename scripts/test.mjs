@@ -1,0 +1,49 @@
+// Sets the machine up, then checks types, lint, unit, API and browser tests. Last line: N passed, N failed.
+import { readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { ensureBuild } from './demo.mjs';
+import { ensureChromium, ensurePackages, runTool, say } from './setup.mjs';
+
+ensurePackages();
+process.env.FAWN_CHROMIUM = ensureChromium();
+ensureBuild();
+
+let passed = 0;
+let failed = 0;
+
+/** A check that is one test by itself: it passes or it fails. */
+function check(name, command, args) {
+  say(`\n${name}`);
+  if (runTool(command, args) === 0) passed += 1;
+  else {
+    failed += 1;
+    say(`${name}: failed`);
+  }
+}
+
+check('Types of core, server and command line', 'typescript/bin/tsc', ['--noEmit']);
+check('Types of the screens', 'vue-tsc/bin/vue-tsc.js', ['--noEmit', '-p', 'tsconfig.web.json']);
+check('Lint', 'eslint/bin/eslint.js', ['.', '--max-warnings', '0']);
+check('Format', 'prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']);
+
+for (const project of ['unit', 'api', 'browser']) {
+  say(`\nTests: ${project}`);
+  const report = join(tmpdir(), `fawn-${process.pid}-${project}.json`);
+  const status = runTool('jest/bin/jest.js', ['--selectProjects', project, '--json', `--outputFile=${report}`], {
+    stdio: ['ignore', 'ignore', 'inherit'],
+  });
+  try {
+    const result = JSON.parse(readFileSync(report, 'utf8'));
+    passed += result.numPassedTests;
+    failed += result.numFailedTests + result.numRuntimeErrorTestSuites;
+    if (status !== 0 && result.success) failed += 1;
+  } catch {
+    failed += 1;
+    say(`${project}: no report was written`);
+  }
+  rmSync(report, { force: true });
+}
+
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exitCode = failed > 0 ? 1 : 0;

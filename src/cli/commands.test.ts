@@ -1,0 +1,105 @@
+import { newTarget } from '../core/piece/target.ts';
+import { runCommand } from './commands.ts';
+import type { Station } from './station.ts';
+
+function fakeStation(files: Record<string, string>) {
+  const printed: string[] = [];
+  const complained: string[] = [];
+  const written = new Map<string, Uint8Array>();
+  const station: Station = {
+    readText: (file) => {
+      const text = files[file];
+      if (text === undefined) throw new Error('ENOENT: no such file');
+      return text;
+    },
+    writeFile: (file, bytes) => void written.set(file, bytes),
+    print: (line) => void printed.push(line),
+    complain: (line) => void complained.push(line),
+  };
+  return { station, printed, complained, written };
+}
+
+const good = JSON.stringify(newTarget('Rack tumbler'));
+const bad = (change: object) => JSON.stringify({ ...newTarget('Bad'), ...change });
+
+describe('develop', () => {
+  it('prints one line of JSON a file, in order, unrounded', async () => {
+    const { station, printed } = fakeStation({ 'a.json': good, '-': good.replace('Rack', 'Short') });
+    expect(await runCommand(['develop', 'a.json', '-'], station)).toBe(0);
+    expect(printed).toHaveLength(2);
+    const { numbers } = JSON.parse(printed[0] ?? '') as { numbers: { wrapLength: number } };
+    expect(numbers.wrapLength).toBeCloseTo(Math.PI * (84 / 0.88 - 6), 10);
+  });
+
+  it.each([
+    [
+      'a negative height',
+      bad({ form: { kind: 'cylinder', diameter: 84, height: -5 } }),
+      /^x: form\.height: -5: must be/,
+    ],
+    ['shrinkage of 12', bad({ clay: { shrinkage: 12 } }), /^x: clay\.shrinkage: 12: must be from 0 to 0\.25/],
+    ['an unknown key', bad({ glaze: 'celadon' }), /^x: glaze: "celadon": this key/],
+    ['broken JSON', '{\n"format"', /^x: \(file\): .*is not JSON/],
+    [
+      'a wall thicker than the radius',
+      bad({ slab: { wall: 40 }, form: { kind: 'cylinder', diameter: 40, height: 90 } }),
+      /^x: slab\.wall: 40: must be less/,
+    ],
+  ])('refuses %s with exit code 2, one line, and prints nothing', async (_, text, line) => {
+    const { station, printed, complained } = fakeStation({ x: text, y: good });
+    expect(await runCommand(['develop', 'y', 'x'], station)).toBe(2);
+    expect(printed).toEqual([]);
+    expect(complained).toEqual([expect.stringMatching(line)]);
+    expect(complained[0]).not.toContain('\n');
+  });
+
+  it('refuses a file that is not there', async () => {
+    const { station, complained } = fakeStation({});
+    expect(await runCommand(['develop', 'gone.json'], station)).toBe(2);
+    expect(complained[0]).toMatch(/^gone\.json: .*cannot be read/);
+  });
+});
+
+describe('sheet', () => {
+  it('writes every format and prints the paths; two pieces of one name do not overwrite one another', async () => {
+    const { station, printed, written } = fakeStation({ a: good, b: good });
+    expect(await runCommand(['sheet', 'a', 'b', '--out', 'out', '--paper', 'letter'], station)).toBe(0);
+    const names = ['rack-tumbler', 'rack-tumbler-2'].flatMap((stem) =>
+      ['pdf', 'svg', 'dxf'].map((end) => `out/${stem}.${end}`),
+    );
+    expect(printed).toEqual(names);
+    expect([...written.keys()]).toEqual(names);
+    expect(
+      Buffer.from(written.get('out/rack-tumbler.pdf') ?? [])
+        .subarray(0, 5)
+        .toString(),
+    ).toBe('%PDF-');
+  });
+
+  it.each([
+    [['sheet', 'a', '--paper', 'a0'], /--paper: a0/],
+    [['sheet', 'a', '--formats', 'svg,png'], /--formats: png/],
+    [['sheet', 'a', '--units', 'ell'], /--units: ell/],
+    [['sheet', 'a', '--colour'], /--colour/],
+    [['sheet'], /Fawn Table, the command line/],
+    [['bake', 'a'], /Fawn Table, the command line/],
+    [[], /Fawn Table, the command line/],
+  ])('refuses the call %j and writes nothing', async (args, words) => {
+    const { station, written, complained } = fakeStation({ a: good });
+    expect(await runCommand(args, station)).toBe(2);
+    expect(written.size).toBe(0);
+    expect(complained.join('\n')).toMatch(words);
+  });
+
+  it('writes nothing when one of the files is bad', async () => {
+    const { station, written } = fakeStation({ a: good, b: '{' });
+    expect(await runCommand(['sheet', 'a', 'b'], station)).toBe(2);
+    expect(written.size).toBe(0);
+  });
+
+  it('prints its help', async () => {
+    const { station, printed } = fakeStation({});
+    expect(await runCommand(['--help'], station)).toBe(0);
+    expect(printed[0]).toMatch(/develop FILE/);
+  });
+});

@@ -1,0 +1,63 @@
+import { BASE_JOINS, newTarget, type Base, type Target } from './target.ts';
+import { SEAM_KINDS, type Seam } from '../seam/seam.ts';
+
+/** A seeded source of numbers from 0 to 1 for tests (mulberry32), so that a failure can be repeated. */
+export function seeded(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
+    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** A target with some of its parts replaced. */
+export function targetWith(change: { [K in keyof Target]?: Partial<Target[K]> } = {}): Target {
+  const plain = newTarget('Test tumbler');
+  const pick = <K extends keyof Target>(key: K): Target[K] =>
+    typeof plain[key] === 'object' ? { ...plain[key], ...change[key] } : ((change[key] as Target[K]) ?? plain[key]);
+  return {
+    format: plain.format,
+    version: plain.version,
+    name: pick('name'),
+    clay: pick('clay'),
+    slab: pick('slab'),
+    size: pick('size'),
+    form: pick('form'),
+    seam: (change.seam as Seam) ?? plain.seam,
+    base: (change.base as Base) ?? plain.base,
+    rim: pick('rim'),
+  };
+}
+
+/** A random target that can be made: every seam, base join, face and state. */
+export function randomTarget(random: () => number): Target {
+  const between = (least: number, greatest: number) => least + random() * (greatest - least);
+  const one = <T>(values: readonly T[]): T => values[Math.floor(random() * values.length)] as T;
+  const panels = one([1, 1, 1, 2, 3]);
+  const kind = one(SEAM_KINDS);
+  const seams: Record<typeof kind, Seam> = {
+    bevel: { kind: 'bevel', angle: between(20, 90), panels },
+    butt: { kind: 'butt', panels },
+    lap: { kind: 'lap', overlap: between(0, 20), panels },
+    'half-lap': { kind: 'half-lap', overlap: between(0, 20), panels },
+    'cut-in-place': { kind: 'cut-in-place', margin: between(0, 20), panels },
+  };
+  const join = one(BASE_JOINS);
+  const trim = one([0, 0, between(0, 12)]);
+  const base: Base = join === 'skirt' ? { join, overlap: between(1, 9), trim } : { join, trim };
+  return targetWith({
+    clay: { shrinkage: between(0, 0.25), wetDensity: between(1.8, 2.2) },
+    slab: {
+      wall: between(2, 12),
+      base: between(2, 12),
+      neutralFraction: between(0, 1),
+      faceUp: one(['inside', 'outside']),
+    },
+    size: { state: one(['fired', 'wet']), face: one(['outside', 'inside']) },
+    form: { kind: 'cylinder', diameter: between(40, 400), height: between(25, 500) },
+    seam: seams[kind],
+    base,
+  });
+}

@@ -1,0 +1,91 @@
+import { bounds, edgeAt } from '../outline/outline.ts';
+import { develop } from '../piece/develop.ts';
+import { randomTarget, seeded, targetWith } from '../piece/targets.test.helper.ts';
+import type { Primitive } from './drawing.ts';
+import { pagesOf, type Page } from './pages.ts';
+import { PAGE_OVERLAP, PAPER_NAMES, PAPERS } from './paper.ts';
+
+const lines = (page: Page): Extract<Primitive, { kind: 'line' }>[] =>
+  page.layers.flatMap(({ items }) => items.filter((item) => item.kind === 'line'));
+const texts = (page: Page): string[] =>
+  page.layers.flatMap(({ items }) => items.filter((item) => item.kind === 'text').map(({ text }) => text));
+
+const pagesFor = (target: ReturnType<typeof targetWith>, paper: 'a4' | 'letter') =>
+  pagesOf(develop(target).parts, { name: target.name, paper, style: { unit: 'mm' } });
+
+describe('pages', () => {
+  it.each(PAPER_NAMES)('show every stretch of every cut line on %s, at true size', (paper) => {
+    const random = seeded(7);
+    for (let index = 0; index < 40; index += 1) {
+      const target = randomTarget(random);
+      const { parts } = develop(target);
+      const pages = pagesFor(target, paper);
+      for (const part of parts) {
+        const own = pages.filter(({ partId }) => partId === part.id);
+        part.outline.forEach((_, vertex) => {
+          const { from, to, centre, radius } = edgeAt(part.outline, vertex);
+          for (let step = 0; step < 40; step += 1) {
+            const f = step / 40;
+            let [x, y] = [from[0] + f * (to[0] - from[0]), from[1] + f * (to[1] - from[1])];
+            if (centre) {
+              const angle = Math.atan2(from[1] - centre[1], from[0] - centre[0]) + f * 4 * Math.atan(from[2]);
+              [x, y] = [centre[0] + radius * Math.cos(angle), centre[1] + radius * Math.sin(angle)];
+            }
+            const seen = own.some(({ dx, dy, layers }) => {
+              const clip = layers[0]?.clip;
+              return clip && x + dx >= clip.minX && x + dx <= clip.maxX && y + dy >= clip.minY && y + dy <= clip.maxY;
+            });
+            expect(seen).toBe(true);
+          }
+        });
+      }
+    }
+  });
+
+  it('overlap by their glue width and carry the same joining marks', () => {
+    const pages = pagesFor(targetWith(), 'a4');
+    const wall = pages.filter(({ partId }) => partId === 'wall');
+    expect(wall).toHaveLength(2);
+    const [left, right] = wall as [Page, Page];
+    const edge = left.width - 10 - left.dx;
+    expect(edge - (10 - right.dx)).toBeCloseTo(PAGE_OVERLAP, 9);
+    const names = (page: Page) => texts(page).filter((text) => /^[A-Z]\d[ab]$/.test(text));
+    expect(names(left)).toEqual(['A1a', 'A1b']);
+    expect(names(right)).toEqual(names(left));
+  });
+
+  it.each(PAPER_NAMES)(
+    'carry a 100 mm and a 4 inch ruler, name, size, leans and place, all on the paper %s',
+    (paper) => {
+      const target = targetWith({ base: { join: 'mitre', trim: 0 } });
+      for (const page of pagesFor(target, paper)) {
+        const lengths = lines(page).map(({ from, to }) => Math.abs(to[0] - from[0]));
+        expect(lengths).toEqual(expect.arrayContaining([100, 101.6]));
+        const words = texts(page).join(' | ');
+        expect(words).toMatch(/Test tumbler/);
+        expect(words).toMatch(/spread 45°/);
+        expect(words).toMatch(/Page \d of \d/);
+        expect([page.width, page.height].sort()).toEqual([PAPERS[paper].width, PAPERS[paper].height].sort());
+        for (const { from, to } of lines({ ...page, layers: page.layers.filter(({ clip }) => clip === null) })) {
+          expect(Math.min(from[0], to[0])).toBeGreaterThan(0);
+          expect(Math.max(from[0], to[0])).toBeLessThan(page.width);
+        }
+      }
+    },
+  );
+
+  it('lie or stand, whichever takes fewer pages', () => {
+    const wide = pagesFor(targetWith({ form: { diameter: 72, height: 90 } }), 'a4');
+    const upright = pagesFor(targetWith({ form: { diameter: 40, height: 200 } }), 'a4');
+    expect(wide[0]?.width).toBe(297);
+    expect(upright[0]?.width).toBe(210);
+    expect(wide.filter(({ partId }) => partId === 'wall')).toHaveLength(1);
+  });
+
+  it('put an upright disc whole on one page when it fits', () => {
+    const disc = pagesFor(targetWith(), 'a4').filter(({ partId }) => partId === 'base');
+    expect(disc).toHaveLength(1);
+    const box = bounds(develop(targetWith()).parts[1]?.outline ?? []);
+    expect(box.maxX + (disc[0]?.dx ?? 0)).toBeLessThan(200);
+  });
+});

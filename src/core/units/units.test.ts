@@ -1,0 +1,88 @@
+import { readLength } from './readLength.ts';
+import { writePhrase } from './phrase.ts';
+import { writeEditable, writeFigure, writeLength } from './writeLength.ts';
+import { LENGTH_UNITS } from './lengthUnit.ts';
+
+describe('readLength', () => {
+  it.each([
+    ['84', 'mm', 84],
+    ['84', 'cm', 840],
+    ['84', 'inch', 84 * 25.4],
+    [' 84 ', 'mm', 84],
+    ['8.4 cm', 'mm', 84],
+    ['8,4cm', 'inch', 84],
+    ['.5', 'mm', 0.5],
+    ['3 5/16"', 'mm', 84.1375],
+    ['3 5/16', 'inch', 84.1375],
+    ['3½″', 'mm', 88.9],
+    ['½ in', 'mm', 12.7],
+    ['5/16"', 'mm', 7.9375],
+    ['84/2', 'mm', 42],
+    ['84 / 2 cm', 'mm', 420],
+    ['8.4 cm/2', 'mm', 42],
+    ['3 x 12 mm', 'cm', 36],
+    ['10 cm - 4 mm', 'inch', 96],
+    ['1 1/2 in + 2 mm', 'mm', 40.1],
+    ['-5', 'mm', -5],
+    ['0', 'mm', 0],
+  ] as const)('reads %s, shown in %s, as %d mm', (text, unit, mm) => {
+    const reading = readLength(text, unit);
+    expect(reading.kind).toBe('length');
+    expect(reading.kind === 'length' && reading.mm).toBeCloseTo(mm, 9);
+  });
+
+  it.each(['', '   ', 'wide', '84 furlongs', '84 84', '8/0', '2 cm x 3 cm', '3 5/', '+', '4 *', '1e3', 'cm', '4 - -3'])(
+    'refuses "%s" with a rule',
+    (text) => {
+      const reading = readLength(text, 'mm');
+      expect(reading).toEqual({ kind: 'unreadable', rule: expect.stringMatching(/\w+/) });
+    },
+  );
+});
+
+describe('writing lengths', () => {
+  it.each([
+    [84, { unit: 'mm' }, '84.0 mm'],
+    [84, { unit: 'cm' }, '8.40 cm'],
+    [84, { unit: 'inch' }, '3 5/16″'],
+    [84.9, { unit: 'inch', marks: 32 }, '3 11/32″'],
+    [25.4, { unit: 'inch' }, '1″'],
+    [25.39, { unit: 'inch' }, '1″'],
+    [6.35, { unit: 'inch' }, '1/4″'],
+    [-0.01, { unit: 'mm' }, '0.0 mm'],
+    [-12.7, { unit: 'inch' }, '−1/2″'],
+  ] as const)('writes %d in %j as %s', (mm, style, text) => {
+    expect(writeLength(mm, style)).toBe(text);
+  });
+
+  it('reads back what it writes to be edited, in every unit', () => {
+    for (let mm = 0.5; mm < 400; mm += 3.37) {
+      for (const unit of LENGTH_UNITS) {
+        const reading = readLength(writeEditable(mm, { unit }), unit);
+        expect(reading.kind === 'length' && Math.abs(reading.mm - mm)).toBeLessThan(0.003);
+      }
+    }
+  });
+
+  it('stays within half a mark of an inch ruler', () => {
+    for (let mm = 1; mm < 300; mm += 1.7) {
+      for (const marks of [16, 32] as const) {
+        const reading = readLength(`${writeFigure(mm, { unit: 'inch', marks })}"`, 'inch');
+        expect(reading.kind === 'length' && Math.abs(reading.mm - mm)).toBeLessThanOrEqual(25.4 / marks / 2 + 1e-9);
+      }
+    }
+  });
+
+  it('writes every kind of figure in a phrase', () => {
+    const phrase = [
+      'a ',
+      { mm: 84 },
+      { mmPlain: 10 },
+      { degrees: 45 },
+      { percent: 6.7 },
+      { grams: 740.2 },
+      { ml: 443.6 },
+    ];
+    expect(writePhrase(phrase, { unit: 'cm' })).toBe('a 8.40 cm1.0045.0°6.7 %740 g444 ml');
+  });
+});

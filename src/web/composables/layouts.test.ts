@@ -1,0 +1,73 @@
+import type { Design } from '../../contract/api.ts';
+import { targetWith } from '../../core/piece/targets.test.helper.ts';
+import { shelfRows } from '../components/shelf/shelfRows.ts';
+import { tableLayout } from './tableLayout.ts';
+
+describe('tableLayout', () => {
+  const things = {
+    wall: { width: 287, height: 119 },
+    base: { width: 95, height: 95 },
+    piece: { width: 95, height: 125 },
+  };
+
+  it.each([
+    [716, 694],
+    [374, 600],
+    [1600, 500],
+    [300, 1200],
+  ])('keeps everything on a table of %d by %d, apart from one another', (width, height) => {
+    const { scale, wall, base, piece } = tableLayout(things, { width, height });
+    const boxes = (
+      [
+        [wall, things.wall],
+        [base ?? [0, 0], things.base],
+        [piece, things.piece],
+      ] as const
+    ).map(([[x, y], box]) => ({ x0: x, x1: x + box.width * scale, y0: y - box.height * scale, y1: y }));
+    for (const box of boxes) {
+      expect(box.x0).toBeGreaterThanOrEqual(0);
+      expect(box.x1).toBeLessThanOrEqual(width);
+      expect(box.y0).toBeGreaterThanOrEqual(0);
+      expect(box.y1).toBeLessThanOrEqual(height);
+    }
+    boxes.forEach((one, index) =>
+      boxes.slice(index + 1).forEach((other) => {
+        const apart = one.x1 <= other.x0 || other.x1 <= one.x0 || one.y1 <= other.y0 || other.y1 <= one.y0;
+        expect(apart).toBe(true);
+      }),
+    );
+  });
+
+  it('has no place for a base that is not there', () => {
+    expect(tableLayout({ ...things, base: null }, { width: 700, height: 600 }).base).toBeNull();
+  });
+});
+
+describe('shelfRows', () => {
+  const design = (id: string, diameter: number, height: number): Design => ({
+    id,
+    name: id,
+    target: targetWith({ form: { diameter, height } }),
+    revision: 1,
+    createdAt: '',
+    updatedAt: '',
+  });
+  const many = Array.from({ length: 23 }, (_, index) => design(`d${index}`, 60 + index * 7, 40 + index * 11));
+
+  it.each([330, 760, 1240])('stands all designs in order, none past the end of a shelf %d wide', (width) => {
+    const { rows, scale, tallest } = shelfRows(many, width);
+    expect(rows.flat().map((item) => item.design.id)).toEqual(many.map(({ id }) => id));
+    for (const row of rows) expect(row.reduce((sum, item) => sum + item.width, 0)).toBeLessThanOrEqual(width);
+    expect(tallest).toBeLessThanOrEqual(210.001);
+    expect(scale).toBeGreaterThan(0);
+  });
+
+  it('leaves no lone last piece on its own shelf', () => {
+    const rows = shelfRows(many.slice(0, 8), 1240).rows.map((row) => row.length);
+    expect(Math.max(...rows) - Math.min(...rows)).toBeLessThanOrEqual(2);
+  });
+
+  it('is empty for a bare shelf', () => {
+    expect(shelfRows([], 900).rows).toEqual([]);
+  });
+});
