@@ -17,6 +17,17 @@ function lockHash() {
     .digest('hex');
 }
 
+const apt = (...args) =>
+  spawnSync('apt-get', args, { stdio: ['ignore', 2, 2], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
+
+/** The database driver is compiled where no ready-made one can be had; gets the compiler by apt when there is none. */
+function ensureCompiler() {
+  const missing = ['make', 'g++', 'python3'].filter((tool) => spawnSync(tool, ['--version']).status !== 0);
+  if (missing.length === 0) return;
+  say(`Installing ${missing.join(', ')} by apt, to compile the database driver ...`);
+  if (apt('update').status === 0) apt('install', '-y', '--no-install-recommends', ...missing);
+}
+
 /** Installs the packages that the lock file names, unless they are already there. */
 export function ensurePackages() {
   const [major, minor] = process.versions.node.split('.').map(Number);
@@ -26,6 +37,7 @@ export function ensurePackages() {
   }
   const wanted = lockHash();
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted) return;
+  ensureCompiler();
   say('Installing packages (the database driver may take two minutes to compile) ...');
   const done = spawnSync('npm', ['ci', '--include=dev', '--no-audit', '--no-fund'], {
     cwd: ROOT,
@@ -47,8 +59,6 @@ export function ensureChromium() {
   const found = find();
   if (found) return found;
   say('Installing Chromium by apt ...');
-  const apt = (...args) =>
-    spawnSync('apt-get', args, { stdio: ['ignore', 2, 2], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } });
   if (apt('update').status === 0) apt('install', '-y', '--no-install-recommends', 'chromium');
   const installed = find();
   if (installed) return installed;

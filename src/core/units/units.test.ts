@@ -44,13 +44,13 @@ describe('writing lengths', () => {
   it.each([
     [84, { unit: 'mm' }, '84.0 mm'],
     [84, { unit: 'cm' }, '8.40 cm'],
-    [84, { unit: 'inch' }, '3 5/16″'],
-    [84.9, { unit: 'inch', marks: 32 }, '3 11/32″'],
-    [25.4, { unit: 'inch' }, '1″'],
-    [25.39, { unit: 'inch' }, '1″'],
-    [6.35, { unit: 'inch' }, '1/4″'],
+    [84, { unit: 'inch' }, '3 5/16"'],
+    [84.9, { unit: 'inch', marks: 32 }, '3 11/32"'],
+    [25.4, { unit: 'inch' }, '1"'],
+    [25.39, { unit: 'inch' }, '1"'],
+    [6.35, { unit: 'inch' }, '1/4"'],
     [-0.01, { unit: 'mm' }, '0.0 mm'],
-    [-12.7, { unit: 'inch' }, '−1/2″'],
+    [-12.7, { unit: 'inch' }, '−1/2"'],
   ] as const)('writes %d in %j as %s', (mm, style, text) => {
     expect(writeLength(mm, style)).toBe(text);
   });

@@ -7,8 +7,8 @@ export interface LengthStyle {
   readonly marks?: InchMarks;
 }
 
-/** The unit's sign as it follows a figure. */
-export const UNIT_SIGN: Readonly<Record<LengthUnit, string>> = { mm: 'mm', cm: 'cm', inch: '″' };
+/** The unit's sign as it follows a figure; only signs that the shipped typeface has, so that they print. */
+export const UNIT_SIGN: Readonly<Record<LengthUnit, string>> = { mm: 'mm', cm: 'cm', inch: '"' };
 
 function inchFraction(inches: number, marks: InchMarks): string {
   const sign = inches < 0 ? '−' : '';
@@ -36,7 +36,7 @@ export function writeFigure(mm: number, style: LengthStyle): string {
   return text.replace(/^-(?=0\.0+$)/, '').replace('-', '−');
 }
 
-/** A length with its unit: `84.0 mm`, `8.40 cm`, `3 5/16″`. */
+/** A length with its unit: `84.0 mm`, `8.40 cm`, `3 5/16"`. */
 export function writeLength(mm: number, style: LengthStyle): string {
   const gap = style.unit === 'inch' ? '' : ' ';
   return `${writeFigure(mm, style)}${gap}${UNIT_SIGN[style.unit]}`;

@@ -171,8 +171,8 @@ function endDrag(): void {
   overflow: hidden;
   background-color: var(--cloth);
   background-image:
-    radial-gradient(var(--cloth-weave) 0.8px, transparent 0.9px),
-    radial-gradient(var(--cloth-weave) 0.8px, transparent 0.9px);
+    radial-gradient(var(--cloth-weave) 1.2px, transparent 1.3px),
+    radial-gradient(var(--cloth-weave) 1.2px, transparent 1.3px);
   background-repeat: repeat;
   background-size: 6px 6px;
   background-position:
