@@ -114,7 +114,7 @@ describe('a piece', () => {
 
   it('is sized by dragging, by arrow keys and by typing on the drawing; a drag is one step of undo', async () => {
     const page = await begin();
-    const handle = page.getByRole('slider', { name: 'Drag the height' });
+    const handle = page.getByRole('slider', { name: 'Drag: Height' });
     const box = await handle.boundingBox();
     const [x, y] = [(box?.x ?? 0) + 22, (box?.y ?? 0) + 22];
     await page.mouse.move(x, y);
@@ -128,7 +128,7 @@ describe('a piece', () => {
     await page.getByRole('button', { name: 'Redo' }).click();
     await textOf(figure(page, 'cutHeight'), new RegExp(`^${dragged.toFixed(1)}$`));
     await page.getByRole('button', { name: 'Undo' }).click();
-    await page.getByRole('slider', { name: 'Drag the width' }).focus();
+    await page.getByRole('slider', { name: 'Drag: Across' }).focus();
     await page.keyboard.press('Shift+ArrowRight');
     await page.keyboard.press('ArrowLeft');
     await textOf(page.locator('.figure-tag .typed').first(), /^Ø 93\.0$/);

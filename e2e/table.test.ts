@@ -11,7 +11,7 @@ describe('the shelf', () => {
     const { page } = visit.now;
     const height = async (name: string) => (await drawnBox(page, `[data-design="${name}"] .body`)).height;
     await page.locator('[data-design]').first().waitFor();
-    expect(await page.locator('[data-design]').count()).toBe(8);
+    expect(await page.locator('[data-design]').count()).toBe(16);
     expect((await height('Ladle jar')) / (await height('Rack tumbler'))).toBeCloseTo(205 / 110, 3);
     expect(visit.now.troubles).toEqual([]);
   });
@@ -34,7 +34,7 @@ describe('the shelf', () => {
     await page.locator('[data-design="Salt dish"]').waitFor();
     await page.reload();
     await page.locator('[data-design="Sugar pot, dining car"]').waitFor();
-    expect(await page.locator('[data-design]').count()).toBe(9);
+    expect(await page.locator('[data-design]').count()).toBe(17);
   });
 
   it('finds a design by Ctrl+K and the keyboard alone, shows its shortcuts, and opens a design file', async () => {
@@ -48,6 +48,7 @@ describe('the shelf', () => {
     await textOf(page.getByRole('option').first(), /Galley crock/);
     await page.keyboard.press('Enter');
     await textOf(page.locator('h1'), /Galley crock/);
+    await page.locator('.v-dialog').waitFor({ state: 'hidden' });
     await page.keyboard.press('s');
     await page.locator('[data-design]').first().waitFor();
     const opened = (text: string) =>
@@ -89,8 +90,8 @@ describe('two people and one design', () => {
   const visit = eachVisit({ demo: true });
 
   it.each([
-    ['Put mine on top', /^84\.0 × 130\.0 mm$/, 8],
-    ['Take theirs, keep mine as a copy', /^84\.0 × 140\.0 mm$/, 9],
+    ['Put mine on top', /^84\.0 × 130\.0 mm$/, 16],
+    ['Take theirs, keep mine as a copy', /^84\.0 × 140\.0 mm$/, 17],
   ])('lose neither side: %s', async (choice, onTop, designs) => {
     const { page } = visit.now;
     await page.locator('[data-design="Rack tumbler"] .drawing').click();

@@ -1,11 +1,13 @@
 import Joi from 'joi';
 import { shortValue, type Fault, type FaultCode } from '../core/errors.ts';
+import { PLAN_KINDS } from '../core/outline/plan.ts';
 import { FACES } from '../core/part/lean.ts';
 import { checkTarget } from '../core/piece/checkTarget.ts';
 import {
   BASE_JOINS,
   FORM_KINDS,
   LIMITS,
+  MOST_PROFILE_POINTS,
   RIMS,
   SIZE_STATES,
   TARGET_DEFAULTS,
@@ -20,6 +22,11 @@ const figure = () => Joi.number().strict().unsafe();
 const oneOf = (values: readonly string[]) => Joi.string().valid(...values);
 const D = TARGET_DEFAULTS;
 
+/** A figure that some kinds must have: refused with the others. */
+function needed(field: string, kinds: readonly string[]): Joi.Schema {
+  return Joi.when(field, { is: Joi.valid(...kinds), then: figure().required(), otherwise: Joi.forbidden() });
+}
+
 /** A figure that belongs to some kinds only: refused with the others, its default with these. */
 function only(field: string, kinds: readonly string[], fallback: number): Joi.Schema {
   return Joi.when(field, {
@@ -28,6 +35,53 @@ function only(field: string, kinds: readonly string[], fallback: number): Joi.Sc
     otherwise: Joi.forbidden(),
   });
 }
+
+const at = Joi.array().items(figure().required()).length(2);
+
+/** A plan outline: one of the kinds, each with its own sizes. */
+const planSchema = Joi.object({
+  kind: oneOf(PLAN_KINDS).required(),
+  diameter: needed('kind', ['circle']),
+  length: needed('kind', ['ellipse', 'rounded']),
+  width: needed('kind', ['ellipse', 'rounded']),
+  sides: needed('kind', ['polygon']),
+  acrossFlats: needed('kind', ['polygon']),
+  corner: only('kind', ['rounded', 'polygon'], 0),
+  at,
+});
+
+const profile = Joi.array().items(Joi.array().items(figure().required()).length(2)).min(2).max(MOST_PROFILE_POINTS);
+
+/** A form: one of the kinds, each with its own sizes. */
+const formSchema = Joi.object({
+  kind: oneOf(FORM_KINDS).required(),
+  diameter: needed('kind', ['cylinder', 'former']),
+  height: needed('kind', ['cylinder', 'taper', 'oval', 'facet', 'box', 'loft', 'former']),
+  rim: Joi.when('kind', {
+    switch: [
+      { is: Joi.valid('taper', 'facet'), then: figure().required() },
+      { is: 'loft', then: planSchema.required() },
+    ],
+    otherwise: Joi.forbidden(),
+  }),
+  foot: Joi.when('kind', {
+    switch: [
+      { is: Joi.valid('taper', 'facet'), then: figure().required() },
+      { is: 'loft', then: planSchema.required() },
+    ],
+    otherwise: Joi.forbidden(),
+  }),
+  profile: Joi.when('kind', { is: 'stack', then: profile.required(), otherwise: Joi.forbidden() }),
+  length: needed('kind', ['oval', 'box']),
+  width: needed('kind', ['oval', 'box']),
+  sides: needed('kind', ['facet']),
+  fold: Joi.when('kind', {
+    is: 'facet',
+    then: oneOf(['separate', 'strip']).default('separate'),
+    otherwise: Joi.forbidden(),
+  }),
+  sleeve: only('kind', ['former'], 0),
+});
 
 /** Shape of a target file, version 1. Ranges are core's ({@link checkTarget}), checked once the shape is right. */
 export const targetSchema = Joi.object<Target>({
@@ -48,11 +102,7 @@ export const targetSchema = Joi.object<Target>({
     state: oneOf(SIZE_STATES).default(D.size.state),
     face: oneOf(FACES).default(D.size.face),
   }).default(D.size),
-  form: Joi.object({
-    kind: oneOf(FORM_KINDS).required(),
-    diameter: figure().required(),
-    height: figure().required(),
-  }).required(),
+  form: formSchema.required(),
   seam: Joi.object({
     kind: oneOf(SEAM_KINDS).required(),
     angle: only('kind', ['bevel'], DEFAULT_BEVEL_ANGLE),

@@ -27,3 +27,29 @@ export function degrees(angle: number): number {
 export function roundUpTo(value: number, step: number): number {
   return Math.ceil(value / step - LENGTH_TOLERANCE) * step;
 }
+
+/** An arc of a larger radius is drawn as a straight line (mm): over a wrap of 300 mm it bows by a hundredth of a mm. */
+export const STRAIGHT_RADIUS = 1e6;
+
+/** Angles nearer to 0 than this are straight (radians). */
+export const ANGLE_TOLERANCE = 1e-12;
+
+/**
+ * A root of `f` between `low` and `high` by bisection, to rounding. `f` must change its sign between them.
+ *
+ * @returns the root, or null when both ends have the same sign
+ */
+export function root(f: (x: number) => number, low: number, high: number): number | null {
+  let [from, to] = [low, high];
+  const atFrom = f(from);
+  if (atFrom === 0) return from;
+  if (f(to) === 0) return to;
+  if (atFrom > 0 === f(to) > 0) return null;
+  for (let step = 0; step < 200; step += 1) {
+    const middle = (from + to) / 2;
+    if (middle === from || middle === to) break;
+    if (f(middle) > 0 === atFrom > 0) from = middle;
+    else to = middle;
+  }
+  return (from + to) / 2;
+}

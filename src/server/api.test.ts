@@ -1,6 +1,7 @@
 import request from 'supertest';
 import type { Design, ErrorReply, Revision } from '../contract/api.ts';
 import { newTarget, type Target } from '../core/piece/target.ts';
+import { cylinderOf } from '../core/piece/targets.test.helper.ts';
 import { buildApp } from './app.ts';
 import { openDatabase, type Database } from './models/database.ts';
 import { makeDoor } from './services/door.ts';
@@ -54,7 +55,7 @@ describe('designs', () => {
     const restored = await agent.post(`/api/designs/${design.id}/revisions/1/restore`).send({ baseRevision: 3 });
     expect(restored.body).toMatchObject({ revision: 4, target: tumbler(110) });
     const history = (await agent.get(`/api/designs/${design.id}/revisions`)).body as Revision[];
-    expect(history.map(({ number, cause, target }) => [number, cause, target.form.height])).toEqual([
+    expect(history.map(({ number, cause, target }) => [number, cause, cylinderOf(target).height])).toEqual([
       [4, 'restored', 110],
       [3, 'edited', 130],
       [2, 'edited', 120],

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Design } from '../contract/api.ts';
 import { newTarget } from '../core/piece/target.ts';
+import { cylinderOf } from '../core/piece/targets.test.helper.ts';
 import { openDatabase } from './models/database.ts';
 import { designService } from './services/designs.ts';
 
@@ -61,10 +62,10 @@ it('opens again with every acknowledged save after the server was killed in the 
   const service = designService(database);
   expect(acknowledged.size).toBe(3);
   for (const [id, heights] of acknowledged) {
-    const kept = (await service.history(id)).map((revision) => revision.target.form.height).reverse();
+    const kept = (await service.history(id)).map((revision) => cylinderOf(revision.target).height).reverse();
     expect(kept.slice(0, heights.length)).toEqual(heights);
     const design = await service.read(id);
-    expect(design.target.form.height).toBe(kept.at(-1));
+    expect(cylinderOf(design.target).height).toBe(kept.at(-1));
     expect(design.revision).toBe(kept.length);
   }
   await database.close();

@@ -50,6 +50,18 @@ export function edgeAt(outline: Outline, index: number): Edge {
   return { from, to, length: radius * Math.abs(angle), radius, centre };
 }
 
+/** The point at fraction `f` of the edge that starts at vertex `index`. */
+export function alongEdge(outline: Outline, index: number, f: number): readonly [number, number] {
+  const edge = edgeAt(outline, index);
+  if (!edge.centre) {
+    return [edge.from[0] + f * (edge.to[0] - edge.from[0]), edge.from[1] + f * (edge.to[1] - edge.from[1])];
+  }
+  const [cx, cy] = edge.centre;
+  const start = Math.atan2(edge.from[1] - cy, edge.from[0] - cx);
+  const angle = start + f * 4 * Math.atan(edge.from[2]);
+  return [cx + edge.radius * Math.cos(angle), cy + edge.radius * Math.sin(angle)];
+}
+
 /** All edges in order. */
 export function edges(outline: Outline): Edge[] {
   return outline.map((_, index) => edgeAt(outline, index));

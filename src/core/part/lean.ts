@@ -13,13 +13,16 @@ export type LeanWord = 'straight down' | 'spread' | 'tuck';
  * the underside is larger than the line, `tuck` (-) when it is smaller.
  */
 export interface Lean {
-  /** The edge's name: `rim`, `foot`, `left`, `right` or `round` for a disc. */
-  readonly edge: 'rim' | 'foot' | 'left' | 'right' | 'round';
+  /** The edge's name: `rim`, `foot`, `left`, `right`, `side` for both sides of a panel, or `round` for a whole base. */
+  readonly edge: 'rim' | 'foot' | 'left' | 'right' | 'side' | 'round';
   /** First and last vertex of the outline that the edge runs between. */
   readonly from: number;
   readonly to: number;
-  /** Degrees from straight down, signed. */
+  /** Degrees from straight down, signed; where it varies along the edge, the largest. */
   readonly lean: number;
+  /** Least and greatest lean where it varies along the edge, degrees, signed. */
+  readonly least?: number;
+  readonly greatest?: number;
   readonly word: LeanWord;
 }
 

@@ -1,11 +1,11 @@
-import { bounds, validateOutline, type Outline } from '../outline/outline.ts';
+import { alongEdge, bounds, edgeAt, validateOutline, vertexAt, type Outline } from '../outline/outline.ts';
 import type { Face, Lean } from './lean.ts';
 
 /** A line or a word on the flat part, not cut. Coordinates in mm in the part's own frame. */
 export type Mark =
   | {
       readonly kind: 'line';
-      readonly name: 'centre' | 'panel' | 'overlap';
+      readonly name: 'centre' | 'panel' | 'overlap' | 'fold';
       readonly from: readonly [number, number];
       readonly to: readonly [number, number];
     }
@@ -39,6 +39,33 @@ export function slabBox(part: Part): { readonly length: number; readonly width: 
     length: Math.max(up.maxX, under.maxX) - Math.min(up.minX, under.minX),
     width: Math.max(up.maxY, under.maxY) - Math.min(up.minY, under.minY),
   };
+}
+
+/** The point halfway round a stretch of an outline's edges, from vertex `from` to vertex `to` (mm). */
+function halfway(outline: Outline, from: number, to: number): readonly [number, number] {
+  const count = outline.length;
+  const steps = (to - from + count) % count || count;
+  const stretch = Array.from({ length: steps }, (_, step) => edgeAt(outline, from + step));
+  let rest = stretch.reduce((sum, edge) => sum + edge.length, 0) / 2;
+  for (const [index, edge] of stretch.entries()) {
+    if (rest <= edge.length) return alongEdge(outline, from + index, rest / edge.length);
+    rest -= edge.length;
+  }
+  return [vertexAt(outline, to)[0], vertexAt(outline, to)[1]];
+}
+
+/** A point well within a part, for its name: between the middles of foot and rim, or the middle of its box (mm). */
+export function middleOf({ outline, leans }: Part): readonly [number, number] {
+  const foot = leans.find(({ edge }) => edge === 'foot');
+  const rim = leans.find(({ edge }) => edge === 'rim');
+  const feet = leans.filter(({ edge }) => edge === 'foot').length;
+  if (foot && rim && feet === 1) {
+    const [x0, y0] = halfway(outline, foot.from, foot.to);
+    const [x1, y1] = halfway(outline, rim.from, rim.to);
+    return [(x0 + x1) / 2, (y0 + y1) / 2];
+  }
+  const box = bounds(outline);
+  return [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
 }
 
 /** What is wrong with a part; empty when it can be cut. */

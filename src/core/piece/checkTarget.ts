@@ -1,7 +1,8 @@
 import { shortValue, type Fault } from '../errors.ts';
 import { BEVEL_LIMITS } from '../seam/seam.ts';
-import { LIMITS, type Target } from './target.ts';
-import { wetPiece } from './wetPiece.ts';
+import type { PlanOutline } from '../outline/plan.ts';
+import { kindOf } from './kinds/kinds.ts';
+import { LIMITS, SIDES_LIMITS, type Form, type Target } from './target.ts';
 
 interface Range {
   readonly least?: number;
@@ -29,9 +30,70 @@ function rangeFault(path: string, value: number, range: Range): Fault[] {
   return [{ code: 'out-of-range', path, value: shortValue(value), rule: rangeRule(range) }];
 }
 
+const SIZE: Range = { above: 0, greatest: LIMITS.size.greatest };
+const CORNER: Range = { least: 0, greatest: LIMITS.size.greatest };
+const PLACE: Range = { least: -LIMITS.size.greatest, greatest: LIMITS.size.greatest };
+
+type Ranged = readonly [key: string, value: number, range: Range];
+
+function planRanges(key: string, plan: PlanOutline): Ranged[] {
+  const at = (plan.at ?? []).map((value, index): Ranged => [`${key}.at.${index}`, value, PLACE]);
+  switch (plan.kind) {
+    case 'circle':
+      return [[`${key}.diameter`, plan.diameter, SIZE], ...at];
+    case 'ellipse':
+      return [[`${key}.length`, plan.length, SIZE], [`${key}.width`, plan.width, SIZE], ...at]; // prettier-ignore
+    case 'rounded': {
+      const most = { least: 0, greatest: Math.min(plan.length, plan.width) / 2 };
+      return [[`${key}.length`, plan.length, SIZE], [`${key}.width`, plan.width, SIZE], [`${key}.corner`, plan.corner, most], ...at]; // prettier-ignore
+    }
+    case 'polygon': {
+      const most = { least: 0, greatest: plan.acrossFlats / 2 };
+      return [[`${key}.sides`, plan.sides, SIDES_LIMITS], [`${key}.acrossFlats`, plan.acrossFlats, SIZE], [`${key}.corner`, plan.corner, most], ...at]; // prettier-ignore
+    }
+  }
+}
+
+/** The figures of a form with their paths and ranges (mm). */
+function formRanges(form: Form): Ranged[] {
+  switch (form.kind) {
+    case 'cylinder':
+      return [['diameter', form.diameter, SIZE], ['height', form.height, SIZE]]; // prettier-ignore
+    case 'taper':
+      return [['rim', form.rim, SIZE], ['foot', form.foot, SIZE], ['height', form.height, SIZE]]; // prettier-ignore
+    case 'stack':
+      return form.profile.flatMap(([height, across], index): Ranged[] => [
+        [`profile.${index}.0`, height, CORNER],
+        [`profile.${index}.1`, across, SIZE],
+      ]);
+    case 'oval':
+    case 'box':
+      return [['length', form.length, SIZE], ['width', form.width, SIZE], ['height', form.height, SIZE]]; // prettier-ignore
+    case 'facet':
+      return [['sides', form.sides, SIDES_LIMITS], ['rim', form.rim, SIZE], ['foot', form.foot, SIZE], ['height', form.height, SIZE]]; // prettier-ignore
+    case 'loft':
+      return [...planRanges('rim', form.rim), ...planRanges('foot', form.foot), ['height', form.height, SIZE]];
+    case 'former':
+      return [['diameter', form.diameter, SIZE], ['sleeve', form.sleeve, CORNER], ['height', form.height, SIZE]]; // prettier-ignore
+  }
+}
+
+function wholeNumbers({ form, seam }: Target): Fault[] {
+  const counted: Ranged[] = [['seam.panels', seam.panels, LIMITS.panels]];
+  if (form.kind === 'facet') counted.push(['form.sides', form.sides, SIDES_LIMITS]);
+  if (form.kind === 'loft') {
+    for (const key of ['rim', 'foot'] as const) {
+      const plan = form[key];
+      if (plan.kind === 'polygon') counted.push([`form.${key}.sides`, plan.sides, SIDES_LIMITS]);
+    }
+  }
+  return counted
+    .filter(([, value]) => !Number.isInteger(value))
+    .map(([path, value]) => ({ code: 'out-of-range', path, value: shortValue(value), rule: 'must be a whole number' }));
+}
+
 /** Ranges of every figure; sizes are mm. */
 function rangeFaults(target: Target): Fault[] {
-  const size = { above: 0, greatest: LIMITS.size.greatest };
   const { clay, slab, form, seam, base } = target;
   const faults = [
     ...rangeFault('clay.shrinkage', clay.shrinkage, LIMITS.shrinkage),
@@ -39,8 +101,7 @@ function rangeFaults(target: Target): Fault[] {
     ...rangeFault('slab.wall', slab.wall, LIMITS.thickness),
     ...rangeFault('slab.base', slab.base, LIMITS.thickness),
     ...rangeFault('slab.neutralFraction', slab.neutralFraction, LIMITS.neutralFraction),
-    ...rangeFault('form.diameter', form.diameter, size),
-    ...rangeFault('form.height', form.height, size),
+    ...formRanges(form).flatMap(([key, value, range]) => rangeFault(`form.${key}`, value, range)),
     ...rangeFault('seam.panels', seam.panels, LIMITS.panels),
     ...rangeFault('base.trim', base.trim, LIMITS.trim),
   ];
@@ -50,37 +111,7 @@ function rangeFaults(target: Target): Fault[] {
   }
   if (seam.kind === 'cut-in-place') faults.push(...rangeFault('seam.margin', seam.margin, LIMITS.overlap));
   if (base.join === 'skirt') faults.push(...rangeFault('base.overlap', base.overlap, LIMITS.overlap));
-  if (!Number.isInteger(seam.panels)) {
-    faults.push({
-      code: 'out-of-range',
-      path: 'seam.panels',
-      value: shortValue(seam.panels),
-      rule: 'must be a whole number',
-    });
-  }
-  return faults;
-}
-
-/** Shapes that no slab can make, once each figure alone is in range. */
-function pieceFaults(target: Target): Fault[] {
-  const piece = wetPiece(target);
-  const faults: Fault[] = [];
-  if (piece.inside <= 0) {
-    faults.push({
-      code: 'impossible-piece',
-      path: 'slab.wall',
-      value: shortValue(target.slab.wall),
-      rule: `must be less than half the wet outside diameter (${(piece.outside / 2).toFixed(1)} mm), or nothing is left inside`,
-    });
-  }
-  if (piece.height <= piece.floor) {
-    faults.push({
-      code: 'impossible-piece',
-      path: 'form.height',
-      value: shortValue(target.form.height),
-      rule: `must stand higher than the base is thick (${piece.floor.toFixed(1)} mm wet)`,
-    });
-  }
+  faults.push(...wholeNumbers(target));
   return faults;
 }
 
@@ -90,5 +121,5 @@ function pieceFaults(target: Target): Fault[] {
  */
 export function checkTarget(target: Target): Fault[] {
   const faults = rangeFaults(target);
-  return faults.length > 0 ? faults : pieceFaults(target);
+  return faults.length > 0 ? faults : kindOf(target).faults(target);
 }

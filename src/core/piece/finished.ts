@@ -1,7 +1,7 @@
-import { FIRED_MASS_FRACTION } from '../clay/shrinkage.ts';
+import { FIRED_MASS_FRACTION, firedLength } from '../clay/shrinkage.ts';
 import type { Part } from '../part/part.ts';
+import { kindOf } from './kinds/kinds.ts';
 import type { Target } from './target.ts';
-import { firedPiece } from './wetPiece.ts';
 
 /** What the piece will be. Volume in ml, masses in g, lengths fired mm. */
 export interface Finished {
@@ -9,22 +9,25 @@ export interface Finished {
   readonly capacityBrim: number;
   /** Mass of the parts as cut, and an estimate of the fired piece. */
   readonly mass: { readonly wet: number; readonly fired: number };
-  readonly outside: number;
-  readonly inside: number;
+  /** Widest reach of the outside along the x axis, at rim and foot, and the overall height. */
+  readonly rim: number;
+  readonly foot: number;
   readonly height: number;
 }
 
 /** Capacity from the inner faces at fired size; mass from the volume of the flat parts times wet density. */
 export function finished(target: Target, parts: readonly Part[]): Finished {
-  const piece = firedPiece(target);
-  const holds = target.base.join === 'none' ? 0 : (Math.PI / 4) * piece.inside ** 2 * (piece.height - piece.floor);
+  const { outer, rim, height, hollowVolume } = kindOf(target).standing(target);
+  const s = target.clay.shrinkage;
+  const holds = target.base.join === 'none' ? 0 : hollowVolume * (1 - s) ** 3;
   const volume = parts.reduce((sum, part) => sum + part.count * part.volume, 0);
   const wet = (volume / 1000) * target.clay.wetDensity;
+  const across = (reach: (typeof outer)[number] | undefined) => (reach ? firedLength(reach[2] - reach[1], s) : 0);
   return {
     capacityBrim: holds / 1000,
     mass: { wet, fired: wet * FIRED_MASS_FRACTION },
-    outside: piece.outside,
-    inside: piece.inside,
-    height: piece.height,
+    rim: across(rim),
+    foot: across(outer[0]),
+    height: firedLength(height, s),
   };
 }

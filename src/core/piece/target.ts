@@ -1,5 +1,6 @@
 import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../clay/shrinkage.ts';
 import type { Face } from '../part/lean.ts';
+import type { PlanOutline } from '../outline/plan.ts';
 import { DEFAULT_BEVEL_ANGLE, type Seam } from '../seam/seam.ts';
 
 /** The name that marks a file of this format. */
@@ -20,10 +21,72 @@ export interface CylinderForm {
   readonly height: number;
 }
 
-/** The forms that can be developed. */
-export type Form = CylinderForm;
+/** A cone: diameters at rim and foot over the face and state of `size`; height overall (mm). */
+export interface TaperForm {
+  readonly kind: 'taper';
+  readonly rim: number;
+  readonly foot: number;
+  readonly height: number;
+}
 
-export const FORM_KINDS: readonly Form['kind'][] = ['cylinder'];
+/** Stacked tapers: points of the profile, [height above the table, diameter] in mm, the first at height 0. */
+export interface StackForm {
+  readonly kind: 'stack';
+  readonly profile: readonly (readonly [height: number, diameter: number])[];
+}
+
+/** A straight wall on an ellipse (mm). */
+export interface OvalForm {
+  readonly kind: 'oval';
+  readonly length: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Flat panels, straight or tapered: across flats at rim and foot (mm), as separate panels or one grooved strip. */
+export interface FacetForm {
+  readonly kind: 'facet';
+  readonly sides: number;
+  readonly rim: number;
+  readonly foot: number;
+  readonly height: number;
+  readonly fold: 'separate' | 'strip';
+}
+
+/** A rectangular box (mm); corners mitred, or butted with a butt seam. */
+export interface BoxForm {
+  readonly kind: 'box';
+  readonly length: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The wall between two outlines in level planes (mm). */
+export interface LoftForm {
+  readonly kind: 'loft';
+  readonly rim: PlanOutline;
+  readonly foot: PlanOutline;
+  readonly height: number;
+}
+
+/** A wall wrapped round an owned pipe or can: its diameter, the sleeve's thickness and the piece's height as cut, wet mm. */
+export interface FormerForm {
+  readonly kind: 'former';
+  readonly diameter: number;
+  readonly sleeve: number;
+  readonly height: number;
+}
+
+/** The forms that can be developed. */
+export type Form = CylinderForm | TaperForm | StackForm | OvalForm | FacetForm | BoxForm | LoftForm | FormerForm;
+
+export type FormKind = Form['kind'];
+
+export const FORM_KINDS: readonly FormKind[] = ['cylinder', 'taper', 'stack', 'oval', 'facet', 'box', 'loft', 'former'];
+
+/** Most points of a profile, and sides of a facetted piece or polygon. */
+export const MOST_PROFILE_POINTS = 24;
+export const SIDES_LIMITS = { least: 3, greatest: 24 } as const;
 
 /** How the base meets the wall. `overlap` of a skirt and `trim` (added to the disc's radius) in mm. */
 export type Base =

@@ -1,4 +1,4 @@
-import { BASE_JOINS, newTarget, type Base, type Target } from './target.ts';
+import { BASE_JOINS, newTarget, type Base, type CylinderForm, type Target } from './target.ts';
 import { SEAM_KINDS, type Seam } from '../seam/seam.ts';
 
 /** A seeded source of numbers from 0 to 1 for tests (mulberry32), so that a failure can be repeated. */
@@ -31,7 +31,13 @@ export function targetWith(change: { [K in keyof Target]?: Partial<Target[K]> } 
   };
 }
 
-/** A random target that can be made: every seam, base join, face and state. */
+/** The cylinder of a target that is one. */
+export function cylinderOf({ form }: Target): CylinderForm {
+  if (form.kind !== 'cylinder') throw new Error(`a ${form.kind} is no cylinder`);
+  return form;
+}
+
+/** A random straight target that can be made: every seam, base join, face and state. */
 export function randomTarget(random: () => number): Target {
   const between = (least: number, greatest: number) => least + random() * (greatest - least);
   const one = <T>(values: readonly T[]): T => values[Math.floor(random() * values.length)] as T;

@@ -1,7 +1,7 @@
-import { firedLength, wetLength } from '../clay/shrinkage.ts';
-import type { Target } from './target.ts';
+import type { CylinderForm, FormerForm, Target } from './target.ts';
+import { toWet } from './wetSize.ts';
 
-/** The standing piece as it is just made. Wet mm. */
+/** A straight round piece as it is just made. Wet mm. */
 export interface WetPiece {
   readonly outside: number;
   readonly inside: number;
@@ -10,31 +10,27 @@ export interface WetPiece {
   readonly floor: number;
 }
 
-/** A size of the target as a wet length: fired sizes are divided by `1 - s`, wet ones are kept. */
-export function toWet(size: number, target: Target): number {
-  return target.size.state === 'fired' ? wetLength(size, target.clay.shrinkage) : size;
+/** Wet outside diameter of a cylinder over the measured face, or of what a former with its sleeve gives. */
+function wetOutside(form: CylinderForm | FormerForm, target: Target): number {
+  const { wall } = target.slab;
+  if (form.kind === 'former') return form.diameter + 2 * form.sleeve + 2 * wall;
+  const across = toWet(form.diameter, target);
+  return target.size.face === 'outside' ? across : across + 2 * wall;
 }
 
-/** The wet piece that a target asks for. The slab's thickness is set wet and never scaled by shrinkage on the way in. */
+/**
+ * The wet piece that a straight, round target asks for. The slab's thickness is set wet and never scaled by shrinkage on
+ * the way in; a former's sizes are the tool's own.
+ */
 export function wetPiece(target: Target): WetPiece {
-  const across = toWet(target.form.diameter, target);
-  const outside = target.size.face === 'outside' ? across : across + 2 * target.slab.wall;
+  const { form, slab, base } = target;
+  if (form.kind !== 'cylinder' && form.kind !== 'former')
+    throw new TypeError(`a ${form.kind} is no straight round piece`);
+  const outside = wetOutside(form, target);
   return {
     outside,
-    inside: outside - 2 * target.slab.wall,
-    height: toWet(target.form.height, target),
-    floor: target.base.join === 'none' ? 0 : target.slab.base,
-  };
-}
-
-/** The same piece after firing (mm). */
-export function firedPiece(target: Target): WetPiece {
-  const wet = wetPiece(target);
-  const s = target.clay.shrinkage;
-  return {
-    outside: firedLength(wet.outside, s),
-    inside: firedLength(wet.inside, s),
-    height: firedLength(wet.height, s),
-    floor: firedLength(wet.floor, s),
+    inside: outside - 2 * slab.wall,
+    height: form.kind === 'former' ? form.height : toWet(form.height, target),
+    floor: base.join === 'none' ? 0 : slab.base,
   };
 }

@@ -1,5 +1,5 @@
 import { radians } from '../numbers.ts';
-import { bounds, edgeAt, type Bounds, type Outline } from '../outline/outline.ts';
+import { alongEdge, bounds, type Bounds, type Outline } from '../outline/outline.ts';
 import type { Lean } from '../part/lean.ts';
 import type { Part } from '../part/part.ts';
 import type { Primitive } from './drawing.ts';
@@ -9,18 +9,6 @@ const WORD_SIZE = 3.4;
 
 /** Steps along an edge when looking for its stretch within a window. */
 const EDGE_STEPS = 200;
-
-/** The point at fraction `f` of the edge that starts at vertex `index`. */
-function alongEdge(outline: Outline, index: number, f: number): readonly [number, number] {
-  const edge = edgeAt(outline, index);
-  if (!edge.centre) {
-    return [edge.from[0] + f * (edge.to[0] - edge.from[0]), edge.from[1] + f * (edge.to[1] - edge.from[1])];
-  }
-  const [cx, cy] = edge.centre;
-  const start = Math.atan2(edge.from[1] - cy, edge.from[0] - cx);
-  const angle = start + f * 4 * Math.atan(edge.from[2]);
-  return [cx + edge.radius * Math.cos(angle), cy + edge.radius * Math.sin(angle)];
-}
 
 function within(point: readonly [number, number], window: Bounds, pad: number): boolean {
   return (
@@ -66,7 +54,14 @@ export function leanSection(lean: number, at: readonly [number, number]): Primit
 }
 
 /** How far along its edge a word stands: those of the ends stay low, clear of the title in the middle. */
-const SHARE: Readonly<Record<Lean['edge'], number>> = { rim: 0.5, foot: 0.5, left: 0.78, right: 0.22, round: 0.5 };
+const SHARE: Readonly<Record<Lean['edge'], number>> = {
+  rim: 0.5,
+  foot: 0.5,
+  left: 0.78,
+  right: 0.22,
+  side: 0.5,
+  round: 0.5,
+};
 
 /** Where the words of an edge stand, from the point `at` on it (mm). */
 function placeWords(part: Part, lean: Lean, at: readonly [number, number]): readonly [number, number] {
@@ -79,6 +74,7 @@ function placeWords(part: Part, lean: Lean, at: readonly [number, number]): read
       return [at[0] - 3, at[1]];
     case 'rim':
       return [at[0], at[1] - WORD_SIZE - 1];
+    case 'side':
     case 'foot':
       return [at[0], Math.max(at[1], under.minY) + 2.5];
     case 'round':

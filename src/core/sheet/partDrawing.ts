@@ -1,5 +1,5 @@
 import { bounds, type Bounds } from '../outline/outline.ts';
-import type { Part } from '../part/part.ts';
+import { middleOf, type Part } from '../part/part.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
 import type { Primitive } from './drawing.ts';
 import { edgeWords } from './edgeWords.ts';
@@ -14,10 +14,14 @@ const TITLE_SIZE = 5;
  */
 export function partDrawing(part: Part, style: LengthStyle, window: Bounds = bounds(part.outline)): Primitive[] {
   const box = bounds(part.outline);
-  const centre = [
-    (Math.max(box.minX, window.minX) + Math.min(box.maxX, window.maxX)) / 2,
-    (Math.max(box.minY, window.minY) + Math.min(box.maxY, window.maxY)) / 2,
-  ] as const;
+  const middle = middleOf(part);
+  const seen = middle[0] > window.minX + 30 && middle[0] < window.maxX - 30 && middle[1] > window.minY && middle[1] < window.maxY; // prettier-ignore
+  const centre = seen
+    ? middle
+    : ([
+        (Math.max(box.minX, window.minX) + Math.min(box.maxX, window.maxX)) / 2,
+        (Math.max(box.minY, window.minY) + Math.min(box.maxY, window.maxY)) / 2,
+      ] as const);
   const leans = part.leans.some((lean) => lean.word !== 'straight down');
   const marks = part.marks.map((mark): Primitive =>
     mark.kind === 'line'

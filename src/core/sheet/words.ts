@@ -9,6 +9,7 @@ export const EDGE_WORDS: Readonly<Record<Lean['edge'], string>> = {
   foot: 'foot',
   left: 'left end',
   right: 'right end',
+  side: 'sides',
   round: 'edge',
 };
 

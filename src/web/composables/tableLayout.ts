@@ -4,93 +4,106 @@ export interface Box {
   readonly height: number;
 }
 
-/** What lies on the table. The base is null when the piece has none. */
-export interface TableThings {
-  /** The wall with the slab that its slanted ends take. */
-  readonly wall: Box;
-  readonly base: Box | null;
-  /** The standing piece, wet. */
-  readonly piece: Box;
+/** What lies or stands on the table: flat parts, and the standing piece last. */
+export interface TableThing {
+  readonly id: string;
+  readonly kind: 'wall' | 'base' | 'piece';
+  readonly box: Box;
+  /** How many lean tags hang below it. */
+  readonly tags: number;
 }
 
-/** Lower left corners on the screen (px) and the one scale of all drawings (px per mm). */
+/** Lower left corners on the screen (px) by id, and the one scale of all drawings (px per mm). */
 export interface TableLayout {
   readonly scale: number;
-  readonly wall: readonly [number, number];
-  readonly base: readonly [number, number] | null;
-  readonly piece: readonly [number, number];
+  readonly at: Readonly<Record<string, readonly [number, number]>>;
 }
 
 /** Room round each drawing for its dimension lines and words (px). */
-const AIR = {
+export const AIR = {
   wall: { left: 24, right: 104, top: 64, bottom: 34 },
   base: { left: 24, right: 24, top: 14, bottom: 58 },
   piece: { left: 28, right: 104, top: 14, bottom: 58 },
 } as const;
 
-/** On a table narrower than this the tags of the wall's ends hang below it (px), and need this much more room. */
+/** On a table narrower than this all lean tags hang below their parts (px). */
 export const NARROW_TABLE = 520;
-const TAG_ROOM = 48;
 
-/** Larger than this the drawing of a small piece gets no clearer (px per mm). */
+/** Room of one hanging tag (px); two hang side by side. */
+export const TAG = { width: 176, height: 46 } as const;
+
+/** Scales between which the drawings fit: larger a small piece gets no clearer, smaller nothing can be read (px per mm). */
 const GREATEST_SCALE = 4;
+const LEAST_SCALE = 0.05;
 
-interface Cell {
-  readonly name: 'wall' | 'base' | 'piece';
-  readonly box: Box;
+interface Row {
+  readonly things: readonly TableThing[];
+  readonly width: number;
+  readonly height: number;
+  readonly bottom: number;
 }
 
-type Arrangement = readonly (readonly Cell[])[];
-
-const airX = ({ name }: Cell) => AIR[name].left + AIR[name].right;
-const bottomOf = ({ name }: Cell, room: Box) =>
-  AIR[name].bottom + (name === 'wall' && room.width < NARROW_TABLE ? TAG_ROOM : 0);
-const airY = (cell: Cell, room: Box) => AIR[cell.name].top + bottomOf(cell, room);
-const sum = (values: readonly number[]) => values.reduce((total, value) => total + value, 0);
-
-/** The greatest scale at which rows of cells fit the room. */
-function scaleOf(rows: Arrangement, room: Box): number {
-  const across = rows.map((row) => (room.width - sum(row.map(airX))) / sum(row.map(({ box }) => box.width)));
-  const rowAir = rows.map((row) => Math.max(...row.map((cell) => airY(cell, room))));
-  const rowHeight = rows.map((row) => Math.max(...row.map(({ box }) => box.height)));
-  return Math.min(GREATEST_SCALE, ...across, (room.height - sum(rowAir)) / sum(rowHeight));
+function bottomOf({ kind, tags }: TableThing): number {
+  return AIR[kind].bottom + Math.ceil(tags / 2) * TAG.height;
 }
 
-function place(rows: Arrangement, room: Box, scale: number): TableLayout {
-  const at: { wall: [number, number]; base: [number, number] | null; piece: [number, number] } = {
-    wall: [0, 0],
-    base: null,
-    piece: [0, 0],
-  };
-  const heights = rows.map((row) => Math.max(...row.map((cell) => airY(cell, room) + cell.box.height * scale)));
-  const spare = Math.max(0, room.height - sum(heights)) / (rows.length + 1);
-  let y = spare;
-  rows.forEach((row, index) => {
-    const bottom = y + (heights[index] ?? 0) - Math.max(...row.map((cell) => bottomOf(cell, room)));
-    const taken = sum(row.map((cell) => airX(cell) + cell.box.width * scale));
-    let x = Math.max(0, room.width - taken) / 2;
-    for (const cell of row) {
-      at[cell.name] = [x + AIR[cell.name].left, bottom];
-      x += airX(cell) + cell.box.width * scale;
+function widthOf({ kind, box, tags }: TableThing, scale: number): number {
+  return Math.max(AIR[kind].left + AIR[kind].right + box.width * scale, Math.min(2, tags) * TAG.width);
+}
+
+function rowOf(things: readonly TableThing[], scale: number): Row {
+  const bottom = Math.max(...things.map(bottomOf));
+  const above = Math.max(...things.map(({ kind, box }) => AIR[kind].top + box.height * scale));
+  const width = things.reduce((sum, thing) => sum + widthOf(thing, scale), 0);
+  return { things, width, height: above + bottom, bottom };
+}
+
+/** Things one after another into rows, at a scale. */
+function rowsAt(things: readonly TableThing[], room: Box, scale: number): Row[] {
+  const rows: TableThing[][] = [];
+  let taken = Infinity;
+  for (const thing of things) {
+    const width = widthOf(thing, scale);
+    if (taken + width > room.width) {
+      rows.push([]);
+      taken = 0;
     }
-    y += (heights[index] ?? 0) + spare;
-  });
-  return { scale, ...at };
+    taken += width;
+    rows.at(-1)?.push(thing);
+  }
+  return rows.map((row) => rowOf(row, scale));
+}
+
+function fits(things: readonly TableThing[], room: Box, scale: number): boolean {
+  const rows = rowsAt(things, room, scale);
+  const height = rows.reduce((sum, row) => sum + row.height, 0);
+  return height <= room.height && rows.every((row) => row.width <= room.width);
+}
+
+/** The greatest scale at which everything fits. Fitting is not monotone in the scale, so it is searched downward. */
+function bestScale(things: readonly TableThing[], room: Box): number {
+  for (let scale = GREATEST_SCALE; scale > LEAST_SCALE; scale *= 0.985) if (fits(things, room, scale)) return scale;
+  return LEAST_SCALE;
 }
 
 /**
- * Lays wall, base and standing piece on a table of the room (px), at the one scale that shows them largest: all in a
- * row, the wall above the others, or all under one another.
+ * Lays flat parts and the standing piece on a table of the room (px), in rows, at the one scale that shows them largest.
+ * What stands in one row stands on one line.
  */
-export function tableLayout(things: TableThings, room: Box): TableLayout {
-  const wall: Cell = { name: 'wall', box: things.wall };
-  const base: readonly Cell[] = things.base ? [{ name: 'base', box: things.base }] : [];
-  const piece: Cell = { name: 'piece', box: things.piece };
-  const arrangements: Arrangement[] = [
-    [[wall], [piece, ...base]],
-    [[piece, wall, ...base]],
-    [[wall], ...base.map((cell) => [cell]), [piece]],
-  ];
-  const best = arrangements.reduce((one, other) => (scaleOf(other, room) > scaleOf(one, room) ? other : one));
-  return place(best, room, Math.max(0.05, scaleOf(best, room)));
+export function tableLayout(things: readonly TableThing[], room: Box): TableLayout {
+  const scale = bestScale(things, room);
+  const rows = rowsAt(things, room, scale);
+  const spare = Math.max(0, room.height - rows.reduce((sum, row) => sum + row.height, 0)) / (rows.length + 1);
+  const at: Record<string, readonly [number, number]> = {};
+  let y = spare;
+  for (const row of rows) {
+    let x = Math.max(0, room.width - row.width) / 2;
+    for (const thing of row.things) {
+      const spareX = widthOf(thing, scale) - AIR[thing.kind].left - AIR[thing.kind].right - thing.box.width * scale;
+      at[thing.id] = [x + AIR[thing.kind].left + spareX / 2, y + row.height - row.bottom];
+      x += widthOf(thing, scale);
+    }
+    y += row.height + spare;
+  }
+  return { scale, at };
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
-import type { FigureId } from '../../core/piece/explain.ts';
+import type { FigureId } from '../../core/piece/explain/step.ts';
 import CheckList from '../components/piece/CheckList.vue';
 import ConflictNote from '../components/piece/ConflictNote.vue';
 import CutDesk from '../components/piece/CutDesk.vue';
@@ -13,7 +13,7 @@ import HowDialog from '../components/piece/HowDialog.vue';
 import PieceHeading from '../components/piece/PieceHeading.vue';
 import ShapeFields from '../components/piece/ShapeFields.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
-import { figuresToMeasure, finishedFigures } from '../components/piece/figures.ts';
+import { figuresToMeasure, finishedFigures, type Figure } from '../components/piece/figures.ts';
 import WorkTable from '../components/table/WorkTable.vue';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
@@ -25,11 +25,16 @@ const router = useRouter();
 const piece = usePiece();
 const id = computed(() => String(route.params['id']));
 const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
-const how = ref<FigureId | null>(null);
+const how = ref<Figure | null>(null);
 const history = ref(false);
 
 const measure = computed(() => figuresToMeasure(piece.developed));
 const finished = computed(() => finishedFigures(piece.developed));
+
+/** A figure that is pressed on the drawing stands in the list too. */
+const askOnTable = (id: FigureId) => {
+  how.value = measure.value.find((figure) => figure.id === id) ?? null;
+};
 
 const go = (to: Stage) => void router.replace({ name: 'piece', params: { id: id.value, stage: to } });
 const flip = () => {
@@ -75,7 +80,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     <StageRuler :id="id" :stage="stage" />
     <ConflictNote />
     <div class="bench">
-      <WorkTable v-if="stage !== 'cut'" class="middle" @how="(figure) => (how = figure)" />
+      <WorkTable v-if="stage !== 'cut'" class="middle" @how="askOnTable" />
       <CutDesk v-else class="middle" />
       <aside class="right" aria-label="Figures">
         <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
+import { sizePhrase } from '../../../core/piece/formSizes.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 
@@ -18,9 +19,8 @@ async function keepTheirs(): Promise<void> {
   <section v-if="piece.theirs" class="conflict" role="alert">
     <p>
       <strong>This design was changed elsewhere.</strong> There it is now
-      {{ lengths.figure(piece.theirs.target.form.diameter) }} ×
-      {{ lengths.length(piece.theirs.target.form.height) }} (revision {{ piece.theirs.revision }}); here it is
-      {{ lengths.figure(piece.target.form.diameter) }} × {{ lengths.length(piece.target.form.height) }}.
+      {{ lengths.phrase(sizePhrase(piece.theirs.target.form)) }} (revision {{ piece.theirs.revision }}); here it is
+      {{ lengths.phrase(sizePhrase(piece.target.form)) }}.
     </p>
     <div class="ways">
       <button type="button" class="press" @click="piece.keepMine()">Put mine on top</button>

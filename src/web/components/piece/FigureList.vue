@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import type { FigureId } from '../../../core/piece/explain.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import type { Figure } from './figures.ts';
 
 /** Figures, largest first; each one can be pressed to see how it came about. */
 defineProps<{ heading: string; figures: readonly Figure[]; small?: boolean }>();
-defineEmits<{ how: [figure: FigureId] }>();
+defineEmits<{ how: [figure: Figure] }>();
 const lengths = useLengths();
 </script>
 
@@ -19,10 +18,10 @@ const lengths = useLengths();
       class="row"
       :data-figure="figure.id"
       :aria-label="`${figure.label}: ${lengths.phrase(figure.phrase)} ${figure.unit === 'length' ? lengths.sign() : ''}, how this came about`"
-      @click="$emit('how', figure.id)"
+      @click="$emit('how', figure)"
     >
       <span class="label">{{ figure.label }}</span>
-      <span class="amount" :class="{ wide: figure.phrase.length > 1 }">
+      <span class="amount" :class="{ wide: figure.phrase.length > 1 || figure.minor }">
         <strong>{{ lengths.phrase(figure.phrase) }}</strong>
         <span v-if="figure.unit === 'length'" class="sign">{{ lengths.sign() }}</span>
       </span>
@@ -62,8 +61,6 @@ strong {
   line-height: 1.15;
   letter-spacing: -0.01em;
 }
-.row[data-figure='bevelRun'] strong,
-.row[data-figure='weighOut'] strong,
 .wide strong {
   font-size: 22px;
 }

@@ -7,7 +7,8 @@ import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
-import { BASE_WAYS, baseOfJoin, FACE_UP_WAYS, SEAM_WAYS, seamOfKind } from './ways.ts';
+import { FOLD_WAYS, RIM_WAYS } from './formWays.ts';
+import { BASE_WAYS, baseOfJoin, CORNER_WAYS, FACE_UP_WAYS, SEAM_WAYS, seamOfKind } from './ways.ts';
 
 /** How the flat parts are cut and joined. */
 const piece = usePiece();
@@ -24,6 +25,7 @@ const putBase = (key: string) => (value: number) =>
   put(`base.${key}`, { base: { ...base.value, [key]: value } as Base });
 const putNeutral = (neutralFraction: number) =>
   put('slab.neutralFraction', { slab: { ...target.value.slab, neutralFraction } });
+const flatPanels = computed(() => target.value.form.kind === 'facet' || target.value.form.kind === 'box');
 const done = () => piece.endGesture();
 </script>
 
@@ -38,14 +40,15 @@ const done = () => piece.endGesture();
       @choose="(faceUp) => piece.change({ ...target, slab: { ...target.slab, faceUp } })"
     />
     <ChoiceField
-      label="Seam"
+      v-if="target.form.kind !== 'facet'"
+      :label="target.form.kind === 'box' ? 'Corners' : 'Seam'"
       name="seam"
       :value="seam.kind"
-      :choices="SEAM_WAYS"
+      :choices="target.form.kind === 'box' ? CORNER_WAYS : SEAM_WAYS"
       @choose="(kind) => piece.change({ ...target, seam: seamOfKind(kind, seam.panels) })"
     />
     <NumberField
-      v-if="seam.kind === 'bevel'"
+      v-if="seam.kind === 'bevel' && !flatPanels"
       label="Slant, from the face"
       name="angle"
       unit="°"
@@ -69,7 +72,24 @@ const done = () => piece.endGesture();
       :take="putSeam('margin')"
       :done="done"
     />
+    <ChoiceField
+      v-if="target.form.kind === 'facet'"
+      label="Sides are"
+      name="fold"
+      :value="target.form.fold"
+      :choices="FOLD_WAYS"
+      @choose="(fold) => target.form.kind === 'facet' && piece.change({ ...target, form: { ...target.form, fold } })"
+    />
+    <ChoiceField
+      v-if="target.form.kind === 'taper' || target.form.kind === 'stack'"
+      label="Rim"
+      name="rim-cut"
+      :value="target.rim"
+      :choices="RIM_WAYS"
+      @choose="(rim) => piece.change({ ...target, rim })"
+    />
     <NumberField
+      v-if="!flatPanels"
       label="Wall in pieces"
       name="panels"
       unit=""

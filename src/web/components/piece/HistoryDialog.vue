@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
 import type { Revision, RevisionCause } from '../../../contract/api.ts';
+import { sizePhrase } from '../../../core/piece/formSizes.ts';
 import { api } from '../../api.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useConnection } from '../../stores/connection.ts';
@@ -54,8 +55,8 @@ watch(open, (now) => {
           <div class="words">
             <strong>{{ revision.number }}</strong>
             <span>
-              {{ lengths.figure(revision.target.form.diameter) }} × {{ lengths.length(revision.target.form.height) }},
-              {{ revision.target.slab.wall }} mm slab<br />
+              {{ lengths.phrase(sizePhrase(revision.target.form)) }},
+              {{ lengths.length(revision.target.slab.wall) }} slab<br />
               <small>{{ CAUSES[revision.cause] }}, {{ when.format(new Date(revision.keptAt)) }}</small>
             </span>
           </div>

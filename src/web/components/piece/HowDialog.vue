@@ -1,25 +1,27 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { explain, type FigureId } from '../../../core/piece/explain.ts';
+import { explain } from '../../../core/piece/explain/explain.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
-import { figuresToMeasure, finishedFigures } from './figures.ts';
+import type { Figure } from './figures.ts';
 
 /** How one figure came about: each formula, the same with this piece's figures, and what comes out. */
-const figure = defineModel<FigureId | null>({ required: true });
+const figure = defineModel<Figure | null>({ required: true });
 const piece = usePiece();
 const lengths = useLengths();
 
-const all = computed(() => [...figuresToMeasure(piece.developed), ...finishedFigures(piece.developed)]);
-const title = computed(() => all.value.find((one) => one.id === figure.value)?.label ?? '');
-const steps = computed(() => (figure.value ? explain(figure.value, piece.target, piece.developed) : []));
+const title = computed(() => figure.value?.label ?? '');
+const steps = computed(() =>
+  figure.value ? explain(figure.value.id, piece.target, piece.developed, figure.value.band) : [],
+);
 </script>
 
 <template>
   <VDialog :model-value="figure !== null" @update:model-value="figure = null">
     <section class="sheet-card" aria-labelledby="how-title">
       <h2 id="how-title">{{ title }}: how this came about</h2>
-      <ol>
+      <p v-if="steps.length === 0">Measured on the flat part as it is drawn, over the line that the knife follows.</p>
+      <ol v-else>
         <li v-for="(step, index) in steps" :key="index">
           <p class="rule">{{ step.rule }}</p>
           <p class="worked">

@@ -129,13 +129,23 @@ h1 button,
   outline-color: #ffd98a;
 }
 @media (max-width: 1180px) {
+  .verbs {
+    gap: 0;
+  }
+  .verbs button {
+    padding: 0 6px;
+  }
   .kept {
+    max-width: 100px;
     font-size: 14px;
     line-height: 1.15;
     white-space: normal;
   }
 }
 @media (max-width: 700px) {
+  .kept {
+    max-width: none;
+  }
   .heading {
     flex-wrap: wrap;
     column-gap: 4px;

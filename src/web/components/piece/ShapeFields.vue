@@ -4,6 +4,7 @@ import type { Fault } from '../../../core/errors.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
+import FormFields from './FormFields.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
 import { MEASURED_WAYS, STATE_WAYS } from './ways.ts';
@@ -15,8 +16,6 @@ const target = computed(() => piece.target);
 function put(group: string, next: Partial<Target>): readonly Fault[] {
   return piece.change({ ...target.value, ...next }, group);
 }
-const form = (key: 'diameter' | 'height') => (mm: number) =>
-  put(`form.${key}`, { form: { ...target.value.form, [key]: mm } });
 const clay = (key: 'shrinkage' | 'wetDensity') => (value: number) =>
   put(`clay.${key}`, { clay: { ...target.value.clay, [key]: value } });
 const slab = (key: 'wall' | 'base') => (mm: number) =>
@@ -27,9 +26,9 @@ const done = () => piece.endGesture();
 <template>
   <section aria-labelledby="shape-heading">
     <h2 id="shape-heading">The finished piece</h2>
-    <LengthField label="Across" name="diameter" :mm="target.form.diameter" :take="form('diameter')" :done="done" />
-    <LengthField label="Height" name="height" :mm="target.form.height" :take="form('height')" :done="done" />
+    <FormFields />
     <ChoiceField
+      v-if="target.form.kind !== 'former'"
       label="Measured over"
       name="face"
       :value="target.size.face"
@@ -37,6 +36,7 @@ const done = () => piece.endGesture();
       @choose="(face) => piece.change({ ...target, size: { ...target.size, face } })"
     />
     <ChoiceField
+      v-if="target.form.kind !== 'former'"
       label="Sizes are"
       name="state"
       :value="target.size.state"

@@ -1,16 +1,20 @@
 import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
-import { bounds, type Outline } from '../../../core/outline/outline.ts';
+import { bounds, edgeAt, type Outline } from '../../../core/outline/outline.ts';
 import type { Part } from '../../../core/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
-import type { FigureId } from '../../../core/piece/explain.ts';
+import type { FigureId } from '../../../core/piece/explain/step.ts';
 import type { Phrase } from '../../../core/units/phrase.ts';
 
 /** A figure that the potter measures, weighs or wants to know. */
 export interface Figure {
   readonly id: FigureId;
+  /** Which band of a stack it belongs to, from 0. */
+  readonly band?: number;
   readonly label: string;
   readonly phrase: Phrase;
   readonly unit: 'length' | 'none';
+  /** Smaller on the screen: it is not what the ruler is laid to first. */
+  readonly minor?: boolean;
 }
 
 /** Bench scales show whole steps of this many grams: what is weighed out is rounded up to it. */
@@ -21,54 +25,111 @@ function boxOf(outline: Outline): { length: number; height: number } {
   return { length: box.maxX - box.minX, height: box.maxY - box.minY };
 }
 
-function lengthFigure(id: FigureId, label: string, mm: number): Figure {
-  return { id, label, phrase: [{ mmPlain: mm }], unit: 'length' };
+function lengthFigure(id: FigureId, label: string, mm: number, more: Partial<Figure> = {}): Figure {
+  return { id, label, phrase: [{ mmPlain: mm }], unit: 'length', ...more };
 }
 
-function wallFigures(wall: Part, wrapLength: number): Figure[] {
+function straightWall(wall: Part, wrapLength: number): Figure[] {
   const { length, height } = boxOf(wall.outline);
   const whole = Math.abs(length - wrapLength) < LENGTH_TOLERANCE;
+  const several = wall.count > 1 ? `Each of ${wall.count} walls` : 'Wrap, with overlap';
   return [
-    lengthFigure(
-      'cutLength',
-      whole ? 'Wrap' : wall.count > 1 ? `Each of ${wall.count} walls` : 'Wrap, with overlap',
-      length,
-    ),
+    lengthFigure('cutLength', whole ? 'Wrap' : several, length),
     lengthFigure('cutHeight', 'Wall height', height),
   ];
 }
 
+/** The arcs of a cone's flat wall as they are traced on the face that lies up, and its slant. */
+function coneWall(wall: Part, cone: { sweep: number; slant: number }, band: number, prefix: string): Figure[] {
+  const foot = edgeAt(wall.outline, 0).radius;
+  const rim = edgeAt(wall.outline, 2).radius;
+  const name = (text: string) => (prefix ? `${prefix} ${text}` : text.charAt(0).toUpperCase() + text.slice(1));
+  const straight = !Number.isFinite(foot) || !Number.isFinite(rim);
+  return [
+    ...(straight
+      ? [lengthFigure('girthRim', name('wrap'), boxOf(wall.outline).length, { band })]
+      : [
+          lengthFigure('arcRim', name('rim radius'), rim, { band }),
+          lengthFigure('arcFoot', name('foot radius'), foot, { band }),
+          {
+            id: 'sweep',
+            band,
+            label: name('sweep'),
+            phrase: [{ degrees: cone.sweep / wall.count }],
+            unit: 'none',
+          } as const,
+        ]),
+    lengthFigure('slant', name('slant height'), cone.slant, { band, minor: true }),
+  ];
+}
+
+function wallFigures({ numbers, parts }: Development): Figure[] {
+  const walls = parts.filter(({ id }) => id !== 'base');
+  const [first] = walls;
+  if (!first) return [];
+  if (numbers.wrapLength !== undefined) return straightWall(first, numbers.wrapLength);
+  if (numbers.bands) {
+    return numbers.bands.flatMap((band, index) => {
+      const wall = walls[index];
+      return wall ? coneWall(wall, band, index, String.fromCharCode(65 + index)) : [];
+    });
+  }
+  if (numbers.sweep !== undefined) return coneWall(first, { sweep: numbers.sweep, slant: numbers.slant ?? 0 }, 0, '');
+  if (numbers.panelFoot !== undefined) {
+    return [
+      lengthFigure('panelRim', 'Panel, rim', numbers.panelRim ?? 0),
+      lengthFigure('panelFoot', 'Panel, foot', numbers.panelFoot),
+      lengthFigure('slant', 'Slant height', numbers.slant ?? 0),
+      { id: 'sideMitre', label: 'Side mitre', phrase: [{ degrees: numbers.sideMitre ?? 0 }], unit: 'none' },
+    ];
+  }
+  return walls.flatMap((wall) => {
+    const { length, height } = boxOf(wall.outline);
+    return [
+      lengthFigure('cutLength', `${wall.name}, along`, length),
+      lengthFigure('cutHeight', `${wall.name}, height`, height),
+    ];
+  });
+}
+
 /** The base over the line that is traced and, where its edge leans, over its underside. */
 function baseFigures(base: Part): Figure[] {
-  const up = boxOf(base.outline).length;
-  const down = boxOf(base.underside).length;
+  const up = boxOf(base.outline);
+  const down = boxOf(base.underside);
   const [traced, hidden]: [FigureId, FigureId] =
     base.faceUp === 'inside' ? ['baseTopDiameter', 'baseDiameter'] : ['baseDiameter', 'baseTopDiameter'];
-  const across = lengthFigure(traced, 'Base across', up);
-  return Math.abs(up - down) < LENGTH_TOLERANCE ? [across] : [across, lengthFigure(hidden, 'Base, underside', down)];
+  const round = Math.abs(up.length - up.height) < LENGTH_TOLERANCE;
+  const across = (id: FigureId, label: string, box: typeof up): Figure => ({
+    ...lengthFigure(id, label, box.length),
+    phrase: round ? [{ mmPlain: box.length }] : [{ mmPlain: box.length }, ' × ', { mmPlain: box.height }],
+  });
+  const top = across(traced, 'Base across', up);
+  return Math.abs(up.length - down.length) < LENGTH_TOLERANCE ? [top] : [top, across(hidden, 'Base, underside', down)];
 }
 
 /** The figures to measure with a ruler, the largest on the screen: lines as they are traced on the face that lies up. */
-export function figuresToMeasure({ numbers, slabs, parts }: Development): Figure[] {
-  const figures: (Figure | null)[] = [
-    ...parts.flatMap((part) => (part.id === 'base' ? baseFigures(part) : wallFigures(part, numbers.wrapLength))),
-    numbers.bevelRun > 0
-      ? { id: 'bevelRun', label: 'Slant runs', phrase: [{ mmPlain: numbers.bevelRun }], unit: 'length' }
-      : null,
+export function figuresToMeasure(developed: Development): Figure[] {
+  const { numbers, slabs, parts } = developed;
+  const mass = slabs.reduce((sum, slab) => sum + slab.mass, 0);
+  return [
+    ...wallFigures(developed),
+    ...parts.filter(({ id }) => id === 'base').flatMap(baseFigures),
+    ...(numbers.bevelRun > 0 ? [lengthFigure('bevelRun', 'Slant runs', numbers.bevelRun, { minor: true })] : []),
     ...slabs.map((slab): Figure => ({
       id: 'slab',
       label: slabs.length > 1 ? `Slab for ${slab.parts.join(', ')}` : 'Slab',
       phrase: [{ mmPlain: slab.length }, ' × ', { mmPlain: slab.width }],
       unit: 'length',
+      minor: true,
     })),
     {
       id: 'weighOut',
       label: 'Weigh out',
-      phrase: [{ grams: Math.ceil(slabs.reduce((sum, slab) => sum + slab.mass, 0) / SCALE_STEP) * SCALE_STEP }],
+      phrase: [{ grams: Math.ceil(mass / SCALE_STEP) * SCALE_STEP }],
       unit: 'none',
+      minor: true,
     },
   ];
-  return figures.filter((figure) => figure !== null);
 }
 
 /** What the finished piece will be. */

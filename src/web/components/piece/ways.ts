@@ -33,6 +33,12 @@ export const SEAM_WAYS: readonly Choice<SeamKind>[] = [
   },
 ];
 
+/** The corners of a box: a slanted seam is a mitre. */
+export const CORNER_WAYS: readonly Choice<SeamKind>[] = [
+  { value: 'bevel', title: 'mitred', why: 'Both sides slanted at 45 degrees: no edge shows, and more clay touches.' },
+  { value: 'butt', title: 'butted', why: 'The short sides stand between the long ones. Simpler to cut.' },
+];
+
 export const BASE_WAYS: readonly Choice<BaseJoin>[] = [
   {
     value: 'under',

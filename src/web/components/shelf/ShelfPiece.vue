@@ -3,6 +3,7 @@ import { computed, nextTick, ref } from 'vue';
 import type { Design } from '../../../contract/api.ts';
 import { pathData } from '../../../core/format/pathData.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
+import { sizePhrase } from '../../../core/piece/formSizes.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { clayTone, RIM_TILT } from './shelfRows.ts';
 
@@ -17,15 +18,22 @@ const field = ref<HTMLInputElement | null>(null);
 
 const side = computed(() => elevation(props.design.target, 'fired'));
 const drawn = computed(() => {
-  const half = (side.value.width / 2) * props.scale;
-  const tilt = half * RIM_TILT;
-  return { half, tilt, top: props.tallest - side.value.height * props.scale };
+  const { left, right, rim, rimHeight } = side.value;
+  const origin = props.width / 2 - ((left + right) / 2) * props.scale;
+  const half = ((rim[1] - rim[0]) / 2) * props.scale;
+  return {
+    origin,
+    half,
+    middle: origin + ((rim[0] + rim[1]) / 2) * props.scale,
+    tilt: half * RIM_TILT,
+    top: props.tallest - rimHeight * props.scale,
+  };
 });
-const path = computed(() => pathData(side.value.outer, props.scale, [props.width / 2, props.tallest]));
+const path = computed(() => pathData(side.value.outer, props.scale, [drawn.value.origin, props.tallest]));
 const sizes = computed(() => {
   const { form, size } = props.design.target;
   const meant = `${size.face === 'inside' ? ' inside' : ''}${size.state === 'wet' ? ', wet' : ''}`;
-  return `${lengths.figure(form.diameter)} × ${lengths.length(form.height)}${meant}`;
+  return `${lengths.phrase(sizePhrase(form))}${form.kind === 'former' ? ' former' : meant}`;
 });
 
 function startRename(): void {
@@ -51,7 +59,7 @@ function finish(): void {
     >
       <svg :width="width" :height="tallest + 6" aria-hidden="true">
         <path class="body" :class="clayTone(design)" :d="path" />
-        <ellipse class="rim" :cx="width / 2" :cy="drawn.top" :rx="drawn.half" :ry="drawn.tilt" />
+        <ellipse class="rim" :cx="drawn.middle" :cy="drawn.top" :rx="drawn.half" :ry="drawn.tilt" />
       </svg>
     </RouterLink>
     <div class="plank" />

@@ -12,6 +12,8 @@ const props = defineProps<{
   label: string;
   sign?: string;
   take?: (mm: number) => readonly Fault[];
+  /** Neither typed over nor explained: a plain figure. */
+  plain?: boolean;
 }>();
 const emit = defineEmits<{ how: []; done: [] }>();
 
@@ -61,6 +63,7 @@ function giveUp(): void {
       @keydown.enter="finish"
       @keydown.esc.stop="giveUp"
     />
+    <span v-else-if="plain" class="figure">{{ lengths.figure(mm) }}</span>
     <button
       v-else
       type="button"
@@ -78,7 +81,10 @@ function giveUp(): void {
   position: absolute;
   transform: translate(-50%, -50%);
 }
-button {
+button,
+.figure {
+  display: inline-flex;
+  align-items: center;
   min-height: 44px;
   padding: 0 8px;
   font-size: 24px;
@@ -86,6 +92,8 @@ button {
   line-height: 1;
   white-space: nowrap;
   background: linear-gradient(transparent 28%, var(--cloth) 28% 72%, transparent 72%);
+}
+button {
   cursor: pointer;
 }
 button.typed {

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { pathData } from '../../../core/format/pathData.ts';
 import { bounds } from '../../../core/outline/outline.ts';
-import type { Part } from '../../../core/part/part.ts';
+import { middleOf, type Part } from '../../../core/part/part.ts';
 
 /** One flat part on the cloth, its lower left corner at `at` (px). */
 const props = defineProps<{ part: Part; scale: number; at: readonly [number, number] }>();
@@ -23,11 +23,15 @@ const origin = computed(
 const px = (x: number) => origin.value[0] + x * props.scale;
 const py = (y: number) => origin.value[1] - y * props.scale;
 const leans = computed(() => props.part.leans.some((lean) => lean.word !== 'straight down'));
-const middle = computed(
-  () =>
-    [props.at[0] + (box.value.width * props.scale) / 2, props.at[1] - (box.value.height * props.scale) / 2] as const,
-);
+const middle = computed(() => {
+  const [x, y] = middleOf(props.part);
+  return [px(x), py(y)] as const;
+});
 const roomy = computed(() => box.value.width * props.scale > 150 && box.value.height * props.scale > 64);
+const second = computed(() => {
+  if (roomy.value) return `${props.part.faceUp} face up`;
+  return props.part.count > 1 ? `cut ${props.part.count}` : '';
+});
 </script>
 
 <template>
@@ -45,10 +49,10 @@ const roomy = computed(() => box.value.width * props.scale > 150 && box.value.he
       />
       <text v-else class="letter" :x="px(mark.at[0])" :y="py(mark.at[1]) + 4">{{ mark.text }}</text>
     </template>
-    <text class="name" :x="middle[0]" :y="middle[1] - (roomy ? 6 : -2)">
-      {{ part.name }}<template v-if="part.count > 1">, cut {{ part.count }}</template>
+    <text class="name" :x="middle[0]" :y="middle[1] - (second ? 6 : -2)">
+      {{ part.name }}<template v-if="roomy && part.count > 1">, cut {{ part.count }}</template>
     </text>
-    <text v-if="roomy" class="face" :x="middle[0]" :y="middle[1] + 18">{{ part.faceUp }} face up</text>
+    <text v-if="second" class="face" :x="middle[0]" :y="middle[1] + 18">{{ second }}</text>
   </g>
 </template>
 

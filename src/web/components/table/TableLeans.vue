@@ -1,48 +1,67 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Lean } from '../../../core/part/lean.ts';
+import { AIR, TAG } from '../../composables/tableLayout.ts';
 import LeanTag from './LeanTag.vue';
-import type { TablePlaces } from './tablePlaces.ts';
+import { hangingLeans, leaningEdges, type PartPlace, type TablePlaces } from './tablePlaces.ts';
 
 /** The tags of all leaning edges, laid on their parts. */
 const props = defineProps<{ places: TablePlaces; narrow: boolean }>();
 
 interface Tag {
+  readonly key: string;
   readonly lean: Lean;
   readonly left: number;
   readonly top: number;
   readonly hang: 'start' | 'middle' | 'end';
 }
 
-/** Height of a tag (px). */
-const TAG = { height: 44 };
+/** Where hanging tags begin below a part (px): under the words of a wall, under the dimension of a base. */
+const BELOW = { wall: 26, base: 52 } as const;
 
-const tags = computed<Tag[]>(() => {
-  const { wall, base, scale } = props.places;
-  const leaning = (lean: Lean) => lean.word !== 'straight down';
-  const run = (wall.width - wall.traced.pxLength) / scale;
-  const { narrow } = props;
-  const low = narrow ? wall.y + 28 : wall.y - TAG.height - 8;
-  const found = wall.part.leans.filter(leaning).map((lean): Tag => {
-    switch (lean.edge) {
-      case 'left':
-        return { lean, left: narrow ? 8 : wall.x + run * scale + 10, top: low, hang: 'start' };
-      case 'right':
-        return { lean, left: wall.x + wall.traced.pxLength + (narrow ? 92 : -10), top: low, hang: 'end' };
-      default:
-        return { lean, left: wall.x + wall.traced.pxLength / 2, top: low, hang: 'middle' };
-    }
+function onPart({ part, ...place }: PartPlace): Tag[] {
+  const low = place.y - TAG.height - 6;
+  const run = place.width - place.traced.pxLength;
+  const middle = place.traced.left + place.traced.pxLength / 2;
+  return leaningEdges(part).map((lean): Tag => {
+    const tag = (left: number, top: number, hang: Tag['hang']): Tag => ({
+      key: `${part.id}-${lean.edge}`,
+      lean,
+      left,
+      top,
+      hang,
+    });
+    if (lean.edge === 'left') return tag(place.traced.left + run + 10, low, 'start');
+    if (lean.edge === 'right') return tag(place.traced.left + place.traced.pxLength - 10, low, 'end');
+    return tag(middle, lean.edge === 'rim' ? place.y - place.height + 12 : low, 'middle');
   });
-  const round = base?.part.leans.find(leaning);
-  if (!base || !round) return found;
-  return [...found, { lean: round, left: base.x + base.width / 2, top: base.y - base.height * 0.3, hang: 'middle' }];
-});
+}
+
+function below({ part, ...place }: PartPlace, leans: readonly Lean[]): Tag[] {
+  const kind = part.id === 'base' ? 'base' : 'wall';
+  // The middle of the room that the layout gave to the part.
+  const middle = place.x + place.width / 2 + (AIR[kind].right - AIR[kind].left) / 2;
+  const top = place.y + BELOW[kind];
+  return leans.map((lean, index): Tag => {
+    const alone = index === leans.length - 1 && index % 2 === 0;
+    const hang = alone ? 'middle' : index % 2 === 0 ? 'end' : 'start';
+    const left = alone ? middle : middle + (hang === 'end' ? -4 : 4);
+    return { key: `${part.id}-${lean.edge}`, lean, left, top: top + Math.floor(index / 2) * TAG.height, hang };
+  });
+}
+
+function tagsOf(place: PartPlace, narrow: boolean): Tag[] {
+  const hanging = hangingLeans(place.part, narrow);
+  return hanging.length > 0 ? below(place, hanging) : onPart(place);
+}
+
+const tags = computed(() => props.places.parts.flatMap((place) => tagsOf(place, props.narrow)));
 </script>
 
 <template>
   <LeanTag
     v-for="tag in tags"
-    :key="`${tag.lean.edge}-${tag.hang}`"
+    :key="tag.key"
     class="tag"
     :class="tag.hang"
     :lean="tag.lean"

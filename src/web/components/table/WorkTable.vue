@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
-import type { FigureId } from '../../../core/piece/explain.ts';
+import type { FigureId } from '../../../core/piece/explain/step.ts';
 import { NARROW_TABLE, type TableLayout } from '../../composables/tableLayout.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSize } from '../../composables/useSize.ts';
@@ -8,11 +8,12 @@ import { usePiece } from '../../stores/piece.ts';
 import DimensionLine from './DimensionLine.vue';
 import FigureTag from './FigureTag.vue';
 import FlatPart from './FlatPart.vue';
+import PartDimensions from './PartDimensions.vue';
 import PieceElevation from './PieceElevation.vue';
 import SizeHandle from './SizeHandle.vue';
 import TableLeans from './TableLeans.vue';
-import { layTable, tablePlaces } from './tablePlaces.ts';
-import { useSizeDrag, type SizeKey } from './useSizeDrag.ts';
+import { layTable, tablePlaces, type PartPlace } from './tablePlaces.ts';
+import { useSizeDrag, type DraggedSize } from './useSizeDrag.ts';
 
 /** The table: flat parts and the standing piece at one scale, with their dimensions. */
 const emit = defineEmits<{ how: [figure: FigureId] }>();
@@ -29,17 +30,55 @@ const layout = computed(
   () => held.value ?? layTable(piece.target, piece.developed, { width: width.value, height: height.value }),
 );
 const places = computed(() => tablePlaces(piece.target, piece.developed, layout.value));
-const straight = (edge: string) =>
-  places.value?.wall.part.leans.some((lean) => lean.edge === edge && lean.word === 'straight down');
+const straight = computed(() => ['cylinder', 'former'].includes(piece.target.form.kind));
+const round = computed(() => ['cylinder', 'former', 'taper', 'stack'].includes(piece.target.form.kind));
 const baseFigure = computed<FigureId>(() =>
   piece.target.slab.faceUp === 'inside' ? 'baseTopDiameter' : 'baseDiameter',
 );
-const handles: readonly { key: SizeKey; label: string; axis: 'across' | 'up' }[] = [
-  { key: 'diameter', label: 'Drag the width', axis: 'across' },
-  { key: 'height', label: 'Drag the height', axis: 'up' },
-];
+const sizeTags = computed(() => {
+  const { piece: standing } = places.value;
+  const across = drag.handles.value.filter(({ axis }) => axis === 'across');
+  const widest = across.find(({ size }) => size.value === Math.max(...across.map((one) => one.size.value)));
+  const tallest = drag.handles.value.findLast(({ axis }) => axis === 'up');
+  return [
+    ...(widest
+      ? [{ handle: widest, sign: round.value ? 'Ø ' : '', at: [standing.middle, standing.y + 28] as const }]
+      : []),
+    ...(tallest
+      ? [{ handle: tallest, sign: '', at: [standing.wetRight + 50, (standing.y + standing.top) / 2] as const }]
+      : []),
+  ];
+});
 
-function startDrag(key: SizeKey): void {
+/** Half the fired piece's width at a share of its height (px). */
+function reachAt(share: number): number {
+  const { fired } = places.value.piece;
+  const z = share * fired.height;
+  const right = fired.outer.slice(0, fired.outer.length / 2);
+  for (let index = 1; index < right.length; index += 1) {
+    const [x0 = 0, z0 = 0] = right[index - 1] ?? [];
+    const [x1 = 0, z1 = 0] = right[index] ?? [];
+    if (z <= z1 + 1e-6 && z1 > z0) return (x0 + ((z - z0) / (z1 - z0)) * (x1 - x0)) * places.value.scale;
+  }
+  return (right.at(-1)?.[0] ?? 0) * places.value.scale;
+}
+
+function handleAt({ at }: DraggedSize): readonly [number, number] {
+  const { piece: standing } = places.value;
+  const y = standing.y - at.height * (standing.y - standing.top);
+  return [standing.middle + (at.reach === 'right' ? reachAt(at.height) : 0), y];
+}
+
+function lengthFigure(place: PartPlace): FigureId | null {
+  if (place.part.id === 'base') return straight.value ? baseFigure.value : null;
+  return straight.value ? 'cutLength' : null;
+}
+
+function how(figure: FigureId | null): void {
+  if (figure) emit('how', figure);
+}
+
+function startDrag(key: string): void {
   held.value = layout.value;
   drag.start(key);
 }
@@ -51,35 +90,13 @@ function endDrag(): void {
 
 <template>
   <div ref="table" class="work-table">
-    <template v-if="width > 0 && places">
+    <template v-if="width > 0">
       <svg :width="width" :height="height" role="img" :aria-label="`Flat parts and side view of ${piece.target.name}`">
-        <FlatPart :part="places.wall.part" :scale="places.scale" :at="layout.wall" />
-        <FlatPart
-          v-if="places.base"
-          :part="places.base.part"
-          :scale="places.scale"
-          :at="[places.base.x, places.base.y]"
-        />
+        <template v-for="place in places.parts" :key="place.part.id">
+          <FlatPart :part="place.part" :scale="places.scale" :at="[place.x, place.y]" />
+          <PartDimensions :place="place" />
+        </template>
         <PieceElevation :target="piece.target" :scale="places.scale" :at="places.piece.at" />
-        <DimensionLine
-          :x1="places.wall.x"
-          :x2="places.wall.x + places.wall.traced.pxLength"
-          :y1="places.wall.y - places.wall.height - 30"
-          :y2="places.wall.y - places.wall.height - 30"
-        />
-        <DimensionLine
-          :x1="places.wall.x + places.wall.width + 48"
-          :x2="places.wall.x + places.wall.width + 48"
-          :y1="places.wall.y - places.wall.height"
-          :y2="places.wall.y - places.wall.height + places.wall.traced.pxHeight"
-        />
-        <DimensionLine
-          v-if="places.base"
-          :x1="places.base.x + (places.base.width - places.base.traced.pxLength) / 2"
-          :x2="places.base.x + (places.base.width + places.base.traced.pxLength) / 2"
-          :y1="places.base.y + 28"
-          :y2="places.base.y + 28"
-        />
         <DimensionLine
           :x1="places.piece.left"
           :x2="places.piece.right"
@@ -92,72 +109,51 @@ function endDrag(): void {
           :y1="places.piece.y"
           :y2="places.piece.top"
         />
-        <text v-if="straight('rim')" class="edge" :x="places.wall.x + 6" :y="places.wall.y - places.wall.height - 8">
-          rim, straight down
-        </text>
-        <text v-if="straight('foot')" class="edge" :x="places.wall.x + 6" :y="places.wall.y + 20">
-          foot, straight down
-        </text>
-        <g class="roll" :transform="`translate(${places.wall.x + places.wall.width - 92} ${places.wall.y + 15})`">
-          <text x="-8" y="5">roll</text>
-          <path d="M0 0h84m-9 -5 9 5 -9 5" />
-        </g>
-        <text class="edge middle" :x="places.piece.middle" :y="places.piece.y - 30">
+        <text class="caption" :x="places.piece.middle" :y="places.piece.y - 30">
           {{ places.piece.right - places.piece.left > 130 ? 'fired, wet dashed' : 'fired' }}
         </text>
       </svg>
+      <template v-for="place in places.parts" :key="place.part.id">
+        <FigureTag
+          :label="`${place.part.name}, ${place.part.id === 'base' ? 'across' : 'along'}`"
+          :mm="place.traced.length"
+          :at="[
+            place.traced.left + place.traced.pxLength / 2,
+            place.part.id === 'base' ? place.y + 28 : place.y - place.height - 30,
+          ]"
+          :plain="lengthFigure(place) === null"
+          @how="how(lengthFigure(place))"
+        />
+        <FigureTag
+          v-if="place.part.id !== 'base'"
+          :label="`${place.part.name}, height`"
+          :mm="place.traced.height"
+          :at="[place.x + place.width + 50, place.traced.top + place.traced.pxHeight / 2]"
+          :plain="!straight"
+          @how="how(straight ? 'cutHeight' : null)"
+        />
+      </template>
       <FigureTag
-        label="Wall, along"
-        :mm="places.wall.traced.length"
-        :at="[places.wall.x + places.wall.traced.pxLength / 2, places.wall.y - places.wall.height - 30]"
-        @how="emit('how', 'cutLength')"
-      />
-      <FigureTag
-        label="Wall height"
-        :mm="places.wall.traced.height"
-        :at="[
-          places.wall.x + places.wall.width + 50,
-          places.wall.y - places.wall.height + places.wall.traced.pxHeight / 2,
-        ]"
-        @how="emit('how', 'cutHeight')"
-      />
-      <FigureTag
-        v-if="places.base"
-        label="Base across"
-        :mm="places.base.traced.length"
-        :at="[places.base.x + places.base.width / 2, places.base.y + 28]"
-        @how="emit('how', baseFigure)"
-      />
-      <FigureTag
-        :label="`Across, ${piece.target.size.face}`"
-        sign="Ø "
-        :mm="piece.target.form.diameter"
-        :take="drag.take('diameter')"
-        :at="[places.piece.middle, places.piece.y + 28]"
-        @done="piece.endGesture()"
-      />
-      <FigureTag
-        label="Height"
-        :mm="piece.target.form.height"
-        :take="drag.take('height')"
-        :at="[places.piece.wetRight + 50, (places.piece.y + places.piece.top) / 2]"
+        v-for="tag in sizeTags"
+        :key="tag.handle.size.key"
+        :label="tag.handle.size.label"
+        :sign="tag.sign"
+        :mm="tag.handle.size.value"
+        :take="(mm) => drag.take(tag.handle.size.key, mm)"
+        :at="tag.at"
         @done="piece.endGesture()"
       />
       <SizeHandle
-        v-for="handle in handles"
-        :key="handle.key"
-        :label="handle.label"
+        v-for="handle in drag.handles.value"
+        :key="handle.size.key"
+        :label="`Drag: ${handle.size.label}`"
         :axis="handle.axis"
-        :value="piece.target.form[handle.key]"
-        :value-text="lengths.length(piece.target.form[handle.key])"
-        :at="
-          handle.axis === 'across'
-            ? [places.piece.right, (places.piece.y + places.piece.top) / 2]
-            : [places.piece.middle, places.piece.top]
-        "
-        @start="startDrag(handle.key)"
-        @move="(px) => drag.dragTo(handle.key, px, layout.scale)"
-        @step="(mm) => drag.step(handle.key, mm)"
+        :value="handle.size.value"
+        :value-text="lengths.length(handle.size.value)"
+        :at="handleAt(handle)"
+        @start="startDrag(handle.size.key)"
+        @move="(px) => drag.dragTo(handle, px, layout.scale)"
+        @step="(mm) => drag.step(handle.size.key, mm)"
         @end="endDrag"
       />
       <TableLeans :places="places" :narrow="width < NARROW_TABLE" />
@@ -182,21 +178,9 @@ function endDrag(): void {
 svg {
   display: block;
 }
-.edge,
-.roll text {
-  fill: var(--ink-soft);
-  font-size: 15px;
-}
-.roll text {
-  text-anchor: end;
-}
-.roll path {
-  fill: none;
-  stroke: var(--ink-soft);
-  stroke-width: 1.5;
-}
-.edge.middle {
-  text-anchor: middle;
+.caption {
   fill: var(--ink);
+  font-size: 15px;
+  text-anchor: middle;
 }
 </style>

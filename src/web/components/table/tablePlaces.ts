@@ -1,34 +1,37 @@
 import { bounds } from '../../../core/outline/outline.ts';
+import type { Lean } from '../../../core/part/lean.ts';
 import { slabBox, type Part } from '../../../core/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
-import { elevation } from '../../../core/piece/elevation.ts';
+import { elevation, type Elevation } from '../../../core/piece/elevation.ts';
 import type { Target } from '../../../core/piece/target.ts';
-import { tableLayout, type Box, type TableLayout } from '../../composables/tableLayout.ts';
+import { NARROW_TABLE, tableLayout, type Box, type TableLayout } from '../../composables/tableLayout.ts';
 
 /** A drawing's place on the screen: lower left corner, size with its underside, and size of its traced line (px, mm). */
-interface PartPlace {
+export interface PartPlace {
   readonly part: Part;
   readonly x: number;
   readonly y: number;
   readonly width: number;
   readonly height: number;
-  /** The traced line's box: mm as they are measured, px as they are drawn. */
+  /** The traced line's box: mm as they are measured, px as they are drawn, from the place's upper left corner. */
   readonly traced: {
     readonly length: number;
     readonly height: number;
+    readonly left: number;
     readonly pxLength: number;
     readonly pxHeight: number;
+    readonly top: number;
   };
 }
 
 /** Everything that stands on the table, in px. */
 export interface TablePlaces {
   readonly scale: number;
-  readonly wall: PartPlace;
-  readonly base: PartPlace | null;
+  readonly parts: readonly PartPlace[];
   /** The standing piece: its fired outline, and the wet one's right edge. */
   readonly piece: {
     readonly at: readonly [number, number];
+    readonly fired: Elevation;
     readonly left: number;
     readonly right: number;
     readonly wetRight: number;
@@ -38,65 +41,85 @@ export interface TablePlaces {
   };
 }
 
+/** The name of the standing piece among the things on the table. */
+const PIECE = ' piece';
+
 function slabSize(part: Part): Box {
   const { length, width } = slabBox(part);
   return { width: length, height: width };
 }
 
-function partPlace(part: Part, at: readonly [number, number], scale: number): PartPlace {
+function partPlace(part: Part, [x, y]: readonly [number, number], scale: number): PartPlace {
   const size = slabSize(part);
-  const box = bounds(part.outline);
-  const length = box.maxX - box.minX;
-  const height = box.maxY - box.minY;
+  const up = bounds(part.outline);
+  const under = bounds(part.underside);
+  const length = up.maxX - up.minX;
+  const height = up.maxY - up.minY;
   return {
     part,
-    x: at[0],
-    y: at[1],
+    x,
+    y,
     width: size.width * scale,
     height: size.height * scale,
-    traced: { length, height, pxLength: length * scale, pxHeight: height * scale },
+    traced: {
+      length,
+      height,
+      left: x + (up.minX - Math.min(up.minX, under.minX)) * scale,
+      pxLength: length * scale,
+      pxHeight: height * scale,
+      top: y - size.height * scale + (Math.max(up.maxY, under.maxY) - up.maxY) * scale,
+    },
   };
 }
 
-function partOf(developed: Development, id: string): Part | undefined {
-  return developed.parts.find((part) => part.id === id);
+/** The edges of a part that lean, each once: a strip repeats one lean over its panels. */
+export function leaningEdges({ leans }: Part): Lean[] {
+  const leaning = leans.filter(({ word }) => word !== 'straight down');
+  return leaning.filter((lean, index) => leaning.findIndex(({ edge }) => edge === lean.edge) === index);
+}
+
+/** Leaning edges whose tags do not fit on the part itself: only a long, straight wall on a wide table carries its tags. */
+export function hangingLeans(part: Part, narrow: boolean): Lean[] {
+  const rectangle = part.outline.length === 4 && part.outline.every(([, , bulge]) => bulge === 0);
+  const { length, width } = slabBox(part);
+  return rectangle && length > 1.3 * width && !narrow ? [] : leaningEdges(part);
 }
 
 /** Lays the piece's drawings into a room (px). */
 export function layTable(target: Target, developed: Development, room: Box): TableLayout {
-  const wall = partOf(developed, 'wall');
-  const base = partOf(developed, 'base');
-  return tableLayout(
-    {
-      wall: wall ? slabSize(wall) : { width: 1, height: 1 },
-      base: base ? slabSize(base) : null,
-      piece: elevation(target, 'wet'),
-    },
-    room,
-  );
+  const parts = developed.parts.map((part) => ({
+    id: part.id,
+    kind: part.id === 'base' ? ('base' as const) : ('wall' as const),
+    box: slabSize(part),
+    tags: hangingLeans(part, room.width < NARROW_TABLE).length,
+  }));
+  const walls = parts.filter(({ kind }) => kind === 'wall');
+  const bases = parts.filter(({ kind }) => kind === 'base');
+  return tableLayout([...walls, { id: PIECE, kind: 'piece', box: elevation(target, 'wet'), tags: 0 }, ...bases], room);
 }
 
-/** Where everything stands in a layout; null when there is no wall. */
-export function tablePlaces(target: Target, developed: Development, layout: TableLayout): TablePlaces | null {
-  const { scale } = layout;
-  const wall = partOf(developed, 'wall');
-  const base = partOf(developed, 'base');
-  if (!wall) return null;
+/** Where everything stands in a layout. */
+export function tablePlaces(target: Target, developed: Development, layout: TableLayout): TablePlaces {
+  const { scale, at } = layout;
   const wet = elevation(target, 'wet');
   const fired = elevation(target, 'fired');
-  const middle = layout.piece[0] + (wet.width / 2) * scale;
+  const pieceAt = at[PIECE] ?? [0, 0];
+  const middle = pieceAt[0] - wet.left * scale;
   return {
     scale,
-    wall: partPlace(wall, layout.wall, scale),
-    base: base && layout.base ? partPlace(base, layout.base, scale) : null,
+    parts: developed.parts.flatMap((part) => {
+      const place = at[part.id];
+      return place ? [partPlace(part, place, scale)] : [];
+    }),
     piece: {
-      at: layout.piece,
-      left: middle - (fired.width / 2) * scale,
-      right: middle + (fired.width / 2) * scale,
-      wetRight: middle + (wet.width / 2) * scale,
+      at: pieceAt,
+      fired,
+      left: middle + fired.left * scale,
+      right: middle + fired.right * scale,
+      wetRight: middle + wet.right * scale,
       middle,
-      y: layout.piece[1],
-      top: layout.piece[1] - fired.height * scale,
+      y: pieceAt[1],
+      top: pieceAt[1] - fired.height * scale,
     },
   };
 }

@@ -1,0 +1,60 @@
+import { POINT_TOLERANCE } from '../numbers.ts';
+import { pointAt, stationsOf, UNROLL_STATIONS, type Station, type Support } from './plan.ts';
+import type { Outline, Vertex } from './outline.ts';
+
+/** Arcs of a full turn: two degrees each, well under a hundredth of a mm from the curve. */
+const ARCS = 180;
+
+type Point = readonly [number, number];
+
+/** The bulge of the arc from a to b through m. */
+function bulgeThrough(a: Point, m: Point, b: Point): number {
+  const chord = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  if (chord === 0) return 0;
+  // Sagitta of the circle through the three points, from the angle at m, which no unevenness of m disturbs.
+  const u = [a[0] - m[0], a[1] - m[1]] as const;
+  const v = [b[0] - m[0], b[1] - m[1]] as const;
+  const angle = Math.PI - Math.abs(Math.atan2(u[0] * v[1] - u[1] * v[0], u[0] * v[0] + u[1] * v[1]));
+  const side = (b[0] - a[0]) * (m[1] - a[1]) - (b[1] - a[1]) * (m[0] - a[0]);
+  return (side < 0 ? 1 : -1) * Math.tan(angle / 2);
+}
+
+/**
+ * A sampled line as vertices with arcs: straight over the flat edges, arcs through three points elsewhere. The last point
+ * is left out, so that lines can be joined.
+ *
+ * @param chunk how many steps between stations become one arc at the most; even
+ */
+export function arcsThrough(
+  points: readonly Point[],
+  stations: readonly Station[],
+  chunk = UNROLL_STATIONS / ARCS,
+): Vertex[] {
+  const vertices: Vertex[] = [];
+  let index = 0;
+  while (index < points.length - 1) {
+    const flat = (at: number) => stations[at + 1]?.phi === stations[at]?.phi;
+    const from = points[index] as Point;
+    let step = 1;
+    if (!flat(index)) {
+      while (step < chunk && index + step < points.length - 1 && !flat(index + step)) step += 1;
+      if (step > 1 && step % 2 === 1) step -= 1;
+    }
+    const to = points[index + step] as Point;
+    if (Math.hypot(to[0] - from[0], to[1] - from[1]) >= POINT_TOLERANCE) {
+      vertices.push([...from, step === 1 ? 0 : bulgeThrough(from, points[index + step / 2] as Point, to)]);
+    }
+    index += step;
+  }
+  return vertices;
+}
+
+/** A plan outline as vertices and arcs, counter-clockwise. */
+export function planOutline(shape: Support): Outline {
+  const stations = stationsOf(shape.flats, 2 * ARCS);
+  return arcsThrough(
+    stations.map(({ phi, side }) => pointAt(shape, phi, side)),
+    stations,
+    2,
+  );
+}

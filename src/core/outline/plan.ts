@@ -1,0 +1,298 @@
+import { TAU } from '../numbers.ts';
+
+/** A plan outline in the file: sizes in mm, `at` its centre, polygons with one side square to the x axis. */
+export type PlanOutline =
+  | { readonly kind: 'circle'; readonly diameter: number; readonly at?: readonly [number, number] }
+  | {
+      readonly kind: 'ellipse';
+      readonly length: number;
+      readonly width: number;
+      readonly at?: readonly [number, number];
+    }
+  | {
+      readonly kind: 'rounded';
+      readonly length: number;
+      readonly width: number;
+      readonly corner: number;
+      readonly at?: readonly [number, number];
+    }
+  | {
+      readonly kind: 'polygon';
+      readonly sides: number;
+      readonly acrossFlats: number;
+      readonly corner: number;
+      readonly at?: readonly [number, number];
+    };
+
+export const PLAN_KINDS: readonly PlanOutline['kind'][] = ['circle', 'ellipse', 'rounded', 'polygon'];
+
+/**
+ * A convex outline by its support function: `h(phi)` is the distance from the origin to the tangent whose outward
+ * normal points to phi (radians), `slope` its derivative. At the normal of a flat edge the slope jumps; `side` says
+ * from which side it is taken (geometry: outlines by support function).
+ */
+export interface Support {
+  readonly h: (phi: number) => number;
+  readonly slope: (phi: number, side: 'before' | 'after') => number;
+  /** Normals of the flat edges, ascending in [0, tau). */
+  readonly flats: readonly number[];
+}
+
+/** Two normals nearer than this are one (radians). */
+const NORMAL_TOLERANCE = 1e-9;
+
+/** Angle brought into [0, tau); a rounding below a full turn is 0. */
+export function turned(phi: number): number {
+  const rest = phi % TAU;
+  const positive = rest < 0 ? rest + TAU : rest;
+  return positive > TAU - NORMAL_TOLERANCE ? 0 : positive;
+}
+
+function smooth(h: (phi: number) => number, slope: (phi: number) => number): Support {
+  return { h, slope, flats: [] };
+}
+
+/** A polygon by its corners (counter-clockwise, about the origin) grown by a radius. */
+function roundedPolygon(corners: readonly (readonly [number, number])[], radius: number): Support {
+  // Corner i lies between the normals of the edges that end and start at it.
+  const normals = corners.map(([x, y], index) => {
+    const [toX, toY] = corners[(index + 1) % corners.length] ?? [x, y];
+    return { flat: turned(Math.atan2(toY - y, toX - x) - Math.PI / 2), after: corners[(index + 1) % corners.length] };
+  });
+  const sorted = normals.sort((one, other) => one.flat - other.flat);
+  const flats = sorted.map(({ flat }) => flat);
+  const cornerAt = (phi: number, side: 'before' | 'after'): readonly [number, number] => {
+    const at = turned(phi);
+    let found = sorted[sorted.length - 1];
+    for (const normal of sorted) {
+      const past = at - normal.flat;
+      if (past > NORMAL_TOLERANCE || (side === 'after' && past >= -NORMAL_TOLERANCE)) found = normal;
+      else break;
+    }
+    return found?.after ?? [0, 0];
+  };
+  return {
+    h: (phi) => {
+      const [x, y] = cornerAt(phi, 'after');
+      return x * Math.cos(phi) + y * Math.sin(phi) + radius;
+    },
+    slope: (phi, side) => {
+      const [x, y] = cornerAt(phi, side);
+      return y * Math.cos(phi) - x * Math.sin(phi);
+    },
+    flats,
+  };
+}
+
+function movedSupport(shape: Support, [x, y]: readonly [number, number]): Support {
+  if (x === 0 && y === 0) return shape;
+  return {
+    h: (phi) => shape.h(phi) + x * Math.cos(phi) + y * Math.sin(phi),
+    slope: (phi, side) => shape.slope(phi, side) - x * Math.sin(phi) + y * Math.cos(phi),
+    flats: shape.flats,
+  };
+}
+
+function ellipse(a: number, b: number): Support {
+  const h = (phi: number) => Math.hypot(a * Math.cos(phi), b * Math.sin(phi));
+  return smooth(h, (phi) => ((b * b - a * a) * Math.sin(phi) * Math.cos(phi)) / h(phi));
+}
+
+function polygonCorners(sides: number, apothem: number): (readonly [number, number])[] {
+  const reach = apothem / Math.cos(Math.PI / sides);
+  return Array.from({ length: sides }, (_, index) => {
+    const angle = (TAU * (index + 0.5)) / sides;
+    return [reach * Math.cos(angle), reach * Math.sin(angle)] as const;
+  });
+}
+
+/** Adds `extra` mm to the outline all round (negative: takes away), keeping its centre: sizes measured over another face. */
+export function grownPlan(plan: PlanOutline, factor: number, extra = 0): PlanOutline {
+  const at = plan.at && ([plan.at[0] * factor, plan.at[1] * factor] as const);
+  const size = (value: number) => value * factor + 2 * extra;
+  switch (plan.kind) {
+    case 'circle':
+      return { ...plan, diameter: size(plan.diameter), at };
+    case 'ellipse':
+      return { ...plan, length: size(plan.length), width: size(plan.width), at };
+    case 'rounded':
+      return { ...plan, length: size(plan.length), width: size(plan.width), corner: plan.corner * factor + extra, at };
+    case 'polygon':
+      return { ...plan, acrossFlats: size(plan.acrossFlats), corner: plan.corner * factor + extra, at };
+  }
+}
+
+/** The support function of a plan outline. */
+export function supportOf(plan: PlanOutline): Support {
+  const at = plan.at ?? [0, 0];
+  switch (plan.kind) {
+    case 'circle':
+      return movedSupport(smooth(() => plan.diameter / 2, () => 0), at); // prettier-ignore
+    case 'ellipse':
+      return movedSupport(ellipse(plan.length / 2, plan.width / 2), at);
+    case 'rounded': {
+      const x = plan.length / 2 - plan.corner;
+      const y = plan.width / 2 - plan.corner;
+      return movedSupport(roundedPolygon([[x, y], [-x, y], [-x, -y], [x, -y]], plan.corner), at); // prettier-ignore
+    }
+    case 'polygon':
+      return movedSupport(
+        roundedPolygon(polygonCorners(plan.sides, plan.acrossFlats / 2 - plan.corner), plan.corner),
+        at,
+      );
+  }
+}
+
+/** The point of an outline with outward normal phi, from one side of a flat edge: `h n + h' n_perp` (mm). */
+export function pointAt(shape: Support, phi: number, side: Station['side']): readonly [number, number] {
+  const h = shape.h(phi);
+  const slope = slopeOf(shape, { phi, side });
+  return [h * Math.cos(phi) - slope * Math.sin(phi), h * Math.sin(phi) + slope * Math.cos(phi)];
+}
+
+/** The outline moved inward by d mm (negative: outward): `h - d`, corners sharper than d staying sharp. */
+export function inward(shape: Support, d: number): Support {
+  return mitred({ ...shape, h: (phi) => shape.h(phi) - d });
+}
+
+/** Where the lines of two tangents meet (mm). */
+function crossing(shape: Support, one: number, other: number): readonly [number, number] {
+  const [h, g] = [shape.h(one), shape.h(other)];
+  const sine = Math.sin(other - one);
+  return [(h * Math.sin(other) - g * Math.sin(one)) / sine, (g * Math.cos(one) - h * Math.cos(other)) / sine];
+}
+
+/**
+ * Mends an offset that has gone past the radius of a corner: between two flat edges whose joining arc has turned over,
+ * the outline is the point where the edges' lines meet, as in a mitred frame.
+ */
+export function mitred(shape: Support): Support {
+  const { flats } = shape;
+  if (flats.length === 0) return shape;
+  const corners = flats.map((from, index) => {
+    const to = from + turned((flats[(index + 1) % flats.length] ?? from) - from);
+    if (to - from <= NORMAL_TOLERANCE || to - from >= Math.PI) return null;
+    const start = pointAt(shape, from, 'after');
+    const end = pointAt(shape, to, 'before');
+    const middle = (from + to) / 2;
+    const forward = (start[0] - end[0]) * Math.sin(middle) + (end[1] - start[1]) * Math.cos(middle);
+    return forward < 0 ? { from, to, at: crossing(shape, from, to) } : null;
+  });
+  const sharp = corners.filter((corner) => corner !== null);
+  if (sharp.length === 0) return shape;
+  const cornerAt = (phi: number, side: 'before' | 'after') =>
+    sharp.find(({ from, to }) => {
+      const along = turned(phi - from + NORMAL_TOLERANCE) - NORMAL_TOLERANCE;
+      if (Math.abs(along) <= NORMAL_TOLERANCE) return side === 'after';
+      if (Math.abs(along - (to - from)) <= NORMAL_TOLERANCE) return side === 'before';
+      return along > 0 && along < to - from;
+    });
+  return {
+    flats,
+    h: (phi) => {
+      const corner = cornerAt(phi, 'after');
+      return corner ? corner.at[0] * Math.cos(phi) + corner.at[1] * Math.sin(phi) : shape.h(phi);
+    },
+    slope: (phi, side) => {
+      const corner = cornerAt(phi, side);
+      return corner ? corner.at[1] * Math.cos(phi) - corner.at[0] * Math.sin(phi) : shape.slope(phi, side);
+    },
+  };
+}
+
+/** The outline at the share `f` of the way from one to another: the section of the hull of both. */
+export function between(one: Support, other: Support, f: number): Support {
+  return {
+    h: (phi) => (1 - f) * one.h(phi) + f * other.h(phi),
+    slope: (phi, side) => (1 - f) * one.slope(phi, side) + f * other.slope(phi, side),
+    flats: mergedFlats(one, other),
+  };
+}
+
+/** Flat normals of both outlines, each once. */
+export function mergedFlats(one: Support, other: Support): number[] {
+  const all = [...one.flats, ...other.flats].sort((first, second) => first - second);
+  return all.filter((flat, index) => index === 0 || flat - (all[index - 1] ?? 0) > NORMAL_TOLERANCE);
+}
+
+/** A place on an outline: its normal, and which end of a flat edge, or its middle. */
+export interface Station {
+  readonly phi: number;
+  readonly side: 'before' | 'middle' | 'after';
+}
+
+/** The slope of a support at a station; in the middle of a flat edge it is the mean of both ends. */
+export function slopeOf(shape: Support, { phi, side }: Station): number {
+  if (side !== 'middle') return shape.slope(phi, side);
+  return (shape.slope(phi, 'before') + shape.slope(phi, 'after')) / 2;
+}
+
+/**
+ * Stations once round from `start` (radians), about `count` of them evenly spread, with both sides of every flat edge.
+ * The last one stands at `start + sweep`, which closes the ring when the sweep is a full turn. What starts or ends
+ * on a flat edge does so in its middle.
+ */
+export function stationsOf(flats: readonly number[], count: number, start = 0, sweep = TAU): Station[] {
+  const breaks = flats.map((flat) => start + turned(flat - start)).sort((one, other) => one - other);
+  const end = start + sweep;
+  const cuts = [start, ...breaks.filter((phi) => phi > start + NORMAL_TOLERANCE && phi < end - NORMAL_TOLERANCE), end];
+  const found: Station[] = [];
+  const onFlat = (phi: number) =>
+    flats.some((flat) => Math.abs(turned(flat - phi + Math.PI) - Math.PI) <= NORMAL_TOLERANCE);
+  if (onFlat(start)) found.push({ phi: start, side: 'middle' });
+  cuts.slice(0, -1).forEach((from, index) => {
+    const to = cuts[index + 1] ?? end;
+    const steps = 2 * Math.max(1, Math.ceil((count * (to - from)) / TAU / 2));
+    for (let step = 0; step <= steps; step += 1) {
+      const side = step === steps ? 'before' : 'after';
+      found.push({ phi: step === steps ? to : from + ((to - from) * step) / steps, side });
+    }
+  });
+  if (onFlat(end)) found.push({ phi: end, side: 'middle' });
+  return found;
+}
+
+/** Stations for girths and areas: with chords corrected to arcs, exact to a millionth on any piece that fits a table. */
+export const STATIONS = 360;
+
+/** Stations for unrolling, where strips are taken as flat: holds lines in the flat to 0.001 mm. */
+export const UNROLL_STATIONS = 1440;
+
+/** Perimeter of an outline (mm) along its stations, chords corrected to arcs by the turn of the normal. */
+export function girth(shape: Support): number {
+  const stations = stationsOf(shape.flats, STATIONS);
+  return stations.slice(1).reduce((sum, station, index) => {
+    const from = stations[index] as Station;
+    const [x0, y0] = pointAt(shape, from.phi, from.side);
+    const [x1, y1] = pointAt(shape, station.phi, station.side);
+    const turn = station.phi - from.phi;
+    return sum + Math.hypot(x1 - x0, y1 - y0) * (turn === 0 ? 1 : turn / 2 / Math.sin(turn / 2));
+  }, 0);
+}
+
+/** Area of an outline (mm2), by its points with the same correction. */
+export function planArea(shape: Support): number {
+  const stations = stationsOf(shape.flats, STATIONS);
+  return stations.slice(1).reduce((sum, station, index) => {
+    const from = stations[index] as Station;
+    const [x0, y0] = pointAt(shape, from.phi, from.side);
+    const [x1, y1] = pointAt(shape, station.phi, station.side);
+    const chord = Math.hypot(x1 - x0, y1 - y0);
+    return sum + (x0 * y1 - x1 * y0) / 2 + (chord * chord * (station.phi - from.phi)) / 12;
+  }, 0);
+}
+
+/** Least radius of curvature (mm): Infinity where all is flat, 0 or less where an offset has gone too far. */
+export function leastRadius(shape: Support): number {
+  const stations = stationsOf(shape.flats, STATIONS);
+  return stations.slice(1).reduce((least, station, index) => {
+    const from = stations[index] as Station;
+    const turn = station.phi - from.phi;
+    if (turn <= 0) return least;
+    const [x0, y0] = pointAt(shape, from.phi, from.side);
+    const [x1, y1] = pointAt(shape, station.phi, station.side);
+    const middle = (station.phi + from.phi) / 2;
+    const along = -(x1 - x0) * Math.sin(middle) + (y1 - y0) * Math.cos(middle);
+    return Math.min(least, along / turn);
+  }, Infinity);
+}

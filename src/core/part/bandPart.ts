@@ -1,0 +1,118 @@
+import { radians } from '../numbers.ts';
+import { area, bounds, moved, type Outline } from '../outline/outline.ts';
+import { sectorOutline } from '../outline/sector.ts';
+import { seamAllowance, type Seam } from '../seam/seam.ts';
+import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
+import type { Mark, Part } from './part.ts';
+
+/** A conical band (or straight wall) on its neutral surface. Wet mm; leans in degrees as seen with the inside face up. */
+export interface Band {
+  readonly id: string;
+  readonly name: string;
+  /** Seam letter, set at both ends. */
+  readonly letter: string;
+  readonly girthFoot: number;
+  readonly girthRim: number;
+  readonly slant: number;
+  readonly footLean: number;
+  readonly rimLean: number;
+  readonly thickness: number;
+  readonly neutralFraction: number;
+  readonly seam: Seam;
+  readonly faceUp: Face;
+}
+
+/** The band's sector on the surface `rise` mm above the neutral one as it lies, leans given as they are seen there. */
+function layer(band: Band, rise: number, leans: { foot: number; rim: number; added: number }): Outline {
+  const { seam, slant } = band;
+  const footInset = rise * Math.tan(radians(leans.foot));
+  const rimInset = rise * Math.tan(radians(leans.rim));
+  const growth = (band.girthRim - band.girthFoot) / seam.panels / slant;
+  const foot = band.girthFoot / seam.panels;
+  const outline = sectorOutline({
+    foot: foot + growth * footInset,
+    rim: foot + growth * (slant - rimInset),
+    slant: slant - footInset - rimInset,
+    added: leans.added,
+  });
+  // All layers keep the middle of the wall in one place.
+  const box = bounds(outline);
+  const axis = (box.minX + box.maxX - leans.added) / 2;
+  const middle = axialHeight(outline, axis);
+  return moved(outline, -axis, footInset - middle);
+}
+
+/** Height of the foot's line on the axis (mm). */
+function axialHeight(outline: Outline, axis: number): number {
+  const [first, second] = outline;
+  if (!first || !second) return 0;
+  const bulge = first[2];
+  const half = axis - first[0];
+  const angle = 4 * Math.atan(Math.abs(bulge));
+  if (angle === 0) return first[1];
+  const radius = Math.hypot(second[0] - first[0], second[1] - first[1]) / 2 / Math.sin(angle / 2);
+  const rise = radius - Math.sqrt(Math.max(0, radius * radius - half * half));
+  return first[1] + (bulge < 0 ? rise : -rise);
+}
+
+/** How far the seam's letter stands from its end (mm). */
+const LETTER_INSET = 13;
+
+/** Centre line and seam letters; `axis` is where the middle of the wall lies. */
+function bandMarks(outline: Outline, band: Band, axis: number): Mark[] {
+  const low = axialHeight(outline, axis);
+  const middle = [axis, low + band.slant / 2] as const;
+  const letter = (rim: number, foot: number): Mark => {
+    const [x, y] = [0, 1].map((axle) => {
+      const [above, below] = [outline[rim]?.[axle] ?? 0, outline[foot]?.[axle] ?? 0];
+      return 0.75 * above + 0.25 * below;
+    }) as [number, number];
+    const away = Math.hypot(middle[0] - x, middle[1] - y);
+    const f = Math.min(0.3, LETTER_INSET / away);
+    return { kind: 'letter', at: [x + f * (middle[0] - x), y + f * (middle[1] - y)], text: band.letter };
+  };
+  return [
+    { kind: 'line', name: 'centre', from: [axis, low], to: [axis, low + band.slant] },
+    letter(3, 0),
+    letter(2, 1),
+  ];
+}
+
+/** The flat part of a conical band as it lies with `faceUp` up: a ring sector with its foot towards smaller y. */
+export function bandPart(band: Band): Part {
+  const { thickness: t, neutralFraction: k, faceUp, seam } = band;
+  const allowance = seamAllowance(seam, t);
+  const seen = (lean: number) => (faceUp === 'inside' ? lean : turnedLean(lean));
+  const leans = { foot: seen(band.footLean), rim: seen(band.rimLean), added: allowance.added };
+  const up = faceUp === 'inside' ? k * t : (1 - k) * t;
+  const traced = layer(band, up, leans);
+  const middle = layer(band, up - t / 2, leans);
+  const hidden = layer(band, up - t, leans);
+  const [dx, dy] = [-(bounds(traced).minX), -(bounds(traced).minY)]; // prettier-ignore
+  const outline = moved(traced, dx, dy);
+  const lean = (edge: Lean['edge'], from: number, to: number, angle: number): Lean => ({
+    edge,
+    from,
+    to,
+    lean: angle,
+    word: leanWord(angle),
+  });
+  const thinned = seam.kind === 'half-lap' ? seam.overlap * t * band.slant : 0;
+  return {
+    id: band.id,
+    name: band.name,
+    count: seam.panels,
+    thickness: t,
+    faceUp,
+    outline,
+    underside: moved(hidden, dx + allowance.run, dy),
+    leans: [
+      lean('foot', 0, 1, leans.foot),
+      lean('right', 1, 2, allowance.lean),
+      lean('rim', 2, 3, leans.rim),
+      lean('left', 3, 0, turnedLean(allowance.lean)),
+    ],
+    marks: bandMarks(outline, band, dx),
+    volume: (t * (area(traced) + 4 * area(middle) + area(hidden))) / 6 - thinned,
+  };
+}

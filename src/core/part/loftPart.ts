@@ -1,0 +1,138 @@
+import { degrees, radians } from '../numbers.ts';
+import { arcsThrough } from '../outline/curve.ts';
+import { area, bounds, mirrored, moved, type Outline, type Vertex } from '../outline/outline.ts';
+import { slopeOf } from '../outline/plan.ts';
+import { seamAllowance, type Seam } from '../seam/seam.ts';
+import { sectionAt, slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../wall/loft.ts';
+import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
+import type { Part } from './part.ts';
+
+/** A panel of a lofted wall: from one normal over a sweep (radians), between two heights (wet mm). */
+export interface LoftPanel {
+  readonly wall: LoftWall;
+  readonly id: string;
+  readonly name: string;
+  readonly letter: string;
+  readonly from: number;
+  readonly to: number;
+  readonly start: number;
+  readonly sweep: number;
+  /** Lean of the foot at a normal, degrees as seen with the inside face up; the rim is cut level. */
+  readonly footLeanAt: (phi: number) => number;
+  readonly neutralFraction: number;
+  readonly seam: Seam;
+  readonly faceUp: Face;
+}
+
+type Point = readonly [number, number];
+
+/** Direction of the level edges at each ruling in the flat, from the ruling's known share along and across them. */
+function edgeDirections(panel: LoftPanel, flat: UnrolledLoft): Point[] {
+  const depth = (1 - panel.neutralFraction) * panel.wall.thickness;
+  const low = sectionAt(panel.wall, panel.from, depth);
+  const high = sectionAt(panel.wall, panel.to, depth);
+  return flat.stations.map((station, index) => {
+    const [footX, footY] = flat.foot[index] as Point;
+    const [rimX, rimY] = flat.rim[index] as Point;
+    const [x, y] = [rimX - footX, rimY - footY];
+    const along = slopeOf(high, station) - slopeOf(low, station);
+    const across = Math.sqrt(Math.max(0, x * x + y * y - along * along));
+    const square = along * along + across * across;
+    return [(along * x + across * y) / square, (along * y - across * x) / square];
+  });
+}
+
+/** The panel's outline on the surface `rise` mm outside the neutral one: level edges slide along the slope. */
+function layer(panel: LoftPanel, flat: UnrolledLoft, tangents: readonly Point[], rise: number, added: number): Outline {
+  const shift = flat.stations.map((station, index): { tangent: Point; foot: Point; rim: Point } => {
+    const tangent = tangents[index] as Point;
+    const slid = (slide: number): Point => [-tangent[1] * slide, tangent[0] * slide];
+    const footSlide = -rise * Math.tan(radians(panel.footLeanAt(station.phi)));
+    return { tangent, foot: slid(footSlide), rim: slid(rise * Math.tan(slopeAt(panel.wall, station.phi))) };
+  });
+  const slid = (points: readonly Point[], edge: 'foot' | 'rim'): Point[] =>
+    points.map(([x, y], index) => {
+      const [dx, dy] = shift[index]?.[edge] ?? [0, 0];
+      return [x + dx, y + dy] as const;
+    });
+  const foot = slid(flat.foot, 'foot');
+  const rim = slid(flat.rim, 'rim');
+  const end = shift.at(-1)?.tangent ?? [1, 0];
+  const [footEnd, rimEnd] = [foot.at(-1) as Point, rim.at(-1) as Point];
+  const ruling = [rimEnd[0] - footEnd[0], rimEnd[1] - footEnd[1]] as const;
+  const across = Math.abs(end[0] * ruling[1] - end[1] * ruling[0]) / Math.hypot(...ruling);
+  const over = (point: Point): Vertex => [
+    point[0] + (end[0] * added) / across,
+    point[1] + (end[1] * added) / across,
+    0,
+  ];
+  const back = arcsThrough([...rim].reverse(), [...flat.stations].reverse());
+  return [
+    ...arcsThrough(foot, flat.stations),
+    ...(added > 0 ? [[...footEnd, 0] as const, over(footEnd), over(rimEnd)] : [[...footEnd, 0] as const]),
+    ...back,
+    [...(rim[0] as Point), 0],
+  ];
+}
+
+/** Turns an outline so that the line between its two ends of the foot lies level. */
+function levelled(outline: Outline, by: number): Outline {
+  const [cos, sin] = [Math.cos(by), Math.sin(by)];
+  return outline.map(([x, y, bulge]) => [x * cos + y * sin, y * cos - x * sin, bulge]);
+}
+
+/** Least and greatest lean of one edge with its word; a lean that changes its word along the edge says so. */
+function edgeLean(edge: 'foot' | 'rim', from: number, to: number, leans: readonly number[]): Lean {
+  const least = Math.min(...leans);
+  const greatest = Math.max(...leans);
+  const larger = Math.abs(least) > Math.abs(greatest) ? least : greatest;
+  return { edge, from, to, lean: larger, least, greatest, word: leanWord(larger) };
+}
+
+/** The flat part of a lofted wall as it lies with `faceUp` up, foot towards smaller y. */
+export function loftPart(panel: LoftPanel): Part {
+  const { wall, neutralFraction: k, faceUp, seam } = panel;
+  const t = wall.thickness;
+  const { run, added, lean: ends } = seamAllowance(seam, t);
+  const { from, to, start, sweep } = panel;
+  const flat = unrollLoft(wall, { from, to, depth: (1 - k) * t, start, sweep });
+  const footEnd = flat.foot.at(-1) as Point;
+  const tilt = Math.atan2(footEnd[1], footEnd[0]);
+  const tangents = edgeDirections(panel, flat);
+  const turnedOver = (outline: Outline) => (faceUp === 'inside' ? mirrored(outline) : outline);
+  const layerAt = (rise: number) => turnedOver(levelled(layer(panel, flat, tangents, rise, added), tilt));
+  const [inner, middle, outer] = [layerAt(-k * t), layerAt((0.5 - k) * t), layerAt((1 - k) * t)] as [
+    Outline,
+    Outline,
+    Outline,
+  ];
+  const [traced, hidden] = faceUp === 'inside' ? [inner, outer] : [outer, inner];
+  const box = bounds(traced);
+  const outline = moved(traced, -box.minX, -box.minY);
+  // Vertices of the foot come first; turned over, the same count stands at the end, and the lap at the other end.
+  const count = outline.length;
+  const footCount = arcsThrough(flat.foot, flat.stations).length;
+  const lap = added > 0 ? 1 : 0;
+  const [footFrom, footTo] = faceUp === 'inside' ? [count - footCount - lap, 0] : [0, footCount + lap];
+  const sign = faceUp === 'inside' ? 1 : -1;
+  const rimLeans = flat.stations.map(({ phi }) => sign * degrees(slopeAt(wall, phi)));
+  const footLeans = flat.stations.map(({ phi }) => sign * panel.footLeanAt(phi));
+  const rimTo = (footFrom + count - 1) % count;
+  return {
+    id: panel.id,
+    name: panel.name,
+    count: 1,
+    thickness: t,
+    faceUp,
+    outline,
+    underside: moved(hidden, run - box.minX, -box.minY),
+    leans: [
+      edgeLean('foot', footFrom, footTo, footLeans),
+      { edge: 'right', from: footTo, to: footTo + 1, lean: ends, word: leanWord(ends) },
+      edgeLean('rim', footTo + 1, rimTo, rimLeans),
+      { edge: 'left', from: rimTo, to: footFrom, lean: turnedLean(ends), word: leanWord(-ends) },
+    ],
+    marks: [],
+    volume: (t * (area(inner) + 4 * area(middle) + area(outer))) / 6,
+  };
+}

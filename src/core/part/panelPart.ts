@@ -1,0 +1,66 @@
+import { radians } from '../numbers.ts';
+import { area, bounds, mirrored, moved } from '../outline/outline.ts';
+import { insetPolygon } from '../outline/polygon.ts';
+import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
+import type { Mark, Part } from './part.ts';
+
+/**
+ * A flat panel by the corners of its outer face (mm, counter-clockwise, foot first, as seen from outside) and the lean of
+ * each edge in degrees as seen with the inside face up: foot, right, rim, left, in the order of the corners.
+ */
+export interface Panel {
+  readonly id: string;
+  readonly name: string;
+  readonly count: number;
+  readonly corners: readonly (readonly [number, number])[];
+  readonly edges: readonly { readonly name: Lean['edge']; readonly lean: number }[];
+  readonly thickness: number;
+  readonly faceUp: Face;
+  readonly marks?: readonly Mark[];
+}
+
+/** The flat part of a panel as it lies with `faceUp` up, its box starting at (0, 0). */
+export function panelPart(panel: Panel): Part {
+  const { corners, edges, thickness: t, faceUp } = panel;
+  // Seen with the inside up, a spread edge is larger on the outer face: the inner one lies inward by t tan(lean).
+  const insets = (depth: number) => edges.map(({ lean }) => depth * Math.tan(radians(lean)));
+  const outer = insetPolygon(corners, insets(0));
+  const middle = insetPolygon(corners, insets(t / 2));
+  const inner = insetPolygon(corners, insets(t));
+  const [up, down] = faceUp === 'inside' ? [mirrored(inner), mirrored(outer)] : [outer, inner];
+  const box = bounds(up);
+  const last = corners.length - 1;
+  return {
+    id: panel.id,
+    name: panel.name,
+    count: panel.count,
+    thickness: t,
+    faceUp,
+    outline: moved(up, -box.minX, -box.minY),
+    underside: moved(down, -box.minX, -box.minY),
+    leans: edges.map(({ name, lean }, index) => {
+      const seen = faceUp === 'inside' ? lean : turnedLean(lean);
+      // Turned over, the corners run the other way round from the same first one.
+      const from = faceUp === 'inside' ? (last - index + corners.length) % corners.length : index;
+      return {
+        edge: faceUp === 'inside' ? turnedEdge(name) : name,
+        from,
+        to: (from + 1) % corners.length,
+        lean: seen,
+        word: leanWord(seen),
+      };
+    }),
+    marks: (panel.marks ?? []).map((mark) => placed(mark, faceUp, box)),
+    volume: (t * (area(outer) + 4 * area(middle) + area(inner))) / 6,
+  };
+}
+
+function turnedEdge(name: Lean['edge']): Lean['edge'] {
+  return name === 'left' ? 'right' : name === 'right' ? 'left' : name;
+}
+
+function placed(mark: Mark, faceUp: Face, box: { minX: number; minY: number }): Mark {
+  const sign = faceUp === 'inside' ? -1 : 1;
+  const at = ([x, y]: readonly [number, number]) => [sign * x - box.minX, y - box.minY] as const;
+  return mark.kind === 'letter' ? { ...mark, at: at(mark.at) } : { ...mark, from: at(mark.from), to: at(mark.to) };
+}

@@ -1,0 +1,102 @@
+import { FIRED_MASS_FRACTION } from '../../clay/shrinkage.ts';
+import { PART_GAP } from '../../slab/slabNeeded.ts';
+import type { Development } from '../develop.ts';
+import { kindOf } from '../kinds/kinds.ts';
+import type { Target } from '../target.ts';
+import { shapedSteps } from './shaped.ts';
+import type { FigureId, Step } from './step.ts';
+import { baseSteps, heightSteps, lengthSteps } from './straight.ts';
+
+function slabSteps({ slabs, parts }: Development): Step[] {
+  return slabs.map((slab) => ({
+    rule: `parts of one thickness one above the other, copies side by side${slab.parts.length > 1 ? ', a gap between them' : ''}; the slanted ends count`,
+    worked: parts
+      .filter((part) => slab.parts.includes(part.id))
+      .flatMap((part, index) => [
+        ...(index > 0 ? [' + ', { mmPlain: PART_GAP }, ' gap + '] : []),
+        `${part.count > 1 ? `${part.count} × ` : ''}${part.name.toLowerCase()}`,
+      ]),
+    gives: [{ mmPlain: slab.length }, ' × ', { mm: slab.width }, ', ', { mm: slab.thickness }, ' thick'],
+  }));
+}
+
+function massSteps(target: Target, { slabs }: Development): Step[] {
+  return slabs.map((slab) => ({
+    rule: 'slab length × width × thickness × density of the wet clay',
+    worked: [
+      { mmPlain: slab.length },
+      ' × ',
+      { mmPlain: slab.width },
+      ' × ',
+      { mm: slab.thickness },
+      `, ${target.clay.wetDensity} g/cm³`,
+    ],
+    gives: [{ grams: slab.mass }],
+  }));
+}
+
+function capacitySteps(target: Target, { finished }: Development): Step[] {
+  const wet = kindOf(target).standing(target).hollowVolume / 1000;
+  return [
+    {
+      rule: 'the hollow between the inner faces, from the floor to the brim, shrunk: wet volume × (1 − shrinkage)³',
+      worked: [{ ml: wet }, ` × (1 − ${target.clay.shrinkage})³`],
+      gives: [{ ml: finished.capacityBrim }],
+    },
+  ];
+}
+
+function bevelSteps({ seam, slab }: Target, { numbers }: Development): Step[] {
+  if (seam.kind !== 'bevel' || numbers.bevelRun === 0) return [];
+  return [
+    {
+      rule: 'slant = wall ÷ tan(bevel angle)',
+      worked: [{ mmPlain: slab.wall }, ' ÷ tan ', { degrees: seam.angle }],
+      gives: [{ mm: numbers.bevelRun }],
+    },
+  ];
+}
+
+function isStraight(target: Target): boolean {
+  return target.form.kind === 'cylinder' || target.form.kind === 'former';
+}
+
+/**
+ * How a figure came about: the formula and the same with this piece's figures, one line a step.
+ *
+ * @param band which band of a stack, from 0
+ * @returns the steps in order; empty when the piece has no such figure, or none of its own steps for it
+ */
+export function explain(figure: FigureId, target: Target, developed: Development, band = 0): Step[] {
+  const { numbers, finished } = developed;
+  switch (figure) {
+    case 'cutLength':
+      return isStraight(target) ? lengthSteps(target, developed) : [];
+    case 'cutHeight':
+      return isStraight(target) ? heightSteps(target, developed) : [];
+    case 'baseDiameter':
+    case 'baseTopDiameter': {
+      const across = numbers[figure];
+      if (across === undefined || !isStraight(target)) return [];
+      return baseSteps(target, across, figure === 'baseDiameter' ? 'under' : 'top');
+    }
+    case 'bevelRun':
+      return bevelSteps(target, developed);
+    case 'slab':
+      return slabSteps(developed);
+    case 'weighOut':
+      return massSteps(target, developed);
+    case 'capacityBrim':
+      return capacitySteps(target, developed);
+    case 'massFired':
+      return [
+        {
+          rule: 'about what is left when the water and what burns off are gone: an estimate until you weigh one',
+          worked: [{ grams: finished.mass.wet }, ` × ${FIRED_MASS_FRACTION}`],
+          gives: [{ grams: finished.mass.fired }],
+        },
+      ];
+    default:
+      return shapedSteps(figure, target, developed, band);
+  }
+}

@@ -1,0 +1,158 @@
+import type { PlanOutline } from '../outline/plan.ts';
+import type { Phrase } from '../units/phrase.ts';
+import type { Form, FormKind } from './target.ts';
+
+/** One figure of a form that a person may change. */
+export interface FormSize {
+  /** Its path within the form, as in the file. */
+  readonly key: string;
+  readonly label: string;
+  readonly value: number;
+  readonly unit: 'length' | 'count';
+  /** The form with this figure changed. */
+  readonly put: (value: number) => Form;
+}
+
+type Keyed = Record<string, unknown>;
+
+/** Copies `whole` with the value at a dotted path replaced. */
+function withValue<T>(whole: T, path: readonly string[], value: number): T {
+  const [key, ...rest] = path;
+  if (key === undefined) return value as T;
+  if (Array.isArray(whole)) {
+    return whole.map((item, index) => (index === Number(key) ? withValue(item as unknown, rest, value) : item)) as T;
+  }
+  return { ...whole, [key]: withValue((whole as Keyed)[key], rest, value) };
+}
+
+type Row = readonly [key: string, label: string, value: number, unit?: 'count'];
+
+function planRows(key: 'rim' | 'foot', plan: PlanOutline): Row[] {
+  const name = key === 'rim' ? 'Rim' : 'Foot';
+  switch (plan.kind) {
+    case 'circle':
+      return [[`${key}.diameter`, `${name} across`, plan.diameter]];
+    case 'ellipse':
+      return [[`${key}.length`, `${name} length`, plan.length], [`${key}.width`, `${name} width`, plan.width]]; // prettier-ignore
+    case 'rounded':
+      return [
+        [`${key}.length`, `${name} length`, plan.length],
+        [`${key}.width`, `${name} width`, plan.width],
+        [`${key}.corner`, `${name} corner radius`, plan.corner],
+      ];
+    case 'polygon':
+      return [
+        [`${key}.sides`, `${name} sides`, plan.sides, 'count'],
+        [`${key}.acrossFlats`, `${name} across flats`, plan.acrossFlats],
+        [`${key}.corner`, `${name} corner radius`, plan.corner],
+      ];
+  }
+}
+
+function rows(form: Form): Row[] {
+  switch (form.kind) {
+    case 'cylinder':
+      return [['diameter', 'Across', form.diameter], ['height', 'Height', form.height]]; // prettier-ignore
+    case 'taper':
+      return [['rim', 'Rim across', form.rim], ['foot', 'Foot across', form.foot], ['height', 'Height', form.height]]; // prettier-ignore
+    case 'stack':
+      return form.profile.flatMap(([height, across], index): Row[] => [
+        ...(index === 0 ? [] : [[`profile.${index}.0`, `Height ${index + 1}`, height] as const]),
+        [`profile.${index}.1`, index === 0 ? 'Foot across' : `Across ${index + 1}`, across],
+      ]);
+    case 'oval':
+    case 'box':
+      return [['length', 'Length', form.length], ['width', 'Width', form.width], ['height', 'Height', form.height]]; // prettier-ignore
+    case 'facet':
+      return [
+        ['sides', 'Sides', form.sides, 'count'],
+        ['rim', 'Rim across flats', form.rim],
+        ['foot', 'Foot across flats', form.foot],
+        ['height', 'Height', form.height],
+      ];
+    case 'loft':
+      return [...planRows('rim', form.rim), ...planRows('foot', form.foot), ['height', 'Height', form.height]];
+    case 'former':
+      return [
+        ['diameter', 'Former across', form.diameter],
+        ['sleeve', 'Sleeve, thick', form.sleeve],
+        ['height', 'Height, wet', form.height],
+      ];
+  }
+}
+
+/** The figures of a form in the order in which they are asked for. */
+export function formSizes(form: Form): FormSize[] {
+  return rows(form).map(([key, label, value, unit]) => ({
+    key,
+    label,
+    value,
+    unit: unit ?? 'length',
+    put: (next) => withValue<Form>(form, key.split('.'), next),
+  }));
+}
+
+/** Greatest reach across the rim or foot of a plan (mm). */
+export function planAcross(plan: PlanOutline): number {
+  if (plan.kind === 'circle') return plan.diameter;
+  return plan.kind === 'polygon' ? plan.acrossFlats : plan.length;
+}
+
+/** Rough size of any form: across rim and foot, and height (mm). */
+export function roughSize(form: Form): { readonly rim: number; readonly foot: number; readonly height: number } {
+  switch (form.kind) {
+    case 'cylinder':
+    case 'former':
+      return { rim: form.diameter, foot: form.diameter, height: form.height };
+    case 'taper':
+    case 'facet':
+      return form;
+    case 'stack': {
+      const [height, rim] = form.profile.at(-1) ?? [0, 0];
+      return { rim, foot: form.profile[0]?.[1] ?? 0, height };
+    }
+    case 'oval':
+    case 'box':
+      return { rim: form.length, foot: form.length, height: form.height };
+    case 'loft':
+      return { rim: planAcross(form.rim), foot: planAcross(form.foot), height: form.height };
+  }
+}
+
+/** A form of another kind of about the same size. */
+export function formOfKind(kind: FormKind, from: Form): Form {
+  const { rim, foot, height } = roughSize(from);
+  const taper = rim === foot ? { rim: rim * 1.25, foot } : { rim, foot };
+  switch (kind) {
+    case 'cylinder':
+      return { kind, diameter: rim, height };
+    case 'taper':
+      return { kind, ...taper, height };
+    case 'stack':
+      return { kind, profile: [[0, foot], [height / 2, 1.3 * Math.max(rim, foot)], [height, rim]] }; // prettier-ignore
+    case 'oval':
+    case 'box':
+      return { kind, length: rim, width: rim * 0.7, height };
+    case 'facet':
+      return { kind, sides: 6, ...taper, height, fold: 'separate' };
+    case 'loft':
+      return {
+        kind,
+        rim: { kind: 'rounded', length: rim * 1.2, width: rim * 1.2, corner: rim * 0.25 },
+        foot: { kind: 'circle', diameter: foot },
+        height,
+      };
+    case 'former':
+      return { kind, diameter: rim, sleeve: 1, height };
+  }
+}
+
+/** A form's size in a few figures: `84 × 110`, `120 / 80 × 90` for a taper, `150 × 100 × 60` for an oval. */
+export function sizePhrase(form: Form): Phrase {
+  if (form.kind === 'oval' || form.kind === 'box') {
+    return [{ mmPlain: form.length }, ' × ', { mmPlain: form.width }, ' × ', { mm: form.height }];
+  }
+  const { rim, foot, height } = roughSize(form);
+  const across: Phrase = rim === foot ? [{ mmPlain: rim }] : [{ mmPlain: rim }, ' / ', { mmPlain: foot }];
+  return [...across, ' × ', { mm: height }];
+}

@@ -1,0 +1,280 @@
+import { area, bounds, edges, validateOutline, type Outline } from '../outline/outline.ts';
+import { girth, supportOf, type PlanOutline } from '../outline/plan.ts';
+import { validatePart, type Part } from '../part/part.ts';
+import { develop } from './develop.ts';
+import { elevation } from './elevation.ts';
+import { newTarget, type Form, type Target } from './target.ts';
+import { seeded, targetWith } from './targets.test.helper.ts';
+
+const level = (form: Form, more: Parameters<typeof targetWith>[0] = {}): Target => ({
+  ...targetWith({ ...more }),
+  rim: more.rim ?? 'level',
+  form,
+});
+const length = (outline: Outline, from: number, to: number) => {
+  const all = edges(outline);
+  let sum = 0;
+  for (let at = from; at !== to; at = (at + 1) % all.length) sum += all[at]?.length ?? 0;
+  return sum;
+};
+const wallsOf = (parts: readonly Part[]) => parts.filter(({ id }) => id.startsWith('wall'));
+
+describe('worked numbers', () => {
+  it('a tapered cup', () => {
+    const { numbers, finished } = develop(level({ kind: 'taper', rim: 120, foot: 80, height: 90 }));
+    expect(numbers.halfAngle).toBeCloseTo(12.5288, 4);
+    expect(numbers.slant).toBeCloseTo(98.6212, 4);
+    expect(numbers.arcFoot).toBeCloseTo(201.5148, 4);
+    expect(numbers.arcRim).toBeCloseTo(300.136, 4);
+    expect(numbers.sweep).toBeCloseTo(78.095, 4);
+    expect(numbers.baseDiameter).toBeCloseTo(90.9091, 4);
+    expect(numbers.baseTopDiameter).toBeCloseTo(93.5758, 4);
+    expect(finished.capacityBrim).toBeCloseTo(551.1, 2);
+  });
+
+  it('a loft from a circle to an ellipse', () => {
+    const form: Form = {
+      kind: 'loft',
+      rim: { kind: 'ellipse', length: 200, width: 120 },
+      foot: { kind: 'circle', diameter: 80 },
+      height: 80,
+    };
+    const { numbers, parts } = develop(level(form, { size: { state: 'wet' }, base: { join: 'none', trim: 0 } }));
+    expect(numbers.girthRim).toBeCloseTo(489.1254, 4);
+    expect(numbers.girthFoot).toBeCloseTo(229.9128, 4);
+    expect(numbers.area).toBeCloseTo(31885.6, 1);
+    const ends = parts[0]?.leans.filter(({ edge }) => edge === 'left' || edge === 'right') ?? [];
+    for (const { from, to } of ends) expect(length(parts[0]?.outline ?? [], from, to)).toBeCloseTo(100, 3);
+  });
+
+  it('an oval', () => {
+    const target = level({ kind: 'oval', length: 150, width: 100, height: 60 }, { clay: { shrinkage: 0.1 } });
+    expect(develop(target).numbers.wrapLength).toBeCloseTo(421.8571, 4);
+    expect(girth(supportOf({ kind: 'ellipse', length: 150 / 0.9, width: 100 / 0.9 }))).toBeCloseTo(440.7067, 4);
+  });
+
+  it('a hexagon', () => {
+    const { numbers } = develop(level({ kind: 'facet', sides: 6, rim: 80, foot: 64, height: 90, fold: 'separate' }));
+    expect(numbers.panelFoot).toBeCloseTo(42.605, 3);
+    expect(numbers.panelRim).toBeCloseTo(52.486, 3);
+    expect(numbers.slant).toBeCloseTo(96.652, 3);
+    expect(numbers.sideMitre).toBeCloseTo(29.87, 3);
+    expect(numbers.lean).toBeCloseTo(5.08, 3);
+  });
+});
+
+describe('one form as another', () => {
+  it.each(['under', 'inside', 'mitre', 'none'] as const)(
+    'a taper that goes to nothing is the cylinder, base %s',
+    (join) => {
+      const base = { join, trim: 0 };
+      const straight = develop({ ...newTarget('x'), base });
+      for (const growth of [0, 1e-9, -1e-9, 1e-4, -1e-4]) {
+        const { numbers, parts } = develop({
+          ...newTarget('x'),
+          base,
+          form: { kind: 'taper', rim: 84 + growth, foot: 84, height: 110 },
+        });
+        expect(numbers.girthRim).toBeCloseTo(straight.numbers.wrapLength ?? NaN, 2);
+        expect(numbers.slant).toBeCloseTo(straight.numbers.wallHeight ?? NaN, 3);
+        const [wall, plain] = [bounds(parts[0]?.outline ?? []), bounds(straight.parts[0]?.outline ?? [])];
+        expect(wall.maxX).toBeCloseTo(plain.maxX, 2);
+        expect(wall.maxY).toBeCloseTo(plain.maxY, 2);
+        expect(parts[0]?.volume).toBeCloseTo(straight.parts[0]?.volume ?? NaN, -1);
+        expect(parts[0]?.leans.map(({ edge, word }) => [edge, word])).toEqual(straight.parts[0]?.leans.map(({ edge, word }) => [edge, word])); // prettier-ignore
+      }
+    },
+  );
+
+  it.each(['inside', 'outside'] as const)('a loft from circle to circle is the cone to 1e-3 mm, %s up', (faceUp) => {
+    const circle = (diameter: number): PlanOutline => ({ kind: 'circle', diameter });
+    const more = { slab: { faceUp } };
+    const cone = develop(level({ kind: 'taper', rim: 120, foot: 80, height: 90 }, more));
+    const loft = develop(level({ kind: 'loft', rim: circle(120), foot: circle(80), height: 90 }, more));
+    expect(loft.numbers.girthRim).toBeCloseTo(cone.numbers.girthRim ?? NaN, 6);
+    cone.parts.forEach((part, index) => {
+      const [one, other] = [bounds(part.outline), bounds(loft.parts[index]?.outline ?? [])];
+      expect(Math.abs(one.maxX - one.minX - other.maxX + other.minX)).toBeLessThan(1e-3);
+      expect(Math.abs(one.maxY - one.minY - other.maxY + other.minY)).toBeLessThan(1e-3);
+    });
+    expect(loft.finished.capacityBrim).toBeCloseTo(cone.finished.capacityBrim, 3);
+  });
+
+  it('a loft from ellipse to the same ellipse is the oval, and from polygon to polygon has the facets’ outer widths', () => {
+    const ellipse: PlanOutline = { kind: 'ellipse', length: 150, width: 100 };
+    const oval = develop(level({ kind: 'oval', length: 150, width: 100, height: 60 }));
+    const loft = develop(level({ kind: 'loft', rim: ellipse, foot: ellipse, height: 60 }));
+    expect(loft.numbers.girthRim).toBeCloseTo(oval.numbers.wrapLength ?? NaN, 6);
+    expect(loft.numbers.area).toBeCloseTo((oval.numbers.wrapLength ?? 0) * (oval.numbers.wallHeight ?? 0), 3);
+    const slab = { neutralFraction: 1 };
+    const plan = (acrossFlats: number): PlanOutline => ({ kind: 'polygon', sides: 6, acrossFlats, corner: 0 });
+    const facet = develop(
+      level({ kind: 'facet', sides: 6, rim: 80, foot: 64, height: 90, fold: 'separate' }, { slab }),
+    );
+    const folded = develop(level({ kind: 'loft', rim: plan(80), foot: plan(64), height: 90 }, { slab }));
+    expect(folded.numbers.girthRim).toBeCloseTo(6 * (facet.numbers.panelRim ?? NaN), 4);
+    expect(folded.numbers.girthFoot).toBeCloseTo(6 * (facet.numbers.panelFoot ?? NaN), 4);
+    expect(folded.finished.capacityBrim).toBeCloseTo(facet.finished.capacityBrim, 3);
+  });
+
+  it('a stack of equal slopes is one taper, and a former with its sleeve the cylinder that it gives', () => {
+    const stack = develop(level({ kind: 'stack', profile: [[0, 80], [45, 100], [90, 120]] })); // prettier-ignore
+    const taper = develop(level({ kind: 'taper', rim: 120, foot: 80, height: 90 }));
+    expect(stack.numbers).toEqual(taper.numbers);
+    const former = develop(level({ kind: 'former', diameter: 75, sleeve: 1, height: 120 }));
+    expect(former.numbers.neutralDiameter).toBeCloseTo(75 + 2 + 6, 9);
+    expect(former.numbers.wrapLength).toBeCloseTo(Math.PI * 83, 9);
+  });
+});
+
+describe('200 random targets of every kind', () => {
+  const random = seeded(30);
+  const between = (least: number, greatest: number) => least + random() * (greatest - least);
+  const one = <T>(values: readonly T[]): T => values[Math.floor(random() * values.length)] as T;
+  const plan = (size: number): PlanOutline =>
+    one<PlanOutline>([
+      { kind: 'circle', diameter: size, at: [between(-9, 9), between(-9, 9)] },
+      { kind: 'ellipse', length: size, width: size * between(0.6, 1) },
+      { kind: 'rounded', length: size, width: size * between(0.6, 1), corner: size * between(0.15, 0.29) },
+      { kind: 'polygon', sides: one([3, 4, 5, 8]), acrossFlats: size, corner: size * between(0.15, 0.29) },
+    ]);
+  const make: Record<'taper' | 'stack' | 'oval' | 'facet' | 'box' | 'loft', () => Form> = {
+    taper: () => ({ kind: 'taper', rim: between(60, 200), foot: between(60, 200), height: between(40, 250) }),
+    stack: () => ({ kind: 'stack', profile: [[0, between(60, 120)], [between(40, 80), between(80, 160)], [between(120, 200), between(60, 120)]] }), // prettier-ignore
+    oval: () => ({ kind: 'oval', length: between(110, 200), width: between(90, 110), height: between(30, 90) }),
+    facet: () => ({ kind: 'facet', sides: 3 + Math.floor(random() * 10), rim: between(70, 140), foot: between(70, 140), height: between(60, 120), fold: one(['separate', 'strip']) }), // prettier-ignore
+    box: () => ({ kind: 'box', length: between(60, 200), width: between(60, 120), height: between(30, 90) }),
+    loft: () => ({
+      kind: 'loft',
+      rim: plan(between(100, 160)),
+      foot: plan(between(100, 160)),
+      height: between(60, 120),
+    }),
+  };
+  const targets = Array.from({ length: 200 }, (_, index) =>
+    level(make[Object.keys(make)[index % 6] as keyof typeof make](), {
+      clay: { shrinkage: between(0, 0.2) },
+      slab: {
+        wall: between(3, 7),
+        base: between(3, 7),
+        neutralFraction: between(0.3, 0.7),
+        faceUp: one(['inside', 'outside']),
+      },
+      size: { state: one(['fired', 'wet']), face: one(['outside', 'inside']) },
+      seam: one<Target['seam']>([
+        { kind: 'bevel', angle: 45, panels: 1 },
+        { kind: 'butt', panels: one([1, 2]) },
+      ]),
+      base: one<Target['base']>([{ join: 'under', trim: 0 }, { join: 'inside', trim: 0 }, { join: 'mitre', trim: 0 }, { join: 'none', trim: 0 }, { join: 'skirt', overlap: 3, trim: 2 }]), // prettier-ignore
+    }),
+  );
+
+  it('make sound parts with equal seams', () => {
+    for (const target of targets) {
+      const { parts } = develop(target);
+      for (const part of parts) expect([target.form.kind, ...validatePart(part), ...validateOutline(part.outline)]).toEqual([target.form.kind]); // prettier-ignore
+      const ends = wallsOf(parts).map(({ outline, leans }) =>
+        leans
+          .filter(({ edge }) => edge === 'left' || edge === 'right')
+          .map(({ from, to }) => length(outline, from, to)),
+      );
+      if (target.seam.panels > 1) continue;
+      for (const [one = 0, other = 1] of ends) expect(Math.abs(one - other)).toBeLessThan(1e-6);
+    }
+  });
+
+  it('have walls whose girths and area are the neutral surface’s', () => {
+    for (const target of targets.filter(({ form }) => ['taper', 'stack', 'oval', 'loft'].includes(form.kind))) {
+      // With the neutral surface in the outer face, and that face up, the traced line lies on it.
+      const slab = { ...target.slab, neutralFraction: 1, faceUp: 'outside' } as const;
+      const { numbers, parts } = develop({ ...target, slab, base: { join: 'under', trim: 0 } });
+      const walls = wallsOf(parts);
+      const girthOf = (wall: Part, edge: string) => {
+        const lean = wall.leans.find((found) => found.edge === edge);
+        return lean ? wall.count * length(wall.outline, lean.from, lean.to) : NaN;
+      };
+      const {
+        wrapLength = NaN,
+        girthFoot = wrapLength,
+        girthRim = wrapLength,
+        slant,
+        wallHeight = slant ?? NaN,
+      } = numbers;
+      const bands = numbers.bands ?? [{ girthFoot, girthRim, slant: wallHeight }];
+      const measured = numbers.bands ? walls.map((wall) => [wall]) : [walls];
+      bands.forEach((band, index) => {
+        const these = measured[index] ?? [];
+        const total = (edge: string) => these.reduce((sum, wall) => sum + girthOf(wall, edge), 0);
+        expect(Math.abs(total('foot') - band.girthFoot)).toBeLessThan(0.01);
+        expect(Math.abs(total('rim') - band.girthRim)).toBeLessThan(0.01);
+        const surface = numbers.area ?? ((band.girthFoot + band.girthRim) / 2) * band.slant;
+        const flat = these.reduce((sum, wall) => sum + wall.count * area(wall.outline), 0);
+        expect(Math.abs(flat / surface - 1)).toBeLessThan(1e-4);
+      });
+    }
+  });
+
+  it('stand as wide and high as they were asked for', () => {
+    for (const target of targets.filter(({ size }) => size.face === 'outside')) {
+      const { width, height, rim } = elevation(target, target.size.state);
+      const { form } = target;
+      const asked = form.kind === 'taper' ? form.rim : form.kind === 'oval' || form.kind === 'box' ? form.length : null;
+      if (asked !== null) expect(rim[1] - rim[0]).toBeCloseTo(asked, 6);
+      if (form.kind === 'stack') expect(width).toBeCloseTo(Math.max(...form.profile.map(([, across]) => across)), 6);
+      expect(height).toBeCloseTo(form.kind === 'stack' ? (form.profile.at(-1)?.[0] ?? 0) : form.height, 6);
+    }
+  });
+});
+
+describe('refusals', () => {
+  const loft = (rim: PlanOutline): Form => ({ kind: 'loft', rim, foot: { kind: 'circle', diameter: 80 }, height: 80 });
+  it.each<[string, Form, string, RegExp]>([
+    ['a profile that does not start on the table', { kind: 'stack', profile: [[5, 60], [90, 80]] }, 'form.profile.0.0', /start at height 0/], // prettier-ignore
+    [
+      'a profile that goes down',
+      {
+        kind: 'stack',
+        profile: [
+          [0, 60],
+          [90, 80],
+          [80, 90],
+        ],
+      },
+      'form.profile.2.0',
+      /higher/,
+    ],
+    ['a rim narrower than the wall', { kind: 'taper', rim: 8, foot: 80, height: 90 }, 'slab.wall', /nothing inside/],
+    ['two sides', { kind: 'facet', sides: 2, rim: 80, foot: 80, height: 90, fold: 'strip' }, 'form.sides', /3 to 24/],
+    ['half a side', { kind: 'facet', sides: 4.5, rim: 80, foot: 80, height: 90, fold: 'strip' }, 'form.sides', /whole/],
+    ['a corner rounder than the outline', loft({ kind: 'rounded', length: 60, width: 40, corner: 30 }), 'form.rim.corner', /0 to 20/], // prettier-ignore
+    [
+      'an oval thinner than its walls',
+      { kind: 'oval', length: 90, width: 8, height: 60 },
+      'slab.wall',
+      /nothing inside|curve/,
+    ],
+    [
+      'a box lower than its base',
+      { kind: 'box', length: 90, width: 60, height: 3 },
+      'form.height',
+      /higher than the base/,
+    ],
+    [
+      'a sleeve less than nothing',
+      { kind: 'former', diameter: 75, sleeve: -1, height: 90 },
+      'form.sleeve',
+      /0 to 5000/,
+    ],
+  ])('refuses %s', (_, form, path, rule) => {
+    try {
+      develop(level(form));
+    } catch (error) {
+      const { faults } = error as { faults: { path: string; rule: string }[] };
+      expect(faults).toEqual(
+        expect.arrayContaining([expect.objectContaining({ path, rule: expect.stringMatching(rule) })]),
+      );
+      return;
+    }
+    throw new Error('it was developed');
+  });
+});

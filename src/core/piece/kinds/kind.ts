@@ -1,0 +1,58 @@
+import type { Fault } from '../../errors.ts';
+import type { Part } from '../../part/part.ts';
+import type { Standing } from '../standing.ts';
+
+/** Figures of one conical band of a stack. Wet mm and degrees, of the neutral surface. */
+export interface BandFigures {
+  readonly halfAngle: number;
+  readonly slant: number;
+  readonly arcFoot: number | null;
+  readonly arcRim: number | null;
+  readonly sweep: number;
+  readonly girthFoot: number;
+  readonly girthRim: number;
+}
+
+/** Figures of a developed piece, wet mm and degrees, of the neutral surface; each kind of form has its own (docs/format.md). */
+export interface Numbers {
+  readonly wrapLength?: number;
+  readonly wallHeight?: number;
+  /** Under and upper face of the base; absent when there is none. A base that is not round has its length along x. */
+  readonly baseDiameter?: number;
+  readonly baseTopDiameter?: number;
+  readonly baseWidth?: number;
+  readonly bevelRun: number;
+  readonly outsideDiameter?: number;
+  readonly neutralDiameter?: number;
+  readonly halfAngle?: number;
+  readonly slant?: number;
+  /** null where the wall is straight and the arc a line. */
+  readonly arcFoot?: number | null;
+  readonly arcRim?: number | null;
+  readonly sweep?: number;
+  readonly bands?: readonly BandFigures[];
+  readonly panelFoot?: number;
+  readonly panelRim?: number;
+  readonly panelLength?: number;
+  readonly panelWidth?: number;
+  readonly sideMitre?: number;
+  readonly lean?: number;
+  readonly girthRim?: number;
+  readonly girthFoot?: number;
+  readonly area?: number;
+}
+
+/** A form developed: its figures, parts, the standing piece, and the least radius that the slab is bent to (mm). */
+export interface DevelopedForm {
+  readonly numbers: Numbers;
+  readonly parts: readonly Part[];
+  readonly bendRadius: number;
+}
+
+/** What one kind of form can do. The target's form is of that kind. */
+export interface FormKindWork<T> {
+  readonly standing: (target: T) => Standing;
+  readonly develop: (target: T) => DevelopedForm;
+  /** Reasons why no slab makes it, each figure being in range. */
+  readonly faults: (target: T) => Fault[];
+}

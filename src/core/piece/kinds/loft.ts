@@ -1,0 +1,160 @@
+import { shortValue, type Fault } from '../../errors.ts';
+import { TAU } from '../../numbers.ts';
+import { grownPlan, girth, leastRadius, supportOf, type PlanOutline, type Support } from '../../outline/plan.ts';
+import { bandPart } from '../../part/bandPart.ts';
+import { loftPart } from '../../part/loftPart.ts';
+import { seamAllowance } from '../../seam/seam.ts';
+import { sectionAt, slopeAt, unrollLoft, type LoftWall } from '../../wall/loft.ts';
+import { hollowOf, reachOf, type Standing } from '../standing.ts';
+import type { Target } from '../target.ts';
+import { toWet } from '../wetSize.ts';
+import type { DevelopedForm, FormKindWork } from './kind.ts';
+import { levelBase } from './levelBase.ts';
+
+/** The two plan outlines of the target as they are meant, in mm over the measured face. */
+function plansOf({ form }: Target): { rim: PlanOutline; foot: PlanOutline; height: number } {
+  if (form.kind === 'loft') return form;
+  if (form.kind !== 'oval') throw new TypeError(`a ${form.kind} has no plan outlines`);
+  const plan: PlanOutline = { kind: 'ellipse', length: form.length, width: form.width };
+  return { rim: plan, foot: plan, height: form.height };
+}
+
+/** The outer wall, wet. Sizes over the inside grow along each normal by the wall as it slopes there. */
+function wallOf(target: Target): LoftWall {
+  const { rim, foot, height } = plansOf(target);
+  const wet = toWet(1, target);
+  const wall = {
+    foot: supportOf(grownPlan(foot, wet)),
+    rim: supportOf(grownPlan(rim, wet)),
+    height: toWet(height, target),
+    thickness: target.slab.wall,
+  };
+  if (target.size.face === 'outside') return wall;
+  return { ...wall, foot: sectionAt(wall, 0, -wall.thickness), rim: sectionAt(wall, wall.height, -wall.thickness) };
+}
+
+function standing(target: Target): Standing {
+  const wall = wallOf(target);
+  const floor = target.base.join === 'none' ? 0 : target.slab.base;
+  const inner = (z: number) => sectionAt(wall, z, wall.thickness);
+  return {
+    height: wall.height,
+    floor,
+    outer: [reachOf(wall.foot, 0), reachOf(wall.rim, wall.height)],
+    rim: reachOf(wall.rim, wall.height),
+    hollow: [reachOf(inner(floor), floor), reachOf(inner(wall.height), wall.height)],
+    hollowVolume: hollowOf(inner, floor, wall.height),
+  };
+}
+
+function base(target: Target, wall: LoftWall) {
+  return levelBase({ outerAt: (z) => sectionAt(wall, z, 0), slopeAt: (phi) => slopeAt(wall, phi), target });
+}
+
+function baseFigures(under: Support | null, top: Support | null) {
+  if (!under || !top) return {};
+  const across = (shape: Support, phi: number) => shape.h(phi) + shape.h(phi + Math.PI);
+  return { baseDiameter: across(under, 0), baseTopDiameter: across(top, 0), baseWidth: across(under, Math.PI / 2) };
+}
+
+function developOval(target: Target, wall: LoftWall): DevelopedForm {
+  const { slab, seam } = target;
+  const { start, footLean, under, top, part } = base(target, wall);
+  const neutral = sectionAt(wall, 0, (1 - slab.neutralFraction) * slab.wall);
+  const wrapLength = girth(neutral);
+  const wallHeight = wall.height - start;
+  const band = bandPart({
+    id: 'wall',
+    name: 'Wall',
+    letter: 'A',
+    girthFoot: wrapLength,
+    girthRim: wrapLength,
+    slant: wallHeight,
+    footLean: footLean + 0,
+    rimLean: 0,
+    thickness: slab.wall,
+    neutralFraction: slab.neutralFraction,
+    seam,
+    faceUp: slab.faceUp,
+  });
+  return {
+    numbers: { wrapLength, wallHeight, ...baseFigures(under, top), bevelRun: seamAllowance(seam, slab.wall).run },
+    parts: part ? [band, part] : [band],
+    bendRadius: leastRadius(neutral),
+  };
+}
+
+function developLoft(target: Target, wall: LoftWall): DevelopedForm {
+  const { slab, seam } = target;
+  const { start: from, footLeanAt, under, top, part } = base(target, wall);
+  const depth = (1 - slab.neutralFraction) * slab.wall;
+  const whole = unrollLoft(wall, { from, to: wall.height, depth, start: 0 });
+  const sweep = TAU / seam.panels;
+  const panels = Array.from({ length: seam.panels }, (_, index) =>
+    loftPart({
+      wall,
+      id: seam.panels === 1 ? 'wall' : `wall-${index + 1}`,
+      name: seam.panels === 1 ? 'Wall' : `Wall ${index + 1}`,
+      letter: String.fromCharCode(65 + index),
+      from,
+      to: wall.height,
+      start: index * sweep,
+      footLeanAt,
+      sweep,
+      neutralFraction: slab.neutralFraction,
+      seam,
+      faceUp: slab.faceUp,
+    }),
+  );
+  const { girthFoot, girthRim, area } = whole;
+  return {
+    numbers: { girthRim, girthFoot, area, ...baseFigures(under, top), bevelRun: seamAllowance(seam, slab.wall).run },
+    parts: part ? [...panels, part] : panels,
+    bendRadius: Math.min(leastRadius(sectionAt(wall, from, depth)), leastRadius(sectionAt(wall, wall.height, depth))),
+  };
+}
+
+function develop(target: Target): DevelopedForm {
+  const wall = wallOf(target);
+  return target.form.kind === 'oval' ? developOval(target, wall) : developLoft(target, wall);
+}
+
+function faults(target: Target): Fault[] {
+  const wall = wallOf(target);
+  const floor = target.base.join === 'none' ? 0 : target.slab.base;
+  if (wall.height <= floor) {
+    const rule = `must stand higher than the base is thick (${floor} mm wet)`;
+    return [{ code: 'impossible-piece', path: 'form.height', value: shortValue(plansOf(target).height), rule }];
+  }
+  const inner = [sectionAt(wall, 0, wall.thickness), sectionAt(wall, wall.height, wall.thickness)];
+  const narrow = inner.some((shape) => {
+    const across = (phi: number) => shape.h(phi) + shape.h(phi + Math.PI);
+    return Array.from({ length: 36 }, (_, index) => across((index * Math.PI) / 36)).some((width) => width <= 0);
+  });
+  if (narrow) {
+    return [
+      {
+        code: 'impossible-piece',
+        path: 'slab.wall',
+        value: shortValue(target.slab.wall),
+        rule: 'leaves nothing inside where the piece is narrowest',
+      },
+    ];
+  }
+  const depth = (1 - target.slab.neutralFraction) * wall.thickness;
+  const least = Math.min(leastRadius(sectionAt(wall, 0, depth)), leastRadius(sectionAt(wall, wall.height, depth)));
+  if (least < -wall.thickness) {
+    return [
+      {
+        code: 'impossible-piece',
+        path: 'slab.wall',
+        value: shortValue(target.slab.wall),
+        rule: 'is thicker than the tightest curve of the outline allows',
+      },
+    ];
+  }
+  return [];
+}
+
+/** Ovals, and lofts between any two outlines. Their edges are cut level. */
+export const loftKind: FormKindWork<Target> = { standing, develop, faults };

@@ -1,0 +1,77 @@
+import { shortValue, type Fault } from '../../errors.ts';
+import { discPart } from '../../part/discPart.ts';
+import { seamAllowance } from '../../seam/seam.ts';
+import { developCylinder } from '../../wall/cylinder.ts';
+import { straightWallPart } from '../../wall/wallPart.ts';
+import { frustum, type Reach, type Standing } from '../standing.ts';
+import type { Target } from '../target.ts';
+import { wetPiece } from '../wetPiece.ts';
+import type { DevelopedForm, FormKindWork } from './kind.ts';
+
+function standing(target: Target): Standing {
+  const piece = wetPiece(target);
+  const reach = (z: number, across: number): Reach => [z, -across / 2, across / 2];
+  return {
+    height: piece.height,
+    floor: piece.floor,
+    outer: [reach(0, piece.outside), reach(piece.height, piece.outside)],
+    rim: reach(piece.height, piece.outside),
+    hollow: [reach(piece.floor, piece.inside), reach(piece.height, piece.inside)],
+    hollowVolume: frustum(piece.inside / 2, piece.inside / 2, piece.height - piece.floor),
+  };
+}
+
+function develop(target: Target): DevelopedForm {
+  const { slab, seam, base } = target;
+  const piece = wetPiece(target);
+  const wall = developCylinder({
+    outside: piece.outside,
+    height: piece.height,
+    wall: slab.wall,
+    floor: slab.base,
+    neutralFraction: slab.neutralFraction,
+    base,
+  });
+  const { disc } = wall;
+  const { faceUp, neutralFraction } = slab;
+  return {
+    numbers: {
+      wrapLength: wall.wrapLength,
+      wallHeight: wall.wallHeight,
+      ...(disc && { baseDiameter: disc.under, baseTopDiameter: disc.top }),
+      bevelRun: seamAllowance(seam, slab.wall).run,
+      outsideDiameter: piece.outside,
+      neutralDiameter: wall.neutral,
+    },
+    parts: [
+      straightWallPart({ ...wall, thickness: slab.wall, neutralFraction, seam, faceUp }),
+      ...(disc ? [discPart({ ...disc, thickness: slab.base, faceUp })] : []),
+    ],
+    bendRadius: wall.neutral / 2,
+  };
+}
+
+function faults(target: Target): Fault[] {
+  const piece = wetPiece(target);
+  const found: Fault[] = [];
+  if (piece.inside <= 0) {
+    found.push({
+      code: 'impossible-piece',
+      path: 'slab.wall',
+      value: shortValue(target.slab.wall),
+      rule: `must be less than half the wet outside diameter (${(piece.outside / 2).toFixed(1)} mm), or nothing is left inside`,
+    });
+  }
+  if (piece.height <= piece.floor) {
+    found.push({
+      code: 'impossible-piece',
+      path: 'form.height',
+      value: shortValue('height' in target.form ? target.form.height : 0),
+      rule: `must stand higher than the base is thick (${piece.floor.toFixed(1)} mm wet)`,
+    });
+  }
+  return found;
+}
+
+/** Straight round walls: by a size, or round a former. */
+export const straightKind: FormKindWork<Target> = { standing, develop, faults };

@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { PlanOutline } from '../../../core/outline/plan.ts';
+import { formOfKind, formSizes, planAcross } from '../../../core/piece/formSizes.ts';
+import { MOST_PROFILE_POINTS, type FormKind, type LoftForm, type StackForm } from '../../../core/piece/target.ts';
+import { usePiece } from '../../stores/piece.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LengthField from '../fields/LengthField.vue';
+import NumberField from '../fields/NumberField.vue';
+import { FORM_WAYS, PLAN_WAYS, planOfKind } from './formWays.ts';
+
+/** The form of the piece and its sizes. */
+const piece = usePiece();
+const form = computed(() => piece.target.form);
+const sizes = computed(() => formSizes(form.value));
+
+function take(key: string) {
+  return (value: number) => {
+    const size = sizes.value.find((one) => one.key === key);
+    return size ? piece.change({ ...piece.target, form: size.put(value) }, `form.${key}`) : [];
+  };
+}
+
+function chooseKind(kind: FormKind): void {
+  piece.change({ ...piece.target, form: formOfKind(kind, form.value) });
+}
+
+function choosePlan(loft: LoftForm, edge: 'rim' | 'foot', kind: PlanOutline['kind']): void {
+  piece.change({ ...piece.target, form: { ...loft, [edge]: planOfKind(kind, planAcross(loft[edge])) } });
+}
+
+/** A new point stands half a band above the last but one, so that the piece keeps its height. */
+function addPoint(stack: StackForm): void {
+  const [low = [0, 0], high = [0, 0]] = stack.profile.slice(-2);
+  const middle = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2 + 2] as const;
+  piece.change({ ...piece.target, form: { ...stack, profile: [...stack.profile.slice(0, -1), middle, high] } });
+}
+
+function dropPoint(stack: StackForm): void {
+  const profile = stack.profile.filter((_, index) => index !== stack.profile.length - 2);
+  piece.change({ ...piece.target, form: { ...stack, profile } });
+}
+</script>
+
+<template>
+  <div>
+    <ChoiceField label="Form" name="form" :value="form.kind" :choices="FORM_WAYS" @choose="chooseKind" />
+    <template v-if="form.kind === 'loft'">
+      <ChoiceField
+        v-for="edge in ['rim', 'foot'] as const"
+        :key="edge"
+        :label="edge === 'rim' ? 'Rim is' : 'Foot is'"
+        :name="`${edge}-plan`"
+        :value="form[edge].kind"
+        :choices="PLAN_WAYS"
+        @choose="(kind) => form.kind === 'loft' && choosePlan(form, edge, kind)"
+      />
+    </template>
+    <template v-for="size in sizes" :key="size.key">
+      <NumberField
+        v-if="size.unit === 'count'"
+        :label="size.label"
+        :name="size.key"
+        unit=""
+        :digits="0"
+        :value="size.value"
+        :take="take(size.key)"
+        :done="piece.endGesture"
+      />
+      <LengthField
+        v-else
+        :label="size.label"
+        :name="size.key"
+        :mm="size.value"
+        :take="take(size.key)"
+        :done="piece.endGesture"
+      />
+    </template>
+    <div v-if="form.kind === 'stack'" class="points">
+      <button
+        type="button"
+        class="quiet"
+        :disabled="form.profile.length >= MOST_PROFILE_POINTS"
+        @click="addPoint(form)"
+      >
+        Add a band
+      </button>
+      <button type="button" class="quiet" :disabled="form.profile.length <= 2" @click="dropPoint(form)">
+        Take one off
+      </button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.points {
+  display: flex;
+  gap: 8px;
+  padding: 8px 0;
+}
+.points button {
+  padding: 4px 12px;
+}
+</style>

@@ -1,0 +1,61 @@
+import type { PlanOutline } from '../../../core/outline/plan.ts';
+import type { FacetForm, FormKind, Rim } from '../../../core/piece/target.ts';
+import type { Choice } from '../fields/choice.ts';
+
+export const FORM_WAYS: readonly Choice<FormKind>[] = [
+  { value: 'cylinder', title: 'straight, round', why: 'A tumbler, jar or sleeve: one rectangle and a disc.' },
+  { value: 'taper', title: 'tapered', why: 'A cup that flares or closes: an arc and a disc.' },
+  {
+    value: 'stack',
+    title: 'stacked tapers',
+    why: 'Belly and neck: one arc for each band, seams turned away from one another.',
+  },
+  { value: 'oval', title: 'oval', why: 'A straight wall on an ellipse: one rectangle and an oval base.' },
+  { value: 'facet', title: 'facets', why: 'Flat sides, straight or tapered: panels, or one strip with grooves.' },
+  { value: 'box', title: 'box', why: 'Four flat sides with mitred or butted corners.' },
+  {
+    value: 'loft',
+    title: 'one outline to another',
+    why: 'Square to round, oval to round, off-centre: straight lines from foot to rim.',
+  },
+  { value: 'former', title: 'round a former', why: 'From a pipe or can that you own: the piece that it gives.' },
+];
+
+export const FOLD_WAYS: readonly Choice<FacetForm['fold']>[] = [
+  { value: 'separate', title: 'separate panels', why: 'Every side is mitred and joined: crisp edges.' },
+  {
+    value: 'strip',
+    title: 'one strip, grooved',
+    why: 'Grooved from the inside and folded: the outer skin stays whole.',
+  },
+];
+
+export const RIM_WAYS: readonly Choice<Rim>[] = [
+  {
+    value: 'square',
+    title: 'square',
+    why: 'Cut straight down through the slab: the rim slants a little with the wall.',
+  },
+  { value: 'level', title: 'level', why: 'Cut on a slant, so that the rim lies level when the wall stands.' },
+];
+
+export const PLAN_WAYS: readonly Choice<PlanOutline['kind']>[] = [
+  { value: 'circle', title: 'round', why: 'A circle.' },
+  { value: 'ellipse', title: 'oval', why: 'An ellipse.' },
+  { value: 'rounded', title: 'rectangle', why: 'A rectangle with rounded corners.' },
+  { value: 'polygon', title: 'polygon', why: 'Equal sides with rounded corners.' },
+];
+
+/** A plan outline of another kind, about as wide (mm). */
+export function planOfKind(kind: PlanOutline['kind'], across: number): PlanOutline {
+  switch (kind) {
+    case 'circle':
+      return { kind, diameter: across };
+    case 'ellipse':
+      return { kind, length: across, width: across * 0.7 };
+    case 'rounded':
+      return { kind, length: across, width: across, corner: across * 0.2 };
+    case 'polygon':
+      return { kind, sides: 4, acrossFlats: across, corner: across * 0.15 };
+  }
+}

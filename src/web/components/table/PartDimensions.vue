@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import DimensionLine from './DimensionLine.vue';
+import type { PartPlace } from './tablePlaces.ts';
+
+/** Dimension lines and edge words of one flat part. */
+defineProps<{ place: PartPlace }>();
+const straight = ({ part }: PartPlace, edge: string) =>
+  part.leans.some((lean) => lean.edge === edge && lean.word === 'straight down');
+</script>
+
+<template>
+  <g>
+    <template v-if="place.part.id === 'base'">
+      <DimensionLine
+        :x1="place.traced.left"
+        :x2="place.traced.left + place.traced.pxLength"
+        :y1="place.y + 28"
+        :y2="place.y + 28"
+      />
+    </template>
+    <template v-else>
+      <DimensionLine
+        :x1="place.traced.left"
+        :x2="place.traced.left + place.traced.pxLength"
+        :y1="place.y - place.height - 30"
+        :y2="place.y - place.height - 30"
+      />
+      <DimensionLine
+        :x1="place.x + place.width + 48"
+        :x2="place.x + place.width + 48"
+        :y1="place.traced.top"
+        :y2="place.traced.top + place.traced.pxHeight"
+      />
+      <template v-if="place.width > 190">
+        <text v-if="straight(place, 'rim')" :x="place.x + 6" :y="place.y - place.height - 8">rim, straight down</text>
+        <text v-if="straight(place, 'foot')" :x="place.x + 6" :y="place.y + 20">foot, straight down</text>
+        <g class="roll" :transform="`translate(${place.x + place.width - 92} ${place.y + 15})`">
+          <text x="-8" y="5">roll</text>
+          <path d="M0 0h84m-9 -5 9 5 -9 5" />
+        </g>
+      </template>
+    </template>
+  </g>
+</template>
+
+<style scoped>
+text {
+  fill: var(--ink-soft);
+  font-size: 15px;
+}
+.roll text {
+  text-anchor: end;
+}
+.roll path {
+  fill: none;
+  stroke: var(--ink-soft);
+  stroke-width: 1.5;
+}
+</style>
