@@ -18,17 +18,17 @@ const WATCH = `
   }).observe(document.querySelector('.work-table'), { subtree: true, attributes: true, childList: true, characterData: true });
 `;
 
-/** Times from a keystroke in the height field to the redrawn pattern (ms), in the real page. */
-export async function keystrokes(design: string, count: number): Promise<Times> {
+/** Times from a keystroke in a field to the redrawn pattern (ms), in the real page. */
+export async function keystrokes(design: string, fieldName: string, count: number): Promise<Times> {
   const table = await openTable({ demo: true });
   const browser = await openBrowser();
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(table.url);
   await page.locator(`[data-design="${design}"] .drawing`).click();
-  const field = page.locator('input[name="height"]');
+  const field = page.locator(`input[name="${fieldName}"]`);
   await field.click();
   await page.evaluate(WATCH);
-  for (let index = 0; index < count; index += 1) await field.fill(String(100 + (index % 80)));
+  for (let index = 0; index < count; index += 1) await field.fill(String(60 + (index % 80)));
   const times = await page.evaluate<number[]>('window.keyTimes');
   await browser.close();
   await table.close();

@@ -1,3 +1,6 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { readTargetText } from '../src/contract/targetSchema.ts';
 import { develop } from '../src/core/piece/develop.ts';
 import { newTarget } from '../src/core/piece/target.ts';
 import { writeTemplate } from '../src/print/writeTemplate.ts';
@@ -27,10 +30,26 @@ const crock = { ...tumbler, form: { kind: 'cylinder', diameter: 400, height: 500
 const { parts } = develop(crock);
 const options = { name: 'Crock', paper: 'a4', style: { unit: 'mm' } } as const;
 
+/** Recompute of one demo design of each kind. */
+async function kindTimes(): Promise<Times[]> {
+  const times: Times[] = [];
+  const seen = new Set<string>();
+  for (const file of readdirSync('demo').sort()) {
+    const reading = readTargetText(readFileSync(join('demo', file), 'utf8'));
+    if (reading.kind === 'faults' || seen.has(reading.target.form.kind)) continue;
+    const { target } = reading;
+    seen.add(target.form.kind);
+    times.push(await measure(`recompute, ${target.form.kind}: ${target.name}`, 200, () => develop(target)));
+  }
+  return times;
+}
+
 report([
   await measure('yardstick: 200,000 sines', 60, yardstick),
-  await measure('recompute of a cylinder', 2000, () => develop(tumbler)),
-  await keystrokes('Rack tumbler', 200),
+  ...(await kindTimes()),
+  await keystrokes('Rack tumbler', 'height', 200),
+  await keystrokes('Soup cup', 'height', 200),
+  await keystrokes('Bread bowl, square to round', 'height', 200),
   await measure('export of a tiled PDF (large crock)', 20, () => writeTemplate(parts, 'pdf', options)),
   await measure('export of a DXF', 60, () => writeTemplate(parts, 'dxf', options)),
   ...(await listTimes()),

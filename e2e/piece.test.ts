@@ -148,6 +148,46 @@ describe('a piece', () => {
     await textOf(page.locator('.v-dialog').last(), /12\.50 − 0\.60 =\s?11\.90 cm/);
   });
 
+  it('is made to hold what is wanted, and turned into another form', async () => {
+    const page = await begin();
+    await page.locator('[data-figure="capacityBrim"]').click();
+    await page.getByLabel('It should hold, in ml').fill('300');
+    await page.getByRole('button', { name: 'Keep its height' }).click();
+    await textOf(figure(page, 'capacityBrim'), /^(299|300|301) ml$/);
+    await textOf(page.locator('.figure-tag .typed').nth(1), /^110\.0$/);
+    await page.locator('button[name="form"]').click();
+    await page.getByRole('button', { name: /^tapered/ }).click();
+    await type(page, 'rim', '120');
+    await type(page, 'foot', '80');
+    await type(page, 'height', '90');
+    await page.keyboard.press('2');
+    await page.locator('button[name="rim-cut"]').click();
+    await page.getByRole('button', { name: /^level/ }).click();
+    await textOf(figure(page, 'sweep'), /^78\.1°$/);
+    await textOf(page.locator('.lean-tag', { hasText: 'rim' }), /spread 12\.5°/);
+    await kept(page);
+    expect(visit.now.troubles).toEqual([]);
+  });
+
+  it('has the points of its profile dragged', async () => {
+    const page = await begin();
+    await page.locator('button[name="form"]').click();
+    await page.getByRole('button', { name: /^stacked tapers/ }).click();
+    const handle = page.getByRole('slider', { name: 'Drag: Across 2' });
+    const before = Number(await handle.getAttribute('aria-valuenow'));
+    const box = await handle.boundingBox();
+    await page.mouse.move((box?.x ?? 0) + 22, (box?.y ?? 0) + 22);
+    await page.mouse.down();
+    await page.mouse.move((box?.x ?? 0) + 52, (box?.y ?? 0) + 22, { steps: 5 });
+    await page.mouse.up();
+    expect(Number(await handle.getAttribute('aria-valuenow'))).toBeGreaterThan(before + 10);
+    expect(await page.locator('[data-part^="wall-"]').count()).toBe(2);
+    await page.getByRole('button', { name: 'Add a band' }).click();
+    await page.locator('[data-part="wall-3"]').waitFor();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.locator('[data-part="wall-3"]').waitFor({ state: 'detached' });
+  });
+
   it('gives templates that measure what the screen says', async () => {
     const page = await begin();
     await page.keyboard.press('3');

@@ -1,5 +1,6 @@
 import { ANGLE_TOLERANCE, STRAIGHT_RADIUS } from '../numbers.ts';
-import { moved, type Outline, type Vertex } from './outline.ts';
+import { moved, type Outline } from './outline.ts';
+import { rectangle } from './shapes.ts';
 
 /** A ring sector as a flat cone wall has it. Lengths mm. */
 export interface Sector {
@@ -33,27 +34,21 @@ function arcOf(length: number, radius: number, height: number, curl: 1 | -1, add
 }
 
 /**
- * The outline of a ring sector with its foot towards smaller y and the foot's left corner at (0, 0). With both arcs
- * growing alike it runs smoothly into a rectangle; arcs of a radius of {@link STRAIGHT_RADIUS} and more are straight lines.
+ * The outline of a ring sector with its foot towards smaller y: its axis at x = 0, the middle of the foot at y = 0, the
+ * left foot corner first. With both arcs growing alike it runs smoothly into a rectangle; arcs of a radius of
+ * {@link STRAIGHT_RADIUS} and more are straight lines.
  */
-export function sectorOutline(sector: Sector): Outline {
-  const { foot, rim, slant, added } = sector;
+export function sectorOutline({ foot, rim, slant, added }: Sector): Outline {
   const growth = rim - foot;
   const curl = growth >= 0 ? 1 : -1;
   const sweep = Math.abs(growth) / slant;
-  let outline: Vertex[];
-  if (sweep < ANGLE_TOLERANCE) {
-    outline = [[0, 0, 0], [foot + added, 0, 0], [foot + added, slant, 0], [0, slant, 0]]; // prettier-ignore
-  } else {
-    const footArc = arcOf(foot, foot / sweep, 0, curl, added);
-    const rimArc = arcOf(rim, rim / sweep, slant, curl, added);
-    outline = [
-      [...footArc.left, footArc.bulge],
-      [...footArc.right, 0],
-      [...rimArc.right, -rimArc.bulge],
-      [...rimArc.left, 0],
-    ];
-  }
-  const [x, y] = outline[0] ?? [0, 0];
-  return moved(outline, -x, -y);
+  if (sweep < ANGLE_TOLERANCE) return moved(rectangle(foot + added, slant), -foot / 2, 0);
+  const footArc = arcOf(foot, foot / sweep, 0, curl, added);
+  const rimArc = arcOf(rim, rim / sweep, slant, curl, added);
+  return [
+    [...footArc.left, footArc.bulge],
+    [...footArc.right, 0],
+    [...rimArc.right, -rimArc.bulge],
+    [...rimArc.left, 0],
+  ];
 }

@@ -35,32 +35,15 @@ function layer(band: Band, rise: number, leans: { foot: number; rim: number; add
     slant: slant - footInset - rimInset,
     added: leans.added,
   });
-  // All layers keep the middle of the wall in one place.
-  const box = bounds(outline);
-  const axis = (box.minX + box.maxX - leans.added) / 2;
-  const middle = axialHeight(outline, axis);
-  return moved(outline, -axis, footInset - middle);
-}
-
-/** Height of the foot's line on the axis (mm). */
-function axialHeight(outline: Outline, axis: number): number {
-  const [first, second] = outline;
-  if (!first || !second) return 0;
-  const bulge = first[2];
-  const half = axis - first[0];
-  const angle = 4 * Math.atan(Math.abs(bulge));
-  if (angle === 0) return first[1];
-  const radius = Math.hypot(second[0] - first[0], second[1] - first[1]) / 2 / Math.sin(angle / 2);
-  const rise = radius - Math.sqrt(Math.max(0, radius * radius - half * half));
-  return first[1] + (bulge < 0 ? rise : -rise);
+  // All layers keep the middle of the neutral foot at (0, 0).
+  return moved(outline, 0, footInset);
 }
 
 /** How far the seam's letter stands from its end (mm). */
 const LETTER_INSET = 13;
 
-/** Centre line and seam letters; `axis` is where the middle of the wall lies. */
-function bandMarks(outline: Outline, band: Band, axis: number): Mark[] {
-  const low = axialHeight(outline, axis);
+/** Centre line, seam letters, and on a straight wall the ends of a lap. The neutral foot's middle lies at `origin`. */
+function bandMarks(outline: Outline, band: Band, [axis, low]: readonly [number, number]): Mark[] {
   const middle = [axis, low + band.slant / 2] as const;
   const letter = (rim: number, foot: number): Mark => {
     const [x, y] = [0, 1].map((axle) => {
@@ -75,7 +58,20 @@ function bandMarks(outline: Outline, band: Band, axis: number): Mark[] {
     { kind: 'line', name: 'centre', from: [axis, low], to: [axis, low + band.slant] },
     letter(3, 0),
     letter(2, 1),
+    ...lapMarks(outline, band),
   ];
+}
+
+function lapMarks(outline: Outline, { seam, girthFoot, girthRim }: Band): Mark[] {
+  const lapped = (seam.kind === 'lap' || seam.kind === 'half-lap') && seam.overlap > 0;
+  if (!lapped || girthFoot !== girthRim) return [];
+  const { minX, minY, maxX, maxY } = bounds(outline);
+  return [minX + seam.overlap, maxX - seam.overlap].map((x) => ({
+    kind: 'line',
+    name: 'overlap',
+    from: [x, minY],
+    to: [x, maxY],
+  }));
 }
 
 /** The flat part of a conical band as it lies with `faceUp` up: a ring sector with its foot towards smaller y. */
@@ -112,7 +108,7 @@ export function bandPart(band: Band): Part {
       lean('rim', 2, 3, leans.rim),
       lean('left', 3, 0, turnedLean(allowance.lean)),
     ],
-    marks: bandMarks(outline, band, dx),
+    marks: bandMarks(outline, band, [dx, dy]),
     volume: (t * (area(traced) + 4 * area(middle) + area(hidden))) / 6 - thinned,
   };
 }

@@ -25,6 +25,7 @@ describe('tableLayout', () => {
     [300, 1200, tumbler],
     [716, 694, vase],
     [374, 1000, vase],
+    [374, Infinity, vase],
   ])('keeps everything on a table of %d by %d, apart from one another', (width, height, things) => {
     const { scale, at } = tableLayout(things, { width, height });
     const boxes = things.map(({ id, box }) => {

@@ -16,6 +16,8 @@ export interface TableThing {
 /** Lower left corners on the screen (px) by id, and the one scale of all drawings (px per mm). */
 export interface TableLayout {
   readonly scale: number;
+  /** Height that the rows take (px). */
+  readonly height: number;
   readonly at: Readonly<Record<string, readonly [number, number]>>;
 }
 
@@ -88,12 +90,13 @@ function bestScale(things: readonly TableThing[], room: Box): number {
 
 /**
  * Lays flat parts and the standing piece on a table of the room (px), in rows, at the one scale that shows them largest.
- * What stands in one row stands on one line.
+ * What stands in one row stands on one line. A room of infinite height is a table that grows: the width sets the scale.
  */
 export function tableLayout(things: readonly TableThing[], room: Box): TableLayout {
   const scale = bestScale(things, room);
   const rows = rowsAt(things, room, scale);
-  const spare = Math.max(0, room.height - rows.reduce((sum, row) => sum + row.height, 0)) / (rows.length + 1);
+  const height = rows.reduce((sum, row) => sum + row.height, 0);
+  const spare = Number.isFinite(room.height) ? Math.max(0, room.height - height) / (rows.length + 1) : 0;
   const at: Record<string, readonly [number, number]> = {};
   let y = spare;
   for (const row of rows) {
@@ -105,5 +108,5 @@ export function tableLayout(things: readonly TableThing[], room: Box): TableLayo
     }
     y += row.height + spare;
   }
-  return { scale, at };
+  return { scale, height, at };
 }

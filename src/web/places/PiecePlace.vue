@@ -159,7 +159,8 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
   }
   .middle {
     position: relative;
-    height: 600px;
+    height: auto;
+    min-height: 420px;
   }
   .right {
     border-left: 0;

@@ -1,8 +1,8 @@
 import { shortValue, type Fault } from '../../errors.ts';
+import { bandPart } from '../../part/bandPart.ts';
 import { discPart } from '../../part/discPart.ts';
 import { seamAllowance } from '../../seam/seam.ts';
 import { developCylinder } from '../../wall/cylinder.ts';
-import { straightWallPart } from '../../wall/wallPart.ts';
 import { frustum, type Reach, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
 import { wetPiece } from '../wetPiece.ts';
@@ -44,7 +44,20 @@ function develop(target: Target): DevelopedForm {
       neutralDiameter: wall.neutral,
     },
     parts: [
-      straightWallPart({ ...wall, thickness: slab.wall, neutralFraction, seam, faceUp }),
+      bandPart({
+        id: 'wall',
+        name: 'Wall',
+        letter: 'A',
+        girthFoot: wall.wrapLength,
+        girthRim: wall.wrapLength,
+        slant: wall.wallHeight,
+        footLean: wall.footLean,
+        rimLean: 0,
+        thickness: slab.wall,
+        neutralFraction,
+        seam,
+        faceUp,
+      }),
       ...(disc ? [discPart({ ...disc, thickness: slab.base, faceUp })] : []),
     ],
     bendRadius: wall.neutral / 2,

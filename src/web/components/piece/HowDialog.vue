@@ -4,6 +4,7 @@ import { explain } from '../../../core/piece/explain/explain.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import type { Figure } from './figures.ts';
+import HoldField from './HoldField.vue';
 
 /** How one figure came about: each formula, the same with this piece's figures, and what comes out. */
 const figure = defineModel<Figure | null>({ required: true });
@@ -30,6 +31,7 @@ const steps = computed(() =>
           </p>
         </li>
       </ol>
+      <HoldField v-if="figure?.id === 'capacityBrim'" @done="figure = null" />
       <p class="foot">
         Figures are shown rounded and worked unrounded. They rest on your shrinkage of
         {{ (piece.target.clay.shrinkage * 100).toFixed(1) }} %: an estimate until a test piece confirms it.

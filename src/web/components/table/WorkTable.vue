@@ -26,8 +26,11 @@ const { width, height } = useSize(table);
 /** While a handle is dragged the layout stands still, so that the handle stays under the pointer. */
 const held = shallowRef<TableLayout | null>(null);
 
+/** A narrow table grows as far as its drawings need; a wide one stays as it is laid out. */
+const narrow = computed(() => width.value > 0 && width.value < NARROW_TABLE);
+const room = computed(() => (narrow.value ? Infinity : height.value));
 const layout = computed(
-  () => held.value ?? layTable(piece.target, piece.developed, { width: width.value, height: height.value }),
+  () => held.value ?? layTable(piece.target, piece.developed, { width: width.value, height: room.value }),
 );
 const places = computed(() => tablePlaces(piece.target, piece.developed, layout.value));
 const straight = computed(() => ['cylinder', 'former'].includes(piece.target.form.kind));
@@ -89,9 +92,14 @@ function endDrag(): void {
 </script>
 
 <template>
-  <div ref="table" class="work-table">
+  <div ref="table" class="work-table" :style="{ height: narrow ? `${layout.height + 24}px` : undefined }">
     <template v-if="width > 0">
-      <svg :width="width" :height="height" role="img" :aria-label="`Flat parts and side view of ${piece.target.name}`">
+      <svg
+        :width="width"
+        :height="narrow ? layout.height + 24 : height"
+        role="img"
+        :aria-label="`Flat parts and side view of ${piece.target.name}`"
+      >
         <template v-for="place in places.parts" :key="place.part.id">
           <FlatPart :part="place.part" :scale="places.scale" :at="[place.x, place.y]" />
           <PartDimensions :place="place" />
@@ -156,7 +164,7 @@ function endDrag(): void {
         @step="(mm) => drag.step(handle.size.key, mm)"
         @end="endDrag"
       />
-      <TableLeans :places="places" :narrow="width < NARROW_TABLE" />
+      <TableLeans :places="places" :narrow="narrow" />
     </template>
   </div>
 </template>

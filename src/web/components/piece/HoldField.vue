@@ -1,0 +1,83 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import { solveCapacity, type Keep } from '../../../core/reverse/solveCapacity.ts';
+import { usePiece } from '../../stores/piece.ts';
+
+/** Makes the piece hold a wanted volume, keeping its proportions, its height or its width. */
+const emit = defineEmits<{ done: [] }>();
+const piece = usePiece();
+const wanted = ref(String(Math.round(piece.developed.finished.capacityBrim / 10) * 10));
+const trouble = ref('');
+
+/** Sizes are rounded to this many mm, so that the fields stay readable. */
+const ROUNDING = 0.1;
+
+const WAYS: readonly { keep: Keep; words: string }[] = [
+  { keep: 'proportions', words: 'Keep its proportions' },
+  { keep: 'height', words: 'Keep its height' },
+  { keep: 'width', words: 'Keep its width' },
+];
+
+function solve(keep: Keep): void {
+  const ml = Number(wanted.value.replace(',', '.').replace(/ml/i, ''));
+  const solution = solveCapacity(piece.target, ml, keep);
+  if (solution.kind === 'unsolved') {
+    trouble.value = solution.rule;
+    return;
+  }
+  const text = JSON.stringify(solution.target.form, (_, value: unknown) =>
+    typeof value === 'number' ? Number((Math.round(value / ROUNDING) * ROUNDING).toFixed(1)) : value,
+  );
+  const [fault] = piece.change({ ...solution.target, form: JSON.parse(text) as typeof solution.target.form });
+  trouble.value = fault?.rule ?? '';
+  if (!fault) emit('done');
+}
+</script>
+
+<template>
+  <form class="hold" @submit.prevent="solve('proportions')">
+    <label for="hold-wanted">It should hold, in ml</label>
+    <input id="hold-wanted" v-model="wanted" type="text" inputmode="decimal" autocomplete="off" />
+    <div class="ways">
+      <button v-for="way in WAYS" :key="way.keep" type="button" class="quiet" @click="solve(way.keep)">
+        {{ way.words }}
+      </button>
+    </div>
+    <p v-if="trouble" role="alert">{{ trouble }}</p>
+  </form>
+</template>
+
+<style scoped>
+.hold {
+  display: grid;
+  grid-template-columns: 1fr auto;
+  gap: 10px;
+  align-items: center;
+  margin: 14px 0;
+  padding: 14px;
+  border: 1.5px solid var(--line);
+  border-radius: 10px;
+}
+input {
+  width: 6em;
+  min-height: 44px;
+  padding: 4px 10px;
+  border: 1.5px solid var(--ink-soft);
+  border-radius: 8px;
+  text-align: right;
+  font-size: 20px;
+  font-weight: 700;
+}
+.ways {
+  grid-column: 1 / -1;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+p {
+  grid-column: 1 / -1;
+  padding: 6px 10px;
+  background: var(--stop);
+  border-left: 4px solid var(--stop-edge);
+}
+</style>
