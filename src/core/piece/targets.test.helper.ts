@@ -1,4 +1,4 @@
-import { BASE_JOINS, newTarget, type Base, type CylinderForm, type Target } from './target.ts';
+import { BASE_JOINS, newTarget, type Base, type CylinderForm, type Form, type Target } from './target.ts';
 import { SEAM_KINDS, type Seam } from '../seam/seam.ts';
 
 /** A seeded source of numbers from 0 to 1 for tests (mulberry32), so that a failure can be repeated. */
@@ -67,3 +67,10 @@ export function randomTarget(random: () => number): Target {
     base,
   });
 }
+
+/** A target of a form, its rim cut level unless the change says otherwise. */
+export const level = (form: Form, more: Parameters<typeof targetWith>[0] = {}): Target => ({
+  ...targetWith({ ...more }),
+  rim: more.rim ?? 'level',
+  form,
+});

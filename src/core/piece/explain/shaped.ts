@@ -1,4 +1,7 @@
-import { degrees, radians } from '../../numbers.ts';
+import { degrees, LENGTH_TOLERANCE, radians } from '../../numbers.ts';
+import { edgeAt } from '../../outline/outline.ts';
+import type { Face, Lean } from '../../part/lean.ts';
+import type { Part } from '../../part/part.ts';
 import type { Development } from '../develop.ts';
 import type { BandFigures } from '../kinds/kind.ts';
 import type { Target } from '../target.ts';
@@ -11,6 +14,25 @@ function bandOf({ numbers }: Development, band: number): BandFigures | undefined
   if (halfAngle === undefined || slant === undefined || sweep === undefined) return undefined;
   if (girthFoot === undefined || girthRim === undefined) return undefined;
   return { halfAngle, slant, arcFoot, arcRim, sweep, girthFoot, girthRim };
+}
+
+/** From the figure on the neutral surface, or the outer face, to the line that is traced; none where they are one. */
+function tracedStep(from: number, traced: number, faceUp: Face): Step[] {
+  const off = traced - from;
+  if (Math.abs(off) < LENGTH_TOLERANCE) return [];
+  return [
+    {
+      rule: `the edges lean: on the ${faceUp} face, which lies up, the line is ${off > 0 ? 'longer' : 'shorter'} by`,
+      worked: [{ mmPlain: from }, off > 0 ? ' + ' : ' − ', { mmPlain: Math.abs(off) }],
+      gives: [{ mm: traced }],
+    },
+  ];
+}
+
+/** The edge of a part by its name, as it is traced (mm). */
+export function tracedEdge({ outline, leans }: Part, name: Lean['edge']): { length: number; radius: number } {
+  const lean = leans.find(({ edge }) => edge === name);
+  return edgeAt(outline, lean?.from ?? 0);
 }
 
 function angleStep(band: BandFigures): Step {
@@ -43,13 +65,15 @@ function arcSteps(band: BandFigures, girth: number, arc: number | null): Step[] 
   ];
 }
 
-function coneSteps(figure: FigureId, band: BandFigures): Step[] {
+function coneSteps(figure: FigureId, band: BandFigures, wall: Part): Step[] {
   const a = Math.abs(band.halfAngle);
+  const traced = (from: number | null, edge: 'foot' | 'rim') =>
+    from === null ? [] : tracedStep(from, tracedEdge(wall, edge).radius, wall.faceUp);
   switch (figure) {
     case 'arcFoot':
-      return arcSteps(band, band.girthFoot, band.arcFoot);
+      return [...arcSteps(band, band.girthFoot, band.arcFoot), ...traced(band.arcFoot, 'foot')];
     case 'arcRim':
-      return arcSteps(band, band.girthRim, band.arcRim);
+      return [...arcSteps(band, band.girthRim, band.arcRim), ...traced(band.arcRim, 'rim')];
     case 'sweep':
       return [
         angleStep(band),
@@ -62,13 +86,14 @@ function coneSteps(figure: FigureId, band: BandFigures): Step[] {
           worked: [{ mmPlain: band.slant * Math.cos(radians(a)) }, ' ÷ cos ', { degrees: a }],
           gives: [{ mm: band.slant }],
         },
+        ...tracedStep(band.slant, tracedEdge(wall, 'left').length, wall.faceUp),
       ];
     default:
       return [];
   }
 }
 
-function panelSteps(figure: FigureId, target: Target, { numbers }: Development): Step[] {
+function panelSteps(figure: FigureId, target: Target, { numbers, parts }: Development): Step[] {
   const { panelFoot, panelRim, slant, sideMitre, lean = 0 } = numbers;
   if (target.form.kind !== 'facet' || panelFoot === undefined || panelRim === undefined) return [];
   const { sides } = target.form;
@@ -78,11 +103,14 @@ function panelSteps(figure: FigureId, target: Target, { numbers }: Development):
     worked: [{ mmPlain: value / half }, ` × tan(180° ÷ ${sides})`],
     gives: [{ mm: value }],
   });
+  const panel = parts.find(({ id }) => id === 'panel');
+  const traced = (from: number, edge: 'foot' | 'rim') =>
+    panel ? tracedStep(from, tracedEdge(panel, edge).length, panel.faceUp) : [];
   switch (figure) {
     case 'panelFoot':
-      return [width(panelFoot)];
+      return [width(panelFoot), ...traced(panelFoot, 'foot')];
     case 'panelRim':
-      return [width(panelRim)];
+      return [width(panelRim), ...traced(panelRim, 'rim')];
     case 'slant':
       return [
         {
@@ -107,7 +135,9 @@ function panelSteps(figure: FigureId, target: Target, { numbers }: Development):
 /** How a figure of a tapered, stacked, facetted or lofted piece came about; empty when it has no steps of its own. */
 export function shapedSteps(figure: FigureId, target: Target, developed: Development, band: number): Step[] {
   const cone = bandOf(developed, band);
-  if (cone) return coneSteps(figure, cone);
+  const walls = developed.parts.filter(({ id }) => id.startsWith('wall'));
+  const wall = walls[developed.numbers.bands ? band : 0];
+  if (cone && wall) return coneSteps(figure, cone, wall);
   if (target.form.kind === 'facet') return panelSteps(figure, target, developed);
   const { girthFoot, girthRim } = developed.numbers;
   const girth = figure === 'girthFoot' ? girthFoot : figure === 'girthRim' ? girthRim : undefined;

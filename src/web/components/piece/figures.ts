@@ -1,7 +1,8 @@
 import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
-import { bounds, edgeAt, type Outline } from '../../../core/outline/outline.ts';
+import { bounds, type Outline } from '../../../core/outline/outline.ts';
 import type { Part } from '../../../core/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
+import { tracedEdge } from '../../../core/piece/explain/shaped.ts';
 import type { FigureId } from '../../../core/piece/explain/step.ts';
 import type { Phrase } from '../../../core/units/phrase.ts';
 
@@ -40,9 +41,9 @@ function straightWall(wall: Part, wrapLength: number): Figure[] {
 }
 
 /** The arcs of a cone's flat wall as they are traced on the face that lies up, and its slant. */
-function coneWall(wall: Part, cone: { sweep: number; slant: number }, band: number, prefix: string): Figure[] {
-  const foot = edgeAt(wall.outline, 0).radius;
-  const rim = edgeAt(wall.outline, 2).radius;
+function coneWall(wall: Part, cone: { sweep: number }, band: number, prefix: string): Figure[] {
+  const foot = tracedEdge(wall, 'foot').radius;
+  const rim = tracedEdge(wall, 'rim').radius;
   const name = (text: string) => (prefix ? `${prefix} ${text}` : text.charAt(0).toUpperCase() + text.slice(1));
   const straight = !Number.isFinite(foot) || !Number.isFinite(rim);
   return [
@@ -59,8 +60,13 @@ function coneWall(wall: Part, cone: { sweep: number; slant: number }, band: numb
             unit: 'none',
           } as const,
         ]),
-    lengthFigure('slant', name('slant height'), cone.slant, { band, minor: true }),
+    lengthFigure('slant', name('slant height'), tracedEdge(wall, 'left').length, { band, minor: true }),
   ];
+}
+
+/** Width of a separate panel as it is traced; in a strip the fold lines on the outer face, as they are given. */
+function panelWidth(part: Part, edge: 'foot' | 'rim', folded = 0): number {
+  return part.id === 'panel' ? tracedEdge(part, edge).length : folded;
 }
 
 function wallFigures({ numbers, parts }: Development): Figure[] {
@@ -74,11 +80,11 @@ function wallFigures({ numbers, parts }: Development): Figure[] {
       return wall ? coneWall(wall, band, index, String.fromCharCode(65 + index)) : [];
     });
   }
-  if (numbers.sweep !== undefined) return coneWall(first, { sweep: numbers.sweep, slant: numbers.slant ?? 0 }, 0, '');
+  if (numbers.sweep !== undefined) return coneWall(first, { sweep: numbers.sweep }, 0, '');
   if (numbers.panelFoot !== undefined) {
     return [
-      lengthFigure('panelRim', 'Panel, rim', numbers.panelRim ?? 0),
-      lengthFigure('panelFoot', 'Panel, foot', numbers.panelFoot),
+      lengthFigure('panelRim', 'Panel, rim', panelWidth(first, 'rim', numbers.panelRim)),
+      lengthFigure('panelFoot', 'Panel, foot', panelWidth(first, 'foot', numbers.panelFoot)),
       lengthFigure('slant', 'Slant height', numbers.slant ?? 0),
       { id: 'sideMitre', label: 'Side mitre', phrase: [{ degrees: numbers.sideMitre ?? 0 }], unit: 'none' },
     ];
