@@ -16,7 +16,9 @@ export interface Visit {
 }
 
 /** Opens browser and table before each test and closes them after; the test reads them from the returned holder. */
-export function eachVisit(options: { demo?: boolean; width?: number; height?: number } = {}): { readonly now: Visit } {
+export function eachVisit(
+  options: { demo?: boolean; width?: number; height?: number; environment?: Record<string, string> } = {},
+): { readonly now: Visit } {
   let browser: Browser;
   const holder = {} as { now: Visit };
   beforeAll(async () => {
@@ -24,7 +26,7 @@ export function eachVisit(options: { demo?: boolean; width?: number; height?: nu
   });
   afterAll(() => browser.close());
   beforeEach(async () => {
-    const table = await openTable({ demo: options.demo ?? false });
+    const table = await openTable({ demo: options.demo ?? false, environment: options.environment });
     const page = await browser.newPage({
       viewport: { width: options.width ?? 1280, height: options.height ?? 800 },
       reducedMotion: 'reduce',

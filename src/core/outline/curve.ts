@@ -51,7 +51,9 @@ export function arcsThrough(
 
 /** A plan outline as vertices and arcs, counter-clockwise. */
 export function planOutline(shape: Support): Outline {
-  const stations = stationsOf(shape.flats, 2 * ARCS);
+  // From between two flat edges, so that none of them is cut in two.
+  const [first = 0, second = first] = shape.flats;
+  const stations = stationsOf(shape.flats, 2 * ARCS, (first + second) / 2);
   return arcsThrough(
     stations.map(({ phi, side }) => pointAt(shape, phi, side)),
     stations,

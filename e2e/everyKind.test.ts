@@ -1,0 +1,103 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readdirSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import DxfParser from 'dxf-parser';
+import { readTargetText } from '../src/contract/targetSchema.ts';
+import { area, type Outline } from '../src/core/outline/outline.ts';
+import { develop, type Development } from '../src/core/piece/develop.ts';
+import { eachVisit, figure, textOf } from './visit.ts';
+
+jest.setTimeout(120_000);
+
+const FILES = readdirSync('demo').sort().map((file) => join('demo', file)); // prettier-ignore
+const TARGETS = FILES.map((file) => {
+  const reading = readTargetText(readFileSync(file, 'utf8'));
+  if (reading.kind === 'faults') throw new Error(`${file} cannot be read`);
+  return reading.target;
+});
+
+describe('the real command line', () => {
+  const fawn = (...args: string[]) => execFileSync('npm', ['run', '-s', 'fawn', '--', ...args], { encoding: 'utf8' });
+
+  it('develops every demo design as core does, one line each, in order', () => {
+    const results = fawn('develop', ...FILES).trim().split('\n').map((line) => JSON.parse(line) as Development); // prettier-ignore
+    expect(results).toHaveLength(FILES.length);
+    results.forEach((result, index) => {
+      const target = TARGETS[index];
+      if (target) expect(result).toEqual(JSON.parse(JSON.stringify(develop(target))));
+    });
+  });
+
+  it('writes a DXF of every kind that a reader opens with the very outlines, closed, arcs as arcs', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'fawn-kinds-'));
+    const paths = fawn('sheet', ...FILES, '--out', folder, '--formats', 'dxf')
+      .trim()
+      .split('\n');
+    paths.forEach((path, index) => {
+      const target = TARGETS[index];
+      if (!target) throw new Error(`${path} belongs to no design`);
+      const entities = new DxfParser().parseSync(readFileSync(path, 'utf8'))?.entities as unknown as {
+        layer: string;
+        shape: boolean;
+        vertices: { x: number; y: number; bulge?: number }[];
+      }[];
+      const cut = entities.filter(({ layer }) => layer === 'CUT');
+      const { parts } = develop(target);
+      expect(cut).toHaveLength(parts.length);
+      cut.forEach((line, at) => {
+        const outline: Outline = line.vertices.map(({ x, y, bulge = 0 }) => [x, y, bulge]);
+        expect(line.shape).toBe(true);
+        expect(area(outline)).toBeCloseTo(area(parts[at]?.outline ?? []), 1);
+      });
+    });
+  });
+
+  it('answers bad input with exit code 2 and nothing on standard output', () => {
+    try {
+      fawn('develop', 'package.json');
+    } catch (error) {
+      const { status, stdout, stderr } = error as { status: number; stdout: string; stderr: string };
+      expect([status, stdout]).toEqual([2, '']);
+      expect(stderr).toMatch(/package\.json: format: nothing: must be given/);
+      return;
+    }
+    throw new Error('it was accepted');
+  });
+});
+
+describe('every demo design', () => {
+  const visit = eachVisit({ demo: true });
+
+  it('is drawn in every stage without a complaint', async () => {
+    const { page, table, troubles } = visit.now;
+    const designs = (await (await fetch(`${table.url}api/designs`)).json()) as { id: string; name: string }[];
+    for (const { id, name } of designs) {
+      for (const stage of ['shape', 'flat', 'cut']) {
+        await page.goto(`${table.url}piece/${id}/${stage}`);
+        await textOf(page.locator('h1'), new RegExp(name.slice(0, 8)));
+        await figure(page, 'weighOut').waitFor();
+        const drawn = stage === 'cut' ? page.locator('figure svg') : page.locator('.flat-part .cut');
+        expect(await drawn.count()).toBeGreaterThan(0);
+      }
+    }
+    expect(troubles).toEqual([]);
+  });
+});
+
+describe('a table with a passphrase', () => {
+  const visit = eachVisit({ environment: { FAWN_PASSPHRASE: 'under the fawn' } });
+
+  it('lets nobody in without it, and leads where they wanted to go with it', async () => {
+    const { page } = visit.now;
+    await textOf(page.locator('h1'), /asks for its passphrase/);
+    await page.getByLabel('Passphrase').fill('a wrong guess');
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await textOf(page.getByRole('alert'), /not the passphrase/);
+    await page.getByLabel('Passphrase').fill('under the fawn');
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await textOf(page.locator('main'), /The shelf is bare/);
+    await page.reload();
+    await textOf(page.locator('main'), /The shelf is bare/);
+  });
+});

@@ -1,0 +1,101 @@
+import { TAU } from '../numbers.ts';
+import { planOutline } from './curve.ts';
+import { area, bounds, edges, validateOutline } from './outline.ts';
+import {
+  between,
+  girth,
+  grownPlan,
+  inward,
+  leastRadius,
+  planArea,
+  pointAt,
+  stationsOf,
+  supportOf,
+  turned,
+  type PlanOutline,
+} from './plan.ts';
+
+const SQUARE: PlanOutline = { kind: 'polygon', sides: 4, acrossFlats: 100, corner: 0 };
+const PLANS: readonly (readonly [string, PlanOutline, number, number, number])[] = [
+  ['circle', { kind: 'circle', diameter: 100 }, Math.PI * 100, Math.PI * 2500, 50],
+  ['circle off its place', { kind: 'circle', diameter: 100, at: [20, -7] }, Math.PI * 100, Math.PI * 2500, 50],
+  ['ellipse', { kind: 'ellipse', length: 100, width: 60 }, 255.1793, Math.PI * 1500, 18],
+  ['rounded', { kind: 'rounded', length: 100, width: 60, corner: 10 }, 302.8319, 5914.1593, 10],
+  ['square', SQUARE, 400, 10000, 0],
+  ['hexagon', { kind: 'polygon', sides: 6, acrossFlats: 80, corner: 5 }, 274.0, 5534.8, 5],
+];
+
+describe('plan outlines by their support', () => {
+  it.each(PLANS)('measure a %s: girth, area, tightest curve', (_, plan, wantedGirth, wantedArea, radius) => {
+    const shape = supportOf(plan);
+    expect(Math.abs(girth(shape) - wantedGirth)).toBeLessThan(1);
+    expect(Math.abs(planArea(shape) / wantedArea - 1)).toBeLessThan(1e-3);
+    expect(Math.abs(leastRadius(shape) - radius)).toBeLessThan(0.02);
+  });
+
+  it.each(PLANS)('draw a %s as arcs that keep girth and area', (_, plan) => {
+    const shape = supportOf(plan);
+    const outline = planOutline(shape);
+    expect(validateOutline(outline)).toEqual([]);
+    expect(edges(outline).reduce((sum, edge) => sum + edge.length, 0)).toBeCloseTo(girth(shape), 3);
+    expect(area(outline)).toBeCloseTo(planArea(shape), 1);
+    expect(bounds(outline).maxX).toBeCloseTo(shape.h(0), 3);
+  });
+
+  it.each(PLANS)('move a %s inward by Cauchy’s rule while the curve allows it', (_, plan) => {
+    const shape = supportOf(plan);
+    const d = Math.min(4, leastRadius(shape));
+    expect(girth(inward(shape, d))).toBeCloseTo(girth(shape) - TAU * d, 6);
+  });
+
+  it('keep a corner sharp that an offset has passed: a smaller square, not a swallowtail', () => {
+    const inner = inward(supportOf(SQUARE), 8);
+    expect(girth(inner)).toBeCloseTo(4 * 84, 9);
+    expect(planArea(inner)).toBeCloseTo(84 * 84, 6);
+    expect(pointAt(inner, Math.PI / 4, 'after')).toEqual([expect.closeTo(42, 9), expect.closeTo(42, 9)]);
+    expect(planOutline(inner)).toHaveLength(4);
+  });
+
+  it('lie between two outlines as the section of their hull', () => {
+    const half = between(supportOf(SQUARE), supportOf({ kind: 'circle', diameter: 60 }), 0.5);
+    expect(half.h(0)).toBeCloseTo(40, 9);
+    expect(girth(half)).toBeCloseTo((400 + Math.PI * 60) / 2, 6);
+  });
+
+  it('grow with the clay and over another face', () => {
+    expect(grownPlan({ kind: 'rounded', length: 100, width: 60, corner: 10, at: [5, 0] }, 1.1, 3)).toEqual({
+      kind: 'rounded',
+      length: expect.closeTo(116, 9),
+      width: expect.closeTo(72, 9),
+      corner: expect.closeTo(14, 9),
+      at: [expect.closeTo(5.5, 9), 0],
+    });
+    expect(grownPlan(SQUARE, 1, 2)).toMatchObject({ acrossFlats: 104, corner: 2 });
+  });
+});
+
+describe('stations', () => {
+  it('show both ends of every flat edge, and close the ring', () => {
+    const { flats } = supportOf(SQUARE);
+    const stations = stationsOf(flats, 40, 0.3);
+    expect(stations.at(-1)?.phi).toBeCloseTo(0.3 + TAU, 12);
+    for (const flat of flats) {
+      const here = stations.filter(({ phi }) => Math.abs(Math.sin((phi - flat) / 2)) < 1e-9);
+      expect(here.map(({ side }) => side)).toEqual(['before', 'after']);
+    }
+  });
+
+  it('start and end in the middle of a flat edge that they start on', () => {
+    const sides = stationsOf(supportOf(SQUARE).flats, 40, 0).map(({ side }) => side);
+    expect([sides[0], sides[1], sides.at(-2), sides.at(-1)]).toEqual(['middle', 'after', 'before', 'middle']);
+  });
+
+  it.each([
+    [-1e-17, 0],
+    [TAU, 0],
+    [-Math.PI / 2, 1.5 * Math.PI],
+    [5 * Math.PI, Math.PI],
+  ])('turn %d to %d', (phi, wanted) => {
+    expect(turned(phi)).toBeCloseTo(wanted, 12);
+  });
+});
