@@ -72,10 +72,15 @@ function partPlace(part: Part, [x, y]: readonly [number, number], scale: number)
   };
 }
 
+/** The order in which leaning edges are told: the ends as they lie, left and right, then foot and rim. */
+const EDGE_ORDER: readonly Lean['edge'][] = ['left', 'right', 'side', 'foot', 'rim', 'round'];
+
 /** The edges of a part that lean, each once: a strip repeats one lean over its panels. */
 export function leaningEdges({ leans }: Part): Lean[] {
   const leaning = leans.filter(({ word }) => word !== 'straight down');
-  return leaning.filter((lean, index) => leaning.findIndex(({ edge }) => edge === lean.edge) === index);
+  return leaning
+    .filter((lean, index) => leaning.findIndex(({ edge }) => edge === lean.edge) === index)
+    .sort((one, other) => EDGE_ORDER.indexOf(one.edge) - EDGE_ORDER.indexOf(other.edge));
 }
 
 /** Leaning edges whose tags do not fit on the part itself: only a long, straight wall on a wide table carries its tags. */
