@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import FindDialog from './components/frame/FindDialog.vue';
 import KeysDialog from './components/frame/KeysDialog.vue';
@@ -14,8 +14,18 @@ const settings = useSettings();
 const { light } = storeToRefs(settings);
 const { down } = storeToRefs(useConnection());
 const router = useRouter();
-const find = ref(false);
-const keys = ref(false);
+/** The one dialog of the frame that is open: opening the other closes it. */
+const open = ref<'find' | 'keys' | null>(null);
+const dialog = (name: 'find' | 'keys') =>
+  computed({
+    get: () => open.value === name,
+    set: (now) => {
+      if (now) open.value = name;
+      else if (open.value === name) open.value = null;
+    },
+  });
+const find = dialog('find');
+const keys = dialog('keys');
 
 useShortcuts([
   { keys: 'ctrl+k', words: 'Find a place or a design', run: () => (find.value = true) },
