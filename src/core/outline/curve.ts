@@ -31,9 +31,15 @@ export function arcsThrough(
   chunk = UNROLL_STATIONS / ARCS,
 ): Vertex[] {
   const vertices: Vertex[] = [];
+  const still = (at: number) => {
+    const [[x0, y0], [x1, y1]] = [points[at], points[at + 1]] as [Point, Point];
+    return Math.hypot(x1 - x0, y1 - y0) < POINT_TOLERANCE;
+  };
+  // No arc runs over a flat edge, nor over a place where the line stands still.
+  const flat = (at: number) => stations[at + 1]?.phi === stations[at]?.phi || still(at);
   let index = 0;
+  let held: Point | null = null;
   while (index < points.length - 1) {
-    const flat = (at: number) => stations[at + 1]?.phi === stations[at]?.phi;
     const from = points[index] as Point;
     let step = 1;
     if (!flat(index)) {
@@ -41,8 +47,12 @@ export function arcsThrough(
       if (step > 1 && step % 2 === 1) step -= 1;
     }
     const to = points[index + step] as Point;
-    if (Math.hypot(to[0] - from[0], to[1] - from[1]) >= POINT_TOLERANCE) {
-      vertices.push([...from, step === 1 ? 0 : bulgeThrough(from, points[index + step / 2] as Point, to)]);
+    if (Math.hypot(to[0] - from[0], to[1] - from[1]) < POINT_TOLERANCE) {
+      // The first of several points in one place stands for them, so that a corner stays where it is.
+      held ??= from;
+    } else {
+      vertices.push([...(held ?? from), step === 1 ? 0 : bulgeThrough(from, points[index + step / 2] as Point, to)]);
+      held = null;
     }
     index += step;
   }

@@ -1,19 +1,8 @@
 import { TAU } from '../numbers.ts';
 import { planOutline } from './curve.ts';
 import { area, bounds, edges, validateOutline } from './outline.ts';
-import {
-  between,
-  girth,
-  grownPlan,
-  inward,
-  leastRadius,
-  planArea,
-  pointAt,
-  stationsOf,
-  supportOf,
-  turned,
-  type PlanOutline,
-} from './plan.ts';
+import { between, grownPlan, inward, pointAt, stationsOf, supportOf, turned, type PlanOutline } from './plan.ts';
+import { girth, leastRadius, planArea } from './planMeasures.ts';
 
 const SQUARE: PlanOutline = { kind: 'polygon', sides: 4, acrossFlats: 100, corner: 0 };
 const PLANS: readonly (readonly [string, PlanOutline, number, number, number])[] = [

@@ -150,6 +150,24 @@ export function pointAt(shape: Support, phi: number, side: Station['side']): rea
   return [h * Math.cos(phi) - slope * Math.sin(phi), h * Math.sin(phi) + slope * Math.cos(phi)];
 }
 
+/** The same outline that works each normal out only once: the same stations are asked for again and again. */
+export function remembered(shape: Support): Support {
+  const heights = new Map<number, number>();
+  const slopes = { before: new Map<number, number>(), after: new Map<number, number>() };
+  const once = (known: Map<number, number>, phi: number, work: () => number): number => {
+    const found = known.get(phi);
+    if (found !== undefined) return found;
+    const value = work();
+    known.set(phi, value);
+    return value;
+  };
+  return {
+    flats: shape.flats,
+    h: (phi) => once(heights, phi, () => shape.h(phi)),
+    slope: (phi, side) => once(slopes[side], phi, () => shape.slope(phi, side)),
+  };
+}
+
 /** The outline moved inward by d mm (negative: outward): `h - d`, corners sharper than d staying sharp. */
 export function inward(shape: Support, d: number): Support {
   return mitred({ ...shape, h: (phi) => shape.h(phi) - d });
@@ -252,47 +270,5 @@ export function stationsOf(flats: readonly number[], count: number, start = 0, s
   return found;
 }
 
-/** Stations for girths and areas: with chords corrected to arcs, exact to a millionth on any piece that fits a table. */
-export const STATIONS = 360;
-
 /** Stations for unrolling, where strips are taken as flat: holds lines in the flat to 0.001 mm. */
-export const UNROLL_STATIONS = 1440;
-
-/** Perimeter of an outline (mm) along its stations, chords corrected to arcs by the turn of the normal. */
-export function girth(shape: Support): number {
-  const stations = stationsOf(shape.flats, STATIONS);
-  return stations.slice(1).reduce((sum, station, index) => {
-    const from = stations[index] as Station;
-    const [x0, y0] = pointAt(shape, from.phi, from.side);
-    const [x1, y1] = pointAt(shape, station.phi, station.side);
-    const turn = station.phi - from.phi;
-    return sum + Math.hypot(x1 - x0, y1 - y0) * (turn === 0 ? 1 : turn / 2 / Math.sin(turn / 2));
-  }, 0);
-}
-
-/** Area of an outline (mm2), by its points with the same correction. */
-export function planArea(shape: Support): number {
-  const stations = stationsOf(shape.flats, STATIONS);
-  return stations.slice(1).reduce((sum, station, index) => {
-    const from = stations[index] as Station;
-    const [x0, y0] = pointAt(shape, from.phi, from.side);
-    const [x1, y1] = pointAt(shape, station.phi, station.side);
-    const chord = Math.hypot(x1 - x0, y1 - y0);
-    return sum + (x0 * y1 - x1 * y0) / 2 + (chord * chord * (station.phi - from.phi)) / 12;
-  }, 0);
-}
-
-/** Least radius of curvature (mm): Infinity where all is flat, 0 or less where an offset has gone too far. */
-export function leastRadius(shape: Support): number {
-  const stations = stationsOf(shape.flats, STATIONS);
-  return stations.slice(1).reduce((least, station, index) => {
-    const from = stations[index] as Station;
-    const turn = station.phi - from.phi;
-    if (turn <= 0) return least;
-    const [x0, y0] = pointAt(shape, from.phi, from.side);
-    const [x1, y1] = pointAt(shape, station.phi, station.side);
-    const middle = (station.phi + from.phi) / 2;
-    const along = -(x1 - x0) * Math.sin(middle) + (y1 - y0) * Math.cos(middle);
-    return Math.min(least, along / turn);
-  }, Infinity);
-}
+export const UNROLL_STATIONS = 1080;

@@ -3,7 +3,7 @@ import { arcsThrough } from '../outline/curve.ts';
 import { area, bounds, mirrored, moved, type Outline, type Vertex } from '../outline/outline.ts';
 import { slopeOf } from '../outline/plan.ts';
 import { seamAllowance, type Seam } from '../seam/seam.ts';
-import { sectionAt, slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../wall/loft.ts';
+import { slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../wall/loft.ts';
 import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
 import type { Part } from './part.ts';
 
@@ -27,10 +27,8 @@ export interface LoftPanel {
 type Point = readonly [number, number];
 
 /** Direction of the level edges at each ruling in the flat, from the ruling's known share along and across them. */
-function edgeDirections(panel: LoftPanel, flat: UnrolledLoft): Point[] {
-  const depth = (1 - panel.neutralFraction) * panel.wall.thickness;
-  const low = sectionAt(panel.wall, panel.from, depth);
-  const high = sectionAt(panel.wall, panel.to, depth);
+function edgeDirections(flat: UnrolledLoft): Point[] {
+  const { low, high } = flat;
   return flat.stations.map((station, index) => {
     const [footX, footY] = flat.foot[index] as Point;
     const [rimX, rimY] = flat.rim[index] as Point;
@@ -42,8 +40,14 @@ function edgeDirections(panel: LoftPanel, flat: UnrolledLoft): Point[] {
   });
 }
 
+/** A face of the panel, and how many of its first vertices begin an edge of the foot. */
+interface Layer {
+  readonly outline: Outline;
+  readonly footCount: number;
+}
+
 /** The panel's outline on the surface `rise` mm outside the neutral one: level edges slide along the slope. */
-function layer(panel: LoftPanel, flat: UnrolledLoft, tangents: readonly Point[], rise: number, added: number): Outline {
+function layer(panel: LoftPanel, flat: UnrolledLoft, tangents: readonly Point[], rise: number, added: number): Layer {
   const shift = flat.stations.map((station, index): { tangent: Point; foot: Point; rim: Point } => {
     const tangent = tangents[index] as Point;
     const slid = (slide: number): Point => [-tangent[1] * slide, tangent[0] * slide];
@@ -67,12 +71,14 @@ function layer(panel: LoftPanel, flat: UnrolledLoft, tangents: readonly Point[],
     0,
   ];
   const back = arcsThrough([...rim].reverse(), [...flat.stations].reverse());
-  return [
-    ...arcsThrough(foot, flat.stations),
+  const along = arcsThrough(foot, flat.stations);
+  const outline: Outline = [
+    ...along,
     ...(added > 0 ? [[...footEnd, 0] as const, over(footEnd), over(rimEnd)] : [[...footEnd, 0] as const]),
     ...back,
     [...(rim[0] as Point), 0],
   ];
+  return { outline, footCount: along.length };
 }
 
 /** Turns an outline so that the line between its two ends of the foot lies level. */
@@ -89,8 +95,14 @@ function edgeLean(edge: 'foot' | 'rim', from: number, to: number, leans: readonl
   return { edge, from, to, lean: larger, least, greatest, word: leanWord(larger) };
 }
 
+/** A flat part of a lofted wall, and its neutral surface unrolled. */
+export interface LoftedPart {
+  readonly part: Part;
+  readonly flat: UnrolledLoft;
+}
+
 /** The flat part of a lofted wall as it lies with `faceUp` up, foot towards smaller y. */
-export function loftPart(panel: LoftPanel): Part {
+export function loftPart(panel: LoftPanel): LoftedPart {
   const { wall, neutralFraction: k, faceUp, seam } = panel;
   const t = wall.thickness;
   const { run, added, lean: ends } = seamAllowance(seam, t);
@@ -98,34 +110,33 @@ export function loftPart(panel: LoftPanel): Part {
   const flat = unrollLoft(wall, { from, to, depth: (1 - k) * t, start, sweep });
   const footEnd = flat.foot.at(-1) as Point;
   const tilt = Math.atan2(footEnd[1], footEnd[0]);
-  const tangents = edgeDirections(panel, flat);
+  const tangents = edgeDirections(flat);
   const turnedOver = (outline: Outline) => (faceUp === 'inside' ? mirrored(outline) : outline);
-  const layerAt = (rise: number) => turnedOver(levelled(layer(panel, flat, tangents, rise, added), tilt));
-  const [inner, middle, outer] = [layerAt(-k * t), layerAt((0.5 - k) * t), layerAt((1 - k) * t)] as [
-    Outline,
-    Outline,
-    Outline,
-  ];
+  const layerAt = (rise: number): Layer => {
+    const { outline, footCount } = layer(panel, flat, tangents, rise, added);
+    return { outline: turnedOver(levelled(outline, tilt)), footCount };
+  };
+  const [inner, middle, outer] = [layerAt(-k * t), layerAt((0.5 - k) * t), layerAt((1 - k) * t)] as const;
   const [traced, hidden] = faceUp === 'inside' ? [inner, outer] : [outer, inner];
-  const box = bounds(traced);
-  const outline = moved(traced, -box.minX, -box.minY);
+  const box = bounds(traced.outline);
+  const outline = moved(traced.outline, -box.minX, -box.minY);
   // Vertices of the foot come first; turned over, the same count stands at the end, and the lap at the other end.
   const count = outline.length;
-  const footCount = arcsThrough(flat.foot, flat.stations).length;
+  const { footCount } = traced;
   const lap = added > 0 ? 1 : 0;
   const [footFrom, footTo] = faceUp === 'inside' ? [count - footCount - lap, 0] : [0, footCount + lap];
   const sign = faceUp === 'inside' ? 1 : -1;
   const rimLeans = flat.stations.map(({ phi }) => sign * degrees(slopeAt(wall, phi)));
   const footLeans = flat.stations.map(({ phi }) => sign * panel.footLeanAt(phi));
   const rimTo = (footFrom + count - 1) % count;
-  return {
+  const part: Part = {
     id: panel.id,
     name: panel.name,
     count: 1,
     thickness: t,
     faceUp,
     outline,
-    underside: moved(hidden, run - box.minX, -box.minY),
+    underside: moved(hidden.outline, run - box.minX, -box.minY),
     leans: [
       edgeLean('foot', footFrom, footTo, footLeans),
       { edge: 'right', from: footTo, to: footTo + 1, lean: ends, word: leanWord(ends) },
@@ -133,6 +144,7 @@ export function loftPart(panel: LoftPanel): Part {
       { edge: 'left', from: rimTo, to: footFrom, lean: turnedLean(ends), word: leanWord(-ends) },
     ],
     marks: [],
-    volume: (t * (area(inner) + 4 * area(middle) + area(outer))) / 6,
+    volume: (t * (area(inner.outline) + 4 * area(middle.outline) + area(outer.outline))) / 6,
   };
+  return { part, flat };
 }

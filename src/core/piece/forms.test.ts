@@ -1,13 +1,16 @@
 import { area, bounds, edges, validateOutline, type Outline } from '../outline/outline.ts';
-import { girth, supportOf, type PlanOutline } from '../outline/plan.ts';
+import { grownPlan, supportOf, type PlanOutline, type Support } from '../outline/plan.ts';
+import { girth } from '../outline/planMeasures.ts';
 import { validatePart, type Part } from '../part/part.ts';
 import { develop } from './develop.ts';
 import { elevation } from './elevation.ts';
 import { explain } from './explain/explain.ts';
 import { tracedEdge } from './explain/shaped.ts';
 import type { FigureId } from './explain/step.ts';
-import { newTarget, type Form, type Target } from './target.ts';
-import { level, seeded } from './targets.test.helper.ts';
+import { newTarget, type Form, type LoftForm } from './target.ts';
+import { toWet } from './wetSize.ts';
+import { targetsOfEveryKind } from './everyKind.test.helper.ts';
+import { level } from './targets.test.helper.ts';
 
 const length = (outline: Outline, from: number, to: number) => {
   const all = edges(outline);
@@ -126,46 +129,7 @@ describe('one form as another', () => {
 });
 
 describe('200 random targets of every kind', () => {
-  const random = seeded(30);
-  const between = (least: number, greatest: number) => least + random() * (greatest - least);
-  const one = <T>(values: readonly T[]): T => values[Math.floor(random() * values.length)] as T;
-  const plan = (size: number): PlanOutline =>
-    one<PlanOutline>([
-      { kind: 'circle', diameter: size, at: [between(-9, 9), between(-9, 9)] },
-      { kind: 'ellipse', length: size, width: size * between(0.6, 1) },
-      { kind: 'rounded', length: size, width: size * between(0.6, 1), corner: size * between(0.15, 0.29) },
-      { kind: 'polygon', sides: one([3, 4, 5, 8]), acrossFlats: size, corner: size * between(0.15, 0.29) },
-    ]);
-  const make: Record<'taper' | 'stack' | 'oval' | 'facet' | 'box' | 'loft', () => Form> = {
-    taper: () => ({ kind: 'taper', rim: between(60, 200), foot: between(60, 200), height: between(40, 250) }),
-    stack: () => ({ kind: 'stack', profile: [[0, between(60, 120)], [between(40, 80), between(80, 160)], [between(120, 200), between(60, 120)]] }), // prettier-ignore
-    oval: () => ({ kind: 'oval', length: between(110, 200), width: between(90, 110), height: between(30, 90) }),
-    facet: () => ({ kind: 'facet', sides: 3 + Math.floor(random() * 10), rim: between(70, 140), foot: between(70, 140), height: between(60, 120), fold: one(['separate', 'strip']) }), // prettier-ignore
-    box: () => ({ kind: 'box', length: between(60, 200), width: between(60, 120), height: between(30, 90) }),
-    loft: () => ({
-      kind: 'loft',
-      rim: plan(between(100, 160)),
-      foot: plan(between(100, 160)),
-      height: between(60, 120),
-    }),
-  };
-  const targets = Array.from({ length: 200 }, (_, index) =>
-    level(make[Object.keys(make)[index % 6] as keyof typeof make](), {
-      clay: { shrinkage: between(0, 0.2) },
-      slab: {
-        wall: between(3, 7),
-        base: between(3, 7),
-        neutralFraction: between(0.3, 0.7),
-        faceUp: one(['inside', 'outside']),
-      },
-      size: { state: one(['fired', 'wet']), face: one(['outside', 'inside']) },
-      seam: one<Target['seam']>([
-        { kind: 'bevel', angle: 45, panels: 1 },
-        { kind: 'butt', panels: one([1, 2]) },
-      ]),
-      base: one<Target['base']>([{ join: 'under', trim: 0 }, { join: 'inside', trim: 0 }, { join: 'mitre', trim: 0 }, { join: 'none', trim: 0 }, { join: 'skirt', overlap: 3, trim: 2 }]), // prettier-ignore
-    }),
-  );
+  const targets = targetsOfEveryKind(30, 200);
 
   it('make sound parts with equal seams', () => {
     for (const target of targets) {
@@ -209,6 +173,28 @@ describe('200 random targets of every kind', () => {
         const flat = these.reduce((sum, wall) => sum + wall.count * area(wall.outline), 0);
         expect(Math.abs(flat / surface - 1)).toBeLessThan(1e-4);
       });
+    }
+  });
+
+  it('have lofted girths that are Cauchy’s integral of the neutral support', () => {
+    for (const target of targets.filter(({ form, base }) => form.kind === 'loft' && base.join === 'none')) {
+      const { slab, size } = target;
+      const form = target.form as LoftForm;
+      if (size.face !== 'outside') continue;
+      const wet = toWet(1, target);
+      const [rim, foot] = [form.rim, form.foot].map((plan) => supportOf(grownPlan(plan, wet))) as [Support, Support];
+      const depth = (1 - slab.neutralFraction) * slab.wall;
+      const steps = 7200;
+      let [rimGirth, footGirth] = [0, 0];
+      for (let step = 0; step < steps; step += 1) {
+        const phi = ((step + 0.5) * 2 * Math.PI) / steps;
+        const inset = depth * Math.hypot(1, (rim.h(phi) - foot.h(phi)) / (form.height * wet));
+        rimGirth += ((rim.h(phi) - inset) * 2 * Math.PI) / steps;
+        footGirth += ((foot.h(phi) - inset) * 2 * Math.PI) / steps;
+      }
+      const { numbers } = develop(target);
+      expect(Math.abs((numbers.girthRim ?? 0) - rimGirth)).toBeLessThan(0.01);
+      expect(Math.abs((numbers.girthFoot ?? 0) - footGirth)).toBeLessThan(0.01);
     }
   });
 

@@ -7,10 +7,10 @@ import { hollowOf, reachOf, type Standing } from '../standing.ts';
 import type { BoxForm, FacetForm, Target } from '../target.ts';
 import { toWet } from '../wetSize.ts';
 import type { DevelopedForm, FormKindWork } from './kind.ts';
-import { levelBase } from './levelBase.ts';
+import { levelBase, type LevelBase } from './levelBase.ts';
 
 /** The outer faces of a piece of flat panels: its plan at a height, and the slope of its walls (radians). */
-interface FlatPiece {
+export interface FlatPiece {
   readonly outerAt: (z: number) => Support;
   readonly slope: number;
   readonly height: number;
@@ -154,13 +154,22 @@ function boxWalls(form: BoxForm, target: Target, piece: FlatPiece, from: number,
   ];
 }
 
+/** A piece of flat panels with its base, and where its outer faces start (wet mm). */
+export function baseAndSlope(target: Target): {
+  readonly piece: FlatPiece;
+  readonly base: LevelBase;
+  readonly from: number;
+} {
+  const piece = pieceOf(target);
+  const base = levelBase({ outerAt: piece.outerAt, slopeAt: () => piece.slope, target });
+  // On a flat panel the outer face is the one that is measured: a mitred foot starts on the table.
+  return { piece, base, from: target.base.join === 'mitre' ? 0 : base.start };
+}
+
 function develop(target: Target): DevelopedForm {
   const { form, slab } = target;
-  const piece = pieceOf(target);
+  const { piece, base, from } = baseAndSlope(target);
   const { slope, height, outerAt } = piece;
-  const base = levelBase({ outerAt, slopeAt: () => slope, target });
-  // On a flat panel the outer face is the one that is measured: a mitred foot starts on the table.
-  const from = target.base.join === 'mitre' ? 0 : base.start;
   const footLean = target.base.join === 'mitre' ? base.footLean : -degrees(slope);
   const slant = (height - from) / Math.cos(slope);
   const parts = base.part ? [base.part] : [];

@@ -1,10 +1,11 @@
 import { shortValue, type Fault } from '../../errors.ts';
 import { TAU } from '../../numbers.ts';
-import { grownPlan, girth, leastRadius, supportOf, type PlanOutline, type Support } from '../../outline/plan.ts';
+import { grownPlan, remembered, supportOf, type PlanOutline, type Support } from '../../outline/plan.ts';
+import { girth, leastRadius } from '../../outline/planMeasures.ts';
 import { bandPart } from '../../part/bandPart.ts';
 import { loftPart } from '../../part/loftPart.ts';
 import { seamAllowance } from '../../seam/seam.ts';
-import { sectionAt, slopeAt, unrollLoft, type LoftWall } from '../../wall/loft.ts';
+import { sectionAt, slopeAt, type LoftWall } from '../../wall/loft.ts';
 import { hollowOf, reachOf, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
 import { toWet } from '../wetSize.ts';
@@ -20,7 +21,7 @@ function plansOf({ form }: Target): { rim: PlanOutline; foot: PlanOutline; heigh
 }
 
 /** The outer wall, wet. Sizes over the inside grow along each normal by the wall as it slopes there. */
-function wallOf(target: Target): LoftWall {
+export function wallOf(target: Target): LoftWall {
   const { rim, foot, height } = plansOf(target);
   const wet = toWet(1, target);
   const wall = {
@@ -30,7 +31,11 @@ function wallOf(target: Target): LoftWall {
     thickness: target.slab.wall,
   };
   if (target.size.face === 'outside') return wall;
-  return { ...wall, foot: sectionAt(wall, 0, -wall.thickness), rim: sectionAt(wall, wall.height, -wall.thickness) };
+  return {
+    ...wall,
+    foot: remembered(sectionAt(wall, 0, -wall.thickness)),
+    rim: remembered(sectionAt(wall, wall.height, -wall.thickness)),
+  };
 }
 
 function standing(target: Target): Standing {
@@ -47,7 +52,7 @@ function standing(target: Target): Standing {
   };
 }
 
-function base(target: Target, wall: LoftWall) {
+export function baseOf(target: Target, wall: LoftWall) {
   return levelBase({ outerAt: (z) => sectionAt(wall, z, 0), slopeAt: (phi) => slopeAt(wall, phi), target });
 }
 
@@ -59,7 +64,7 @@ function baseFigures(under: Support | null, top: Support | null) {
 
 function developOval(target: Target, wall: LoftWall): DevelopedForm {
   const { slab, seam } = target;
-  const { start, footLean, under, top, part } = base(target, wall);
+  const { start, footLean, under, top, part } = baseOf(target, wall);
   const neutral = sectionAt(wall, 0, (1 - slab.neutralFraction) * slab.wall);
   const wrapLength = girth(neutral);
   const wallHeight = wall.height - start;
@@ -86,9 +91,8 @@ function developOval(target: Target, wall: LoftWall): DevelopedForm {
 
 function developLoft(target: Target, wall: LoftWall): DevelopedForm {
   const { slab, seam } = target;
-  const { start: from, footLeanAt, under, top, part } = base(target, wall);
+  const { start: from, footLeanAt, under, top, part } = baseOf(target, wall);
   const depth = (1 - slab.neutralFraction) * slab.wall;
-  const whole = unrollLoft(wall, { from, to: wall.height, depth, start: 0 });
   const sweep = TAU / seam.panels;
   const panels = Array.from({ length: seam.panels }, (_, index) =>
     loftPart({
@@ -106,10 +110,11 @@ function developLoft(target: Target, wall: LoftWall): DevelopedForm {
       faceUp: slab.faceUp,
     }),
   );
-  const { girthFoot, girthRim, area } = whole;
+  const total = (figure: 'girthFoot' | 'girthRim' | 'area') => panels.reduce((sum, { flat }) => sum + flat[figure], 0);
+  const [girthFoot, girthRim, area] = [total('girthFoot'), total('girthRim'), total('area')];
   return {
     numbers: { girthRim, girthFoot, area, ...baseFigures(under, top), bevelRun: seamAllowance(seam, slab.wall).run },
-    parts: part ? [...panels, part] : panels,
+    parts: [...panels.map((panel) => panel.part), ...(part ? [part] : [])],
     bendRadius: Math.min(leastRadius(sectionAt(wall, from, depth)), leastRadius(sectionAt(wall, wall.height, depth))),
   };
 }

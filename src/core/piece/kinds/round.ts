@@ -1,60 +1,13 @@
-import { coneBase, coneLine, developCone, neutralRim, radiusInside, type ConeLine } from '../../wall/cone.ts';
-import { LENGTH_TOLERANCE, STRAIGHT_RADIUS } from '../../numbers.ts';
+import { developCone, radiusInside } from '../../wall/cone.ts';
+import { STRAIGHT_RADIUS } from '../../numbers.ts';
 import { shortValue, type Fault } from '../../errors.ts';
 import { bandPart } from '../../part/bandPart.ts';
 import { discPart } from '../../part/discPart.ts';
 import { seamAllowance } from '../../seam/seam.ts';
 import { frustum, type Reach, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
-import { toWet } from '../wetSize.ts';
 import type { BandFigures, DevelopedForm, FormKindWork } from './kind.ts';
-
-/** One cone of a round piece: its outer line, and the wet heights between which it stands. */
-interface Cone {
-  readonly line: ConeLine;
-  readonly from: number;
-  readonly to: number;
-}
-
-/** The wet profile: heights, and radii over the measured face. */
-function profileOf(target: Target): (readonly [height: number, radius: number])[] {
-  const { form } = target;
-  if (form.kind === 'taper') {
-    return [
-      [0, toWet(form.foot, target) / 2],
-      [toWet(form.height, target), toWet(form.rim, target) / 2],
-    ];
-  }
-  if (form.kind !== 'stack') return [];
-  const points = form.profile.map(([height, across]) => [toWet(height, target), toWet(across, target) / 2] as const);
-  // Bands of equal angle are one band.
-  return points.filter((point, index) => {
-    const before = points[index - 1];
-    const after = points[index + 1];
-    if (!before || !after) return true;
-    const bend = (point[1] - before[1]) * (after[0] - point[0]) - (after[1] - point[1]) * (point[0] - before[0]);
-    return Math.abs(bend) > LENGTH_TOLERANCE * LENGTH_TOLERANCE * (after[0] - before[0]) ** 2;
-  });
-}
-
-/** The cones from below; only the highest ends in the rim, every joint is level. */
-function conesOf(target: Target): Cone[] {
-  const profile = profileOf(target);
-  const last = profile.length - 2;
-  return profile.slice(0, -1).map(([from, foot], index) => {
-    const [to, rim] = profile[index + 1] ?? [from, foot];
-    const line = coneLine({
-      rim,
-      foot,
-      height: to - from,
-      wall: target.slab.wall,
-      face: target.size.face,
-      rimCut: index === last ? target.rim : 'level',
-    });
-    // The line is kept by its radius at the table, so that all cones share one height.
-    return { line: { ...line, radius: line.radius - from * Math.tan(line.halfAngle) }, from, to };
-  });
-}
+import { bandsOf, conesOf, type Cone } from './roundBands.ts';
 
 function standing(target: Target): Standing {
   const cones = conesOf(target);
@@ -84,15 +37,10 @@ function standing(target: Target): Standing {
 const finite = (radius: number) => (radius >= STRAIGHT_RADIUS * 1e6 ? null : radius);
 
 function develop(target: Target): DevelopedForm {
-  const { slab, seam, base, rim } = target;
+  const { slab, seam } = target;
   const { wall: t, neutralFraction: k, faceUp } = slab;
-  const cones = conesOf(target);
-  const first = cones[0] as Cone;
-  const foot = coneBase(first.line, base, { wall: t, floor: slab.base, neutralFraction: k });
-  const bands = cones.map(({ line, from, to }, index) => {
-    const top = index === cones.length - 1 ? neutralRim(line, to, { rim, wall: t, k }) : to;
-    return developCone(line, { from: index === 0 ? foot.start : from, to: top, depth: (1 - k) * t });
-  });
+  const { bands: cut, foot } = bandsOf(target);
+  const bands = cut.map(({ line, from, to }) => developCone(line, { from, to, depth: (1 - k) * t }));
   const figures: BandFigures[] = bands.map((band) => ({
     ...band,
     arcFoot: finite(band.arcFoot),
@@ -105,8 +53,8 @@ function develop(target: Target): DevelopedForm {
       name: single ? 'Wall' : `Wall ${index + 1}`,
       letter: String.fromCharCode(65 + index),
       ...band,
-      footLean: index === 0 ? foot.footLean : -band.halfAngle,
-      rimLean: index === bands.length - 1 && rim === 'square' ? 0 : band.halfAngle,
+      footLean: cut[index]?.footLean ?? 0,
+      rimLean: cut[index]?.rimLean ?? 0,
       thickness: t,
       neutralFraction: k,
       seam,

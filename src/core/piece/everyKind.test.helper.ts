@@ -1,0 +1,47 @@
+import type { PlanOutline } from '../outline/plan.ts';
+import type { Form, Target } from './target.ts';
+import { level, seeded } from './targets.test.helper.ts';
+
+/** Random targets that can be made, of every kind in turn (tapers, stacks, ovals, facets, boxes, lofts): every join, face and state. */
+export function targetsOfEveryKind(seed: number, count: number): Target[] {
+  const random = seeded(seed);
+  const between = (least: number, greatest: number) => least + random() * (greatest - least);
+  const one = <T>(values: readonly T[]): T => values[Math.floor(random() * values.length)] as T;
+  const plan = (size: number): PlanOutline =>
+    one<PlanOutline>([
+      { kind: 'circle', diameter: size, at: [between(-9, 9), between(-9, 9)] },
+      { kind: 'ellipse', length: size, width: size * between(0.6, 1) },
+      { kind: 'rounded', length: size, width: size * between(0.6, 1), corner: size * between(0.15, 0.29) },
+      { kind: 'polygon', sides: one([3, 4, 5, 8]), acrossFlats: size, corner: size * between(0.15, 0.29) },
+    ]);
+  const make: Record<'taper' | 'stack' | 'oval' | 'facet' | 'box' | 'loft', () => Form> = {
+    taper: () => ({ kind: 'taper', rim: between(60, 200), foot: between(60, 200), height: between(40, 250) }),
+    stack: () => ({ kind: 'stack', profile: [[0, between(60, 120)], [between(40, 80), between(80, 160)], [between(120, 200), between(60, 120)]] }), // prettier-ignore
+    oval: () => ({ kind: 'oval', length: between(110, 200), width: between(90, 110), height: between(30, 90) }),
+    facet: () => ({ kind: 'facet', sides: 3 + Math.floor(random() * 10), rim: between(70, 140), foot: between(70, 140), height: between(60, 120), fold: one(['separate', 'strip']) }), // prettier-ignore
+    box: () => ({ kind: 'box', length: between(60, 200), width: between(60, 120), height: between(30, 90) }),
+    loft: () => ({
+      kind: 'loft',
+      rim: plan(between(100, 160)),
+      foot: plan(between(100, 160)),
+      height: between(60, 120),
+    }),
+  };
+  return Array.from({ length: count }, (_, index) =>
+    level(make[Object.keys(make)[index % 6] as keyof typeof make](), {
+      clay: { shrinkage: between(0, 0.2) },
+      slab: {
+        wall: between(3, 7),
+        base: between(3, 7),
+        neutralFraction: between(0.3, 0.7),
+        faceUp: one(['inside', 'outside']),
+      },
+      size: { state: one(['fired', 'wet']), face: one(['outside', 'inside']) },
+      seam: one<Target['seam']>([
+        { kind: 'bevel', angle: 45, panels: 1 },
+        { kind: 'butt', panels: one([1, 2]) },
+      ]),
+      base: one<Target['base']>([{ join: 'under', trim: 0 }, { join: 'inside', trim: 0 }, { join: 'mitre', trim: 0 }, { join: 'none', trim: 0 }, { join: 'skirt', overlap: 3, trim: 2 }]), // prettier-ignore
+    }),
+  );
+}

@@ -1,0 +1,56 @@
+import { inward, type Support } from '../outline/plan.ts';
+import { baseAndSlope } from '../piece/kinds/flat.ts';
+import type { Target } from '../piece/target.ts';
+import type { Point3 } from '../wall/loft.ts';
+import type { Body, PanelChain, StandingPanel } from './body.ts';
+import { platePoints } from './loftBody.ts';
+
+/** The corner between the flat edges with normals `one` and `next` (radians), at height z (mm). */
+function cornerOf(plan: Support, one: number, next: number, z: number): Point3 {
+  const [h, g] = [plan.h(one), plan.h(next)];
+  const sine = Math.sin(next - one);
+  return [(h * Math.sin(next) - g * Math.sin(one)) / sine, (g * Math.cos(one) - h * Math.cos(next)) / sine, z];
+}
+
+/** A piece of flat panels as it stands: the panel whose outward normal is along x first, then anticlockwise. */
+export function flatBody(target: Target): Body {
+  const { form, slab, base: joined } = target;
+  const { piece, base, from } = baseAndSlope(target);
+  const { outerAt, slope, height } = piece;
+  const depth = slab.wall / Math.cos(slope);
+  const butt = form.kind === 'box' && target.seam.kind === 'butt';
+  const normals = outerAt(0).flats;
+  const innerFoot = joined.join === 'mitre' ? slab.base : from;
+  const panels = normals.map((normal, index): StandingPanel => {
+    const before = normals.at(index - 1) ?? 0;
+    const after = normals[(index + 1) % normals.length] ?? 0;
+    const row = (z: number, inset: (normal: 'own' | 'side') => number): readonly [Point3, Point3] => {
+      const own = inward(outerAt(z), inset('own'));
+      const side = inward(outerAt(z), inset('side'));
+      const mixed = (at: number) => (at === normal ? own : side).h(at);
+      const plan: Support = { ...own, h: mixed };
+      return [cornerOf(plan, before, normal, z), cornerOf(plan, normal, after, z)];
+    };
+    // Butted: the sides square to x are the short ones and stand between the long ones.
+    const short = butt && index % 2 === 0;
+    const long = butt && index % 2 === 1;
+    const outerSide = short ? depth : 0;
+    const innerSide = long ? 0 : depth;
+    const outer = (z: number) => row(z, (which) => (which === 'own' ? 0 : outerSide));
+    const inner = (z: number) => row(z, (which) => (which === 'own' ? depth : innerSide));
+    const round = (low: readonly [Point3, Point3], high: readonly [Point3, Point3]) =>
+      [low[0], low[1], high[1], high[0]] as const;
+    return { outer: round(outer(from), outer(height)), inner: round(inner(innerFoot), inner(height)) };
+  });
+  const strip = form.kind === 'facet' && form.fold === 'strip';
+  const boxPart = (index: number) => (index % 2 === 0 ? 'short' : 'long');
+  const walls: PanelChain[] = strip
+    ? [{ kind: 'panels', part: 'wall', panels }]
+    : panels.map((panel, index) => ({
+        kind: 'panels',
+        part: form.kind === 'box' ? boxPart(index) : 'panel',
+        panels: [panel],
+      }));
+  const plate = base.under && base.top ? { ...platePoints(base.under, base.top), thickness: slab.base } : null;
+  return { walls, base: plate, height, faceUp: slab.faceUp };
+}

@@ -1,0 +1,43 @@
+import { degrees, TAU } from '../numbers.ts';
+import { mergedFlats, pointAt, stationsOf, type Support } from '../outline/plan.ts';
+import { baseOf, wallOf } from '../piece/kinds/loft.ts';
+import type { Target } from '../piece/target.ts';
+import { rulingPairs, slopeAt } from '../wall/loft.ts';
+import type { BentWall, Body } from './body.ts';
+import type { Point2 } from './pose.ts';
+import { RULINGS } from './roundBody.ts';
+
+/** Points of two outlines with the same normals, each once round. */
+export function platePoints(under: Support, top: Support): { readonly under: Point2[]; readonly top: Point2[] } {
+  const stations = stationsOf(mergedFlats(under, top), RULINGS).slice(0, -1);
+  const line = (shape: Support) => stations.map(({ phi, side }) => pointAt(shape, phi, side));
+  return { under: line(under), top: line(top) };
+}
+
+/** An oval or a loft as it stands, its first seam at the end of the x axis. */
+export function loftBody(target: Target, rulings = RULINGS): Body {
+  const { slab, seam } = target;
+  const wall = wallOf(target);
+  const { start: from, footLeanAt, under, top } = baseOf(target, wall);
+  const depth = (1 - slab.neutralFraction) * slab.wall;
+  const flats = mergedFlats(wall.foot, wall.rim);
+  const sweep = TAU / seam.panels;
+  const walls = Array.from({ length: seam.panels }, (_, panel): BentWall => {
+    const stations = stationsOf(flats, rulings, panel * sweep, sweep);
+    const { lows, highs } = rulingPairs(wall, { from, to: wall.height, depth }, stations);
+    return {
+      kind: 'bent',
+      part: seam.panels === 1 || target.form.kind === 'oval' ? 'wall' : `wall-${panel + 1}`,
+      lows,
+      highs,
+      footLeans: stations.map(({ phi }) => footLeanAt(phi)),
+      rimLeans: stations.map(({ phi }) => degrees(slopeAt(wall, phi))),
+      thickness: slab.wall,
+      neutralFraction: slab.neutralFraction,
+      seam,
+      band: 0,
+    };
+  });
+  const base = under && top ? { ...platePoints(under, top), thickness: slab.base } : null;
+  return { walls, base, height: wall.height, faceUp: slab.faceUp };
+}
