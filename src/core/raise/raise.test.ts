@@ -20,7 +20,7 @@ const all = (parts: readonly RaisedPart[]) =>
 const bent = (body: Body) => body.walls.flatMap((wall) => (wall.kind === 'bent' ? [wall] : []));
 
 const TARGETS: readonly Target[] = [
-  ...targetsOfEveryKind(31, 120),
+  ...targetsOfEveryKind(31, 90),
   targetWith(),
   targetWith({ seam: { kind: 'lap', overlap: 12, panels: 1 }, slab: { faceUp: 'outside' } }),
   targetWith({ form: { kind: 'former', diameter: 76, sleeve: 0.5, height: 104 }, base: { join: 'mitre', trim: 0 } }),
@@ -85,7 +85,7 @@ describe('raising', () => {
     for (const target of whole) {
       // Where a loft's flat face meets a curve, the drawing takes the mean of both normals.
       const near = target.form.kind === 'loft' ? 0.02 : 0.01;
-      const body = standingBody(target, target.form.kind === 'loft' ? 2880 : 720);
+      const body = standingBody(target, target.form.kind === 'loft' ? 2880 : 1440);
       const parts = develop(target).parts.filter(({ id }) => id !== 'base');
       const walls = raise(body, 0).filter(({ neutral }) => neutral);
       const standing = raise(body, 1).filter(({ neutral }) => neutral);
