@@ -12,6 +12,10 @@ export function openBrowser(): Promise<Browser> {
     args: [
       '--no-sandbox',
       '--disable-gpu',
+      // WebGL by the processor alone, for the standing piece.
+      '--use-gl=angle',
+      '--use-angle=swiftshader',
+      '--enable-unsafe-swiftshader',
       '--disable-quic',
       '--no-first-run',
       '--disable-background-networking',

@@ -29,6 +29,15 @@ const howOpen = async (page: Page, url: string) => {
   await page.locator('#how-title').waitFor();
 };
 
+const raisedTo =
+  (design: string, share: string, then: readonly string[] = []) =>
+  async (page: Page, url: string) => {
+    await onPiece(design, 'flat')(page, url);
+    await page.locator('input[type="range"][aria-label^="Raise"]').fill(share);
+    await page.locator('canvas[data-scale]:not([data-scale="0"])').waitFor();
+    for (const words of then) await page.getByRole('button', { name: words, exact: true }).click();
+  };
+
 const DESK = { width: 1280, height: 800 };
 const TABLET = { width: 1024, height: 768 };
 const PHONE = { width: 390, height: 844 };
@@ -42,6 +51,12 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-stack', ...DESK, take: onPiece('Window vase', 'shape') },
   { name: 'piece-loft', ...DESK, take: onPiece('Bread bowl, square to round', 'flat') },
   { name: 'piece-facets', ...DESK, take: onPiece('Salt box', 'flat') },
+  { name: 'piece-raising', ...DESK, take: raisedTo('Soup cup', '0.55') },
+  { name: 'piece-raised', ...DESK, take: raisedTo('Rack tumbler', '1', ['Cut level', 'Seam']) },
+  { name: 'tmp-hand', ...DESK, take: raisedTo('Sugar pot', '1', ['Hand', 'Fired']) },
+  { name: 'tmp-up', ...PHONE, take: raisedTo('Window vase', '0.9', ['Cut upright']) },
+  { name: 'tmp-box', ...TABLET, take: raisedTo('Salt box', '0.7', []) },
+  { name: 'tmp-loft', ...DESK, take: raisedTo('Bread bowl, square to round', '1', []) },
   { name: 'piece-flat-tablet', ...TABLET, take: onPiece('Rack tumbler', 'flat') },
   { name: 'piece-shape-phone', ...PHONE, take: onPiece('Rack tumbler', 'shape') },
   { name: 'piece-how', ...DESK, take: howOpen },

@@ -5,18 +5,20 @@ import { FACES } from '../core/part/lean.ts';
 import { checkTarget } from '../core/piece/checkTarget.ts';
 import {
   BASE_JOINS,
+  DEFAULT_CLEARANCE,
+  DEFAULT_SKIRT,
   FORM_KINDS,
   LIMITS,
   MOST_PROFILE_POINTS,
   RIMS,
   SIZE_STATES,
+  STIFFNESSES,
   TARGET_DEFAULTS,
   TARGET_FORMAT,
   TARGET_VERSION,
   type Target,
 } from '../core/piece/target.ts';
 import { DEFAULT_BEVEL_ANGLE, DEFAULT_MARGIN, DEFAULT_OVERLAP, SEAM_KINDS } from '../core/seam/seam.ts';
-import { DEFAULT_SKIRT } from '../core/piece/target.ts';
 
 const figure = () => Joi.number().strict().unsafe();
 const oneOf = (values: readonly string[]) => Joi.string().valid(...values);
@@ -83,6 +85,16 @@ const formSchema = Joi.object({
   sleeve: only('kind', ['former'], 0),
 });
 
+/** Marks on the wall; equal panels are counted or measured, not both. */
+const marksSchema = Joi.object({
+  panels: Joi.object({ count: figure(), width: figure() }).xor('count', 'width'),
+  places: Joi.array()
+    .items(Joi.object({ kind: oneOf(['handle', 'spout']).required(), at: figure().required() }))
+    .max(LIMITS.places.greatest),
+  repeat: figure(),
+  text: Joi.string().trim().max(LIMITS.markText.greatest),
+});
+
 /** Shape of a target file, version 1. Ranges are core's ({@link checkTarget}), checked once the shape is right. */
 export const targetSchema = Joi.object<Target>({
   format: Joi.string().valid(TARGET_FORMAT).required(),
@@ -91,6 +103,7 @@ export const targetSchema = Joi.object<Target>({
   clay: Joi.object({
     shrinkage: figure().default(D.clay.shrinkage),
     wetDensity: figure().default(D.clay.wetDensity),
+    stiffness: oneOf(STIFFNESSES),
   }).default(D.clay),
   slab: Joi.object({
     wall: figure().default(D.slab.wall),
@@ -116,6 +129,9 @@ export const targetSchema = Joi.object<Target>({
     trim: figure().default(D.base.trim),
   }).default(D.base),
   rim: oneOf(RIMS).default(D.rim),
+  fit: Joi.object({ hole: figure(), shelf: figure(), clearance: figure().default(DEFAULT_CLEARANCE) }),
+  marks: marksSchema,
+  belly: figure(),
 }).required();
 
 const CODES: Readonly<Record<string, FaultCode>> = {

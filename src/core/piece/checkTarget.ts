@@ -34,6 +34,8 @@ const SIZE: Range = { above: 0, greatest: LIMITS.size.greatest };
 const CORNER: Range = { least: 0, greatest: LIMITS.size.greatest };
 const PLACE: Range = { least: -LIMITS.size.greatest, greatest: LIMITS.size.greatest };
 
+const TURN: Range = { least: 0, greatest: 360 };
+
 type Ranged = readonly [key: string, value: number, range: Range];
 
 function planRanges(key: string, plan: PlanOutline): Ranged[] {
@@ -78,8 +80,28 @@ function formRanges(form: Form): Ranged[] {
   }
 }
 
-function wholeNumbers({ form, seam }: Target): Fault[] {
+/** Figures of what the piece must fit, and of the marks on its wall. */
+function optionalRanges({ fit, marks, belly }: Target): Ranged[] {
+  const given = (key: string, value: number | undefined, range: Range): Ranged[] =>
+    value === undefined ? [] : [[key, value, range]];
+  const panels = marks?.panels;
+  return [
+    ...given('fit.hole', fit?.hole, SIZE),
+    ...given('fit.shelf', fit?.shelf, SIZE),
+    ...given('fit.clearance', fit?.clearance, CORNER),
+    ...given('marks.panels.count', panels && 'count' in panels ? panels.count : undefined, LIMITS.wallPanels),
+    ...given('marks.panels.width', panels && 'width' in panels ? panels.width : undefined, SIZE),
+    ...given('marks.repeat', marks?.repeat, SIZE),
+    ...(marks?.places ?? []).map(({ at }, index): Ranged => [`marks.places.${index}.at`, at, TURN]),
+    ...given('belly', belly, SIZE),
+  ];
+}
+
+function wholeNumbers({ form, seam, marks }: Target): Fault[] {
   const counted: Ranged[] = [['seam.panels', seam.panels, LIMITS.panels]];
+  if (marks?.panels && 'count' in marks.panels) {
+    counted.push(['marks.panels.count', marks.panels.count, LIMITS.wallPanels]);
+  }
   if (form.kind === 'facet') counted.push(['form.sides', form.sides, SIDES_LIMITS]);
   if (form.kind === 'loft') {
     for (const key of ['rim', 'foot'] as const) {
@@ -104,6 +126,7 @@ function rangeFaults(target: Target): Fault[] {
     ...formRanges(form).flatMap(([key, value, range]) => rangeFault(`form.${key}`, value, range)),
     ...rangeFault('seam.panels', seam.panels, LIMITS.panels),
     ...rangeFault('base.trim', base.trim, LIMITS.trim),
+    ...optionalRanges(target).flatMap(([path, value, range]) => rangeFault(path, value, range)),
   ];
   if (seam.kind === 'bevel') faults.push(...rangeFault('seam.angle', seam.angle, BEVEL_LIMITS));
   if (seam.kind === 'lap' || seam.kind === 'half-lap') {

@@ -104,6 +104,42 @@ export type Rim = 'square' | 'level';
 
 export const RIMS: readonly Rim[] = ['square', 'level'];
 
+/** How the clay feels when it is bent: at the same bend a stiff slab splits first. */
+export type Stiffness = 'soft' | 'medium' | 'stiff';
+
+export const STIFFNESSES: readonly Stiffness[] = ['soft', 'medium', 'stiff'];
+
+export const DEFAULT_STIFFNESS: Stiffness = 'medium';
+
+/** What the finished piece must fit, fired mm; what is left out does not matter. */
+export interface Fit {
+  /** Diameter of a round rack hole that it drops into. */
+  readonly hole?: number;
+  /** Clear height over the shelf that it stands on. */
+  readonly shelf?: number;
+  /** Room to be left all round. */
+  readonly clearance: number;
+}
+
+/** Default room round a piece in its hole or under its shelf (mm). */
+export const DEFAULT_CLEARANCE = 1;
+
+/** A place on the wall where something is joined: degrees round from the first seam, 0 on it and 180 opposite. */
+export interface JoinPlace {
+  readonly kind: 'handle' | 'spout';
+  readonly at: number;
+}
+
+/** What is drawn on the flat wall and not cut. Lengths wet mm. */
+export interface WallMarks {
+  /** Equal panels: how many, or about how wide (the nearest whole number of them is taken). */
+  readonly panels?: { readonly count: number } | { readonly width: number };
+  readonly places?: readonly JoinPlace[];
+  /** Width of a stamp or of one repeat of a texture, pressed side by side all round. */
+  readonly repeat?: number;
+  readonly text?: string;
+}
+
 /** A design: what the finished piece must be, and the clay, slab and joins that make it. Lengths mm. */
 export interface Target {
   readonly format: typeof TARGET_FORMAT;
@@ -114,6 +150,8 @@ export interface Target {
     readonly shrinkage: number;
     /** g/cm3. */
     readonly wetDensity: number;
+    /** How stiff it is when it is bent; {@link DEFAULT_STIFFNESS} when left out. */
+    readonly stiffness?: Stiffness;
   };
   readonly slab: {
     /** Wet thickness of the wall (mm). */
@@ -129,6 +167,10 @@ export interface Target {
   readonly seam: Seam;
   readonly base: Base;
   readonly rim: Rim;
+  readonly fit?: Fit;
+  readonly marks?: WallMarks;
+  /** The widest place is pushed out to this diameter after joining, over the face and state of `size` (mm). */
+  readonly belly?: number;
 }
 
 /** Limits of the figures in a target, the same in file, form and command line. Lengths mm. */
@@ -142,6 +184,9 @@ export const LIMITS = {
   trim: { least: 0, greatest: 100 },
   panels: { least: 1, greatest: 24 },
   nameLength: { least: 1, greatest: 120 },
+  wallPanels: { least: 2, greatest: 60 },
+  places: { least: 0, greatest: 12 },
+  markText: { greatest: 60 },
 } as const;
 
 /** What a target says when it does not say otherwise. */

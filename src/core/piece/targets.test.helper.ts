@@ -28,6 +28,9 @@ export function targetWith(change: { [K in keyof Target]?: Partial<Target[K]> } 
     seam: (change.seam as Seam) ?? plain.seam,
     base: (change.base as Base) ?? plain.base,
     rim: pick('rim'),
+    ...(change.fit && { fit: { clearance: 1, ...change.fit } }),
+    ...(change.marks && { marks: change.marks }),
+    ...(change.belly !== undefined && { belly: change.belly }),
   };
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
+import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import type { FigureId } from '../../core/piece/explain/step.ts';
 import CheckList from '../components/piece/CheckList.vue';
@@ -14,10 +14,16 @@ import PieceHeading from '../components/piece/PieceHeading.vue';
 import ShapeFields from '../components/piece/ShapeFields.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import { figuresToMeasure, finishedFigures, type Figure } from '../components/piece/figures.ts';
+import RaiseBar from '../components/standing/RaiseBar.vue';
+import { FIRST_CHOICES, type RaiseChoices } from '../components/standing/raiseChoices.ts';
+import type { ViewName } from '../components/standing/standingScene.ts';
 import WorkTable from '../components/table/WorkTable.vue';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
 import { usePiece } from '../stores/piece.ts';
+
+/** Drawing in three dimensions is fetched only when a piece is raised. */
+const StandingView = defineAsyncComponent(() => import('../components/standing/StandingView.vue'));
 
 /** One design and its stages. */
 const route = useRoute();
@@ -27,6 +33,10 @@ const id = computed(() => String(route.params['id']));
 const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
 const how = ref<Figure | null>(null);
 const history = ref(false);
+const share = ref(0);
+const choices = ref<RaiseChoices>(FIRST_CHOICES);
+const standing = ref<{ look: (view: ViewName) => void } | null>(null);
+const raised = computed(() => stage.value === 'flat' && share.value > 0);
 
 const measure = computed(() => figuresToMeasure(piece.developed));
 const finished = computed(() => finishedFigures(piece.developed));
@@ -43,6 +53,11 @@ const flip = () => {
   piece.change({ ...piece.target, slab: { ...slab, faceUp } });
 };
 
+const raiseOrLay = () => {
+  if (stage.value !== 'flat') go('flat');
+  share.value = share.value < 1 ? 1 : 0;
+};
+
 useShortcuts([
   { keys: 'ctrl+z', words: 'Undo', run: piece.undo },
   { keys: 'ctrl+shift+z or ctrl+y', words: 'Redo', run: piece.redo },
@@ -50,6 +65,7 @@ useShortcuts([
   { keys: '1', words: 'Shape', run: () => go('shape') },
   { keys: '2', words: 'Flat', run: () => go('flat') },
   { keys: '3', words: 'Cut', run: () => go('cut') },
+  { keys: 'r', words: 'Raise the flat parts, or lay them down', run: raiseOrLay },
   { keys: 'f', words: 'Turn the other face up', run: flip },
   { keys: 'h', words: 'History', run: () => (history.value = true) },
 ]);
@@ -80,8 +96,18 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     <StageRuler :id="id" :stage="stage" />
     <ConflictNote />
     <div class="bench">
-      <WorkTable v-if="stage !== 'cut'" class="middle" @how="askOnTable" />
-      <CutDesk v-else class="middle" />
+      <CutDesk v-if="stage === 'cut'" class="middle" />
+      <div v-else class="middle raising">
+        <StandingView v-if="raised" ref="standing" :share="share" :choices="choices" />
+        <WorkTable v-else @how="askOnTable" />
+        <RaiseBar
+          v-if="stage === 'flat'"
+          v-model:share="share"
+          v-model:choices="choices"
+          :can-hole="piece.target.fit?.hole !== undefined"
+          @look="(view) => standing?.look(view)"
+        />
+      </div>
       <aside class="right" aria-label="Figures">
         <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
         <CheckList :checks="piece.developed.checks" />
@@ -131,6 +157,10 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
   top: 0;
   height: calc(100vh - 106px);
   min-height: 480px;
+}
+.raising {
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
 }
 .right {
   grid-area: right;

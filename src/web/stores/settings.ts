@@ -2,6 +2,8 @@ import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { LENGTH_UNITS, type InchMarks, type LengthUnit } from '../../core/units/lengthUnit.ts';
 import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../../core/sheet/paper.ts';
+import { DEFAULT_BENCH } from '../../core/checks/bench.ts';
+import { LIMITS } from '../../core/piece/target.ts';
 import type { LengthStyle } from '../../core/units/writeLength.ts';
 import type { Light } from '../theme.ts';
 
@@ -12,11 +14,26 @@ interface Kept {
   readonly marks: InchMarks;
   readonly light: Light;
   readonly paper: PaperName;
+  /** Width of the potter's own hand over the knuckles (mm). */
+  readonly hand: number;
+  /** The greatest slab that she can roll: along and across the roller (mm). */
+  readonly slab: { readonly length: number; readonly width: number };
+}
+
+/** A length that can be meant, or nothing. */
+function sound(value: unknown): number | undefined {
+  return typeof value === 'number' && value > 0 && value <= LIMITS.size.greatest ? value : undefined;
 }
 
 function read(): Kept {
   const evening = window.matchMedia('(prefers-color-scheme: dark)').matches;
-  const fallback: Kept = { unit: 'mm', marks: 16, light: evening ? 'evening' : 'day', paper: DEFAULT_PAPER };
+  const fallback: Kept = {
+    unit: 'mm',
+    marks: 16,
+    light: evening ? 'evening' : 'day',
+    paper: DEFAULT_PAPER,
+    ...DEFAULT_BENCH,
+  };
   try {
     const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Kept>;
     return {
@@ -24,6 +41,11 @@ function read(): Kept {
       marks: kept.marks === 32 ? 32 : 16,
       light: kept.light === 'day' || kept.light === 'evening' ? kept.light : fallback.light,
       paper: PAPER_NAMES.find((paper) => paper === kept.paper) ?? fallback.paper,
+      hand: sound(kept.hand) ?? fallback.hand,
+      slab: {
+        length: sound(kept.slab?.length) ?? fallback.slab.length,
+        width: sound(kept.slab?.width) ?? fallback.slab.width,
+      },
     };
   } catch {
     return fallback;
@@ -37,10 +59,19 @@ export const useSettings = defineStore('settings', () => {
   const marks = ref<InchMarks>(kept.marks);
   const light = ref<Light>(kept.light);
   const paper = ref<PaperName>(kept.paper);
+  const hand = ref(kept.hand);
+  const slab = ref(kept.slab);
   const style = computed<LengthStyle>(() => ({ unit: unit.value, marks: marks.value }));
 
-  watch([unit, marks, light, paper], () => {
-    const now: Kept = { unit: unit.value, marks: marks.value, light: light.value, paper: paper.value };
+  watch([unit, marks, light, paper, hand, slab], () => {
+    const now: Kept = {
+      unit: unit.value,
+      marks: marks.value,
+      light: light.value,
+      paper: paper.value,
+      hand: hand.value,
+      slab: slab.value,
+    };
     localStorage.setItem(KEY, JSON.stringify(now));
   });
 
@@ -52,5 +83,5 @@ export const useSettings = defineStore('settings', () => {
     light.value = light.value === 'day' ? 'evening' : 'day';
   }
 
-  return { unit, marks, light, paper, style, nextUnit, turnLight };
+  return { unit, marks, light, paper, hand, slab, style, nextUnit, turnLight };
 });
