@@ -1,6 +1,6 @@
-import { checkBend } from '../checks/bend.ts';
+import { DEFAULT_BENCH, type Bench } from '../checks/bench.ts';
 import type { Check } from '../checks/check.ts';
-import { checkThickness } from '../checks/thickness.ts';
+import { checksOf } from '../checks/checks.ts';
 import { FaultError } from '../errors.ts';
 import type { Part } from '../part/part.ts';
 import { slabsNeeded, type SlabNeeded } from '../slab/slabNeeded.ts';
@@ -28,25 +28,23 @@ export interface Development {
 /**
  * Develops a target into flat parts (geometry: the form's own section, seams, edges). All lengths wet mm unless they say fired.
  *
+ * @param bench the potter's hand and slab, which some of the advice rests on
  * @throws FaultError with every fault when the target cannot be made
  * @example develop(newTarget('Rack tumbler')).numbers.wrapLength // 281.03
  */
-export function develop(target: Target): Development {
+export function develop(target: Target, bench: Bench = DEFAULT_BENCH): Development {
   const faults = checkTarget(target);
   if (faults.length > 0) throw new FaultError(faults);
-  const { slab, base, clay } = target;
-  const { numbers, parts, bendRadius } = kindOf(target).develop(target);
-  const checks = [
-    checkBend({ thickness: slab.wall, neutralRadius: bendRadius, neutralFraction: slab.neutralFraction }),
-    base.join === 'none' ? null : checkThickness(slab.wall, slab.base),
-  ];
+  const form = kindOf(target).develop(target);
+  const { numbers, parts } = form;
   return {
     numbers,
     parts,
-    slabs: slabsNeeded(parts, clay.wetDensity),
+    slabs: slabsNeeded(parts, target.clay.wetDensity),
     finished: finished(target, parts),
-    checks: checks
-      .filter((check) => check !== null)
-      .map((check) => ({ ...check, text: writePhrase(check.phrase, { unit: 'mm' }) })),
+    checks: checksOf(target, form, bench).map((check) => ({
+      ...check,
+      text: writePhrase(check.phrase, { unit: 'mm' }),
+    })),
   };
 }

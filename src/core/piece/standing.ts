@@ -15,6 +15,8 @@ export interface Standing {
   /** The outer edge of the rim. */
   readonly rim: Reach;
   readonly hollow: readonly Reach[];
+  /** Across the inside along and across the x axis, where it is narrowest in its upper half: what a hand must pass. */
+  readonly mouth: readonly [number, number];
   /** Volume of the hollow from the floor to the brim (mm3). */
   readonly hollowVolume: number;
 }
@@ -22,6 +24,11 @@ export interface Standing {
 /** Silhouette points of level outlines: how far each reaches along the x axis. */
 export function reachOf(shape: Support, height: number): Reach {
   return [height, -shape.h(Math.PI), shape.h(0)];
+}
+
+/** Across an outline along and across the x axis (mm). */
+export function acrossOf(shape: Support): readonly [number, number] {
+  return [shape.h(0) + shape.h(Math.PI), shape.h(Math.PI / 2) + shape.h(-Math.PI / 2)];
 }
 
 /** Volume between two heights of a solid whose level sections change their size evenly: Simpson's rule is exact. */

@@ -2,7 +2,8 @@ import { develop } from '../piece/develop.ts';
 import { roughSize } from '../piece/formSizes.ts';
 import type { Form } from '../piece/target.ts';
 import { targetWith } from '../piece/targets.test.helper.ts';
-import { KEEPS, solveCapacity } from './solveCapacity.ts';
+import { keepsOf } from './scaled.ts';
+import { solveCapacity } from './solveCapacity.ts';
 
 const FORMS: readonly Form[] = [
   { kind: 'cylinder', diameter: 84, height: 110 },
@@ -16,7 +17,7 @@ const FORMS: readonly Form[] = [
 ];
 
 describe('solveCapacity', () => {
-  it.each(FORMS.flatMap((form) => KEEPS.map((keep) => [form.kind, keep, form] as const)))(
+  it.each(FORMS.flatMap((form) => keepsOf(form).map((keep) => [form.kind, keep, form] as const)))(
     'makes a %s hold 300 ml, %s kept',
     (_, keep, form) => {
       const solved = solveCapacity(targetWith({ form }), 300, keep);

@@ -7,6 +7,7 @@ import { develop } from '../../core/piece/develop.ts';
 import { newTarget, type Target } from '../../core/piece/target.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { useConnection } from './connection.ts';
+import { useSettings } from './settings.ts';
 import { dropDraft, heldDraft, holdDraft } from './draft.ts';
 
 /** Pause after the last change before it is sent (ms). */
@@ -27,7 +28,8 @@ export const usePiece = defineStore('piece', () => {
   const state = ref<'loading' | 'ready' | 'missing' | 'failed'>('loading');
   /** The design as someone else left it, while both sides wait for a decision. */
   const theirs = shallowRef<Design | null>(null);
-  const developed = computed(() => develop(target.value));
+  const settings = useSettings();
+  const developed = computed(() => develop(target.value, { hand: settings.hand, slab: settings.slab }));
 
   let gesture: string | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;

@@ -3,7 +3,7 @@ import { degrees, radians } from '../../numbers.ts';
 import { inward, supportOf, type Support } from '../../outline/plan.ts';
 import { panelPart } from '../../part/panelPart.ts';
 import type { Mark, Part } from '../../part/part.ts';
-import { hollowOf, reachOf, type Standing } from '../standing.ts';
+import { acrossOf, hollowOf, reachOf, type Standing } from '../standing.ts';
 import type { BoxForm, FacetForm, Target } from '../target.ts';
 import { toWet } from '../wetSize.ts';
 import type { DevelopedForm, FormKindWork } from './kind.ts';
@@ -50,6 +50,7 @@ function standing(target: Target): Standing {
     outer: [reachOf(outerAt(0), 0), reachOf(outerAt(height), height)],
     rim: reachOf(outerAt(height), height),
     hollow: [reachOf(inner(floor), floor), reachOf(inner(height), height)],
+    mouth: acrossOf(inner(height)),
     hollowVolume: hollowOf(inner, floor, height),
   };
 }

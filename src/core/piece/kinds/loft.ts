@@ -6,7 +6,7 @@ import { bandPart } from '../../part/bandPart.ts';
 import { loftPart } from '../../part/loftPart.ts';
 import { seamAllowance } from '../../seam/seam.ts';
 import { sectionAt, slopeAt, type LoftWall } from '../../wall/loft.ts';
-import { hollowOf, reachOf, type Standing } from '../standing.ts';
+import { acrossOf, hollowOf, reachOf, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
 import { toWet } from '../wetSize.ts';
 import type { DevelopedForm, FormKindWork } from './kind.ts';
@@ -48,6 +48,7 @@ function standing(target: Target): Standing {
     outer: [reachOf(wall.foot, 0), reachOf(wall.rim, wall.height)],
     rim: reachOf(wall.rim, wall.height),
     hollow: [reachOf(inner(floor), floor), reachOf(inner(wall.height), wall.height)],
+    mouth: acrossOf(inner(wall.height)),
     hollowVolume: hollowOf(inner, floor, wall.height),
   };
 }

@@ -31,7 +31,10 @@ function standing(target: Target): Standing {
     const [low, high] = [hollow[index], hollow[index + 1]] as [Reach, Reach];
     hollowVolume += frustum(low[2], high[2], high[0] - low[0]);
   }
-  return { height: cones.at(-1)?.to ?? 0, floor, outer, rim, hollow, hollowVolume };
+  const height = cones.at(-1)?.to ?? 0;
+  const upper = hollow.filter(([z]) => z >= height / 2).map(([, , radius]) => 2 * radius);
+  const narrowest = Math.min(...upper);
+  return { height, floor, outer, rim, hollow, mouth: [narrowest, narrowest], hollowVolume };
 }
 
 const finite = (radius: number) => (radius >= STRAIGHT_RADIUS * 1e6 ? null : radius);

@@ -17,6 +17,7 @@ function standing(target: Target): Standing {
     outer: [reach(0, piece.outside), reach(piece.height, piece.outside)],
     rim: reach(piece.height, piece.outside),
     hollow: [reach(piece.floor, piece.inside), reach(piece.height, piece.inside)],
+    mouth: [piece.inside, piece.inside],
     hollowVolume: frustum(piece.inside / 2, piece.inside / 2, piece.height - piece.floor),
   };
 }

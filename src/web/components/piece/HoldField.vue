@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { solveCapacity, type Keep } from '../../../core/reverse/solveCapacity.ts';
+import { keepsOf, type Keep } from '../../../core/reverse/scaled.ts';
+import { solveCapacity } from '../../../core/reverse/solveCapacity.ts';
 import { usePiece } from '../../stores/piece.ts';
 
 /** Makes the piece hold a wanted volume, keeping its proportions, its height or its width. */

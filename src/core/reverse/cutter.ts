@@ -1,0 +1,81 @@
+import { bounds } from '../outline/outline.ts';
+import { root } from '../numbers.ts';
+import { checkTarget } from '../piece/checkTarget.ts';
+import { kindOf } from '../piece/kinds/kinds.ts';
+import type { Form, Target } from '../piece/target.ts';
+import { impossible, type Reversed } from './reversed.ts';
+
+/** The cutter of a set that is nearest to a diameter (mm); null when the set is empty. */
+export function nearestCutter(diameter: number, cutters: readonly number[]): number | null {
+  return cutters.reduce<number | null>(
+    (best, cutter) => (best === null || Math.abs(cutter - diameter) < Math.abs(best - diameter) ? cutter : best),
+    null,
+  );
+}
+
+/** A base whose width and length differ by less is round (mm). */
+const ROUND = 0.01;
+
+/** Width of a round base on the face that lies up, as a cutter cuts it (mm), or null when the base is not round. */
+export function cutBase(target: Target): number | null {
+  const base = kindOf(target)
+    .develop(target)
+    .parts.find(({ id }) => id === 'base');
+  if (!base) return null;
+  const box = bounds(base.outline);
+  const [length, width] = [box.maxX - box.minX, box.maxY - box.minY];
+  return Math.abs(length - width) < ROUND ? length : null;
+}
+
+/** The form with its foot as wide as given (mm, over the measured face), its rim and height kept where it has a rim of its own. */
+function withFoot(form: Form, foot: number): Form | null {
+  switch (form.kind) {
+    case 'cylinder':
+      return { ...form, diameter: foot };
+    case 'taper':
+      return { ...form, foot };
+    case 'stack': {
+      const [[height] = [0], ...rest] = form.profile;
+      return { ...form, profile: [[height, foot], ...rest] };
+    }
+    case 'loft':
+      return form.foot.kind === 'circle' ? { ...form, foot: { ...form.foot, diameter: foot } } : null;
+    default:
+      return null;
+  }
+}
+
+/** Feet that are tried (mm). */
+const FEET = { least: 1, greatest: 4000, steps: 160 } as const;
+
+/**
+ * The design with its foot changed so that the base is cut by a round cutter of a diameter (mm); the wall follows. A cup
+ * keeps its rim and height, a straight piece becomes as wide throughout.
+ */
+export function pieceForCutter(target: Target, cutter: number): Reversed {
+  if (!(cutter > 0)) return impossible('a cutter must be more than 0 across');
+  if (target.base.join === 'none') return impossible('the piece has no base to cut');
+  if (!withFoot(target.form, 1)) return impossible('a round cutter cuts round bases only');
+  const at = (foot: number): Target | null => {
+    const form = withFoot(target.form, foot);
+    const changed = form && { ...target, form };
+    return changed && checkTarget(changed).length === 0 ? changed : null;
+  };
+  const off = (foot: number) => {
+    const changed = at(foot);
+    return changed ? (cutBase(changed) ?? NaN) - cutter : NaN;
+  };
+  const step = Math.log(FEET.greatest / FEET.least) / FEET.steps;
+  let before: { foot: number; off: number } | null = null;
+  for (let index = 0; index <= FEET.steps; index += 1) {
+    const foot = FEET.least * Math.exp(index * step);
+    const now = { foot, off: off(foot) };
+    if (before && before.off <= 0 && now.off >= 0) {
+      const found = root(off, before.foot, now.foot);
+      const changed = found === null ? null : at(found);
+      if (changed) return { kind: 'made', target: changed };
+    }
+    before = Number.isNaN(now.off) ? null : now;
+  }
+  return impossible('no foot of this piece is cut by it');
+}

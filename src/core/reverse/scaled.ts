@@ -1,0 +1,63 @@
+import { formSizes } from '../piece/formSizes.ts';
+import type { Form, Target } from '../piece/target.ts';
+
+/** What stays as it is while the rest is made larger or smaller. `width` keeps every plan size. */
+export type Keep = 'proportions' | 'height' | 'width' | 'rim' | 'foot';
+
+export const KEEPS: readonly Keep[] = ['proportions', 'height', 'width', 'rim', 'foot'];
+
+function isHeight(key: string): boolean {
+  return key === 'height' || /^profile\.\d+\.0$/.test(key);
+}
+
+/** Whether a size belongs to the rim or the foot of a form. */
+function belongsTo(form: Form, edge: 'rim' | 'foot', key: string): boolean {
+  if (form.kind === 'stack') return key === `profile.${edge === 'foot' ? 0 : form.profile.length - 1}.1`;
+  return key === edge || key.startsWith(`${edge}.`);
+}
+
+/** What can be kept of a form: a rim and a foot of their own only where it has them. */
+export function keepsOf(form: Form): readonly Keep[] {
+  const edges = ['taper', 'stack', 'facet', 'loft'].includes(form.kind);
+  return edges ? KEEPS : KEEPS.filter((keep) => keep !== 'rim' && keep !== 'foot');
+}
+
+function isKept(form: Form, keep: Keep, key: string): boolean {
+  switch (keep) {
+    case 'proportions':
+      return false;
+    case 'height':
+      return isHeight(key);
+    case 'width':
+      return !isHeight(key);
+    case 'rim':
+    case 'foot':
+      return belongsTo(form, keep, key);
+  }
+}
+
+/** The form with its sizes multiplied, as far as they are not kept. Counts, and the thickness of a sleeve, stay. */
+export function scaledForm(form: Form, factor: number, keep: Keep): Form {
+  return formSizes(form)
+    .filter(({ key, unit }) => unit === 'length' && key !== 'sleeve' && !isKept(form, keep, key))
+    .reduce((changed, { key, value }) => {
+      const size = formSizes(changed).find((one) => one.key === key);
+      return size ? size.put(value * factor) : changed;
+    }, form);
+}
+
+/**
+ * The design at another scale, developed for the same slab: a template that is printed at another percentage changes every
+ * length except the slab's thickness, and does not fit. Its name says the scale.
+ */
+export function atScale(target: Target, factor: number): Target {
+  const percent = Number((100 * factor).toFixed(1));
+  const name = `${target.name.slice(0, 100)}, at ${percent} %`;
+  const { belly, ...rest } = target;
+  return {
+    ...rest,
+    name,
+    form: scaledForm(target.form, factor, 'proportions'),
+    ...(belly !== undefined && { belly: belly * factor }),
+  };
+}
