@@ -4,6 +4,7 @@ import { sectorOutline } from '../outline/sector.ts';
 import { seamAllowance, type Seam } from '../seam/seam.ts';
 import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
 import type { Mark, Part } from './part.ts';
+import { seamLetter } from './seamLetter.ts';
 
 /** A conical band (or straight wall) on its neutral surface. Wet mm; leans in degrees as seen with the inside face up. */
 export interface Band {
@@ -39,25 +40,14 @@ function layer(band: Band, rise: number, leans: { foot: number; rim: number; add
   return moved(outline, 0, footInset);
 }
 
-/** How far the seam's letter stands from its end (mm). */
-const LETTER_INSET = 13;
-
-/** Centre line, seam letters, and on a straight wall the ends of a lap. The neutral foot's middle lies at `origin`. */
-function bandMarks(outline: Outline, band: Band, [axis, low]: readonly [number, number]): Mark[] {
-  const middle = [axis, low + band.slant / 2] as const;
-  const letter = (rim: number, foot: number): Mark => {
-    const [x, y] = [0, 1].map((axle) => {
-      const [above, below] = [outline[rim]?.[axle] ?? 0, outline[foot]?.[axle] ?? 0];
-      return 0.75 * above + 0.25 * below;
-    }) as [number, number];
-    const away = Math.hypot(middle[0] - x, middle[1] - y);
-    const f = Math.min(0.3, LETTER_INSET / away);
-    return { kind: 'letter', at: [x + f * (middle[0] - x), y + f * (middle[1] - y)], text: band.letter };
-  };
+/** Centre line, seam letters, and on a straight wall the ends of a lap. `centre` is the middle of the traced foot and rim. */
+function bandMarks(outline: Outline, band: Band, centre: { x: number; foot: number; rim: number }): Mark[] {
+  const { x, foot, rim } = centre;
+  const middle = [x, (foot + rim) / 2] as const;
   return [
-    { kind: 'line', name: 'centre', from: [axis, low], to: [axis, low + band.slant] },
-    letter(3, 0),
-    letter(2, 1),
+    { kind: 'line', name: 'centre', from: [x, foot], to: [x, rim] },
+    seamLetter(outline, { rim: 3, foot: 0 }, middle, band.letter),
+    seamLetter(outline, { rim: 2, foot: 1 }, middle, band.letter),
     ...lapMarks(outline, band),
   ];
 }
@@ -108,7 +98,11 @@ export function bandPart(band: Band): Part {
       lean('rim', 2, 3, leans.rim),
       lean('left', 3, 0, turnedLean(allowance.lean)),
     ],
-    marks: bandMarks(outline, band, [dx, dy]),
+    marks: bandMarks(outline, band, {
+      x: dx,
+      foot: dy + up * Math.tan(radians(leans.foot)),
+      rim: dy + band.slant - up * Math.tan(radians(leans.rim)),
+    }),
     volume: (t * (area(traced) + 4 * area(middle) + area(hidden))) / 6 - thinned,
   };
 }

@@ -5,7 +5,8 @@ import { slopeOf } from '../outline/plan.ts';
 import { seamAllowance, type Seam } from '../seam/seam.ts';
 import { slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../wall/loft.ts';
 import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
-import type { Part } from './part.ts';
+import { pointOnStretch, stretchLength, type Mark, type Part } from './part.ts';
+import { seamLetter } from './seamLetter.ts';
 
 /** A panel of a lofted wall: from one normal over a sweep (radians), between two heights (wet mm). */
 export interface LoftPanel {
@@ -95,6 +96,19 @@ function edgeLean(edge: 'foot' | 'rim', from: number, to: number, leans: readonl
   return { edge, from, to, lean: larger, least, greatest, word: leanWord(larger) };
 }
 
+/** A line down the middle of the wall, and its seam's letter at both ends. */
+function endMarks(outline: Outline, at: { footFrom: number; footTo: number; rimTo: number }, text: string): Mark[] {
+  const { footFrom, footTo, rimTo } = at;
+  const middle = (from: number, to: number) => pointOnStretch(outline, from, to, stretchLength(outline, from, to) / 2);
+  const [low, high] = [middle(footFrom, footTo), middle(footTo + 1, rimTo)];
+  const centre = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2] as const;
+  return [
+    { kind: 'line', name: 'centre', from: low, to: high },
+    seamLetter(outline, { rim: rimTo, foot: footFrom }, centre, text),
+    seamLetter(outline, { rim: footTo + 1, foot: footTo }, centre, text),
+  ];
+}
+
 /** A flat part of a lofted wall, and its neutral surface unrolled. */
 export interface LoftedPart {
   readonly part: Part;
@@ -143,7 +157,7 @@ export function loftPart(panel: LoftPanel): LoftedPart {
       edgeLean('rim', footTo + 1, rimTo, rimLeans),
       { edge: 'left', from: rimTo, to: footFrom, lean: turnedLean(ends), word: leanWord(-ends) },
     ],
-    marks: [],
+    marks: endMarks(outline, { footFrom, footTo, rimTo }, panel.letter),
     volume: (t * (area(inner.outline) + 4 * area(middle.outline) + area(outer.outline))) / 6,
   };
   return { part, flat };

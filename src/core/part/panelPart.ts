@@ -62,5 +62,5 @@ function turnedEdge(name: Lean['edge']): Lean['edge'] {
 function placed(mark: Mark, faceUp: Face, box: { minX: number; minY: number }): Mark {
   const sign = faceUp === 'inside' ? -1 : 1;
   const at = ([x, y]: readonly [number, number]) => [sign * x - box.minX, y - box.minY] as const;
-  return mark.kind === 'letter' ? { ...mark, at: at(mark.at) } : { ...mark, from: at(mark.from), to: at(mark.to) };
+  return mark.kind === 'line' ? { ...mark, from: at(mark.from), to: at(mark.to) } : { ...mark, at: at(mark.at) };
 }

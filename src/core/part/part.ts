@@ -1,15 +1,15 @@
-import { alongEdge, bounds, edgeAt, validateOutline, vertexAt, type Outline } from '../outline/outline.ts';
+import { alongEdge, bounds, edgeAt, validateOutline, vertexAt, type Edge, type Outline } from '../outline/outline.ts';
 import type { Face, Lean } from './lean.ts';
 
 /** A line or a word on the flat part, not cut. Coordinates in mm in the part's own frame. */
 export type Mark =
   | {
       readonly kind: 'line';
-      readonly name: 'centre' | 'panel' | 'overlap' | 'fold';
+      readonly name: 'centre' | 'panel' | 'overlap' | 'fold' | 'place' | 'repeat';
       readonly from: readonly [number, number];
       readonly to: readonly [number, number];
     }
-  | { readonly kind: 'letter'; readonly at: readonly [number, number]; readonly text: string };
+  | { readonly kind: 'letter' | 'words'; readonly at: readonly [number, number]; readonly text: string };
 
 /** A flat part, as it lies on the table with `faceUp` up. */
 export interface Part {
@@ -41,17 +41,30 @@ export function slabBox(part: Part): { readonly length: number; readonly width: 
   };
 }
 
-/** The point halfway round a stretch of an outline's edges, from vertex `from` to vertex `to` (mm). */
-function halfway(outline: Outline, from: number, to: number): readonly [number, number] {
+/** Length of a stretch of an outline's edges, from vertex `from` to vertex `to` (mm). */
+export function stretchLength(outline: Outline, from: number, to: number): number {
+  return stretchOf(outline, from, to).reduce((sum, edge) => sum + edge.length, 0);
+}
+
+function stretchOf(outline: Outline, from: number, to: number): Edge[] {
   const count = outline.length;
   const steps = (to - from + count) % count || count;
-  const stretch = Array.from({ length: steps }, (_, step) => edgeAt(outline, from + step));
-  let rest = stretch.reduce((sum, edge) => sum + edge.length, 0) / 2;
-  for (const [index, edge] of stretch.entries()) {
-    if (rest <= edge.length) return alongEdge(outline, from + index, rest / edge.length);
+  return Array.from({ length: steps }, (_, step) => edgeAt(outline, from + step));
+}
+
+/** The point `along` mm after the start of a stretch of an outline's edges, from vertex `from` to vertex `to`. */
+export function pointOnStretch(outline: Outline, from: number, to: number, along: number): readonly [number, number] {
+  let rest = along;
+  for (const [index, edge] of stretchOf(outline, from, to).entries()) {
+    if (rest <= edge.length) return alongEdge(outline, from + index, Math.max(0, rest / edge.length));
     rest -= edge.length;
   }
   return [vertexAt(outline, to)[0], vertexAt(outline, to)[1]];
+}
+
+/** The point halfway round a stretch of an outline's edges (mm). */
+function halfway(outline: Outline, from: number, to: number): readonly [number, number] {
+  return pointOnStretch(outline, from, to, stretchLength(outline, from, to) / 2);
 }
 
 /** A point well within a part, for its name: between the middles of foot and rim, or the middle of its box (mm). */

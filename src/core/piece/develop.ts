@@ -2,6 +2,8 @@ import { DEFAULT_BENCH, type Bench } from '../checks/bench.ts';
 import type { Check } from '../checks/check.ts';
 import { checksOf } from '../checks/checks.ts';
 import { FaultError } from '../errors.ts';
+import { markedParts } from '../marks/marks.ts';
+import { repeatsOf, type Repeat } from '../marks/repeats.ts';
 import type { Part } from '../part/part.ts';
 import { slabsNeeded, type SlabNeeded } from '../slab/slabNeeded.ts';
 import { writePhrase } from '../units/phrase.ts';
@@ -20,6 +22,8 @@ export interface CheckResult extends Check {
 export interface Development {
   readonly numbers: Numbers;
   readonly parts: readonly Part[];
+  /** How the texture that is marked repeats along each edge. */
+  readonly repeats?: readonly Repeat[];
   readonly slabs: readonly SlabNeeded[];
   readonly finished: Finished;
   readonly checks: readonly CheckResult[];
@@ -36,10 +40,13 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH): Developme
   const faults = checkTarget(target);
   if (faults.length > 0) throw new FaultError(faults);
   const form = kindOf(target).develop(target);
-  const { numbers, parts } = form;
+  const { numbers } = form;
+  const parts = markedParts(target, form);
+  const { marks, seam } = target;
   return {
     numbers,
     parts,
+    ...(marks?.repeat && { repeats: repeatsOf(parts, seam, marks.repeat) }),
     slabs: slabsNeeded(parts, target.clay.wetDensity),
     finished: finished(target, parts),
     checks: checksOf(target, form, bench).map((check) => ({

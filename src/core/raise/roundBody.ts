@@ -3,7 +3,8 @@ import type { Target } from '../piece/target.ts';
 import { wetPiece } from '../piece/wetPiece.ts';
 import { developCylinder } from '../wall/cylinder.ts';
 import { radiusInside } from '../wall/cone.ts';
-import { TAU } from '../numbers.ts';
+import { seamTurn } from '../marks/marks.ts';
+import { radians, TAU } from '../numbers.ts';
 import type { Point3 } from '../wall/loft.ts';
 import type { BasePlate, BentWall, Body } from './body.ts';
 import type { Point2 } from './pose.ts';
@@ -94,11 +95,6 @@ export function straightBody(target: Target, rulings = RULINGS): Body {
   };
 }
 
-/** Angle of a band's first seam (radians): half a seam's turn on from the band below, so that no two stand in line. */
-export function seamStart(band: number, panels: number): number {
-  return (band % 2) * (Math.PI / panels);
-}
-
 /** A taper or a stack of tapers as it stands, the seams turned away from one another. */
 export function taperedBody(target: Target, rulings = RULINGS): Body {
   const { slab, seam } = target;
@@ -108,7 +104,7 @@ export function taperedBody(target: Target, rulings = RULINGS): Body {
     const edge = (z: number) => ({ radius: radiusInside(line, z, depth), z });
     const hoop: Hoop = { low: edge(from), high: edge(to), footLean, rimLean };
     const part = bands.length === 1 ? 'wall' : `wall-${index + 1}`;
-    return hoopWalls(hoop, { target, rulings }, { band: index, part, start: seamStart(index, seam.panels) });
+    return hoopWalls(hoop, { target, rulings }, { band: index, part, start: radians(seamTurn(index, seam.panels)) });
   });
   return { walls, base: disc(foot.disc, slab.base), height: bands.at(-1)?.to ?? 0, faceUp: slab.faceUp };
 }

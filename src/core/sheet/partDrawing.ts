@@ -6,6 +6,7 @@ import { edgeWords } from './edgeWords.ts';
 import { sizeWords, titleWords } from './words.ts';
 
 const LETTER_SIZE = 6;
+const WORDS_SIZE = 4;
 const TITLE_SIZE = 5;
 
 /**
@@ -30,10 +31,10 @@ export function partDrawing(part: Part, style: LengthStyle, window: Bounds = bou
           kind: 'text',
           layer: 'mark',
           at: mark.at,
-          size: LETTER_SIZE,
+          size: mark.kind === 'letter' ? LETTER_SIZE : WORDS_SIZE,
           text: mark.text,
           anchor: 'middle',
-          weight: 'bold',
+          weight: mark.kind === 'letter' ? 'bold' : undefined,
         },
   );
   return [

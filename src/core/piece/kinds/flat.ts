@@ -55,6 +55,9 @@ function standing(target: Target): Standing {
   };
 }
 
+/** How far a panel's letter stands from its side (mm). */
+const PANEL_LETTER = 11;
+
 /** Corners of a trapezoid standing on its foot, about x = 0 (mm). */
 function trapezoid(foot: number, rim: number, slant: number): (readonly [number, number])[] {
   return [
@@ -63,6 +66,13 @@ function trapezoid(foot: number, rim: number, slant: number): (readonly [number,
     [rim / 2, slant],
     [-rim / 2, slant],
   ];
+}
+
+/** The middle line of a panel, and the letter of the edges that meet at both its sides. */
+function panelMarks(foot: number, rim: number, slant: number): Mark[] {
+  const wide = foot + 0.75 * (rim - foot);
+  const letter = (side: 1 | -1): Mark => ({ kind: 'letter', at: [side * Math.max(wide / 4, wide / 2 - PANEL_LETTER), 0.75 * slant], text: 'A' }); // prettier-ignore
+  return [{ kind: 'line', name: 'centre', from: [0, 0], to: [0, slant] }, letter(-1), letter(1)];
 }
 
 /** All panels joined along their folded edges: corners of the fan's outer face, foot from left to right, then the rim back. */
@@ -111,6 +121,7 @@ function facetWalls(
         name: 'Panel',
         count: form.sides,
         corners: trapezoid(foot, rim, slant),
+        marks: panelMarks(foot, rim, slant),
         edges: [
           { name: 'foot', lean: footLean },
           { name: 'right', lean: mitre },
@@ -142,6 +153,7 @@ function boxWalls(form: BoxForm, target: Target, piece: FlatPiece, from: number,
       thickness,
       faceUp,
       corners: trapezoid(length, length, piece.height - from),
+      marks: panelMarks(length, length, piece.height - from),
       edges: [
         { name: 'foot', lean: footLean },
         { name: 'right', lean: butt ? 0 : 45 },

@@ -42,11 +42,20 @@ export interface Numbers {
   readonly area?: number;
 }
 
+/** A place on the wall: which piece of the wall, and how far along its foot and its rim (fractions, anticlockwise from above). */
+export interface WallPlace {
+  readonly piece: number;
+  readonly foot: number;
+  readonly rim: number;
+}
+
 /** A form developed: its figures, parts, the standing piece, and the least radius that the slab is bent to (mm). */
 export interface DevelopedForm {
   readonly numbers: Numbers;
   readonly parts: readonly Part[];
   readonly bendRadius: number;
+  /** Where an angle round from the first seam (degrees) lies on a wall that is not round. */
+  readonly placeAt?: (angle: number) => WallPlace;
 }
 
 /** What one kind of form can do. The target's form is of that kind. */

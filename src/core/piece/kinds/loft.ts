@@ -1,15 +1,15 @@
 import { shortValue, type Fault } from '../../errors.ts';
-import { TAU } from '../../numbers.ts';
+import { radians, TAU } from '../../numbers.ts';
 import { grownPlan, remembered, supportOf, type PlanOutline, type Support } from '../../outline/plan.ts';
 import { girth, leastRadius } from '../../outline/planMeasures.ts';
 import { bandPart } from '../../part/bandPart.ts';
 import { loftPart } from '../../part/loftPart.ts';
 import { seamAllowance } from '../../seam/seam.ts';
-import { sectionAt, slopeAt, type LoftWall } from '../../wall/loft.ts';
+import { sectionAt, slopeAt, unrollLoft, type LoftWall } from '../../wall/loft.ts';
 import { acrossOf, hollowOf, reachOf, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
 import { toWet } from '../wetSize.ts';
-import type { DevelopedForm, FormKindWork } from './kind.ts';
+import type { DevelopedForm, FormKindWork, WallPlace } from './kind.ts';
 import { levelBase } from './levelBase.ts';
 
 /** The two plan outlines of the target as they are meant, in mm over the measured face. */
@@ -63,6 +63,41 @@ function baseFigures(under: Support | null, top: Support | null) {
   return { baseDiameter: across(under, 0), baseTopDiameter: across(top, 0), baseWidth: across(under, Math.PI / 2) };
 }
 
+/** Normals nearer than this are one (radians) */
+const NORMAL_NEAR = 1e-9;
+
+/** Lengths of a line up to each of its points (mm). */
+function runningLengths(line: readonly (readonly [number, number])[]): number[] {
+  let run = 0;
+  return line.map(([x, y], index) => {
+    const [u = x, v = y] = line[index - 1] ?? [];
+    run += Math.hypot(x - u, y - v);
+    return run;
+  });
+}
+
+/** Where angles round from the first seam lie on a wall in `panels` pieces, by the normal that looks that way. */
+function placesOn(wall: LoftWall, target: Target, from: number): (angle: number) => WallPlace {
+  const { panels } = target.seam;
+  const depth = (1 - target.slab.neutralFraction) * wall.thickness;
+  const sweep = TAU / panels;
+  return (angle) => {
+    const phi = radians(((angle % 360) + 360) % 360);
+    const piece = Math.min(panels - 1, Math.floor(phi / sweep));
+    const flat = unrollLoft(wall, { from, to: wall.height, depth, start: piece * sweep, sweep });
+    const at = flat.stations.map((station, index) => ({ index, off: Math.abs(station.phi - phi) }));
+    const nearest = Math.min(...at.map(({ off }) => off));
+    // In the middle of a flat edge, whose stations share one normal.
+    const these = at.filter(({ off }) => off <= nearest + NORMAL_NEAR).map(({ index }) => index);
+    const share = (line: readonly (readonly [number, number])[]) => {
+      const run = runningLengths(line);
+      const mean = ((run[these[0] ?? 0] ?? 0) + (run[these.at(-1) ?? 0] ?? 0)) / 2;
+      return mean / (run.at(-1) || 1);
+    };
+    return { piece, foot: share(flat.foot), rim: share(flat.rim) };
+  };
+}
+
 function developOval(target: Target, wall: LoftWall): DevelopedForm {
   const { slab, seam } = target;
   const { start, footLean, under, top, part } = baseOf(target, wall);
@@ -87,6 +122,7 @@ function developOval(target: Target, wall: LoftWall): DevelopedForm {
     numbers: { wrapLength, wallHeight, ...baseFigures(under, top), bevelRun: seamAllowance(seam, slab.wall).run },
     parts: part ? [band, part] : [band],
     bendRadius: leastRadius(neutral),
+    placeAt: placesOn(wall, target, start),
   };
 }
 
@@ -117,6 +153,7 @@ function developLoft(target: Target, wall: LoftWall): DevelopedForm {
     numbers: { girthRim, girthFoot, area, ...baseFigures(under, top), bevelRun: seamAllowance(seam, slab.wall).run },
     parts: [...panels.map((panel) => panel.part), ...(part ? [part] : [])],
     bendRadius: Math.min(leastRadius(sectionAt(wall, from, depth)), leastRadius(sectionAt(wall, wall.height, depth))),
+    placeAt: placesOn(wall, target, from),
   };
 }
 

@@ -41,13 +41,13 @@ const second = computed(() => {
     <template v-for="(mark, index) in part.marks" :key="index">
       <line
         v-if="mark.kind === 'line'"
-        class="mark"
+        :class="['mark', mark.name]"
         :x1="px(mark.from[0])"
         :y1="py(mark.from[1])"
         :x2="px(mark.to[0])"
         :y2="py(mark.to[1])"
       />
-      <text v-else class="letter" :x="px(mark.at[0])" :y="py(mark.at[1]) + 4">{{ mark.text }}</text>
+      <text v-else :class="mark.kind" :x="px(mark.at[0])" :y="py(mark.at[1]) + 4">{{ mark.text }}</text>
     </template>
     <text class="name" :x="middle[0]" :y="middle[1] - (second ? 6 : -2)">
       {{ part.name }}<template v-if="roomy && part.count > 1">, cut {{ part.count }}</template>
@@ -88,7 +88,20 @@ text {
   font-weight: 600;
   font-size: 20px;
 }
-.face {
+.face,
+.words {
   font-size: 15px;
+}
+.mark.panel {
+  stroke-dasharray: none;
+  opacity: 0.4;
+}
+.mark.repeat {
+  stroke-dasharray: none;
+}
+.mark.place {
+  stroke-width: 2;
+  stroke-dasharray: 9 5;
+  opacity: 0.9;
 }
 </style>

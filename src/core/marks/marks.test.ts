@@ -1,0 +1,117 @@
+import { edgeAt } from '../outline/outline.ts';
+import type { Mark, Part } from '../part/part.ts';
+import { develop } from '../piece/develop.ts';
+import type { Form, Target, WallMarks } from '../piece/target.ts';
+import { level } from '../piece/targets.test.helper.ts';
+import { panelCount } from './marks.ts';
+
+const TAPER: Form = { kind: 'taper', rim: 120, foot: 80, height: 90 };
+const STACK: Form = { kind: 'stack', profile: [[0, 60], [70, 95], [150, 45]] }; // prettier-ignore
+const LOFT: Form = { kind: 'loft', rim: { kind: 'ellipse', length: 150, width: 100 }, foot: { kind: 'circle', diameter: 80 }, height: 70 }; // prettier-ignore
+const OVAL: Form = { kind: 'oval', length: 150, width: 100, height: 60 };
+const CYLINDER: Form = { kind: 'cylinder', diameter: 84, height: 110 };
+
+type Line = Extract<Mark, { kind: 'line' }>;
+const marked = (form: Form, marks: WallMarks, more: Parameters<typeof level>[1] = {}): Target => ({ ...level(form, more), marks }); // prettier-ignore
+const walls = (target: Target): Part[] => develop(target).parts.filter(({ id }) => id !== 'base');
+const lines = (part: Part | undefined, name: Line['name']) =>
+  (part?.marks ?? []).filter((mark): mark is Line => mark.kind === 'line' && mark.name === name);
+const words = (part: Part | undefined) =>
+  (part?.marks ?? []).flatMap((mark) => (mark.kind === 'words' ? [mark.text] : []));
+const span = ([x, y]: readonly [number, number], [u, v]: readonly [number, number]) => Math.hypot(x - u, y - v);
+
+describe.each(['inside', 'outside'] as const)('marks with the %s up', (faceUp) => {
+  const slab = { faceUp };
+
+  it('divide a taper into equal panels by lines to its true centre', () => {
+    const [wall] = walls(marked(TAPER, { panels: { count: 6 } }, { slab }));
+    const found = lines(wall, 'panel');
+    expect(found).toHaveLength(5);
+    const arc = wall && edgeAt(wall.outline, wall.leans.find(({ edge }) => edge === 'foot')?.from ?? 0);
+    const [cx = NaN, cy = NaN] = arc?.centre ?? [];
+    for (const { from, to } of found) {
+      const cross = (from[0] - cx) * (to[1] - cy) - (from[1] - cy) * (to[0] - cx);
+      expect(Math.abs(cross)).toBeLessThan(1e-6 * span(from, to) * 300);
+    }
+    const chords = found.slice(1).map(({ to }, index) => span(to, found[index]?.to ?? [0, 0]));
+    for (const chord of chords) expect(chord).toBeCloseTo(chords[0] ?? NaN, 6);
+  });
+
+  it.each([CYLINDER, TAPER, OVAL, LOFT])('set a handle opposite the seam on the middle line of %j', (form) => {
+    const [wall] = walls(marked(form, { places: [{ kind: 'handle', at: 180 }] }, { slab }));
+    const [place] = lines(wall, 'place');
+    const [centre] = lines(wall, 'centre');
+    expect(span(place?.to ?? [0, 0], centre?.to ?? [9, 9])).toBeLessThan(0.02);
+    expect(words(wall)).toEqual(['handle']);
+  });
+
+  it.each([CYLINDER, OVAL, LOFT])('set a pair of handles just across, on %j', (form) => {
+    const [wall] = walls(marked(form, { places: [{ kind: 'handle', at: 90 }, { kind: 'handle', at: 270 }] }, { slab })); // prettier-ignore
+    const [one, other] = lines(wall, 'place');
+    const [centre] = lines(wall, 'centre');
+    const middle = centre?.to ?? [0, 0];
+    expect(span(one?.to ?? [0, 0], middle)).toBeCloseTo(span(other?.to ?? [9, 9], middle), 1);
+    // Anticlockwise from above runs to the right with the outside up, to the left with the inside up.
+    expect((one?.to[0] ?? 0) < (other?.to[0] ?? 0)).toBe(faceUp === 'outside');
+  });
+
+  it('keep clear of what a seam adds', () => {
+    for (const seam of [{ kind: 'lap', overlap: 20, panels: 1 }, { kind: 'cut-in-place', margin: 15, panels: 1 }] as const) {
+      const [wall] = walls(marked(CYLINDER, { panels: { count: 4 } }, { slab, seam }));
+      const xs = lines(wall, 'panel').map(({ from }) => from[0]).sort((a, b) => a - b); // prettier-ignore
+      const start = seam.kind === 'cut-in-place' ? 15 : 0;
+      xs.forEach((x, index) => expect(x).toBeCloseTo(start + ((index + 1) * 281.0297) / 4, 3));
+    } // prettier-ignore
+  });
+});
+
+describe('marks', () => {
+  it('count texture repeats at rim and foot apart, with what each must give', () => {
+    const developed = develop(marked(TAPER, { repeat: 18 }));
+    const [rim, foot] = developed.repeats ?? [];
+    expect(rim?.edge).toBe('rim');
+    for (const found of [rim, foot]) {
+      if (!found) throw new Error('no repeat');
+      expect(found.count * (18 + found.give)).toBeCloseTo(found.length, 9);
+      expect(Math.abs(found.give)).toBeLessThanOrEqual(found.length / found.count / 2);
+    }
+    expect(rim?.count).toBeGreaterThan(foot?.count ?? 99);
+    const ticks = lines(developed.parts[0], 'repeat');
+    expect(ticks).toHaveLength((rim?.count ?? 0) + (foot?.count ?? 0) + 2);
+  });
+
+  it.each([
+    [{ count: 6 }, 281, 1, 6],
+    [{ width: 45 }, 281, 1, 6],
+    [{ count: 7 }, 281, 2, 8],
+    [{ width: 1000 }, 281, 3, 3],
+  ])('take %j of a girth of %d in %d pieces as %d panels', (panels, girth, pieces, expected) => {
+    expect(panelCount(panels, girth, pieces)).toBe(expected);
+  });
+
+  it('turn the seams of a stack away from one another, and say where a band stands', () => {
+    const [low, high] = walls(marked(STACK, { places: [{ kind: 'handle', at: 180 }], text: 'car four' }));
+    expect(words(low)).toEqual(['handle', 'car four']);
+    expect(words(high)).toEqual(['stands on seam A', 'handle']);
+    // Opposite the lowest seam is the middle of the lower band, and the seam of the upper one.
+    const middleOf = (part: Part | undefined) => lines(part, 'centre')[0]?.to ?? [NaN, NaN];
+    expect(span(lines(low, 'place')[0]?.to ?? [0, 0], middleOf(low))).toBeLessThan(1e-6);
+    expect(span(lines(high, 'place')[0]?.to ?? [0, 0], middleOf(high))).toBeGreaterThan(50);
+  });
+
+  it('go on the right piece of a wall in pieces', () => {
+    const seam = { kind: 'bevel', angle: 45, panels: 2 } as const;
+    const places = [{ kind: 'spout', at: 270 }] as const;
+    expect(words(walls(marked(TAPER, { places }, { seam }))[0])).toEqual(['spout, on piece 2']);
+    expect(walls(marked(LOFT, { places }, { seam })).map(words)).toEqual([[], ['spout']]);
+  });
+
+  it('letter the seams and draw the middle of lofts and panels too', () => {
+    for (const form of [LOFT, { kind: 'box', length: 120, width: 80, height: 60 }, { kind: 'facet', sides: 6, rim: 80, foot: 64, height: 90, fold: 'separate' }] satisfies Form[]) {
+      for (const wall of walls(level(form))) {
+        expect(lines(wall, 'centre')).toHaveLength(1);
+        expect(wall.marks.filter(({ kind }) => kind === 'letter')).toHaveLength(2);
+      }
+    } // prettier-ignore
+  });
+});

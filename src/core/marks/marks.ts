@@ -1,0 +1,104 @@
+import { bounds } from '../outline/outline.ts';
+import type { Mark, Part } from '../part/part.ts';
+import type { DevelopedForm, WallPlace } from '../piece/kinds/kind.ts';
+import type { Target, WallMarks } from '../piece/target.ts';
+import { repeatsOf } from './repeats.ts';
+import { wallLines, type WallLines } from './wallLines.ts';
+
+/** Angle of a band's first seam (degrees): every second band is turned by half a piece, so that no two seams stand in line. */
+export function seamTurn(band: number, panels: number): number {
+  return (band % 2) * (180 / panels);
+}
+
+/** Length of the tick of one repeat (mm). */
+const TICK = 7;
+
+/** How many equal panels the whole wall is marked in: a whole number for each of its pieces. */
+export function panelCount(panels: NonNullable<WallMarks['panels']>, girth: number, pieces: number): number {
+  const wanted = 'count' in panels ? panels.count : girth / panels.width;
+  return Math.max(1, Math.round(wanted / pieces)) * pieces;
+}
+
+function between(a: readonly [number, number], b: readonly [number, number], f: number): readonly [number, number] {
+  return [a[0] + f * (b[0] - a[0]), a[1] + f * (b[1] - a[1])];
+}
+
+function panelLines(lines: WallLines, count: number): Mark[] {
+  return Array.from({ length: count - 1 }, (_, index): Mark => {
+    const share = (index + 1) / count;
+    return { kind: 'line', name: 'panel', from: lines.at('foot', share), to: lines.at('rim', share) };
+  });
+}
+
+function repeatTicks(part: Part, lines: WallLines, { seam }: Target, width: number): Mark[] {
+  return repeatsOf([part], seam, width).flatMap(({ edge, count }) =>
+    Array.from({ length: count + 1 }, (_, index): Mark => {
+      const at = lines.at(edge, index / count);
+      const far = lines.at(edge === 'foot' ? 'rim' : 'foot', index / count);
+      const length = Math.hypot(far[0] - at[0], far[1] - at[1]);
+      return { kind: 'line', name: 'repeat', from: at, to: between(at, far, Math.min(0.2, TICK / length)) };
+    }),
+  );
+}
+
+/** The line and word of a place on a wall; a spout is marked near the rim only. `note` names the piece where there are several. */
+function placeMarks(lines: WallLines, place: WallPlace, kind: 'handle' | 'spout', note: string): Mark[] {
+  const [foot, rim] = [lines.at('foot', place.foot), lines.at('rim', place.rim)];
+  return [
+    { kind: 'line', name: 'place', from: kind === 'spout' ? between(rim, foot, 0.35) : foot, to: rim },
+    { kind: 'words', at: between(rim, foot, kind === 'spout' ? 0.42 : 0.3), text: `${kind}${note}` },
+  ];
+}
+
+/** Where an angle round the whole piece lies on a band in equal pieces. */
+function roundPlace(angle: number, band: number, pieces: number): WallPlace {
+  const share = (((angle - seamTurn(band, pieces)) % 360) + 360) / 360;
+  const whole = (share % 1) * pieces;
+  const piece = Math.floor(whole);
+  return { piece, foot: whole - piece, rim: whole - piece };
+}
+
+/** The seam of the band below meets the middle of this one's foot. */
+function stackWords(part: Part, lines: WallLines, band: number): Mark[] {
+  if (band === 0) return [];
+  const below = String.fromCharCode(64 + band);
+  const [foot, rim] = [lines.at('foot', 0.5), lines.at('rim', 0.5)];
+  return [{ kind: 'words', at: between(foot, rim, 0.09), text: `stands on seam ${below}` }];
+}
+
+/**
+ * The parts with what the design wants marked on its wall: equal panels to the true taper, places of handles and spouts,
+ * repeats of a texture, a line of text, and on a stack where each band stands on the one below.
+ */
+export function markedParts(target: Target, { parts, placeAt, numbers }: DevelopedForm): Part[] {
+  const { marks = {}, seam, form } = target;
+  const walls = parts.filter(({ id }) => id.startsWith('wall'));
+  const girth = Math.max(numbers.wrapLength ?? 0, numbers.girthRim ?? 0, ...(numbers.bands ?? []).map((band) => band.girthRim)); // prettier-ignore
+  return parts.map((part) => {
+    const index = walls.indexOf(part);
+    // A lofted wall is turned over whole, and its lap with it.
+    const lapAt = form.kind === 'loft' && part.faceUp === 'inside' ? 'left' : 'right';
+    const lines = index < 0 ? null : wallLines(part, seam, lapAt);
+    if (!lines) return part;
+    const band = form.kind === 'stack' ? index : 0;
+    const lofted = form.kind === 'loft';
+    const added: Mark[] = [];
+    if (form.kind === 'stack' && seam.panels === 1) added.push(...stackWords(part, lines, band));
+    if (marks.panels) {
+      const count = panelCount(marks.panels, girth, seam.panels);
+      added.push(...panelLines(lines, count / seam.panels));
+    }
+    for (const { kind, at } of marks.places ?? []) {
+      const place = placeAt ? placeAt(at) : roundPlace(at, band, seam.panels);
+      if (lofted && place.piece !== index) continue;
+      const note = part.count > 1 ? `, on piece ${place.piece + 1}` : '';
+      added.push(...placeMarks(lines, place, kind, note));
+    }
+    if (marks.repeat) added.push(...repeatTicks(part, lines, target, marks.repeat));
+    if (marks.text && index === 0) {
+      const box = bounds(part.outline);
+      added.push({ kind: 'words', at: between(lines.at('foot', 0.5), lines.at('rim', 0.5), Math.min(0.2, 12 / (box.maxY - box.minY) + 0.08)), text: marks.text }); // prettier-ignore
+    }
+    return added.length > 0 ? { ...part, marks: [...part.marks, ...added] } : part;
+  });
+}
