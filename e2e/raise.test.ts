@@ -47,7 +47,7 @@ const field = async (page: Page, name: string) => Number(await page.locator(`inp
 describe('raising', () => {
   it('drags the profile, raises the wall, and the screen measures what was asked, wet and fired', async () => {
     const page = await open('Window vase', '1');
-    const handle = page.getByRole('slider', { name: 'Drag: Width at point 2' });
+    const handle = page.getByRole('slider', { name: 'Drag: Across 2' });
     const box = await handle.boundingBox();
     const [x, y] = [(box?.x ?? 0) + 22, (box?.y ?? 0) + 22];
     const before = await field(page, 'profile.1.1');

@@ -38,6 +38,13 @@ const raisedTo =
     for (const words of then) await page.getByRole('button', { name: words, exact: true }).click();
   };
 
+const onOwned = async (page: Page, url: string) => {
+  await page.goto(`${url}from`);
+  await page.locator('input[name="slide"]').fill('120');
+  await page.locator('input[name="slide"]').press('Enter');
+  await page.locator('.tracings').waitFor();
+};
+
 const DESK = { width: 1280, height: 800 };
 const TABLET = { width: 1024, height: 768 };
 const PHONE = { width: 390, height: 844 };
@@ -53,10 +60,12 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-facets', ...DESK, take: onPiece('Salt box', 'flat') },
   { name: 'piece-raising', ...DESK, take: raisedTo('Soup cup', '0.55') },
   { name: 'piece-raised', ...DESK, take: raisedTo('Rack tumbler', '1', ['Cut level', 'Seam']) },
-  { name: 'tmp-hand', ...DESK, take: raisedTo('Sugar pot', '1', ['Hand', 'Fired']) },
-  { name: 'tmp-up', ...PHONE, take: raisedTo('Window vase', '0.9', ['Cut upright']) },
-  { name: 'tmp-box', ...TABLET, take: raisedTo('Salt box', '0.7', []) },
-  { name: 'tmp-loft', ...DESK, take: raisedTo('Bread bowl, square to round', '1', []) },
+  { name: 'owned', ...DESK, take: onOwned },
+  { name: 'tmp-owned-phone', ...PHONE, take: onOwned },
+  { name: 'tmp-fit', ...DESK, height: 1700, take: onPiece('Rack tumbler', 'shape') },
+  { name: 'tmp-marks', ...DESK, height: 1700, take: onPiece('Soup cup', 'flat') },
+  { name: 'tmp-crock', ...TABLET, take: onPiece('Galley crock', 'flat') },
+  { name: 'tmp-dish', ...PHONE, take: onPiece('Relish dish', 'flat') },
   { name: 'piece-flat-tablet', ...TABLET, take: onPiece('Rack tumbler', 'flat') },
   { name: 'piece-shape-phone', ...PHONE, take: onPiece('Rack tumbler', 'shape') },
   { name: 'piece-how', ...DESK, take: howOpen },

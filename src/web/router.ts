@@ -15,6 +15,12 @@ export const router = createRouter({
       component: () => import('./places/PiecePlace.vue'),
       meta: { title: 'Piece' },
     },
+    {
+      path: '/from',
+      name: 'from',
+      component: () => import('./places/OwnedPlace.vue'),
+      meta: { title: 'From what you own' },
+    },
     { path: '/door', name: 'door', component: () => import('./places/DoorPlace.vue'), meta: { title: 'Sign in' } },
     {
       path: '/:rest(.*)*',

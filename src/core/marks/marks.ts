@@ -46,7 +46,7 @@ function placeMarks(lines: WallLines, place: WallPlace, kind: 'handle' | 'spout'
   const [foot, rim] = [lines.at('foot', place.foot), lines.at('rim', place.rim)];
   return [
     { kind: 'line', name: 'place', from: kind === 'spout' ? between(rim, foot, 0.35) : foot, to: rim },
-    { kind: 'words', at: between(rim, foot, kind === 'spout' ? 0.42 : 0.3), text: `${kind}${note}` },
+    { kind: 'words', at: between(rim, foot, kind === 'spout' ? 0.42 : 0.12), text: `${kind}${note}` },
   ];
 }
 

@@ -13,11 +13,19 @@ export const EDGE_WORDS: Readonly<Record<Lean['edge'], string>> = {
   round: 'edge',
 };
 
-/** The lean in its fixed words: `straight down`, `spread 45.0°`, `tuck 26.6°`. */
+/** Leans along an edge that differ by less are told as one (degrees): a hand cannot cut the difference. */
+const ONE_LEAN = 1;
+
+const degreesText = (lean: number) => Math.abs(lean).toFixed(1).replace(/\.0$/, '');
+
+/** The lean in its fixed words: `straight down`, `spread 45°`, `tuck 4.5 to 26.6°`, `tuck 3 to spread 8°`. */
 export function leanWords(lean: Lean): string {
-  return lean.word === 'straight down'
-    ? lean.word
-    : `${lean.word} ${Math.abs(lean.lean).toFixed(1).replace(/\.0$/, '')}°`;
+  if (lean.word === 'straight down') return lean.word;
+  const { least = lean.lean, greatest = lean.lean } = lean;
+  if (greatest - least < ONE_LEAN) return `${lean.word} ${degreesText(lean.lean)}°`;
+  if (least < 0 && greatest > 0) return `tuck ${degreesText(least)} to spread ${degreesText(greatest)}°`;
+  const [small, large] = lean.lean < 0 ? [greatest, least] : [least, greatest];
+  return `${lean.word} ${degreesText(small)} to ${degreesText(large)}°`;
 }
 
 /** The part's size over its traced line: `281.0 × 119.0 mm`, or `95.5 mm across` for a disc. */

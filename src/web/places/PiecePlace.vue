@@ -7,6 +7,7 @@ import ConflictNote from '../components/piece/ConflictNote.vue';
 import CutDesk from '../components/piece/CutDesk.vue';
 import CutFields from '../components/piece/CutFields.vue';
 import FigureList from '../components/piece/FigureList.vue';
+import FitFields from '../components/piece/FitFields.vue';
 import FlatFields from '../components/piece/FlatFields.vue';
 import HistoryDialog from '../components/piece/HistoryDialog.vue';
 import HowDialog from '../components/piece/HowDialog.vue';
@@ -20,7 +21,9 @@ import type { ViewName } from '../components/standing/standingScene.ts';
 import WorkTable from '../components/table/WorkTable.vue';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
+import { cutToFit } from '../../core/slab/panelsFor.ts';
 import { usePiece } from '../stores/piece.ts';
+import { useSettings } from '../stores/settings.ts';
 
 /** Drawing in three dimensions is fetched only when a piece is raised. */
 const StandingView = defineAsyncComponent(() => import('../components/standing/StandingView.vue'));
@@ -29,6 +32,7 @@ const StandingView = defineAsyncComponent(() => import('../components/standing/S
 const route = useRoute();
 const router = useRouter();
 const piece = usePiece();
+const settings = useSettings();
 const id = computed(() => String(route.params['id']));
 const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
 const how = ref<Figure | null>(null);
@@ -51,6 +55,12 @@ const flip = () => {
   const { slab } = piece.target;
   const faceUp = slab.faceUp === 'inside' ? 'outside' : 'inside';
   piece.change({ ...piece.target, slab: { ...slab, faceUp } });
+};
+
+/** Advice that the slab is too small is followed by one press. */
+const cutInPieces = () => {
+  const cut = cutToFit(piece.target, piece.developed.parts, settings.slab);
+  if (cut) piece.change(cut);
 };
 
 const raiseOrLay = () => {
@@ -110,12 +120,12 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
       </div>
       <aside class="right" aria-label="Figures">
         <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
-        <CheckList :checks="piece.developed.checks" />
+        <CheckList :checks="piece.developed.checks" @remedy="cutInPieces" />
         <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
         <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
       </aside>
       <aside class="left" aria-label="What to change">
-        <ShapeFields v-if="stage === 'shape'" />
+        <template v-if="stage === 'shape'"><ShapeFields /><FitFields /></template>
         <FlatFields v-else-if="stage === 'flat'" />
         <CutFields v-else />
       </aside>

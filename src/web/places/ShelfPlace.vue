@@ -53,6 +53,7 @@ onMounted(() => void shelf.load());
         {{ shelf.designs.length }} {{ shelf.designs.length === 1 ? 'design' : 'designs' }}, drawn at one scale, as fired
       </p>
       <span class="begin">
+        <RouterLink class="quiet" :to="{ name: 'from' }">From what you own</RouterLink>
         <button type="button" class="quiet" @click="file?.click()">Open a file</button>
         <input
           ref="file"
@@ -128,6 +129,7 @@ header p {
 .begin {
   margin-left: auto;
   display: flex;
+  flex-wrap: wrap;
   gap: 10px;
 }
 .boards {

@@ -18,7 +18,12 @@ interface Kept {
   readonly hand: number;
   /** The greatest slab that she can roll: along and across the roller (mm). */
   readonly slab: { readonly length: number; readonly width: number };
+  /** Diameters of the round cutters that she owns (mm). */
+  readonly cutters: readonly number[];
 }
+
+/** A set of round cutters as it is often sold (mm). */
+const DEFAULT_CUTTERS = [50, 60, 70, 75, 80, 85, 90, 95, 100, 110] as const;
 
 /** A length that can be meant, or nothing. */
 function sound(value: unknown): number | undefined {
@@ -33,6 +38,7 @@ function read(): Kept {
     light: evening ? 'evening' : 'day',
     paper: DEFAULT_PAPER,
     ...DEFAULT_BENCH,
+    cutters: DEFAULT_CUTTERS,
   };
   try {
     const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Kept>;
@@ -46,6 +52,7 @@ function read(): Kept {
         length: sound(kept.slab?.length) ?? fallback.slab.length,
         width: sound(kept.slab?.width) ?? fallback.slab.width,
       },
+      cutters: Array.isArray(kept.cutters) ? kept.cutters.filter((one) => sound(one) !== undefined) : fallback.cutters,
     };
   } catch {
     return fallback;
@@ -61,10 +68,12 @@ export const useSettings = defineStore('settings', () => {
   const paper = ref<PaperName>(kept.paper);
   const hand = ref(kept.hand);
   const slab = ref(kept.slab);
+  const cutters = ref(kept.cutters);
   const style = computed<LengthStyle>(() => ({ unit: unit.value, marks: marks.value }));
 
-  watch([unit, marks, light, paper, hand, slab], () => {
+  watch([unit, marks, light, paper, hand, slab, cutters], () => {
     const now: Kept = {
+      cutters: cutters.value,
       unit: unit.value,
       marks: marks.value,
       light: light.value,
@@ -83,5 +92,5 @@ export const useSettings = defineStore('settings', () => {
     light.value = light.value === 'day' ? 'evening' : 'day';
   }
 
-  return { unit, marks, light, paper, hand, slab, style, nextUnit, turnLight };
+  return { unit, marks, light, paper, hand, slab, cutters, style, nextUnit, turnLight };
 });

@@ -23,6 +23,7 @@ const MOST = 9;
 
 const all = computed<Found[]>(() => [
   { key: 'shelf', title: 'Shelf', kind: 'place', to: { name: 'shelf' } },
+  { key: 'from', title: 'From what you own', kind: 'place', to: { name: 'from' } },
   ...shelf.designs.map((design): Found => ({
     key: design.id,
     title: design.name,

@@ -1,9 +1,16 @@
 <script setup lang="ts">
+import { computed } from 'vue';
 import type { CheckResult } from '../../../core/piece/develop.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 
 /** Advice on the piece: what, why with the figure, and what to do. */
-defineProps<{ checks: readonly CheckResult[] }>();
+const props = defineProps<{ checks: readonly CheckResult[] }>();
+const emit = defineEmits<{ remedy: [] }>();
+/** What must be minded first stands first. */
+const ORDER = ['stop', 'care', 'note'] as const;
+const sorted = computed(() =>
+  [...props.checks].sort((one, other) => ORDER.indexOf(one.level) - ORDER.indexOf(other.level)),
+);
 const lengths = useLengths();
 const SIGNS = { note: '✓', care: '!', stop: '✕' } as const;
 const WORDS = { note: 'Good', care: 'Take care', stop: 'Stop' } as const;
@@ -11,13 +18,21 @@ const WORDS = { note: 'Good', care: 'Take care', stop: 'Stop' } as const;
 
 <template>
   <ul class="checks" aria-label="Advice">
-    <li v-for="check in checks" :key="check.code" :class="check.level">
+    <li v-for="check in sorted" :key="check.code" :class="check.level">
       <span class="sign" :title="WORDS[check.level]" aria-hidden="true">{{ SIGNS[check.level] }}</span>
       <div>
         <h3>
           <span class="unseen">{{ WORDS[check.level] }}: </span>{{ check.title }}
         </h3>
         <p>{{ lengths.phrase(check.phrase) }}</p>
+        <button
+          v-if="check.code === 'slab-size' && /Cut the wall/.test(check.text)"
+          type="button"
+          class="quiet"
+          @click="emit('remedy')"
+        >
+          Cut it so
+        </button>
       </div>
     </li>
   </ul>
@@ -56,6 +71,9 @@ h3 {
   font-family: inherit;
   font-size: 16px;
   font-weight: 700;
+}
+button {
+  margin-top: 8px;
 }
 p {
   margin: 2px 0 0;

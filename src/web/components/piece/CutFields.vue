@@ -1,22 +1,33 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia';
 import { ref } from 'vue';
+import { useRouter } from 'vue-router';
 import type { TemplateRequest } from '../../../contract/api.ts';
 import { fileStem } from '../../../core/format/fileStem.ts';
+import type { Fault } from '../../../core/errors.ts';
+import { checkTarget } from '../../../core/piece/checkTarget.ts';
+import { atScale } from '../../../core/reverse/scaled.ts';
 import type { PaperName } from '../../../core/sheet/paper.ts';
 import { api } from '../../api.ts';
 import { saveFile } from '../../composables/saveFile.ts';
 import { useConnection } from '../../stores/connection.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useShelf } from '../../stores/shelf.ts';
+import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 
 /** Paper and files of the template, and what to mind while cutting. */
 const piece = usePiece();
 const connection = useConnection();
+const shelf = useShelf();
+const router = useRouter();
 const { paper, unit, marks } = storeToRefs(useSettings());
 const busy = ref<string | null>(null);
 const trouble = ref('');
+
+/** Sizes that a design is made at (of its own). */
+const SCALES = { least: 0.1, greatest: 5 } as const;
 
 const PAPERS = [
   { value: 'a4', title: 'A4', why: '210 × 297 mm' },
@@ -27,6 +38,33 @@ const FILES = [
   { format: 'svg', title: 'SVG, for a cutter or drawing' },
   { format: 'dxf', title: 'DXF, for a laser or router' },
 ] as const;
+
+/** Another size is another design, developed for the same slab. */
+const scale = ref(0.8);
+function putScale(value: number): readonly Fault[] {
+  if (value >= SCALES.least && value <= SCALES.greatest) {
+    scale.value = value;
+    return [];
+  }
+  return [
+    {
+      code: 'out-of-range',
+      path: 'scale',
+      value: String(value),
+      rule: `must be from ${SCALES.least} to ${SCALES.greatest}`,
+    },
+  ];
+}
+async function makeScaled(): Promise<void> {
+  const scaled = atScale(piece.target, scale.value);
+  const [fault] = checkTarget(scaled);
+  trouble.value = fault ? `At that size no slab makes it: ${fault.rule}.` : '';
+  if (fault) return;
+  await piece.keep();
+  const design = await shelf.create(scaled);
+  if (design) await router.push({ name: 'piece', params: { id: design.id, stage: 'flat' } });
+  else trouble.value = shelf.trouble;
+}
 
 async function save(format: TemplateRequest['format']): Promise<void> {
   busy.value = format;
@@ -68,6 +106,25 @@ function saveDesign(): void {
     <button type="button" class="quiet wide" @click="saveDesign">The design itself, as a file</button>
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <p>Print at 100 %, not “fit to page”, and lay a ruler on the check line before you cut.</p>
+    <details>
+      <summary>At another size?</summary>
+      <p>
+        A print at another percentage changes every length but the slab’s thickness, and the parts do not meet. Make a
+        design at that size for the same slab instead.
+      </p>
+      <NumberField
+        label="Size"
+        name="scale"
+        unit=" %"
+        :factor="0.01"
+        :value="scale"
+        :take="putScale"
+        :done="() => {}"
+      />
+      <button type="button" class="quiet wide" :disabled="scale === 1" @click="makeScaled">
+        Make the {{ Math.round(scale * 1000) / 10 }} % design
+      </button>
+    </details>
     <p class="caution">
       <strong>Mind.</strong> Cut away from your other hand. Keep trimmings wet: dry clay dust holds silica, so wipe it
       up wet and never sweep it dry.
@@ -88,6 +145,14 @@ h2 {
 }
 p {
   margin: 4px 0 0;
+}
+summary {
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  color: var(--press);
+  font-weight: 600;
+  cursor: pointer;
 }
 .caution {
   padding: 10px 12px;

@@ -8,7 +8,20 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
 import { FOLD_WAYS, RIM_WAYS } from './formWays.ts';
-import { BASE_WAYS, baseOfJoin, CORNER_WAYS, FACE_UP_WAYS, SEAM_WAYS, seamOfKind } from './ways.ts';
+import CutterField from './CutterField.vue';
+import MarkFields from './MarkFields.vue';
+import RuleOfThree from './RuleOfThree.vue';
+import {
+  BASE_WAYS,
+  baseOfJoin,
+  DEFAULT_TRIM,
+  TRACED_WAY,
+  type BaseWay,
+  CORNER_WAYS,
+  FACE_UP_WAYS,
+  SEAM_WAYS,
+  seamOfKind,
+} from './ways.ts';
 
 /** How the flat parts are cut and joined. */
 const piece = usePiece();
@@ -26,6 +39,16 @@ const putBase = (key: string) => (value: number) =>
 const putNeutral = (neutralFraction: number) =>
   put('slab.neutralFraction', { slab: { ...target.value.slab, neutralFraction } });
 const flatPanels = computed(() => target.value.form.kind === 'facet' || target.value.form.kind === 'box');
+const baseWay = computed<BaseWay>(() =>
+  base.value.join === 'under' && base.value.trim > 0 ? 'traced' : base.value.join,
+);
+function chooseBase(way: BaseWay): void {
+  const next =
+    way === 'traced'
+      ? baseOfJoin('under', DEFAULT_TRIM)
+      : baseOfJoin(way, baseWay.value === 'traced' ? 0 : base.value.trim);
+  piece.change({ ...target.value, base: next });
+}
 const done = () => piece.endGesture();
 </script>
 
@@ -98,13 +121,7 @@ const done = () => piece.endGesture();
       :take="putSeam('panels')"
       :done="done"
     />
-    <ChoiceField
-      label="Base"
-      name="base"
-      :value="base.join"
-      :choices="BASE_WAYS"
-      @choose="(join) => piece.change({ ...target, base: baseOfJoin(join, base.trim) })"
-    />
+    <ChoiceField label="Base" name="base" :value="baseWay" :choices="[...BASE_WAYS, TRACED_WAY]" @choose="chooseBase" />
     <LengthField
       v-if="base.join === 'skirt'"
       label="Skirt"
@@ -129,6 +146,9 @@ const done = () => piece.endGesture();
       :take="putNeutral"
       :done="done"
     />
+    <CutterField />
+    <RuleOfThree />
+    <MarkFields />
   </section>
 </template>
 

@@ -3,21 +3,14 @@ import { ref } from 'vue';
 import { keepsOf, type Keep } from '../../../core/reverse/scaled.ts';
 import { solveCapacity } from '../../../core/reverse/solveCapacity.ts';
 import { usePiece } from '../../stores/piece.ts';
+import KeepButtons from './KeepButtons.vue';
+import { roundedSizes } from './roundedSizes.ts';
 
 /** Makes the piece hold a wanted volume, keeping its proportions, its height or its width. */
 const emit = defineEmits<{ done: [] }>();
 const piece = usePiece();
 const wanted = ref(String(Math.round(piece.developed.finished.capacityBrim / 10) * 10));
 const trouble = ref('');
-
-/** Sizes are rounded to this many mm, so that the fields stay readable. */
-const ROUNDING = 0.1;
-
-const WAYS: readonly { keep: Keep; words: string }[] = [
-  { keep: 'proportions', words: 'Keep its proportions' },
-  { keep: 'height', words: 'Keep its height' },
-  { keep: 'width', words: 'Keep its width' },
-];
 
 function solve(keep: Keep): void {
   const ml = Number(wanted.value.replace(',', '.').replace(/ml/i, ''));
@@ -26,10 +19,7 @@ function solve(keep: Keep): void {
     trouble.value = solution.rule;
     return;
   }
-  const text = JSON.stringify(solution.target.form, (_, value: unknown) =>
-    typeof value === 'number' ? Number((Math.round(value / ROUNDING) * ROUNDING).toFixed(1)) : value,
-  );
-  const [fault] = piece.change({ ...solution.target, form: JSON.parse(text) as typeof solution.target.form });
+  const [fault] = piece.change({ ...solution.target, form: roundedSizes(solution.target.form) });
   trouble.value = fault?.rule ?? '';
   if (!fault) emit('done');
 }
@@ -39,11 +29,7 @@ function solve(keep: Keep): void {
   <form class="hold" @submit.prevent="solve('proportions')">
     <label for="hold-wanted">It should hold, in ml</label>
     <input id="hold-wanted" v-model="wanted" type="text" inputmode="decimal" autocomplete="off" />
-    <div class="ways">
-      <button v-for="way in WAYS" :key="way.keep" type="button" class="quiet" @click="solve(way.keep)">
-        {{ way.words }}
-      </button>
-    </div>
+    <KeepButtons class="ways" :keeps="keepsOf(piece.target.form)" @keep="solve" />
     <p v-if="trouble" role="alert">{{ trouble }}</p>
   </form>
 </template>
@@ -71,9 +57,6 @@ input {
 }
 .ways {
   grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
 }
 p {
   grid-column: 1 / -1;

@@ -1,5 +1,5 @@
 import type { Face } from '../../../core/part/lean.ts';
-import { DEFAULT_SKIRT, type Base, type BaseJoin, type SizeState } from '../../../core/piece/target.ts';
+import { DEFAULT_SKIRT, type Base, type BaseJoin, type SizeState, type Stiffness } from '../../../core/piece/target.ts';
 import {
   DEFAULT_BEVEL_ANGLE,
   DEFAULT_MARGIN,
@@ -61,6 +61,24 @@ export const BASE_WAYS: readonly Choice<BaseJoin>[] = [
     why: 'The base reaches past the wall on a slant and is folded up over the join. Seals well.',
   },
   { value: 'none', title: 'none', why: 'A tube, sleeve or ring.' },
+];
+
+/** Ways to make a base: oversize, traced and trimmed after, is a disc under the wall with trim. */
+export type BaseWay = BaseJoin | 'traced';
+
+export const TRACED_WAY: Choice<BaseWay> = {
+  value: 'traced',
+  title: 'traced, trimmed after',
+  why: 'Cut a slab larger than the foot, set the wall on it, and trim round the wall once it is joined.',
+};
+
+/** Trim of a base that is attached oversize (mm). */
+export const DEFAULT_TRIM = 8;
+
+export const STIFFNESS_WAYS: readonly Choice<Stiffness>[] = [
+  { value: 'soft', title: 'soft', why: 'Bent soon after rolling: it follows tight curves, and takes fingerprints.' },
+  { value: 'medium', title: 'medium', why: 'Firm enough to pick up unmarked, and still bends over a finger.' },
+  { value: 'stiff', title: 'stiff', why: 'Nearly leather-hard: crisp, and splits when it is bent far.' },
 ];
 
 export const FACE_UP_WAYS: readonly Choice<Face>[] = [

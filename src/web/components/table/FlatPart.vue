@@ -47,7 +47,13 @@ const second = computed(() => {
         :x2="px(mark.to[0])"
         :y2="py(mark.to[1])"
       />
-      <text v-else :class="mark.kind" :x="px(mark.at[0])" :y="py(mark.at[1]) + 4">{{ mark.text }}</text>
+      <text
+        v-else-if="mark.kind === 'letter' || roomy"
+        :class="mark.kind"
+        :x="px(mark.at[0])"
+        :y="py(mark.at[1]) + 4"
+        >{{ mark.text }}</text
+      >
     </template>
     <text class="name" :x="middle[0]" :y="middle[1] - (second ? 6 : -2)">
       {{ part.name }}<template v-if="roomy && part.count > 1">, cut {{ part.count }}</template>

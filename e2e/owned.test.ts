@@ -1,0 +1,114 @@
+import { download, eachVisit, figure, kept, textOf, type } from './visit.ts';
+
+jest.setTimeout(90_000);
+const visit = eachVisit();
+
+/** Chooses a way in a field that opens a sheet of choices. */
+async function choose(name: string, way: RegExp): Promise<void> {
+  const { page } = visit.now;
+  await page.locator(`button[name="${name}"]`).click();
+  await page.getByRole('button', { name: way }).click();
+}
+
+describe('from what is owned', () => {
+  it('turns an arc template into a piece, slides it, and puts it on the shelf', async () => {
+    const { page } = visit.now;
+    await page.getByRole('link', { name: 'From what you own' }).click();
+    await choose('way', /with a ruler/);
+    // The worked cup of the geometry, traced with its rim cut square.
+    await type(page, 'chord', '378.12');
+    await type(page, 'rise', '67.01');
+    await type(page, 'along', '98.62');
+    await textOf(page.locator('.says'), /Fired it stands rim 1\d\d\.\d/);
+    await type(page, 'slide', '100');
+    await textOf(page.locator('[data-owned="rim"]'), /^100\.0 mm$/);
+    await textOf(page.locator('.tracings'), /Tracing 1: from 0\.0° to \d+\.\d° of the template/);
+    await type(page, 'slide', '150');
+    await textOf(page.locator('.tracings'), /Tracing 2: from \d+\.\d° to \d+\.\d°/);
+    await page.getByLabel('Its name').fill('Slid cup');
+    await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+    await page.waitForURL(/\/piece\/.*\/shape/);
+    await textOf(page.locator('h1, .heading'), /Slid cup/);
+    await textOf(figure(page, 'arcRim'), /^30\d\.\d$/);
+    expect(visit.now.troubles).toEqual([]);
+  });
+
+  it('turns a folded sheet, a cutter and a former into pieces, and says what makes none', async () => {
+    const { page } = visit.now;
+    await page.getByRole('link', { name: 'From what you own' }).click();
+    await choose('owned', /a sheet of paper/);
+    await page.getByRole('button', { name: 'A4' }).click();
+    // Half an A4 sheet, 297 round: neutral 94.5 across, outside 100.5 wet, 88.5 fired.
+    await textOf(page.locator('[data-owned="rim"]'), /^88\.5 mm$/);
+    await textOf(page.locator('[data-owned="height"]'), /^97\.7 mm$/);
+    await type(page, 'around', '14');
+    await textOf(page.getByRole('alert'), /makes no piece/);
+    await choose('owned', /a round cutter/);
+    await type(page, 'cutter', '75');
+    await textOf(page.locator('[data-owned="foot"]'), /^66\.0 mm$/);
+    await choose('owned', /a former/);
+    await type(page, 'former', '60');
+    await textOf(page.locator('[data-owned="capacity"]'), /ml$/);
+  });
+});
+
+describe('a design', () => {
+  async function begin() {
+    const { page } = visit.now;
+    await page.getByRole('button', { name: 'New piece' }).first().click();
+    await page.waitForURL(/\/piece\//);
+    await textOf(figure(page, 'cutLength'), /^281\.0$/);
+    return page;
+  }
+
+  it('is made at another size for the same slab, not zoomed', async () => {
+    const page = await begin();
+    await page.keyboard.press('3');
+    await page.getByText('At another size?').click();
+    await type(page, 'scale', '50');
+    await page.getByRole('button', { name: 'Make the 50 % design' }).click();
+    await page.waitForURL(/\/flat/);
+    await textOf(figure(page, 'cutLength'), /^131\.1$/);
+    await textOf(page.locator('h1, .heading'), /at 50 %/);
+  });
+
+  it('is fitted to a rack hole and a cutter, and cut in pieces for a small slab', async () => {
+    const page = await begin();
+    await type(page, 'hole', '82');
+    await textOf(page.locator('.checks'), /Too wide for the rack hole/);
+    await page.getByText('Make it fit the hole').click();
+    await page.getByRole('button', { name: 'Keep its height' }).click();
+    await textOf(page.locator('.checks'), /Drops into the rack hole/);
+    expect(await page.locator('input[name="diameter"]').inputValue()).toMatch(/^81\.0/);
+    await type(page, 'slabLength', '200');
+    await page.getByRole('button', { name: 'Cut it so' }).click();
+    await page.keyboard.press('2');
+    await textOf(page.locator('[data-part="wall"]'), /Wall, cut 2/);
+    await textOf(page.locator('.cutter'), /nearest cutter 90\.0 mm/);
+    await page.getByRole('button', { name: 'Change the piece for it' }).click();
+    await textOf(page.locator('.cutter'), /Your 90\.0 mm cutter cuts the base/);
+    await kept(page);
+  });
+
+  it('has its marks drawn, and printed in the file that is cut', async () => {
+    const page = await begin();
+    await page.keyboard.press('2');
+    await type(page, 'panels-count', '6');
+    expect(await page.locator('[data-part="wall"] .mark.panel').count()).toBe(5);
+    await page.getByRole('button', { name: 'A pair of handles' }).click();
+    expect(await page.locator('[data-part="wall"] .mark.place').count()).toBe(2);
+    await type(page, 'repeat', '20');
+    await textOf(page.locator('p.repeat'), /Rim: 14 fit, each stretched by 0\.1 mm/);
+    await page.getByRole('button', { name: 'Take off handle 1' }).click();
+    expect(await page.locator('[data-part="wall"] .mark.place').count()).toBe(1);
+    await page.keyboard.press('Control+z');
+    expect(await page.locator('[data-part="wall"] .mark.place').count()).toBe(2);
+    await page.keyboard.press('3');
+    const { bytes } = await download(page, () => page.getByRole('button', { name: /SVG/ }).click());
+    const svg = bytes.toString('utf8');
+    expect(svg.match(/>handle</g)).toHaveLength(2);
+    await page.keyboard.press('2');
+    await page.getByText('Three times the diameter?').click();
+    await textOf(page.locator('.rule'), /3 × 95\.5 = 286\.4 mm, which is 5\.3 mm too long/);
+  });
+});

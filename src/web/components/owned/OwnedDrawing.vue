@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { pathData } from '../../../core/format/pathData.ts';
+import { radians } from '../../../core/numbers.ts';
+import { bounds, moved, type Outline } from '../../../core/outline/outline.ts';
+import { elevation } from '../../../core/piece/elevation.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { useSize } from '../../composables/useSize.ts';
+import PieceElevation from '../table/PieceElevation.vue';
+import type { Owned } from './owned.ts';
+import { arcOutline, circleOutline, sheetOutline } from './ownedOutlines.ts';
+
+/** The owned thing and the piece that it makes, at one scale; a slid template with where each tracing starts and stops. */
+const props = defineProps<{ owned: Owned }>();
+const lengths = useLengths();
+const box = ref<HTMLElement | null>(null);
+const { width, height } = useSize(box);
+const { kind, template, tracings, sheet, cutter, former, reversed } = props.owned;
+
+interface Drawn {
+  readonly key: string;
+  readonly outline: Outline;
+  readonly first: boolean;
+}
+
+function drawn(): Drawn[] {
+  switch (kind.value) {
+    case 'arc': {
+      const arc = template.value;
+      if (!arc || !(arc.inner > 0) || arc.outer <= arc.inner) return [];
+      const spans = tracings.value.length > 0 ? tracings.value : [{ from: 0, to: arc.sweep }];
+      const whole = spans.at(-1)?.to ?? arc.sweep;
+      return spans.map(({ from, to }, index) => ({
+        key: `arc-${index}`,
+        outline: arcOutline(arc, from - whole / 2, to - whole / 2),
+        first: index === 0,
+      }));
+    }
+    case 'sheet':
+      return [
+        {
+          key: 'sheet',
+          outline: sheetOutline(sheet.around / sheet.layersAround, sheet.up / sheet.layersUp),
+          first: true,
+        },
+      ];
+    case 'cutter':
+      return [{ key: 'cutter', outline: circleOutline(cutter.diameter), first: true }];
+    case 'former':
+      return [{ key: 'former', outline: circleOutline(former.diameter), first: true }];
+  }
+}
+const shapes = computed(drawn);
+const size = computed(() => {
+  const boxes = shapes.value.map(({ outline }) => bounds(outline));
+  return {
+    minX: Math.min(...boxes.map(({ minX }) => minX)),
+    minY: Math.min(...boxes.map(({ minY }) => minY)),
+    maxX: Math.max(...boxes.map(({ maxX }) => maxX)),
+    maxY: Math.max(...boxes.map(({ maxY }) => maxY)),
+  };
+});
+const target = computed(() => (reversed.value.kind === 'made' ? reversed.value.target : null));
+const wet = computed(() => (target.value ? elevation(target.value, 'wet') : null));
+const fired = computed(() => (target.value ? elevation(target.value, 'fired') : null));
+
+/** Air round the drawings (px). */
+const AIR = 40;
+const layout = computed(() => {
+  const { minX, minY, maxX, maxY } = size.value;
+  const [shapeWide, shapeHigh] = [maxX - minX, maxY - minY];
+  const [pieceWide, pieceHigh] = [wet.value?.width ?? 0, wet.value?.height ?? 0];
+  const beside = width.value > 640;
+  const scale = beside
+    ? Math.min(
+        (width.value - 4 * AIR) / (shapeWide + pieceWide),
+        (height.value - 3 * AIR) / Math.max(shapeHigh, pieceHigh),
+      )
+    : Math.min(
+        (width.value - 2 * AIR) / Math.max(shapeWide, pieceWide),
+        (height.value - 5 * AIR) / (shapeHigh + pieceHigh),
+      );
+  const ground = beside ? height.value / 2 + (Math.max(shapeHigh, pieceHigh) * scale) / 2 : AIR + shapeHigh * scale;
+  const left = beside
+    ? (width.value - (shapeWide + pieceWide) * scale - 2 * AIR) / 2
+    : (width.value - shapeWide * scale) / 2;
+  return {
+    scale,
+    origin: [left - minX * scale, ground + minY * scale] as const,
+    piece: beside
+      ? ([left + shapeWide * scale + 2 * AIR, ground] as const)
+      : ([(width.value - pieceWide * scale) / 2, ground + 2 * AIR + pieceHigh * scale] as const),
+  };
+});
+const marks = computed(() => tracings.value.map(({ from, to }, index) => ({ number: index + 1, from, to })));
+/** Where each tracing starts, over the outer arc. */
+const starts = computed(() => {
+  const arc = template.value;
+  const whole = tracings.value.at(-1)?.to ?? 0;
+  if (kind.value !== 'arc' || !arc) return [];
+  const at = (angle: number, radius: number) => {
+    const [x, y] = [radius * Math.sin(radians(angle)), radius * Math.cos(radians(angle))];
+    return [layout.value.origin[0] + x * layout.value.scale, layout.value.origin[1] - y * layout.value.scale] as const;
+  };
+  const label = (angle: number, text: string) => ({
+    text,
+    at: at(angle - whole / 2, arc.outer + 16 / layout.value.scale),
+  });
+  return tracings.value.flatMap(({ from, to }, index) => [
+    label(from, `${index + 1} starts`),
+    ...(index === tracings.value.length - 1 ? [label(to, `${index + 1} stops`)] : []),
+  ]);
+});
+const edges = computed(() => {
+  const form = target.value?.form;
+  if (!form || !fired.value) return '';
+  if (form.kind === 'taper')
+    return `rim ${lengths.figure(form.rim)}, foot ${lengths.figure(form.foot)}, height ${lengths.length(form.height)}`;
+  return `${lengths.figure(fired.value.width)} across, ${lengths.length(fired.value.height)} high`;
+});
+const path = (outline: Outline) => pathData(moved(outline, 0, 0), layout.value.scale, layout.value.origin);
+</script>
+
+<template>
+  <div ref="box" class="drawing">
+    <svg
+      v-if="width > 0 && shapes.length > 0"
+      :width="width"
+      :height="height"
+      role="img"
+      aria-label="What you own, and the piece that it makes"
+    >
+      <path
+        v-for="shape in [...shapes].reverse()"
+        :key="shape.key"
+        :data-shape="shape.key"
+        :class="shape.first ? 'own' : 'again'"
+        :d="path(shape.outline)"
+      />
+      <text v-for="start in starts" :key="start.text" :x="start.at[0]" :y="start.at[1]">{{ start.text }}</text>
+      <PieceElevation v-if="target" :target="target" :scale="layout.scale" :at="layout.piece" />
+    </svg>
+    <p v-if="target" class="says">
+      Fired it stands <strong>{{ edges }}</strong>.
+    </p>
+    <ol v-if="marks.length > 0" class="tracings">
+      <li v-for="mark in marks" :key="mark.number">
+        Tracing {{ mark.number }}: from <strong>{{ mark.from.toFixed(1) }}°</strong> to
+        <strong>{{ mark.to.toFixed(1) }}°</strong>
+        {{ marks.length === 1 ? 'of the template' : '' }}
+      </li>
+    </ol>
+  </div>
+</template>
+
+<style scoped>
+.drawing {
+  position: relative;
+  min-height: 420px;
+  background-color: var(--cloth);
+  background-image: radial-gradient(var(--cloth-weave) 1.2px, transparent 1.3px);
+  background-size: 6px 6px;
+}
+svg {
+  position: absolute;
+  inset: 0;
+}
+.own {
+  fill: var(--panel);
+  stroke: var(--ink);
+  stroke-width: 2;
+}
+.again {
+  fill: none;
+  stroke: var(--press);
+  stroke-width: 2;
+  stroke-dasharray: 9 5;
+}
+text {
+  fill: var(--ink);
+  font-size: 15px;
+  text-anchor: middle;
+}
+.says {
+  position: absolute;
+  inset: 12px 16px auto;
+  font-size: 20px;
+}
+.tracings {
+  position: absolute;
+  inset: auto 16px 12px;
+  padding-left: 20px;
+}
+</style>

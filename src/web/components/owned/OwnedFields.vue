@@ -1,0 +1,233 @@
+<script setup lang="ts">
+import { LAYERS } from '../../../core/reverse/sheet.ts';
+import type { LongArc } from '../../../core/reverse/arcTemplate.ts';
+import type { Fault } from '../../../core/errors.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LengthField from '../fields/LengthField.vue';
+import NumberField from '../fields/NumberField.vue';
+import OptionalLength from '../fields/OptionalLength.vue';
+import type { Choice } from '../fields/choice.ts';
+import { BASE_WAYS, SEAM_WAYS } from '../piece/ways.ts';
+import { SHEETS, type ArcWay, type Owned, type OwnedKind } from './owned.ts';
+
+/** What is owned, its measures, and the slab and clay that it is used with. */
+const props = defineProps<{ owned: Owned }>();
+const { kind, way, long, arc, ruled, slideTo, sheet, cutter, former, making } = props.owned;
+
+const KINDS: readonly Choice<OwnedKind>[] = [
+  { value: 'arc', title: 'an arc template', why: 'A curved paper or card that has served for a cup before.' },
+  { value: 'sheet', title: 'a sheet of paper', why: 'A sheet as it is bought, or folded, wrapped round.' },
+  { value: 'cutter', title: 'a round cutter', why: 'A straight piece whose base the cutter cuts.' },
+  { value: 'former', title: 'a former', why: 'A pipe or can with a paper sleeve.' },
+];
+const WAYS: readonly Choice<ArcWay>[] = [
+  { value: 'radii', title: 'radii and sweep', why: 'Both radii from the centre, and the angle between the ends.' },
+  {
+    value: 'ruler',
+    title: 'with a ruler',
+    why: 'Straight across the long arc, its rise in the middle, and along an end.',
+  },
+];
+const LONG: readonly Choice<LongArc>[] = [
+  { value: 'rim', title: 'the rim', why: 'The piece flares: wide above.' },
+  { value: 'foot', title: 'the foot', why: 'The piece closes: wide below.' },
+];
+
+/** Puts a measure that can be meant; another is told. */
+function put<T extends object>(into: T, key: keyof T, least = 0) {
+  return (value: number): readonly Fault[] => {
+    if (!(value > least) || value > 5000) {
+      return [
+        {
+          code: 'out-of-range',
+          path: String(key),
+          value: String(value),
+          rule: `must be more than ${least} and at most 5000`,
+        },
+      ];
+    }
+    into[key] = value as T[keyof T];
+    return [];
+  };
+}
+function putLayers(key: 'layersAround' | 'layersUp') {
+  return (value: number): readonly Fault[] => {
+    const layers = LAYERS.find((one) => one === value);
+    if (!layers) return [{ code: 'out-of-range', path: key, value: String(value), rule: 'must be 1, 2, 3 or 4' }];
+    sheet[key] = layers;
+    return [];
+  };
+}
+function putSleeve(mm: number): readonly Fault[] {
+  former.sleeve = Math.max(0, mm);
+  return [];
+}
+function putShrinkage(value: number): readonly Fault[] {
+  if (value < 0 || value > 0.25) return [{ code: 'out-of-range', path: 'shrinkage', value: String(value), rule: 'must be from 0 to 0.25' }]; // prettier-ignore
+  making.shrinkage = value;
+  return [];
+}
+const putSlide = (mm: number | undefined): readonly Fault[] => {
+  slideTo.value = mm;
+  return [];
+};
+const done = () => undefined;
+</script>
+
+<template>
+  <section aria-labelledby="owned-heading">
+    <h2 id="owned-heading">What you own</h2>
+    <ChoiceField label="It is" name="owned" :value="kind" :choices="KINDS" @choose="(value) => (kind = value)" />
+    <template v-if="kind === 'arc'">
+      <ChoiceField label="Measured by" name="way" :value="way" :choices="WAYS" @choose="(value) => (way = value)" />
+      <template v-if="way === 'radii'">
+        <LengthField label="Inner radius" name="inner" :mm="arc.inner" :take="put(arc, 'inner')" :done="done" />
+        <LengthField label="Outer radius" name="outer" :mm="arc.outer" :take="put(arc, 'outer')" :done="done" />
+        <NumberField label="Sweep" name="sweep" unit="°" :value="arc.sweep" :take="put(arc, 'sweep')" :done="done" />
+      </template>
+      <template v-else>
+        <LengthField
+          label="Across the long arc"
+          name="chord"
+          :mm="ruled.chord"
+          :take="put(ruled, 'chord')"
+          :done="done"
+        />
+        <LengthField label="Its rise" name="rise" :mm="ruled.rise" :take="put(ruled, 'rise')" :done="done" />
+        <LengthField label="Along an end" name="along" :mm="ruled.length" :take="put(ruled, 'length')" :done="done" />
+      </template>
+      <ChoiceField
+        label="Long arc makes"
+        name="long"
+        :value="long"
+        :choices="LONG"
+        @choose="(value) => (long = value)"
+      />
+      <OptionalLength :label="`Slide it to a ${long} of`" name="slide" :mm="slideTo" :take="putSlide" :done="done" />
+    </template>
+    <template v-else-if="kind === 'sheet'">
+      <div class="sheets">
+        <button
+          v-for="size in SHEETS"
+          :key="size.name"
+          type="button"
+          class="quiet"
+          @click="Object.assign(sheet, { around: size.around, up: size.up })"
+        >
+          {{ size.name }}
+        </button>
+        <button
+          type="button"
+          class="quiet"
+          @click="
+            Object.assign(sheet, {
+              around: sheet.up,
+              up: sheet.around,
+              layersAround: sheet.layersUp,
+              layersUp: sheet.layersAround,
+            })
+          "
+        >
+          Turn it
+        </button>
+      </div>
+      <LengthField
+        label="Side that goes round"
+        name="around"
+        :mm="sheet.around"
+        :take="put(sheet, 'around')"
+        :done="done"
+      />
+      <LengthField label="Side that stands" name="up" :mm="sheet.up" :take="put(sheet, 'up')" :done="done" />
+      <NumberField
+        label="Layers, round"
+        name="layersAround"
+        unit=""
+        :digits="0"
+        :value="sheet.layersAround"
+        :take="putLayers('layersAround')"
+        :done="done"
+      />
+      <NumberField
+        label="Layers, upward"
+        name="layersUp"
+        unit=""
+        :digits="0"
+        :value="sheet.layersUp"
+        :take="putLayers('layersUp')"
+        :done="done"
+      />
+    </template>
+    <template v-else-if="kind === 'cutter'">
+      <LengthField
+        label="Cutter, across"
+        name="cutter"
+        :mm="cutter.diameter"
+        :take="put(cutter, 'diameter')"
+        :done="done"
+      />
+      <LengthField
+        label="Height wanted, fired"
+        name="height"
+        :mm="cutter.height"
+        :take="put(cutter, 'height')"
+        :done="done"
+      />
+    </template>
+    <template v-else>
+      <LengthField
+        label="Former, across"
+        name="former"
+        :mm="former.diameter"
+        :take="put(former, 'diameter')"
+        :done="done"
+      />
+      <LengthField label="Sleeve, thick" name="sleeve" :mm="former.sleeve" :take="putSleeve" :done="done" />
+      <LengthField label="Height, wet" name="height" :mm="former.height" :take="put(former, 'height')" :done="done" />
+    </template>
+    <h2>Clay, slab and joins</h2>
+    <NumberField
+      label="Shrinks, in all"
+      name="shrinkage"
+      unit=" %"
+      :factor="0.01"
+      :value="making.shrinkage"
+      :take="putShrinkage"
+      :done="done"
+    />
+    <LengthField label="Slab, wet" name="wall" :mm="making.wall" :take="put(making, 'wall')" :done="done" />
+    <ChoiceField
+      label="Seam"
+      name="seam"
+      :value="making.seam"
+      :choices="SEAM_WAYS"
+      @choose="(value) => (making.seam = value)"
+    />
+    <ChoiceField
+      label="Base"
+      name="base"
+      :value="making.base"
+      :choices="BASE_WAYS"
+      @choose="(value) => (making.base = value)"
+    />
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 17px;
+  margin: 4px 0;
+}
+.field + h2 {
+  margin-top: 18px;
+}
+.sheets {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 10px 0;
+}
+.sheets button {
+  padding: 6px 14px;
+}
+</style>

@@ -1,0 +1,94 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { cutBase, nearestCutter, pieceForCutter } from '../../../core/reverse/cutter.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { usePiece } from '../../stores/piece.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { roundedCutter } from './roundedCutter.ts';
+
+/** The nearest round cutter of the set for the base, and the piece changed so that it fits. */
+const piece = usePiece();
+const settings = useSettings();
+const lengths = useLengths();
+/** A base this near to a cutter is cut by it (mm): a cutter's own edge is no truer. */
+const NEAR_ENOUGH = 0.3;
+
+const trouble = ref('');
+const cuts = computed(() => cutBase(piece.target));
+const nearest = computed(() => (cuts.value === null ? null : nearestCutter(cuts.value, settings.cutters)));
+const fits = computed(
+  () => cuts.value !== null && nearest.value !== null && Math.abs(cuts.value - nearest.value) < NEAR_ENOUGH,
+);
+const set = computed(() => settings.cutters.map((mm) => lengths.figure(mm)).join(', '));
+
+function change(): void {
+  if (nearest.value === null) return;
+  const reversed = pieceForCutter(piece.target, nearest.value);
+  trouble.value = reversed.kind === 'impossible' ? reversed.rule : '';
+  if (reversed.kind === 'made') piece.change(roundedCutter(reversed.target));
+}
+
+function readSet(event: Event): void {
+  const parts = (event.target as HTMLInputElement).value
+    .split(/[,;]+/)
+    .map((text) => text.trim())
+    .filter(Boolean);
+  const read = parts.map((text) => lengths.read(text));
+  const wrong = read.find((reading) => reading.kind !== 'length');
+  trouble.value = wrong && 'rule' in wrong ? wrong.rule : '';
+  if (wrong) return;
+  settings.cutters = read.flatMap((reading) => (reading.kind === 'length' ? [reading.mm] : [])).sort((a, b) => a - b);
+}
+</script>
+
+<template>
+  <div v-if="cuts !== null" class="cutter">
+    <p v-if="nearest !== null">
+      <template v-if="fits"
+        >Your <strong>{{ lengths.length(nearest) }}</strong> cutter cuts the base.</template
+      >
+      <template v-else>
+        Base {{ lengths.length(cuts) }}; nearest cutter <strong>{{ lengths.length(nearest) }}</strong>.
+      </template>
+    </p>
+    <button v-if="nearest !== null && !fits" type="button" class="quiet" @click="change">
+      Change the piece for it
+    </button>
+    <details>
+      <summary>Your round cutters</summary>
+      <input name="cutters" type="text" aria-label="Your round cutters" :value="set" @change="readSet" />
+    </details>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+  </div>
+</template>
+
+<style scoped>
+.cutter {
+  padding: 10px 0;
+  border-bottom: 1.5px dotted var(--line);
+}
+summary {
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  color: var(--press);
+  font-weight: 600;
+  cursor: pointer;
+}
+button {
+  margin-top: 6px;
+}
+input {
+  width: 100%;
+  min-height: 44px;
+  padding: 4px 10px;
+  border: 1.5px solid var(--line);
+  border-radius: 8px;
+}
+.trouble {
+  margin-top: 8px;
+  padding: 6px 10px;
+  background: var(--stop);
+  border-left: 4px solid var(--stop-edge);
+}
+</style>

@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { Fault } from '../../../core/errors.ts';
+import {
+  DEFAULT_CLEARANCE,
+  DEFAULT_STIFFNESS,
+  type Fit,
+  type Stiffness,
+  type Target,
+} from '../../../core/piece/target.ts';
+import { keepsOf, type Keep } from '../../../core/reverse/scaled.ts';
+import { solveHole } from '../../../core/reverse/solveHole.ts';
+import { usePiece } from '../../stores/piece.ts';
+import { useSettings } from '../../stores/settings.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LengthField from '../fields/LengthField.vue';
+import OptionalLength from '../fields/OptionalLength.vue';
+import KeepButtons from './KeepButtons.vue';
+import { roundedSizes } from './roundedSizes.ts';
+import { STIFFNESS_WAYS } from './ways.ts';
+import { without } from './without.ts';
+
+/** What the piece must fit, how the clay bends, and the potter's own hand and slab. */
+const piece = usePiece();
+const settings = useSettings();
+const target = computed(() => piece.target);
+const fit = computed(() => target.value.fit);
+const round = computed(() => ['cylinder', 'former', 'taper', 'stack'].includes(target.value.form.kind));
+const trouble = ref('');
+
+function put(group: string, next: Partial<Target>): readonly Fault[] {
+  return piece.change(without({ ...target.value, ...next }), group);
+}
+function putFit(key: keyof Fit) {
+  return (mm: number | undefined) => {
+    const next = without({
+      clearance: DEFAULT_CLEARANCE,
+      ...fit.value,
+      [key]: mm ?? (key === 'clearance' ? 0 : undefined),
+    });
+    const empty = next.hole === undefined && next.shelf === undefined;
+    return put(`fit.${key}`, { fit: empty ? undefined : next });
+  };
+}
+const chooseStiffness = (stiffness: Stiffness) => put('clay.stiffness', { clay: { ...target.value.clay, stiffness } });
+
+/** Makes the piece as wide as the hole allows. */
+function fitHole(keep: Keep): void {
+  const { hole, clearance = DEFAULT_CLEARANCE } = fit.value ?? {};
+  if (hole === undefined) return;
+  const solution = solveHole(target.value, { diameter: hole, clearance }, keep);
+  trouble.value = solution.kind === 'unsolved' ? solution.rule : '';
+  if (solution.kind === 'solved') {
+    // Rounded down to a tenth, so that it still drops in.
+    const [fault] = piece.change({ ...solution.target, form: roundedSizes(solution.target.form, 'down') });
+    trouble.value = fault?.rule ?? '';
+  }
+}
+
+/** The bench is no part of the design: it is kept in this browser. */
+function putHand(mm: number): readonly Fault[] {
+  if (mm > 0) settings.hand = mm;
+  return [];
+}
+const putSlab =
+  (key: 'length' | 'width') =>
+  (mm: number): readonly Fault[] => {
+    if (mm > 0) settings.slab = { ...settings.slab, [key]: mm };
+    return [];
+  };
+const done = () => piece.endGesture();
+</script>
+
+<template>
+  <section aria-labelledby="fit-heading">
+    <h2 id="fit-heading">What it must fit</h2>
+    <OptionalLength label="Rack hole, round" name="hole" :mm="fit?.hole" :take="putFit('hole')" :done="done" />
+    <OptionalLength label="Clear over the shelf" name="shelf" :mm="fit?.shelf" :take="putFit('shelf')" :done="done" />
+    <OptionalLength
+      v-if="fit"
+      label="Room to be left"
+      name="clearance"
+      :mm="fit.clearance"
+      :take="putFit('clearance')"
+      :done="done"
+    />
+    <details v-if="fit?.hole !== undefined">
+      <summary>Make it fit the hole</summary>
+      <KeepButtons :keeps="keepsOf(target.form).filter((keep) => keep !== 'width')" @keep="fitHole" />
+      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    </details>
+    <OptionalLength
+      v-if="round"
+      label="Push a belly out to"
+      name="belly"
+      :mm="target.belly"
+      :take="(belly) => put('belly', { belly })"
+      :done="done"
+    />
+    <ChoiceField
+      label="Clay, when bent"
+      name="stiffness"
+      :value="target.clay.stiffness ?? DEFAULT_STIFFNESS"
+      :choices="STIFFNESS_WAYS"
+      @choose="chooseStiffness"
+    />
+    <h2>Your own bench</h2>
+    <LengthField label="Hand, over the knuckles" name="hand" :mm="settings.hand" :take="putHand" :done="done" />
+    <LengthField
+      label="Slab, at most long"
+      name="slabLength"
+      :mm="settings.slab.length"
+      :take="putSlab('length')"
+      :done="done"
+    />
+    <LengthField
+      label="Slab, at most wide"
+      name="slabWidth"
+      :mm="settings.slab.width"
+      :take="putSlab('width')"
+      :done="done"
+    />
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 17px;
+  margin: 18px 0 4px;
+}
+summary {
+  min-height: 44px;
+  display: flex;
+  align-items: center;
+  color: var(--press);
+  font-weight: 600;
+  cursor: pointer;
+}
+.trouble {
+  margin: 8px 0;
+  padding: 6px 10px;
+  background: var(--stop);
+  border-left: 4px solid var(--stop-edge);
+}
+</style>

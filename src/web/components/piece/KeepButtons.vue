@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import type { Keep } from '../../../core/reverse/scaled.ts';
+
+/** What stays as it is while the rest of the piece is changed. */
+defineProps<{ keeps: readonly Keep[] }>();
+const emit = defineEmits<{ keep: [keep: Keep] }>();
+
+const WORDS: Readonly<Record<Keep, string>> = {
+  proportions: 'Keep its proportions',
+  height: 'Keep its height',
+  width: 'Keep its width',
+  rim: 'Keep its rim',
+  foot: 'Keep its foot',
+};
+</script>
+
+<template>
+  <div class="keeps">
+    <button v-for="keep in keeps" :key="keep" type="button" class="quiet" @click="emit('keep', keep)">
+      {{ WORDS[keep] }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.keeps {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,169 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Fault } from '../../../core/errors.ts';
+import { LIMITS, type JoinPlace, type WallMarks } from '../../../core/piece/target.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { usePiece } from '../../stores/piece.ts';
+import NumberField from '../fields/NumberField.vue';
+import OptionalLength from '../fields/OptionalLength.vue';
+import { without } from './without.ts';
+
+/** What is drawn on the flat wall: equal panels, where handles and spouts go, texture, words. */
+const piece = usePiece();
+const lengths = useLengths();
+const marks = computed<WallMarks>(() => piece.target.marks ?? {});
+const places = computed(() => marks.value.places ?? []);
+const bent = computed(
+  () => piece.developed.parts.some(({ id }) => id.startsWith('wall')) && piece.target.form.kind !== 'facet',
+);
+const count = computed(() => (marks.value.panels && 'count' in marks.value.panels ? marks.value.panels.count : 0));
+const wide = computed(() =>
+  marks.value.panels && 'width' in marks.value.panels ? marks.value.panels.width : undefined,
+);
+const repeats = computed(() => piece.developed.repeats ?? []);
+
+const WAYS: readonly { words: string; places: readonly JoinPlace[] }[] = [
+  { words: 'Handle opposite the seam', places: [{ kind: 'handle', at: 180 }] },
+  { words: 'Handle on the seam', places: [{ kind: 'handle', at: 0 }] },
+  { words: 'A pair of handles', places: [{ kind: 'handle', at: 90 }, { kind: 'handle', at: 270 }] },
+  { words: 'A spout', places: [{ kind: 'spout', at: 180 }] },
+]; // prettier-ignore
+
+function put(change: WallMarks, group: string | null = null): readonly Fault[] {
+  const next = without({ ...marks.value, ...change });
+  const empty = Object.keys(next).length === 0;
+  return piece.change(without({ ...piece.target, marks: empty ? undefined : next }), group);
+}
+const putCount = (value: number) =>
+  put({ panels: value < LIMITS.wallPanels.least ? undefined : { count: value } }, 'marks.panels');
+const putWide = (mm: number | undefined) =>
+  put({ panels: mm === undefined ? undefined : { width: mm } }, 'marks.panels');
+const putPlaces = (next: readonly JoinPlace[], group: string | null = null) =>
+  put({ places: next.length === 0 ? undefined : next }, group);
+const turn = (index: number) => (at: number) =>
+  putPlaces(
+    places.value.map((place, one) => (one === index ? { ...place, at } : place)),
+    `marks.places.${index}`,
+  );
+const putText = (event: Event) => {
+  const text = (event.target as HTMLInputElement).value.trim();
+  put({ text: text || undefined });
+};
+const give = (mm: number) =>
+  Math.abs(mm) < 0.005
+    ? 'fits just so'
+    : `each ${mm > 0 ? 'stretched' : 'squeezed'} by ${lengths.length(Math.abs(mm))}`;
+const done = () => piece.endGesture();
+</script>
+
+<template>
+  <div v-if="bent" class="marks">
+    <h2>Marks on the wall</h2>
+    <NumberField
+      label="Equal panels"
+      name="panels-count"
+      unit=""
+      :digits="0"
+      :value="count"
+      :take="putCount"
+      :done="done"
+    />
+    <OptionalLength label="or about so wide" name="panels-width" :mm="wide" :take="putWide" :done="done" />
+    <OptionalLength
+      label="One repeat of texture"
+      name="repeat"
+      :mm="marks.repeat"
+      :take="(repeat) => put({ repeat }, 'marks.repeat')"
+      :done="done"
+    />
+    <p v-for="found in repeats" :key="found.part + found.edge" class="repeat">
+      {{ found.edge === 'rim' ? 'Rim' : 'Foot'
+      }}<template v-if="repeats.length > 2"> of {{ found.part.replace('wall-', 'wall ') }}</template
+      >: <strong>{{ found.count }}</strong> fit, {{ give(found.give) }}
+    </p>
+    <ul v-if="places.length > 0">
+      <li v-for="(place, index) in places" :key="index">
+        <NumberField
+          :label="`${place.kind === 'handle' ? 'Handle' : 'Spout'}, round from the seam`"
+          :name="`place-${index}`"
+          unit="°"
+          :digits="1"
+          :value="place.at"
+          :take="turn(index)"
+          :done="done"
+        />
+        <button
+          type="button"
+          class="off"
+          :aria-label="`Take off ${place.kind} ${index + 1}`"
+          @click="putPlaces(places.filter((_, one) => one !== index))"
+        >
+          Take off
+        </button>
+      </li>
+    </ul>
+    <div v-if="places.length < LIMITS.places.greatest" class="ways">
+      <button
+        v-for="way in WAYS"
+        :key="way.words"
+        type="button"
+        class="quiet"
+        @click="putPlaces([...places, ...way.places])"
+      >
+        {{ way.words }}
+      </button>
+    </div>
+    <label class="text">
+      Words on it
+      <input
+        name="mark-text"
+        type="text"
+        :maxlength="LIMITS.markText.greatest"
+        :value="marks.text ?? ''"
+        @change="putText"
+      />
+    </label>
+  </div>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 17px;
+  margin: 18px 0 4px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+.repeat {
+  padding: 4px 0 4px 10px;
+}
+.off {
+  min-height: 44px;
+  color: var(--press);
+  font-weight: 600;
+  text-decoration: underline;
+  cursor: pointer;
+}
+.ways {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 12px 0;
+}
+.ways button {
+  padding: 6px 12px;
+}
+.text {
+  display: grid;
+  gap: 4px;
+  color: var(--ink-soft);
+}
+.text input {
+  min-height: 44px;
+  padding: 4px 10px;
+  border: 1.5px solid var(--line);
+  border-radius: 8px;
+  color: var(--ink);
+}
+</style>

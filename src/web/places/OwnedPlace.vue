@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { useRouter } from 'vue-router';
+import { develop } from '../../core/piece/develop.ts';
+import OwnedDrawing from '../components/owned/OwnedDrawing.vue';
+import OwnedFields from '../components/owned/OwnedFields.vue';
+import { useOwned } from '../components/owned/owned.ts';
+import CheckList from '../components/piece/CheckList.vue';
+import { roundedCutter } from '../components/piece/roundedCutter.ts';
+import { useLengths } from '../composables/useLengths.ts';
+import { useSettings } from '../stores/settings.ts';
+import { useShelf } from '../stores/shelf.ts';
+
+/** Backwards: from an owned template, sheet, cutter or former to the piece that it makes. */
+const owned = useOwned();
+const shelf = useShelf();
+const settings = useSettings();
+const router = useRouter();
+const lengths = useLengths();
+const busy = ref(false);
+const developed = computed(() =>
+  owned.reversed.value.kind === 'made'
+    ? develop(owned.reversed.value.target, { hand: settings.hand, slab: settings.slab })
+    : null,
+);
+
+async function keep(): Promise<void> {
+  if (owned.reversed.value.kind !== 'made') return;
+  busy.value = true;
+  const design = await shelf.create(roundedCutter(owned.reversed.value.target));
+  busy.value = false;
+  if (design) await router.push({ name: 'piece', params: { id: design.id, stage: 'shape' } });
+}
+</script>
+
+<template>
+  <main class="owned">
+    <header>
+      <h1>From what you own</h1>
+      <RouterLink :to="{ name: 'shelf' }">Back to the shelf</RouterLink>
+    </header>
+    <div class="bench">
+      <OwnedDrawing :owned="owned" class="middle" />
+      <aside class="right" aria-label="The piece">
+        <template v-if="developed">
+          <dl>
+            <div v-if="developed.finished.capacityBrim > 0">
+              <dt>Holds, to the brim</dt>
+              <dd data-owned="capacity">{{ Math.round(developed.finished.capacityBrim) }} ml</dd>
+            </div>
+            <div>
+              <dt>Height, fired</dt>
+              <dd data-owned="height">{{ lengths.length(developed.finished.height) }}</dd>
+            </div>
+            <div>
+              <dt>Rim, fired</dt>
+              <dd data-owned="rim">{{ lengths.length(developed.finished.rim) }}</dd>
+            </div>
+            <div>
+              <dt>Foot, fired</dt>
+              <dd data-owned="foot">{{ lengths.length(developed.finished.foot) }}</dd>
+            </div>
+          </dl>
+          <label class="name">
+            Its name
+            <input
+              v-model="owned.name.value"
+              type="text"
+              maxlength="120"
+              :placeholder="owned.reversed.value.kind === 'made' ? owned.reversed.value.target.name : ''"
+            />
+          </label>
+          <button type="button" class="press" :disabled="busy" @click="keep">Put it on the shelf</button>
+          <p v-if="shelf.trouble" class="trouble" role="alert">{{ shelf.trouble }}</p>
+          <CheckList :checks="developed.checks.filter(({ code }) => code !== 'slab-size')" />
+        </template>
+        <p v-else-if="owned.reversed.value.kind === 'impossible'" class="trouble" role="alert">
+          That makes no piece: {{ owned.reversed.value.rule }}.
+        </p>
+      </aside>
+      <aside class="left" aria-label="What you own">
+        <OwnedFields :owned="owned" />
+      </aside>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.owned {
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+}
+header {
+  display: flex;
+  align-items: baseline;
+  gap: 18px;
+  padding: 14px 18px;
+  border-bottom: 1px solid var(--line);
+}
+h1 {
+  font-size: 24px;
+}
+.bench {
+  flex: 1;
+  display: grid;
+  grid-template-columns: 300px minmax(0, 1fr) 272px;
+  grid-template-areas: 'left middle right';
+}
+.left {
+  grid-area: left;
+  padding: 16px 18px;
+  border-right: 1px solid var(--line);
+}
+.middle {
+  grid-area: middle;
+}
+.right {
+  grid-area: right;
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  padding: 16px 18px;
+  border-left: 1px solid var(--line);
+}
+dl > div {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  justify-content: space-between;
+  padding: 6px 0;
+  border-bottom: 1px solid var(--line);
+}
+dt {
+  color: var(--ink-soft);
+}
+dd {
+  font-size: 24px;
+  font-weight: 700;
+}
+.name {
+  display: grid;
+  gap: 4px;
+  color: var(--ink-soft);
+}
+.name input {
+  min-height: 44px;
+  padding: 4px 10px;
+  border: 1.5px solid var(--line);
+  border-radius: 8px;
+  color: var(--ink);
+}
+.trouble {
+  padding: 10px 12px;
+  background: var(--stop);
+  border-left: 4px solid var(--stop-edge);
+}
+@media (max-width: 1100px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr) 272px;
+    grid-template-areas: 'middle right' 'left left';
+  }
+  .left {
+    border-right: 0;
+    border-top: 1px solid var(--line);
+  }
+}
+@media (max-width: 700px) {
+  .bench {
+    display: block;
+  }
+  .right {
+    border: 0;
+  }
+}
+</style>
