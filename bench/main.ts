@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { readTargetText } from '../src/contract/targetSchema.ts';
 import { develop } from '../src/core/piece/develop.ts';
 import { newTarget } from '../src/core/piece/target.ts';
+import { raise, standingBody } from '../src/core/raise/raise.ts';
 import { writeTemplate } from '../src/print/writeTemplate.ts';
 import { designService } from '../src/server/services/designs.ts';
 import { openTable } from '../e2e/testTable.ts';
@@ -30,7 +31,7 @@ const crock = { ...tumbler, form: { kind: 'cylinder', diameter: 400, height: 500
 const { parts } = develop(crock);
 const options = { name: 'Crock', paper: 'a4', style: { unit: 'mm' } } as const;
 
-/** Recompute of one demo design of each kind. */
+/** Recompute of one demo design of each kind, each time as if it had just been changed, and one step of raising it. */
 async function kindTimes(): Promise<Times[]> {
   const times: Times[] = [];
   const seen = new Set<string>();
@@ -39,7 +40,8 @@ async function kindTimes(): Promise<Times[]> {
     if (reading.kind === 'faults' || seen.has(reading.target.form.kind)) continue;
     const { target } = reading;
     seen.add(target.form.kind);
-    times.push(await measure(`recompute, ${target.form.kind}: ${target.name}`, 200, () => develop(target)));
+    times.push(await measure(`recompute, ${target.form.kind}: ${target.name}`, 200, () => develop({ ...target })));
+    times.push(await measure(`raise half way, ${target.form.kind}`, 40, () => raise(standingBody(target), 0.5)));
   }
   return times;
 }

@@ -42,7 +42,8 @@ async function claySeen(page: Page): Promise<{ width: number; height: number }> 
 /** Of the demo vase. */
 const SHRINKAGE = 0.1;
 
-const field = async (page: Page, name: string) => Number(await page.locator(`input[name="${name}"]`).inputValue());
+const field = async (page: Page, name: string) =>
+  Number.parseFloat(await page.locator(`input[name="${name}"]`).inputValue());
 
 describe('raising', () => {
   it('drags the profile, raises the wall, and the screen measures what was asked, wet and fired', async () => {

@@ -271,4 +271,4 @@ export function stationsOf(flats: readonly number[], count: number, start = 0, s
 }
 
 /** Stations for unrolling, where strips are taken as flat: holds lines in the flat to 0.001 mm. */
-export const UNROLL_STATIONS = 1080;
+export const UNROLL_STATIONS = 720;

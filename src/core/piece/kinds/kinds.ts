@@ -1,19 +1,36 @@
 import type { FormKind, Target } from '../target.ts';
 import { flatKind } from './flat.ts';
+import type { Standing } from '../standing.ts';
 import type { FormKindWork } from './kind.ts';
 import { loftKind } from './loft.ts';
 import { roundKind } from './round.ts';
 import { straightKind } from './straight.ts';
 
+/** Targets are never changed, so the standing piece of one is worked out once: drawing, advice and capacity all ask for it. */
+function standingOnce(kind: FormKindWork<Target>): FormKindWork<Target> {
+  const known = new WeakMap<Target, Standing>();
+  const standing = (target: Target): Standing => {
+    const found = known.get(target) ?? kind.standing(target);
+    known.set(target, found);
+    return found;
+  };
+  return { ...kind, standing };
+}
+
+const straightWork = standingOnce(straightKind);
+const roundWork = standingOnce(roundKind);
+const loftWork = standingOnce(loftKind);
+const flatWork = standingOnce(flatKind);
+
 const KINDS: Readonly<Record<FormKind, FormKindWork<Target>>> = {
-  cylinder: straightKind,
-  former: straightKind,
-  taper: roundKind,
-  stack: roundKind,
-  oval: loftKind,
-  loft: loftKind,
-  facet: flatKind,
-  box: flatKind,
+  cylinder: straightWork,
+  former: straightWork,
+  taper: roundWork,
+  stack: roundWork,
+  oval: loftWork,
+  loft: loftWork,
+  facet: flatWork,
+  box: flatWork,
 };
 
 /** What the target's kind of form can do. */

@@ -1,11 +1,11 @@
 import { shortValue, type Fault } from '../../errors.ts';
 import { radians, TAU } from '../../numbers.ts';
 import { grownPlan, remembered, supportOf, type PlanOutline, type Support } from '../../outline/plan.ts';
-import { girth, leastRadius } from '../../outline/planMeasures.ts';
+import { girth, leastRadius, STATIONS } from '../../outline/planMeasures.ts';
 import { bandPart } from '../../part/bandPart.ts';
 import { loftPart } from '../../part/loftPart.ts';
 import { seamAllowance } from '../../seam/seam.ts';
-import { sectionAt, slopeAt, unrollLoft, type LoftWall } from '../../wall/loft.ts';
+import { sectionAt, slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../../wall/loft.ts';
 import { acrossOf, hollowOf, reachOf, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
 import { toWet } from '../wetSize.ts';
@@ -81,10 +81,18 @@ function placesOn(wall: LoftWall, target: Target, from: number): (angle: number)
   const { panels } = target.seam;
   const depth = (1 - target.slab.neutralFraction) * wall.thickness;
   const sweep = TAU / panels;
+  const unrolled = new Map<number, UnrolledLoft>();
+  const flatOf = (piece: number): UnrolledLoft => {
+    const start = piece * sweep;
+    const flat =
+      unrolled.get(piece) ?? unrollLoft(wall, { from, to: wall.height, depth, start, sweep, count: STATIONS });
+    unrolled.set(piece, flat);
+    return flat;
+  };
   return (angle) => {
     const phi = radians(((angle % 360) + 360) % 360);
     const piece = Math.min(panels - 1, Math.floor(phi / sweep));
-    const flat = unrollLoft(wall, { from, to: wall.height, depth, start: piece * sweep, sweep });
+    const flat = flatOf(piece);
     const at = flat.stations.map((station, index) => ({ index, off: Math.abs(station.phi - phi) }));
     const nearest = Math.min(...at.map(({ off }) => off));
     // In the middle of a flat edge, whose stations share one normal.
