@@ -3,7 +3,7 @@ import type { Page } from 'playwright-core';
 import { eachVisit, kept, textOf, type } from './visit.ts';
 
 jest.setTimeout(90_000);
-const visit = eachVisit({ demo: true });
+const visit = eachVisit({ demo: true, webgl: 'webgl' });
 
 /** Opens a design of the demo shelf at a stage. */
 async function open(design: string, stage: '1' | '2'): Promise<Page> {

@@ -61,11 +61,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-raising', ...DESK, take: raisedTo('Soup cup', '0.55') },
   { name: 'piece-raised', ...DESK, take: raisedTo('Rack tumbler', '1', ['Cut level', 'Seam']) },
   { name: 'owned', ...DESK, take: onOwned },
-  { name: 'tmp-owned-phone', ...PHONE, take: onOwned },
-  { name: 'tmp-fit', ...DESK, height: 1700, take: onPiece('Rack tumbler', 'shape') },
-  { name: 'tmp-marks', ...DESK, height: 1700, take: onPiece('Soup cup', 'flat') },
-  { name: 'tmp-crock', ...TABLET, take: onPiece('Galley crock', 'flat') },
-  { name: 'tmp-dish', ...PHONE, take: onPiece('Relish dish', 'flat') },
   { name: 'piece-flat-tablet', ...TABLET, take: onPiece('Rack tumbler', 'flat') },
   { name: 'piece-shape-phone', ...PHONE, take: onPiece('Rack tumbler', 'shape') },
   { name: 'piece-how', ...DESK, take: howOpen },
@@ -75,7 +70,7 @@ const SHOTS: readonly Shot[] = [
 const [folder = 'docs/screenshots', only, light] = process.argv.slice(2);
 mkdirSync(folder, { recursive: true });
 const table = await openTable({ demo: true });
-const browser = await openBrowser();
+const browser = await openBrowser('webgl');
 for (const shot of SHOTS.filter(({ name }) => !only || name.includes(only))) {
   const page = await browser.newPage({
     viewport: { width: shot.width, height: shot.height },

@@ -17,12 +17,18 @@ export interface Visit {
 
 /** Opens browser and table before each test and closes them after; the test reads them from the returned holder. */
 export function eachVisit(
-  options: { demo?: boolean; width?: number; height?: number; environment?: Record<string, string> } = {},
+  options: {
+    webgl?: 'webgl';
+    demo?: boolean;
+    width?: number;
+    height?: number;
+    environment?: Record<string, string>;
+  } = {},
 ): { readonly now: Visit } {
   let browser: Browser;
   const holder = {} as { now: Visit };
   beforeAll(async () => {
-    browser = await openBrowser();
+    browser = await openBrowser(options.webgl);
   });
   afterAll(() => browser.close());
   beforeEach(async () => {

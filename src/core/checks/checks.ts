@@ -16,6 +16,9 @@ import { checkSlabSize } from './slabSize.ts';
 import { checkThickness } from './thickness.ts';
 import { checkBelly, checkSweep, checkTallWall } from './wall.ts';
 
+/** Forms that are developed in a moment, so that the number of pieces can be said at every key. */
+const QUICK = ['cylinder', 'former', 'taper', 'stack', 'facet'];
+
 /** Forms whose plan is a circle: only these are pushed out to a diameter. */
 const ROUND = ['cylinder', 'former', 'taper', 'stack'];
 
@@ -50,7 +53,7 @@ export function checksOf(target: Target, developed: DevelopedForm, bench: Bench)
     firedLength(left, s),
     firedLength(right, s),
   ]);
-  const cut = cutToFit(target, developed.parts, bench.slab);
+  const cut = QUICK.includes(target.form.kind) ? cutToFit(target, developed.parts, bench.slab) : null;
   const pieces = cut && (cut.form.kind === 'facet' ? cut.form.sides : cut.seam.panels);
   const large = checkSlabSize(developed.parts, bench.slab, pieces);
   const checks: (Check | null)[] = [

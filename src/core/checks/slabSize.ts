@@ -20,7 +20,9 @@ export function checkSlabSize(parts: readonly Part[], slab: GreatestSlab, pieces
       { mmPlain: slab.length },
       ' × ',
       { mm: slab.width },
-      pieces === null ? '. Make the piece smaller, or join two slabs.' : `. Cut the wall in ${pieces} pieces.`,
+      pieces === null
+        ? '. Cut the wall in more pieces, make it smaller, or join two slabs.'
+        : `. Cut the wall in ${pieces} pieces.`,
     ],
   };
 }

@@ -106,6 +106,24 @@ describe('marks', () => {
     expect(walls(marked(LOFT, { places }, { seam })).map(words)).toEqual([[], ['spout']]);
   });
 
+  it('write the lean at stations where it varies along a lofted edge, as signed as the edge itself', () => {
+    for (const faceUp of ['inside', 'outside'] as const) {
+      const [wall] = walls(level(LOFT, { slab: { faceUp } }));
+      const written = (wall?.marks ?? []).flatMap((mark) => (mark.kind === 'lean' ? [mark] : []));
+      expect(written).toHaveLength(14);
+      const rim = wall?.leans.find(({ edge }) => edge === 'rim');
+      const figures = written.slice(7).map(({ text }) => Number(text.replace('−', '-').replace(/[+°]/g, '')));
+      for (const figure of figures) {
+        expect(figure).toBeGreaterThanOrEqual(Math.floor((rim?.least ?? 0) - 0.5));
+        expect(figure).toBeLessThanOrEqual(Math.ceil((rim?.greatest ?? 0) + 0.5));
+      }
+      // Symmetrical about the middle, as the loft is.
+      expect(figures[0]).toBe(figures[6]);
+      expect(figures[0]).not.toBe(figures[2]);
+    }
+    expect(walls(level(TAPER))[0]?.marks.some(({ kind }) => kind === 'lean')).toBe(false);
+  });
+
   it('letter the seams and draw the middle of lofts and panels too', () => {
     for (const form of [LOFT, { kind: 'box', length: 120, width: 80, height: 60 }, { kind: 'facet', sides: 6, rim: 80, foot: 64, height: 90, fold: 'separate' }] satisfies Form[]) {
       for (const wall of walls(level(form))) {

@@ -109,6 +109,36 @@ function endMarks(outline: Outline, at: { footFrom: number; footTo: number; rimT
   ];
 }
 
+/** Leans in the order of the outline: turned over, its edges run the other way. */
+function seenLeans(leans: readonly number[], faceUp: Face): readonly number[] {
+  return faceUp === 'inside' ? [...leans].reverse() : leans;
+}
+
+/** Along an edge whose lean varies, it is written at these shares of the edge. */
+const LEAN_STATIONS = [0.06, 0.2, 0.35, 0.5, 0.65, 0.8, 0.94] as const;
+
+/** Leans that differ by less along an edge are told once, at the edge (degrees). */
+const LEAN_VARIES = 2;
+
+/** How far inside its edge a lean is written (mm). */
+const LEAN_INSET = 6;
+
+/** The lean at stations along an edge, signed: spread (+), tuck (-). */
+function leanMarks(edge: { outline: Outline; from: number; to: number; leans: readonly number[] }): Mark[] {
+  const { outline, from, to, leans } = edge;
+  if (Math.max(...leans) - Math.min(...leans) < LEAN_VARIES) return [];
+  const length = stretchLength(outline, from, to);
+  return LEAN_STATIONS.map((share): Mark => {
+    const [x, y] = pointOnStretch(outline, from, to, share * length);
+    const [u, v] = pointOnStretch(outline, from, to, share * length + 0.5);
+    const step = Math.hypot(u - x, v - y) || 1;
+    // The part lies to the left of its own outline.
+    const at = [x - (LEAN_INSET * (v - y)) / step, y + (LEAN_INSET * (u - x)) / step] as const;
+    const lean = leans[Math.round(share * (leans.length - 1))] ?? 0;
+    return { kind: 'lean', at, text: `${lean < -0.05 ? '−' : lean > 0.05 ? '+' : ''}${Math.abs(lean).toFixed(0)}°` };
+  });
+}
+
 /** A flat part of a lofted wall, and its neutral surface unrolled. */
 export interface LoftedPart {
   readonly part: Part;
@@ -157,7 +187,11 @@ export function loftPart(panel: LoftPanel): LoftedPart {
       edgeLean('rim', footTo + 1, rimTo, rimLeans),
       { edge: 'left', from: rimTo, to: footFrom, lean: turnedLean(ends), word: leanWord(-ends) },
     ],
-    marks: endMarks(outline, { footFrom, footTo, rimTo }, panel.letter),
+    marks: [
+      ...endMarks(outline, { footFrom, footTo, rimTo }, panel.letter),
+      ...leanMarks({ outline, from: footFrom, to: footTo, leans: seenLeans(footLeans, faceUp) }),
+      ...leanMarks({ outline, from: footTo + 1, to: rimTo, leans: seenLeans([...rimLeans].reverse(), faceUp) }),
+    ],
     volume: (t * (area(inner.outline) + 4 * area(middle.outline) + area(outer.outline))) / 6,
   };
   return { part, flat };

@@ -124,6 +124,24 @@ describe('raising', () => {
   }, 60_000);
 });
 
+describe('a mitred foot', () => {
+  it('of a loft stands on the table outside, and on the base’s upper face inside', () => {
+    const form: Form = { kind: 'loft', rim: { kind: 'ellipse', length: 180, width: 120 }, foot: { kind: 'circle', diameter: 90 }, height: 80 }; // prettier-ignore
+    for (const faceUp of ['inside', 'outside'] as const) {
+      const target = level(form, { base: { join: 'mitre', trim: 0 }, slab: { faceUp, base: 7 } });
+      const [base, wall] = raise(standingBody(target, 720), 1);
+      const face = (name: string) => wall?.ribbons.find((ribbon) => ribbon.face === name);
+      const top = base?.ribbons.find((ribbon) => ribbon.face === 'inside')?.one ?? [];
+      const near = (from: Point3) => Math.min(...top.map((to) => far(from, to)));
+      expect(most((face('outside')?.one ?? []).map(([, , z]) => Math.abs(z)))).toBeLessThan(0.05);
+      const foot = face('inside')?.other ?? [];
+      expect(most(foot.map(([, , z]) => Math.abs(z - 7)))).toBeLessThan(0.05);
+      // The base's outline is drawn by points 2.5 mm apart at the most.
+      expect(most(foot.map(near))).toBeLessThan(1.5);
+    }
+  });
+});
+
 describe('a section', () => {
   it('cut level leaves what is below, its cut face level at that height', () => {
     for (const target of TARGETS.slice(0, 24)) {

@@ -1,5 +1,6 @@
 import { bounds } from '../outline/outline.ts';
 import { root } from '../numbers.ts';
+import type { Part } from '../part/part.ts';
 import { checkTarget } from '../piece/checkTarget.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import type { Form, Target } from '../piece/target.ts';
@@ -17,10 +18,8 @@ export function nearestCutter(diameter: number, cutters: readonly number[]): num
 const ROUND = 0.01;
 
 /** Width of a round base on the face that lies up, as a cutter cuts it (mm), or null when the base is not round. */
-export function cutBase(target: Target): number | null {
-  const base = kindOf(target)
-    .develop(target)
-    .parts.find(({ id }) => id === 'base');
+export function cutBase(parts: readonly Part[]): number | null {
+  const base = parts.find(({ id }) => id === 'base');
   if (!base) return null;
   const box = bounds(base.outline);
   const [length, width] = [box.maxX - box.minX, box.maxY - box.minY];
@@ -63,7 +62,7 @@ export function pieceForCutter(target: Target, cutter: number): Reversed {
   };
   const off = (foot: number) => {
     const changed = at(foot);
-    return changed ? (cutBase(changed) ?? NaN) - cutter : NaN;
+    return changed ? (cutBase(kindOf(changed).develop(changed).parts) ?? NaN) - cutter : NaN;
   };
   const step = Math.log(FEET.greatest / FEET.least) / FEET.steps;
   let before: { foot: number; off: number } | null = null;

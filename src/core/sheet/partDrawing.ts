@@ -29,7 +29,7 @@ export function partDrawing(part: Part, style: LengthStyle, window: Bounds = bou
       ? { kind: 'line', layer: 'mark', from: mark.from, to: mark.to, dash: 'chain' }
       : {
           kind: 'text',
-          layer: 'mark',
+          layer: mark.kind === 'lean' ? 'lean' : 'mark',
           at: mark.at,
           size: mark.kind === 'letter' ? LETTER_SIZE : WORDS_SIZE,
           text: mark.text,

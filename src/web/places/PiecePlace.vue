@@ -13,15 +13,16 @@ import HistoryDialog from '../components/piece/HistoryDialog.vue';
 import HowDialog from '../components/piece/HowDialog.vue';
 import PieceHeading from '../components/piece/PieceHeading.vue';
 import ShapeFields from '../components/piece/ShapeFields.vue';
+import SolverNote from '../components/piece/SolverNote.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import { figuresToMeasure, finishedFigures, type Figure } from '../components/piece/figures.ts';
 import RaiseBar from '../components/standing/RaiseBar.vue';
 import { FIRST_CHOICES, type RaiseChoices } from '../components/standing/raiseChoices.ts';
 import type { ViewName } from '../components/standing/standingScene.ts';
 import WorkTable from '../components/table/WorkTable.vue';
+import { useSolver } from '../composables/useSolver.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
-import { cutToFit } from '../../core/slab/panelsFor.ts';
 import { usePiece } from '../stores/piece.ts';
 import { useSettings } from '../stores/settings.ts';
 
@@ -58,8 +59,9 @@ const flip = () => {
 };
 
 /** Advice that the slab is too small is followed by one press. */
-const cutInPieces = () => {
-  const cut = cutToFit(piece.target, piece.developed.parts, settings.slab);
+const { busy, trouble, solve, cancel } = useSolver();
+const cutInPieces = async () => {
+  const cut = await solve(piece.target, { kind: 'pieces', slab: settings.slab });
   if (cut) piece.change(cut);
 };
 
@@ -121,6 +123,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
       <aside class="right" aria-label="Figures">
         <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
         <CheckList :checks="piece.developed.checks" @remedy="cutInPieces" />
+        <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
         <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
         <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
       </aside>
@@ -155,6 +158,10 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
   grid-template-columns: 292px minmax(0, 1fr) 272px;
   grid-template-areas: 'left middle right';
   align-items: stretch;
+}
+.left,
+.right {
+  contain: layout style;
 }
 .left {
   grid-area: left;

@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { cutBase, nearestCutter, pieceForCutter } from '../../../core/reverse/cutter.ts';
+import { computed } from 'vue';
+import { cutBase, nearestCutter } from '../../../core/reverse/cutter.ts';
+import { useSolver } from '../../composables/useSolver.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { roundedCutter } from './roundedCutter.ts';
+import SolverNote from './SolverNote.vue';
 
 /** The nearest round cutter of the set for the base, and the piece changed so that it fits. */
 const piece = usePiece();
@@ -13,19 +15,18 @@ const lengths = useLengths();
 /** A base this near to a cutter is cut by it (mm): a cutter's own edge is no truer. */
 const NEAR_ENOUGH = 0.3;
 
-const trouble = ref('');
-const cuts = computed(() => cutBase(piece.target));
+const { busy, trouble, solve, cancel } = useSolver();
+const cuts = computed(() => cutBase(piece.developed.parts));
 const nearest = computed(() => (cuts.value === null ? null : nearestCutter(cuts.value, settings.cutters)));
 const fits = computed(
   () => cuts.value !== null && nearest.value !== null && Math.abs(cuts.value - nearest.value) < NEAR_ENOUGH,
 );
 const set = computed(() => settings.cutters.map((mm) => lengths.figure(mm)).join(', '));
 
-function change(): void {
+async function change(): Promise<void> {
   if (nearest.value === null) return;
-  const reversed = pieceForCutter(piece.target, nearest.value);
-  trouble.value = reversed.kind === 'impossible' ? reversed.rule : '';
-  if (reversed.kind === 'made') piece.change(roundedCutter(reversed.target));
+  const found = await solve(piece.target, { kind: 'cutter', diameter: nearest.value });
+  if (found) piece.change(roundedCutter(found));
 }
 
 function readSet(event: Event): void {
@@ -58,7 +59,7 @@ function readSet(event: Event): void {
       <summary>Your round cutters</summary>
       <input name="cutters" type="text" aria-label="Your round cutters" :value="set" @change="readSet" />
     </details>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
   </div>
 </template>
 
@@ -84,11 +85,5 @@ input {
   padding: 4px 10px;
   border: 1.5px solid var(--line);
   border-radius: 8px;
-}
-.trouble {
-  margin-top: 8px;
-  padding: 6px 10px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
 }
 </style>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
 import {
   DEFAULT_CLEARANCE,
@@ -9,7 +9,7 @@ import {
   type Target,
 } from '../../../core/piece/target.ts';
 import { keepsOf, type Keep } from '../../../core/reverse/scaled.ts';
-import { solveHole } from '../../../core/reverse/solveHole.ts';
+import { useSolver } from '../../composables/useSolver.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -17,6 +17,7 @@ import LengthField from '../fields/LengthField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
 import KeepButtons from './KeepButtons.vue';
 import { roundedSizes } from './roundedSizes.ts';
+import SolverNote from './SolverNote.vue';
 import { STIFFNESS_WAYS } from './ways.ts';
 import { without } from './without.ts';
 
@@ -26,7 +27,7 @@ const settings = useSettings();
 const target = computed(() => piece.target);
 const fit = computed(() => target.value.fit);
 const round = computed(() => ['cylinder', 'former', 'taper', 'stack'].includes(target.value.form.kind));
-const trouble = ref('');
+const { busy, trouble, solve, cancel } = useSolver();
 
 function put(group: string, next: Partial<Target>): readonly Fault[] {
   return piece.change(without({ ...target.value, ...next }), group);
@@ -45,16 +46,14 @@ function putFit(key: keyof Fit) {
 const chooseStiffness = (stiffness: Stiffness) => put('clay.stiffness', { clay: { ...target.value.clay, stiffness } });
 
 /** Makes the piece as wide as the hole allows. */
-function fitHole(keep: Keep): void {
+async function fitHole(keep: Keep): Promise<void> {
   const { hole, clearance = DEFAULT_CLEARANCE } = fit.value ?? {};
   if (hole === undefined) return;
-  const solution = solveHole(target.value, { diameter: hole, clearance }, keep);
-  trouble.value = solution.kind === 'unsolved' ? solution.rule : '';
-  if (solution.kind === 'solved') {
-    // Rounded down to a tenth, so that it still drops in.
-    const [fault] = piece.change({ ...solution.target, form: roundedSizes(solution.target.form, 'down') });
-    trouble.value = fault?.rule ?? '';
-  }
+  const found = await solve(target.value, { kind: 'hole', diameter: hole, clearance, keep });
+  if (!found) return;
+  // Rounded down to a tenth, so that it still drops in.
+  const [fault] = piece.change({ ...found, form: roundedSizes(found.form, 'down') });
+  trouble.value = fault?.rule ?? '';
 }
 
 /** The bench is no part of the design: it is kept in this browser. */
@@ -87,7 +86,7 @@ const done = () => piece.endGesture();
     <details v-if="fit?.hole !== undefined">
       <summary>Make it fit the hole</summary>
       <KeepButtons :keeps="keepsOf(target.form).filter((keep) => keep !== 'width')" @keep="fitHole" />
-      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
     </details>
     <OptionalLength
       v-if="round"
@@ -135,11 +134,5 @@ summary {
   color: var(--press);
   font-weight: 600;
   cursor: pointer;
-}
-.trouble {
-  margin: 8px 0;
-  padding: 6px 10px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
 }
 </style>

@@ -1,25 +1,23 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { keepsOf, type Keep } from '../../../core/reverse/scaled.ts';
-import { solveCapacity } from '../../../core/reverse/solveCapacity.ts';
+import { useSolver } from '../../composables/useSolver.ts';
 import { usePiece } from '../../stores/piece.ts';
 import KeepButtons from './KeepButtons.vue';
 import { roundedSizes } from './roundedSizes.ts';
+import SolverNote from './SolverNote.vue';
 
 /** Makes the piece hold a wanted volume, keeping its proportions, its height or its width. */
 const emit = defineEmits<{ done: [] }>();
 const piece = usePiece();
 const wanted = ref(String(Math.round(piece.developed.finished.capacityBrim / 10) * 10));
-const trouble = ref('');
+const { busy, trouble, solve: search, cancel } = useSolver();
 
-function solve(keep: Keep): void {
+async function solve(keep: Keep): Promise<void> {
   const ml = Number(wanted.value.replace(',', '.').replace(/ml/i, ''));
-  const solution = solveCapacity(piece.target, ml, keep);
-  if (solution.kind === 'unsolved') {
-    trouble.value = solution.rule;
-    return;
-  }
-  const [fault] = piece.change({ ...solution.target, form: roundedSizes(solution.target.form) });
+  const found = await search(piece.target, { kind: 'capacity', ml, keep });
+  if (!found) return;
+  const [fault] = piece.change({ ...found, form: roundedSizes(found.form) });
   trouble.value = fault?.rule ?? '';
   if (!fault) emit('done');
 }
@@ -30,7 +28,7 @@ function solve(keep: Keep): void {
     <label for="hold-wanted">It should hold, in ml</label>
     <input id="hold-wanted" v-model="wanted" type="text" inputmode="decimal" autocomplete="off" />
     <KeepButtons class="ways" :keeps="keepsOf(piece.target.form)" @keep="solve" />
-    <p v-if="trouble" role="alert">{{ trouble }}</p>
+    <SolverNote class="ways" :busy="busy" :trouble="trouble" @cancel="cancel" />
   </form>
 </template>
 
@@ -57,11 +55,5 @@ input {
 }
 .ways {
   grid-column: 1 / -1;
-}
-p {
-  grid-column: 1 / -1;
-  padding: 6px 10px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
 }
 </style>

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { pathData } from '../../../core/format/pathData.ts';
 import { bounds } from '../../../core/outline/outline.ts';
-import { middleOf, type Part } from '../../../core/part/part.ts';
+import { middleOf, type Mark, type Part } from '../../../core/part/part.ts';
 
 /** One flat part on the cloth, its lower left corner at `at` (px). */
 const props = defineProps<{ part: Part; scale: number; at: readonly [number, number] }>();
@@ -28,6 +28,22 @@ const middle = computed(() => {
   return [px(x), py(y)] as const;
 });
 const roomy = computed(() => box.value.width * props.scale > 150 && box.value.height * props.scale > 64);
+/** All lines of one kind are one path: a texture has many. */
+const lines = computed(() => {
+  const paths = new Map<string, string>();
+  for (const mark of props.part.marks) {
+    if (mark.kind !== 'line') continue;
+    const [[x0, y0], [x1, y1]] = [mark.from, mark.to];
+    const d = `M${px(x0).toFixed(2)} ${py(y0).toFixed(2)}L${px(x1).toFixed(2)} ${py(y1).toFixed(2)}`;
+    paths.set(mark.name, `${paths.get(mark.name) ?? ''}${d}`);
+  }
+  return [...paths].map(([name, d]) => ({ name, d }));
+});
+const words = computed(() =>
+  props.part.marks.filter(
+    (mark): mark is Exclude<Mark, { kind: 'line' }> => mark.kind === 'letter' || (mark.kind !== 'line' && roomy.value),
+  ),
+);
 const second = computed(() => {
   if (roomy.value) return `${props.part.faceUp} face up`;
   return props.part.count > 1 ? `cut ${props.part.count}` : '';
@@ -38,23 +54,10 @@ const second = computed(() => {
   <g :data-part="part.id" class="flat-part">
     <path v-if="leans" class="under" :d="pathData(part.underside, scale, origin)" />
     <path class="cut" :d="pathData(part.outline, scale, origin)" />
-    <template v-for="(mark, index) in part.marks" :key="index">
-      <line
-        v-if="mark.kind === 'line'"
-        :class="['mark', mark.name]"
-        :x1="px(mark.from[0])"
-        :y1="py(mark.from[1])"
-        :x2="px(mark.to[0])"
-        :y2="py(mark.to[1])"
-      />
-      <text
-        v-else-if="mark.kind === 'letter' || roomy"
-        :class="mark.kind"
-        :x="px(mark.at[0])"
-        :y="py(mark.at[1]) + 4"
-        >{{ mark.text }}</text
-      >
-    </template>
+    <path v-for="drawn in lines" :key="drawn.name" :class="['mark', drawn.name]" :d="drawn.d" />
+    <text v-for="(mark, index) in words" :key="index" :class="mark.kind" :x="px(mark.at[0])" :y="py(mark.at[1]) + 4">
+      {{ mark.text }}
+    </text>
     <text class="name" :x="middle[0]" :y="middle[1] - (second ? 6 : -2)">
       {{ part.name }}<template v-if="roomy && part.count > 1">, cut {{ part.count }}</template>
     </text>
@@ -75,6 +78,7 @@ const second = computed(() => {
   stroke-width: 2;
 }
 .mark {
+  fill: none;
   stroke: var(--slab-edge);
   stroke-width: 1;
   stroke-dasharray: 12 4 3 4;
@@ -97,6 +101,10 @@ text {
 .face,
 .words {
   font-size: 15px;
+}
+.lean {
+  font-size: 13px;
+  fill: var(--ink-soft);
 }
 .mark.panel {
   stroke-dasharray: none;

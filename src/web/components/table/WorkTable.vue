@@ -117,6 +117,7 @@ function endDrag(): void {
           :y1="places.piece.y"
           :y2="places.piece.top"
         />
+        <text class="looking" x="14" y="26">{{ piece.target.slab.faceUp }} face up, seen from above</text>
         <text class="caption" :x="places.piece.middle" :y="places.piece.y - 30">
           {{ places.piece.right - places.piece.left > 130 ? 'fired, wet dashed' : 'fired' }}
         </text>
@@ -170,7 +171,9 @@ function endDrag(): void {
 </template>
 
 <style scoped>
+/* What is redrawn here at every key touches nothing around it. */
 .work-table {
+  contain: layout paint style;
   position: relative;
   overflow: hidden;
   background-color: var(--cloth);
@@ -185,6 +188,10 @@ function endDrag(): void {
 }
 svg {
   display: block;
+}
+.looking {
+  fill: var(--ink-soft);
+  font-size: 15px;
 }
 .caption {
   fill: var(--ink);

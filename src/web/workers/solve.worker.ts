@@ -1,0 +1,9 @@
+import type { Target } from '../../core/piece/target.ts';
+import { solveWork, type SolveWork } from './solveWork.ts';
+
+/** The worker's side: one question, one answer. */
+const port = self as unknown as {
+  onmessage: (event: MessageEvent<{ target: Target; work: SolveWork }>) => void;
+  postMessage: (reply: unknown) => void;
+};
+port.onmessage = ({ data }) => port.postMessage(solveWork(data.target, data.work));

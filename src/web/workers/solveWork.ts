@@ -1,0 +1,44 @@
+import { develop } from '../../core/piece/develop.ts';
+import type { Target } from '../../core/piece/target.ts';
+import { pieceForCutter } from '../../core/reverse/cutter.ts';
+import type { Keep } from '../../core/reverse/scaled.ts';
+import { solveCapacity } from '../../core/reverse/solveCapacity.ts';
+import { solveHole } from '../../core/reverse/solveHole.ts';
+import { cutToFit, type GreatestSlab } from '../../core/slab/panelsFor.ts';
+
+/** What is to be found for a design: many developments of it, which on a loft take a second and more. */
+export type SolveWork =
+  | { readonly kind: 'capacity'; readonly ml: number; readonly keep: Keep }
+  | { readonly kind: 'hole'; readonly diameter: number; readonly clearance: number; readonly keep: Keep }
+  | { readonly kind: 'cutter'; readonly diameter: number }
+  | { readonly kind: 'pieces'; readonly slab: GreatestSlab };
+
+/** The design that was found, or why there is none. */
+export type SolveReply =
+  { readonly kind: 'found'; readonly target: Target } | { readonly kind: 'none'; readonly rule: string };
+
+/** Does the work; runs in the worker, and is plain enough to run anywhere. */
+export function solveWork(target: Target, work: SolveWork): SolveReply {
+  const none = (rule: string): SolveReply => ({ kind: 'none', rule });
+  const found = (changed: Target): SolveReply => ({ kind: 'found', target: changed });
+  switch (work.kind) {
+    case 'capacity': {
+      const solved = solveCapacity(target, work.ml, work.keep);
+      return solved.kind === 'solved' ? found(solved.target) : none(solved.rule);
+    }
+    case 'hole': {
+      const solved = solveHole(target, work, work.keep);
+      return solved.kind === 'solved' ? found(solved.target) : none(solved.rule);
+    }
+    case 'cutter': {
+      const reversed = pieceForCutter(target, work.diameter);
+      return reversed.kind === 'made' ? found(reversed.target) : none(reversed.rule);
+    }
+    case 'pieces': {
+      const cut = cutToFit(target, develop(target).parts, work.slab);
+      return cut
+        ? found(cut)
+        : none('no number of pieces lies on that slab: make the piece smaller, or join two slabs');
+    }
+  }
+}
