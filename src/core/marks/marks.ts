@@ -46,7 +46,7 @@ function placeMarks(lines: WallLines, place: WallPlace, kind: 'handle' | 'spout'
   const [foot, rim] = [lines.at('foot', place.foot), lines.at('rim', place.rim)];
   return [
     { kind: 'line', name: 'place', from: kind === 'spout' ? between(rim, foot, 0.35) : foot, to: rim },
-    { kind: 'words', at: between(rim, foot, kind === 'spout' ? 0.42 : 0.12), text: `${kind}${note}` },
+    { kind: 'words', at: between(rim, foot, kind === 'spout' ? 0.42 : 0.17), text: `${kind}${note}` },
   ];
 }
 
@@ -63,7 +63,7 @@ function stackWords(part: Part, lines: WallLines, band: number): Mark[] {
   if (band === 0) return [];
   const below = String.fromCharCode(64 + band);
   const [foot, rim] = [lines.at('foot', 0.5), lines.at('rim', 0.5)];
-  return [{ kind: 'words', at: between(foot, rim, 0.09), text: `stands on seam ${below}` }];
+  return [{ kind: 'words', at: between(foot, rim, 0.14), text: `stands on seam ${below}` }];
 }
 
 /**

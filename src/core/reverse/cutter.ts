@@ -1,4 +1,4 @@
-import { bounds } from '../outline/outline.ts';
+import { area, bounds } from '../outline/outline.ts';
 import { root } from '../numbers.ts';
 import type { Part } from '../part/part.ts';
 import { checkTarget } from '../piece/checkTarget.ts';
@@ -17,13 +17,17 @@ export function nearestCutter(diameter: number, cutters: readonly number[]): num
 /** A base whose width and length differ by less is round (mm). */
 const ROUND = 0.01;
 
+/** ... and its area is a circle's to this share: a rounded square is as wide as it is long, too. */
+const ROUND_AREA = 1e-3;
+
 /** Width of a round base on the face that lies up, as a cutter cuts it (mm), or null when the base is not round. */
 export function cutBase(parts: readonly Part[]): number | null {
   const base = parts.find(({ id }) => id === 'base');
   if (!base) return null;
   const box = bounds(base.outline);
   const [length, width] = [box.maxX - box.minX, box.maxY - box.minY];
-  return Math.abs(length - width) < ROUND ? length : null;
+  const full = Math.abs(area(base.outline) / ((Math.PI / 4) * length * width) - 1) < ROUND_AREA;
+  return Math.abs(length - width) < ROUND && full ? length : null;
 }
 
 /** The form with its foot as wide as given (mm, over the measured face), its rim and height kept where it has a rim of its own. */

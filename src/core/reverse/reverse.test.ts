@@ -165,6 +165,8 @@ describe('a round cutter', () => {
     expect(nearestCutter(92, [60, 90, 95])).toBe(90);
     expect(nearestCutter(92, [])).toBeNull();
     expect(pieceForCutter(level({ kind: 'oval', length: 150, width: 100, height: 60 }), 75).kind).toBe('impossible');
+    const square = level({ kind: 'loft', rim: { kind: 'rounded', length: 120, width: 120, corner: 30 }, foot: { kind: 'circle', diameter: 80 }, height: 60 }); // prettier-ignore
+    expect(cutBase(develop(square).parts)).toBeNull();
     expect(pieceForCutter(targetWith({ base: { join: 'none', trim: 0 } }), 75).kind).toBe('impossible');
     expect(pieceForCutter(targetWith(), -1).kind).toBe('impossible');
   });

@@ -44,6 +44,15 @@ const words = computed(() =>
     (mark): mark is Exclude<Mark, { kind: 'line' }> => mark.kind === 'letter' || (mark.kind !== 'line' && roomy.value),
   ),
 );
+/** A lean is written clear of its edge, towards the middle of the part (px). */
+const LEAN_CLEAR = 12;
+function wordAt({ kind, at }: Exclude<Mark, { kind: 'line' }>): readonly [number, number] {
+  const [x, y] = [px(at[0]), py(at[1])];
+  if (kind !== 'lean') return [x, y + 4];
+  const [dx, dy] = [middle.value[0] - x, middle.value[1] - y];
+  const far = Math.hypot(dx, dy) || 1;
+  return [x + (LEAN_CLEAR * dx) / far, y + 4 + (LEAN_CLEAR * dy) / far];
+}
 const second = computed(() => {
   if (roomy.value) return `${props.part.faceUp} face up`;
   return props.part.count > 1 ? `cut ${props.part.count}` : '';
@@ -55,7 +64,7 @@ const second = computed(() => {
     <path v-if="leans" class="under" :d="pathData(part.underside, scale, origin)" />
     <path class="cut" :d="pathData(part.outline, scale, origin)" />
     <path v-for="drawn in lines" :key="drawn.name" :class="['mark', drawn.name]" :d="drawn.d" />
-    <text v-for="(mark, index) in words" :key="index" :class="mark.kind" :x="px(mark.at[0])" :y="py(mark.at[1]) + 4">
+    <text v-for="(mark, index) in words" :key="index" :class="mark.kind" :x="wordAt(mark)[0]" :y="wordAt(mark)[1]">
       {{ mark.text }}
     </text>
     <text class="name" :x="middle[0]" :y="middle[1] - (second ? 6 : -2)">
