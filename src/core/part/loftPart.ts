@@ -115,13 +115,10 @@ function seenLeans(leans: readonly number[], faceUp: Face): readonly number[] {
 }
 
 /** Along an edge whose lean varies, it is written at these shares of the edge. */
-const LEAN_STATIONS = [0.06, 0.2, 0.35, 0.5, 0.65, 0.8, 0.94] as const;
+const LEAN_STATIONS = [0.06, 0.22, 0.38, 0.62, 0.78, 0.94] as const;
 
 /** Leans that differ by less along an edge are told once, at the edge (degrees). */
 const LEAN_VARIES = 2;
-
-/** How far inside its edge a lean is written (mm). */
-const LEAN_INSET = 6;
 
 /** The lean at stations along an edge, signed: spread (+), tuck (-). */
 function leanMarks(edge: { outline: Outline; from: number; to: number; leans: readonly number[] }): Mark[] {
@@ -133,9 +130,14 @@ function leanMarks(edge: { outline: Outline; from: number; to: number; leans: re
     const [u, v] = pointOnStretch(outline, from, to, share * length + 0.5);
     const step = Math.hypot(u - x, v - y) || 1;
     // The part lies to the left of its own outline.
-    const at = [x - (LEAN_INSET * (v - y)) / step, y + (LEAN_INSET * (u - x)) / step] as const;
+    const inward = [-(v - y) / step, (u - x) / step] as const;
     const lean = leans[Math.round(share * (leans.length - 1))] ?? 0;
-    return { kind: 'lean', at, text: `${lean < -0.05 ? '−' : lean > 0.05 ? '+' : ''}${Math.abs(lean).toFixed(0)}°` };
+    return {
+      kind: 'lean',
+      at: [x, y],
+      inward,
+      text: `${lean < -0.05 ? '−' : lean > 0.05 ? '+' : ''}${Math.abs(lean).toFixed(0)}°`,
+    };
   });
 }
 

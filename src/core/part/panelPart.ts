@@ -62,5 +62,7 @@ function turnedEdge(name: Lean['edge']): Lean['edge'] {
 function placed(mark: Mark, faceUp: Face, box: { minX: number; minY: number }): Mark {
   const sign = faceUp === 'inside' ? -1 : 1;
   const at = ([x, y]: readonly [number, number]) => [sign * x - box.minX, y - box.minY] as const;
-  return mark.kind === 'line' ? { ...mark, from: at(mark.from), to: at(mark.to) } : { ...mark, at: at(mark.at) };
+  if (mark.kind === 'line') return { ...mark, from: at(mark.from), to: at(mark.to) };
+  if (mark.kind === 'lean') return { ...mark, at: at(mark.at), inward: [sign * mark.inward[0], mark.inward[1]] };
+  return { ...mark, at: at(mark.at) };
 }

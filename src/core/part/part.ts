@@ -9,7 +9,14 @@ export type Mark =
       readonly from: readonly [number, number];
       readonly to: readonly [number, number];
     }
-  | { readonly kind: 'letter' | 'words' | 'lean'; readonly at: readonly [number, number]; readonly text: string };
+  | { readonly kind: 'letter' | 'words'; readonly at: readonly [number, number]; readonly text: string }
+  | {
+      /** The lean at a place on the edge, and the direction (unit) into the part from there. */
+      readonly kind: 'lean';
+      readonly at: readonly [number, number];
+      readonly inward: readonly [number, number];
+      readonly text: string;
+    };
 
 /** A flat part, as it lies on the table with `faceUp` up. */
 export interface Part {

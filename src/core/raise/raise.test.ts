@@ -124,6 +124,48 @@ describe('raising', () => {
   }, 60_000);
 });
 
+describe('separate panels and boxes', () => {
+  const flat = targetsOfEveryKind(32, 120).filter(
+    ({ form }) => form.kind === 'box' || (form.kind === 'facet' && form.fold === 'separate'),
+  );
+
+  it('are the cut panels stood up: from the outer face of each to the outside sizes within 0.01 mm', () => {
+    expect(flat.length).toBeGreaterThan(20);
+    for (const target of flat) {
+      const body = standingBody(target);
+      const { parts } = develop(target);
+      const [lying, up] = [raise(body, 0), raise(body, 1)].map((all) => all.filter(({ part }) => part !== 'base')) as [RaisedPart[], RaisedPart[]]; // prettier-ignore
+      const spans = (corners: readonly Point3[]) =>
+        corners.flatMap((one, i) => corners.slice(i + 1).map((other) => far(one, other))).sort((a, b) => a - b);
+      lying.forEach((panel) => {
+        const cut = parts.find(({ id }) => id === panel.part);
+        const outer = panel.ribbons
+          .filter(({ face }) => face === 'outside')
+          .flatMap(({ one, other }) => [...one, ...other]);
+        const outline = (target.slab.faceUp === 'inside' ? cut?.underside : cut?.outline) ?? [];
+        expect(apart(spans(outer), spans(outline.map(([x, y]): Point3 => [x, y, 0])))).toBeLessThan(1e-6);
+      });
+      const { outer, height } = kindOf(target).standing(target);
+      const points = all(up);
+      expect(Math.abs(most(points.map(([, , z]) => z)) - height)).toBeLessThan(0.01);
+      const [foot = [0, 0, 0], rim = [0, 0, 0]] = [outer[0], outer.at(-1)];
+      if (rim[2] >= foot[2]) expect(Math.abs(most(points.map(([x]) => x)) - rim[2])).toBeLessThan(0.01);
+    }
+  });
+
+  it('meet along their mitres: every inner and outer corner at the rim is where its neighbour’s is', () => {
+    for (const target of flat.filter(({ form, seam }) => form.kind === 'facet' || seam.kind === 'bevel')) {
+      const panels = raise(standingBody(target), 1).filter(({ part }) => part !== 'base');
+      for (const face of ['outside', 'inside'] as const) {
+        const corners = panels.flatMap(({ ribbons }) => ribbons.filter((one) => one.face === face).flatMap(({ one, other }) => [...one, ...other])); // prettier-ignore
+        for (const corner of corners) {
+          expect(corners.filter((other) => far(corner, other) < 1e-6)).toHaveLength(2);
+        }
+      }
+    }
+  });
+});
+
 describe('a mitred foot', () => {
   it('of a loft stands on the table outside, and on the base’s upper face inside', () => {
     const form: Form = { kind: 'loft', rim: { kind: 'ellipse', length: 180, width: 120 }, foot: { kind: 'circle', diameter: 90 }, height: 80 }; // prettier-ignore

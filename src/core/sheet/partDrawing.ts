@@ -1,5 +1,5 @@
 import { bounds, type Bounds } from '../outline/outline.ts';
-import { middleOf, type Part } from '../part/part.ts';
+import { middleOf, type Mark, type Part } from '../part/part.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
 import type { Primitive } from './drawing.ts';
 import { edgeWords } from './edgeWords.ts';
@@ -7,7 +7,27 @@ import { sizeWords, titleWords } from './words.ts';
 
 const LETTER_SIZE = 6;
 const WORDS_SIZE = 4;
+const LEAN_SIZE = 3.2;
 const TITLE_SIZE = 5;
+
+/** How far inside its edge a lean is written (mm). */
+const LEAN_INSET = 6;
+
+function markDrawing(mark: Mark): Primitive {
+  const middle = { kind: 'text', anchor: 'middle' } as const;
+  switch (mark.kind) {
+    case 'line':
+      return { kind: 'line', layer: 'mark', from: mark.from, to: mark.to, dash: 'chain' };
+    case 'letter':
+      return { ...middle, layer: 'mark', at: mark.at, size: LETTER_SIZE, text: mark.text, weight: 'bold' };
+    case 'words':
+      return { ...middle, layer: 'mark', at: mark.at, size: WORDS_SIZE, text: mark.text };
+    case 'lean': {
+      const [x, y] = [0, 1].map((axis) => (mark.at[axis] ?? 0) + LEAN_INSET * (mark.inward[axis] ?? 0)) as [number, number]; // prettier-ignore
+      return { ...middle, layer: 'lean', at: [x, y - LEAN_SIZE / 3], size: LEAN_SIZE, text: mark.text };
+    }
+  }
+}
 
 /**
  * The drawing of one flat part in its own frame (mm, y up): cut line, underside, marks, words at each edge, title and
@@ -24,19 +44,7 @@ export function partDrawing(part: Part, style: LengthStyle, window: Bounds = bou
         (Math.max(box.minY, window.minY) + Math.min(box.maxY, window.maxY)) / 2,
       ] as const);
   const leans = part.leans.some((lean) => lean.word !== 'straight down');
-  const marks = part.marks.map((mark): Primitive =>
-    mark.kind === 'line'
-      ? { kind: 'line', layer: 'mark', from: mark.from, to: mark.to, dash: 'chain' }
-      : {
-          kind: 'text',
-          layer: mark.kind === 'lean' ? 'lean' : 'mark',
-          at: mark.at,
-          size: mark.kind === 'letter' ? LETTER_SIZE : WORDS_SIZE,
-          text: mark.text,
-          anchor: 'middle',
-          weight: mark.kind === 'letter' ? 'bold' : undefined,
-        },
-  );
+  const marks = part.marks.map(markDrawing);
   return [
     ...(leans ? [{ kind: 'path', layer: 'lean', outline: part.underside, dash: 'dash' } as const] : []),
     { kind: 'path', layer: 'cut', outline: part.outline },

@@ -18,7 +18,7 @@ const VIEWS: readonly { name: ViewName; words: string }[] = [
 const CUTS: readonly { value: CutOpen; words: string }[] = [
   { value: 'whole', words: 'Whole' },
   { value: 'level', words: 'Cut level' },
-  { value: 'upright', words: 'Cut upright' },
+  { value: 'upright', words: 'Half' },
 ];
 const STATES: readonly { value: SizeState; words: string }[] = [
   { value: 'wet', words: 'Wet' },
@@ -136,7 +136,7 @@ input::-moz-range-thumb {
 .choices {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 12px;
+  gap: 4px 10px;
   padding-bottom: 4px;
 }
 .choices > div {
@@ -144,7 +144,7 @@ input::-moz-range-thumb {
 }
 .choices button {
   min-height: 44px;
-  padding: 0 8px;
+  padding: 0 6px;
   border-bottom: 3px solid transparent;
   color: var(--press);
   font-weight: 600;

@@ -44,14 +44,12 @@ const words = computed(() =>
     (mark): mark is Exclude<Mark, { kind: 'line' }> => mark.kind === 'letter' || (mark.kind !== 'line' && roomy.value),
   ),
 );
-/** A lean is written clear of its edge, towards the middle of the part (px). */
-const LEAN_CLEAR = 12;
-function wordAt({ kind, at }: Exclude<Mark, { kind: 'line' }>): readonly [number, number] {
-  const [x, y] = [px(at[0]), py(at[1])];
-  if (kind !== 'lean') return [x, y + 4];
-  const [dx, dy] = [middle.value[0] - x, middle.value[1] - y];
-  const far = Math.hypot(dx, dy) || 1;
-  return [x + (LEAN_CLEAR * dx) / far, y + 4 + (LEAN_CLEAR * dy) / far];
+/** A lean is written this far inside its edge (px). */
+const LEAN_CLEAR = 19;
+function wordAt(mark: Exclude<Mark, { kind: 'line' }>): readonly [number, number] {
+  const [x, y] = [px(mark.at[0]), py(mark.at[1])];
+  if (mark.kind !== 'lean') return [x, y + 4];
+  return [x + LEAN_CLEAR * mark.inward[0], y + 4 - LEAN_CLEAR * mark.inward[1]];
 }
 const second = computed(() => {
   if (roomy.value) return `${props.part.faceUp} face up`;

@@ -117,7 +117,9 @@ function endDrag(): void {
           :y1="places.piece.y"
           :y2="places.piece.top"
         />
-        <text class="looking" x="14" y="26">{{ piece.target.slab.faceUp }} face up, seen from above</text>
+        <text class="looking" x="14" :y="(narrow ? layout.height + 24 : height) - 12">
+          {{ piece.target.slab.faceUp }} face up, seen from above
+        </text>
         <text class="caption" :x="places.piece.middle" :y="places.piece.y - 30">
           {{ places.piece.right - places.piece.left > 130 ? 'fired, wet dashed' : 'fired' }}
         </text>
