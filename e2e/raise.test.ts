@@ -20,8 +20,9 @@ const press = (page: Page, name: string) => page.getByRole('button', { name, exa
 
 /** Size in mm of the clay that is seen on the canvas: pixels warmer than the cloth, by the scale that the screen states. */
 async function claySeen(page: Page): Promise<{ width: number; height: number }> {
+  const canvas = page.locator('canvas[data-scale]:not([data-scale="0"])');
+  await canvas.waitFor();
   await page.waitForTimeout(200);
-  const canvas = page.locator('canvas[data-scale]');
   const scale = Number(await canvas.getAttribute('data-scale'));
   const image = await loadImage(await canvas.screenshot());
   const drawn = createCanvas(image.width, image.height).getContext('2d');

@@ -40,7 +40,8 @@ const how = ref<Figure | null>(null);
 const history = ref(false);
 const share = ref(0);
 const choices = ref<RaiseChoices>(FIRST_CHOICES);
-const standing = ref<{ look: (view: ViewName) => void } | null>(null);
+/** From where the raised piece is looked at; a new one each time, so that a view can be asked for again. */
+const look = ref<{ readonly view: ViewName }>({ view: 'turned' });
 const raised = computed(() => stage.value === 'flat' && share.value > 0);
 
 const measure = computed(() => figuresToMeasure(piece.developed));
@@ -110,14 +111,14 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     <div class="bench">
       <CutDesk v-if="stage === 'cut'" class="middle" />
       <div v-else class="middle raising">
-        <StandingView v-if="raised" ref="standing" :share="share" :choices="choices" />
+        <StandingView v-if="raised" :share="share" :choices="choices" :look="look" />
         <WorkTable v-else @how="askOnTable" />
         <RaiseBar
           v-if="stage === 'flat'"
           v-model:share="share"
           v-model:choices="choices"
           :can-hole="piece.target.fit?.hole !== undefined"
-          @look="(view) => standing?.look(view)"
+          @look="(view) => (look = { view })"
         />
       </div>
       <aside class="right" aria-label="Figures">

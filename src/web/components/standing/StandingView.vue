@@ -12,7 +12,7 @@ import type { RaiseChoices } from './raiseChoices.ts';
 import { standingScene, type ViewName } from './standingScene.ts';
 
 /** The piece on its way up, in three dimensions; where they cannot be drawn, the plain side view. */
-const props = defineProps<{ share: number; choices: RaiseChoices }>();
+const props = defineProps<{ share: number; choices: RaiseChoices; look: { readonly view: ViewName } }>();
 
 const piece = usePiece();
 const settings = useSettings();
@@ -53,7 +53,6 @@ function show(): void {
 function look(view: ViewName): void {
   scene.value?.look(view);
 }
-defineExpose({ look });
 
 const KEYS: Readonly<Record<string, () => void>> = {
   ArrowLeft: () => scene.value?.turn(-10, 0),
@@ -76,13 +75,17 @@ onMounted(() => {
   try {
     scene.value = standingScene(canvas.value, (scaled) => (pxPerMm.value = scaled));
     show();
-    look('turned');
+    look(props.look.view);
   } catch {
     missing.value = true;
   }
 });
 onUnmounted(() => scene.value?.dispose());
 watch([parts, scale, hole, hand, () => settings.light], show);
+watch(
+  () => props.look,
+  ({ view }) => look(view),
+);
 watch([width, height], () => scene.value?.resize());
 </script>
 
