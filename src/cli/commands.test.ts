@@ -1,3 +1,5 @@
+import { nest } from '../core/nest/nest.ts';
+import { seeded } from '../core/piece/targets.test.helper.ts';
 import { newTarget } from '../core/piece/target.ts';
 import { runCommand } from './commands.ts';
 import type { Station } from './station.ts';
@@ -13,6 +15,10 @@ function fakeStation(files: Record<string, string>) {
       return text;
     },
     writeFile: (file, bytes) => void written.set(file, bytes),
+    nest: (job, seconds) => {
+      const until = Date.now() + 1000 * seconds;
+      return Promise.resolve(nest(job, { random: seeded(1), going: () => Date.now() < until }));
+    },
     print: (line) => void printed.push(line),
     complain: (line) => void complained.push(line),
   };
@@ -101,5 +107,39 @@ describe('sheet', () => {
     const { station, printed } = fakeStation({});
     expect(await runCommand(['--help'], station)).toBe(0);
     expect(printed[0]).toMatch(/develop FILE/);
+  });
+});
+
+describe('nest', () => {
+  const square = [[0, 0], [50, 0], [50, 40], [0, 40]]; // prettier-ignore
+  const job = (change: object) => JSON.stringify({ width: 210, gap: 5, parts: [{ id: 'panel', count: 4, outline: square, turns: 'half' }], ...change }); // prettier-ignore
+
+  it('prints the layout of every copy, in either direction of the outline', async () => {
+    for (const outline of [square, [...square].reverse()]) {
+      const text = job({ parts: [{ id: 'panel', count: 3, outline, turns: 'none' }] });
+      const { station, printed } = fakeStation({ 'job.json': text });
+      expect(await runCommand(['nest', 'job.json', '--seconds', '0.1'], station)).toBe(0);
+      const found = JSON.parse(printed[0] ?? '') as { used: number; utilisation: number; placements: object[] };
+      expect(found.used).toBeCloseTo(40, 6);
+      expect(found.utilisation).toBeCloseTo((3 * 2000) / (210 * found.used), 9);
+      expect(found.placements).toHaveLength(3);
+      expect(found).toHaveProperty('seconds');
+    }
+  });
+
+  it.each([
+    ['broken JSON', '{', [], /is not JSON/],
+    ['an unknown key', job({ colour: 1 }), [], /colour: .* not known/],
+    ['a part wider than the slab', job({ width: 30 }), [], /wider than the slab/],
+    ['a turning that is not offered', job({ parts: [{ id: 'a', outline: square, turns: 'some' }] }), [], /must be any or half or none/], // prettier-ignore
+    ['an outline of one point', job({ parts: [{ id: 'a', outline: [[0, 0]] }] }), [], /parts\.0\.outline/],
+    ['an id given twice', job({ parts: [{ id: 'a', outline: square }, { id: 'a', outline: square }] }), [], /once only/], // prettier-ignore
+    ['seconds that are none', job({}), ['--seconds', 'soon'], /--seconds: soon/],
+    ['a file that is not there', undefined, [], /cannot be read/],
+  ] as const)('refuses %s', async (_, text, more, words) => {
+    const { station, printed, complained } = fakeStation(text === undefined ? {} : { x: text });
+    expect(await runCommand(['nest', 'x', ...more], station)).toBe(2);
+    expect(printed).toEqual([]);
+    expect(complained.join('\n')).toMatch(words);
   });
 });

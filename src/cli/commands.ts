@@ -4,6 +4,7 @@ import { develop } from '../core/piece/develop.ts';
 import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
 import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
 import { TEMPLATE_FORMATS, type TemplateFormat } from '../print/templateFormat.ts';
+import { nestFile } from './nestFile.ts';
 import { readTargets } from './readTargets.ts';
 import type { Station } from './station.ts';
 
@@ -17,6 +18,9 @@ const USAGE = `Fawn Table, the command line
       develops each target and prints the result as JSON, one line a file; - reads standard input
   npm run -s fawn -- sheet FILE... [--out DIR] [--formats svg,pdf,dxf] [--paper a4|letter] [--units mm|cm|inch]
       writes templates at true size and prints their paths
+
+  npm run -s fawn -- nest FILE [--seconds N]
+      lays parts on the shortest slab that is found in N seconds (30) and prints the layout as JSON
 
 Bad input: exit code 2 and one line a fault, and nothing is written.`;
 
@@ -86,7 +90,14 @@ export async function runCommand(args: readonly string[], station: Station): Pro
     parsed = parseArgs({
       args: [...args],
       allowPositionals: true,
-      options: { out: text, formats: text, paper: text, units: text, help: { type: 'boolean', short: 'h' } },
+      options: {
+        out: text,
+        formats: text,
+        paper: text,
+        units: text,
+        seconds: text,
+        help: { type: 'boolean', short: 'h' },
+      },
     });
   } catch (error) {
     station.complain(error instanceof Error ? error.message : String(error));
@@ -102,6 +113,7 @@ export async function runCommand(args: readonly string[], station: Station): Pro
     const call = readSheetCall(parsed.values as Record<string, string | undefined>, station);
     return call ? writeSheets(files, call, station) : BAD_INPUT;
   }
+  if (files.length === 1 && command === 'nest') return nestFile(files[0] as string, parsed.values.seconds, station);
   station.complain(USAGE);
   return BAD_INPUT;
 }

@@ -1,5 +1,6 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
+import type { Nested, NestJob } from '../core/nest/nest.ts';
 
 /** What a command needs of the machine; tests bring their own. */
 export interface Station {
@@ -7,6 +8,8 @@ export interface Station {
   readonly readText: (file: string) => string;
   /** Writes a file, making its folder. */
   readonly writeFile: (file: string, bytes: Uint8Array) => void;
+  /** Nests for some seconds, as many searches at a time as the machine can do. */
+  readonly nest: (job: NestJob, seconds: number) => Promise<Nested | null>;
   readonly print: (line: string) => void;
   readonly complain: (line: string) => void;
 }
@@ -20,6 +23,7 @@ export function nodeStation(folder: string = process.env['INIT_CWD'] ?? process.
       mkdirSync(dirname(path), { recursive: true });
       writeFileSync(path, bytes);
     },
+    nest: async (job, seconds) => (await import('./nestApart.ts')).nestApart(job, seconds),
     print: (line) => process.stdout.write(`${line}\n`),
     complain: (line) => process.stderr.write(`${line}\n`),
   };

@@ -50,7 +50,7 @@ function show(): void {
   scene.value?.show({ parts: parts.value, scale: scale.value, hole: hole.value, hand: hand.value });
 }
 
-function look(view: ViewName): void {
+function lookFrom(view: ViewName): void {
   scene.value?.look(view);
 }
 
@@ -61,7 +61,7 @@ const KEYS: Readonly<Record<string, () => void>> = {
   ArrowDown: () => scene.value?.turn(0, -10),
   '+': () => scene.value?.zoom(1.2),
   '-': () => scene.value?.zoom(1 / 1.2),
-  Home: () => look('turned'),
+  Home: () => lookFrom('turned'),
 };
 function onKey(event: KeyboardEvent): void {
   const run = KEYS[event.key];
@@ -75,7 +75,7 @@ onMounted(() => {
   try {
     scene.value = standingScene(canvas.value, (scaled) => (pxPerMm.value = scaled));
     show();
-    look(props.look.view);
+    lookFrom(props.look.view);
   } catch {
     missing.value = true;
   }
@@ -84,7 +84,7 @@ onUnmounted(() => scene.value?.dispose());
 watch([parts, scale, hole, hand, () => settings.light], show);
 watch(
   () => props.look,
-  ({ view }) => look(view),
+  ({ view }) => lookFrom(view),
 );
 watch([width, height], () => scene.value?.resize());
 </script>

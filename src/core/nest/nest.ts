@@ -1,0 +1,273 @@
+import { area, type Outline } from '../outline/outline.ts';
+import { Overlaps, type Piece, type Strip } from './layout.ts';
+import { distanceTo, nestShape, type Turns } from './nestShape.ts';
+import { relax, TOUCHING } from './relax.ts';
+import { boxAt, skyline } from './skyline.ts';
+
+/** A part to be nested, and how many of it. */
+export interface NestPart {
+  readonly id: string;
+  readonly count: number;
+  readonly outline: Outline;
+  readonly turns: Turns;
+}
+
+/** What is nested: parts on a slab of a width (x from 0), with clay left between them (mm). */
+export interface NestJob {
+  readonly width: number;
+  readonly gap: number;
+  readonly parts: readonly NestPart[];
+}
+
+/** A copy of a part: its outline turned about its own origin (degrees), then moved (mm). */
+export interface Placement {
+  readonly id: string;
+  readonly x: number;
+  readonly y: number;
+  readonly turn: number;
+}
+
+/** A layout: length of slab used (y from 0), the share of it that is parts, and where each copy lies. */
+export interface Nested {
+  readonly used: number;
+  readonly utilisation: number;
+  readonly placements: readonly Placement[];
+}
+
+/** Randomness and time come from outside, so that core stays repeatable. */
+export interface NestRun {
+  /** Numbers from 0 to 1. */
+  readonly random: () => number;
+  /** Whether there is time left. */
+  readonly going: () => boolean;
+  /** Told of every better layout. */
+  readonly better?: (nested: Nested) => void;
+}
+
+/** The gap is kept larger by this while nesting (mm), for arcs that bow between points and overlaps that count as none. */
+const SPARE = 0.13;
+
+/** How the search goes: share of the slab taken off at a try, rounds of a try, steps of a push, poses tried for a piece. */
+const SEARCH = { shrink: 0.012, least: 0.0015, rounds: 28, steps: 60, poses: 90, moved: 3 } as const;
+
+/** Weights of pairs that stay in the way grow by this much, the others shrink. */
+const WEIGHTS = { grow: 0.9, shrink: 0.93, most: 60 } as const;
+
+function piecesOf(job: NestJob): Piece[] {
+  return job.parts.flatMap(({ id, count, outline, turns }) => {
+    const shape = nestShape(outline);
+    return Array.from({ length: count }, (_, copy): Piece => ({
+      id: `${id}\n${copy}`,
+      shape,
+      turns,
+      x: 0,
+      y: 0,
+      turn: 0,
+    }));
+  });
+}
+
+function endOf(pieces: readonly Piece[]): number {
+  return Math.max(...pieces.map((piece) => piece.y + boxAt(piece.shape, piece.turn).maxY));
+}
+
+/** Pieces further apart than this need not be asked (mm): more than any gap. */
+const FAR = 600;
+
+/** Turns in which a piece may be laid. */
+function anyTurn(piece: Piece, random: () => number): number {
+  if (piece.turns === 'none') return 0;
+  return piece.turns === 'half' ? Math.PI * Math.floor(2 * random()) : 2 * Math.PI * random();
+}
+
+/** What is on the slab while pieces are moved about. */
+interface Search {
+  readonly strip: Strip;
+  readonly weights: Float64Array;
+  readonly overlaps: Overlaps;
+  readonly random: () => number;
+}
+
+/** Moves one piece to the best of many random poses, some of them near the best so far, if that is better. */
+function resettle(pieces: readonly Piece[], index: number, { strip, weights, overlaps, random }: Search): Piece[] {
+  const piece = pieces[index] as Piece;
+  let best = piece;
+  let least = overlaps.tried(index, piece, strip, weights);
+  for (let tried = 0; tried < SEARCH.poses && least > 0; tried += 1) {
+    const near = tried > SEARCH.poses / 2 || tried % 3 === 2;
+    const turn = near ? nearTurn(best, random) : anyTurn(piece, random);
+    const far = 0.4 * piece.shape.reach;
+    const { minX, minY, maxX, maxY } = boxAt(piece.shape, turn);
+    const within = (low: number, high: number) => (high > low ? low + random() * (high - low) : (low + high) / 2);
+    const x = near ? best.x + (random() - 0.5) * far : within(-minX, strip.width - maxX);
+    const y = near ? best.y + (random() - 0.5) * far : within(-minY, strip.length - maxY);
+    const moved = { ...piece, x, y, turn };
+    const energy = overlaps.tried(index, moved, strip, weights, least);
+    if (energy < least) {
+      least = energy;
+      best = moved;
+    }
+  }
+  overlaps.lay(index, best);
+  return best === piece ? [...pieces] : pieces.map((one, at) => (at === index ? best : one));
+}
+
+function nearTurn(piece: Piece, random: () => number): number {
+  return piece.turns === 'any' ? piece.turn + (random() - 0.5) * 0.5 : piece.turn;
+}
+
+/** Weights of the pairs after a round: what overlaps most gets more in the way. */
+function reweighed(weights: Float64Array, overlaps: Overlaps): void {
+  const most = overlaps.pairs.reduce((largest, one) => Math.max(largest, one), 0);
+  for (let at = 0; at < weights.length; at += 1) {
+    const energy = overlaps.pairs[at] as number;
+    const weight = weights[at] as number;
+    weights[at] =
+      energy > 0 && most > 0
+        ? Math.min(WEIGHTS.most, weight * (1.05 + WEIGHTS.grow * (energy / most)))
+        : Math.max(1, weight * WEIGHTS.shrink);
+  }
+}
+
+/** Tries to lay all pieces on a strip without overlaps, from a start that has some; null when it does not come to it in time. */
+function separated(start: readonly Piece[], strip: Strip, run: NestRun, rounds: number): Piece[] | null {
+  const count = start.length;
+  const overlaps = new Overlaps(count);
+  const weights = new Float64Array(count * count).fill(1);
+  let pieces = [...start];
+  for (let round = 0; round < rounds && run.going(); round += 1) {
+    pieces = relax(pieces, { strip, weights, overlaps, steps: SEARCH.steps });
+    if (overlaps.deepest <= TOUCHING) return pieces;
+    reweighed(weights, overlaps);
+    const burden = pieces.map((_, index) => {
+      let sum = overlaps.edges[index] as number;
+      for (let other = 0; other < count; other += 1) {
+        sum +=
+          (overlaps.pairs[Math.min(index, other) * count + Math.max(index, other)] as number) *
+          (index === other ? 0 : 1);
+      }
+      return { index, sum };
+    });
+    const worst = burden.filter(({ sum }) => sum > 0).sort((one, other) => other.sum - one.sum);
+    for (let moved = 0; moved < SEARCH.moved && worst.length > 0; moved += 1) {
+      const pick = Math.floor(random2(run.random) * worst.length);
+      const [{ index } = { index: 0 }] = worst.splice(pick, 1);
+      pieces = resettle(pieces, index, { strip, weights, overlaps, random: run.random });
+    }
+  }
+  return null;
+}
+
+/** A share that favours the beginning of a list. */
+function random2(random: () => number): number {
+  return random() * random();
+}
+
+/** Least distance between two pieces (mm), asked once more before a layout is given out. */
+function clearance(pieces: readonly Piece[]): number {
+  let least = Infinity;
+  const found = { value: 0, gx: 0, gy: 0 };
+  for (const a of pieces) {
+    const [ca, sa] = [Math.cos(a.turn), Math.sin(a.turn)];
+    const { samples } = a.shape;
+    for (const b of pieces) {
+      if (a === b || Math.hypot(a.x - b.x, a.y - b.y) > a.shape.reach + b.shape.reach + FAR) continue;
+      const [cb, sb] = [Math.cos(b.turn), Math.sin(b.turn)];
+      for (let at = 0; at < samples.length; at += 2) {
+        const [px, py] = [samples[at] as number, samples[at + 1] as number];
+        const [x, y] = [ca * px - sa * py + a.x - b.x, sa * px + ca * py + a.y - b.y];
+        distanceTo(b.shape, cb * x + sb * y, cb * y - sb * x, found);
+        if (found.value < least) least = found.value;
+      }
+    }
+  }
+  return least;
+}
+
+function nestedOf(job: NestJob, pieces: readonly Piece[]): Nested {
+  const lowest = Math.min(...pieces.map((piece) => piece.y + boxAt(piece.shape, piece.turn).minY));
+  const used = Math.max(...pieces.map((piece) => piece.y + boxAt(piece.shape, piece.turn).maxY)) - lowest;
+  const clay = job.parts.reduce((sum, part) => sum + part.count * area(part.outline), 0);
+  return {
+    used,
+    utilisation: clay / (job.width * used),
+    placements: pieces.map(({ id, shape, x, y, turn }) => {
+      const [mx, my] = shape.middle;
+      const [c, s] = [Math.cos(turn), Math.sin(turn)];
+      const degrees = ((((turn * 180) / Math.PI) % 360) + 360) % 360;
+      return {
+        id: id.split('\n')[0] ?? id,
+        x: x - (c * mx - s * my),
+        y: y - lowest - (s * mx + c * my),
+        turn: degrees,
+      };
+    }),
+  };
+}
+
+/** Whether a part lies on a slab of a width by its box, at a turn that it may have. */
+export function skylineFits(part: NestPart, width: number): boolean {
+  return skyline(piecesOf({ width, gap: 0, parts: [{ ...part, count: 1 }] }), width, 0) !== null;
+}
+
+/**
+ * Lays parts on the shortest slab that is found in the time given. Starts from a skyline of bounding boxes, of which it is
+ * never longer; then takes a little off the slab, pushes what overlaps apart, lifts what stays in the way to another
+ * place, and begins again from the best layout. Null when a part is wider than the slab.
+ */
+export function nest(job: NestJob, run: NestRun): Nested | null {
+  const start = skyline(piecesOf(job), job.width, job.gap);
+  if (!start) return null;
+  let best = start.pieces;
+  let nested = nestedOf(job, best);
+  run.better?.(nested);
+  if (best.length < 2) return nested;
+  let from = best;
+  let length = start.used;
+  let shrink: number = SEARCH.shrink * 3;
+  let failed = 0;
+  while (run.going()) {
+    const strip: Strip = { width: job.width, length: length * (1 - shrink), gap: job.gap + SPARE };
+    const squeezed = from.map((piece) => ({ ...piece, y: piece.y * (1 - shrink) }));
+    const found = separated(squeezed, strip, run, SEARCH.rounds);
+    if (found && clearance(found) >= job.gap + TOUCHING) {
+      failed = 0;
+      best = found;
+      from = found;
+      length = Math.min(strip.length, endOf(found));
+      nested = nestedOf(job, best);
+      run.better?.(nested);
+    } else {
+      shrink = Math.max(SEARCH.least, shrink * 0.6);
+      // From the best again with some pieces changed for one another, or now and then from pieces thrown anywhere.
+      failed += 1;
+      from = failed % 3 === 0 ? scattered(best, strip, run.random) : disturbed(best, run.random, failed % 3);
+      if (shrink <= SEARCH.least) shrink = SEARCH.shrink;
+    }
+  }
+  return nested;
+}
+
+/** Pieces changed for one another, some turned about; more of them at a time the larger `much` is. */
+function disturbed(pieces: readonly Piece[], random: () => number, much: number): Piece[] {
+  const pick = () => Math.floor(random() * pieces.length);
+  const next = [...pieces];
+  for (let times = 0; times < 1 + Math.floor(random() * 3 * much); times += 1) {
+    const [i, j] = [pick(), pick()];
+    const [a, b] = [next[i] as Piece, next[j] as Piece];
+    const about = a.turns !== 'none' && random() < 0.5 ? Math.PI : 0;
+    next[i] = { ...a, x: b.x, y: b.y, turn: a.turn + about };
+    next[j] = { ...b, x: a.x, y: a.y };
+  }
+  return next;
+}
+
+/** Pieces thrown anywhere on the slab, at any turn they may have. */
+function scattered(pieces: readonly Piece[], strip: Strip, random: () => number): Piece[] {
+  return pieces.map((piece) => ({
+    ...piece,
+    x: strip.width * (0.15 + 0.7 * random()),
+    y: strip.length * random(),
+    turn: anyTurn(piece, random),
+  }));
+}
