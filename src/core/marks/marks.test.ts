@@ -121,6 +121,13 @@ describe('marks', () => {
       expect(figures[0]).toBe(figures[5]);
       expect(figures[0]).not.toBe(figures[2]);
     }
+    // On the flat sides of a square rim the lean is one, whichever way round; the corners differ.
+    const square: Form = { kind: 'loft', rim: { kind: 'rounded', length: 170, width: 170, corner: 36 }, foot: { kind: 'circle', diameter: 96 }, height: 74 }; // prettier-ignore
+    const texts = ['inside', 'outside'].map(
+      (faceUp) =>
+      (walls(level(square, { slab: { faceUp: faceUp as 'inside' } }))[0]?.marks ?? []).flatMap((mark) => (mark.kind === 'lean' ? [mark.text] : [])), // prettier-ignore
+    );
+    for (const written of texts) for (const edge of [written.slice(0, 6), written.slice(6)]) expect(edge).toEqual([...edge].reverse()); // prettier-ignore
     expect(walls(level(TAPER))[0]?.marks.some(({ kind }) => kind === 'lean')).toBe(false);
   });
 

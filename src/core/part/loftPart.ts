@@ -109,9 +109,22 @@ function endMarks(outline: Outline, at: { footFrom: number; footTo: number; rimT
   ];
 }
 
-/** Leans in the order of the outline: turned over, its edges run the other way. */
-function seenLeans(leans: readonly number[], faceUp: Face): readonly number[] {
-  return faceUp === 'inside' ? [...leans].reverse() : leans;
+/** A lean at the share of an edge's length at which it stands. */
+interface LeanAt {
+  readonly share: number;
+  readonly lean: number;
+}
+
+/** Leans by their share of an edge, in the order in which the outline runs along it. */
+function leansAlong(line: readonly Point[], leans: readonly number[], backward: boolean): LeanAt[] {
+  let run = 0;
+  const runs = line.map(([x, y], index) => {
+    const [u, v] = line[index - 1] ?? [x, y];
+    run += Math.hypot(x - u, y - v);
+    return run;
+  });
+  const along = leans.map((lean, index) => ({ share: (runs[index] ?? 0) / (run || 1), lean }));
+  return backward ? along.map(({ share, lean }) => ({ share: 1 - share, lean })).reverse() : along;
 }
 
 /** Along an edge whose lean varies, it is written at these shares of the edge. */
@@ -121,9 +134,10 @@ const LEAN_STATIONS = [0.06, 0.22, 0.38, 0.62, 0.78, 0.94] as const;
 const LEAN_VARIES = 2;
 
 /** The lean at stations along an edge, signed: spread (+), tuck (-). */
-function leanMarks(edge: { outline: Outline; from: number; to: number; leans: readonly number[] }): Mark[] {
+function leanMarks(edge: { outline: Outline; from: number; to: number; leans: readonly LeanAt[] }): Mark[] {
   const { outline, from, to, leans } = edge;
-  if (Math.max(...leans) - Math.min(...leans) < LEAN_VARIES) return [];
+  const all = leans.map(({ lean }) => lean);
+  if (Math.max(...all) - Math.min(...all) < LEAN_VARIES) return [];
   const length = stretchLength(outline, from, to);
   return LEAN_STATIONS.map((share): Mark => {
     const [x, y] = pointOnStretch(outline, from, to, share * length);
@@ -131,7 +145,9 @@ function leanMarks(edge: { outline: Outline; from: number; to: number; leans: re
     const step = Math.hypot(u - x, v - y) || 1;
     // The part lies to the left of its own outline.
     const inward = [-(v - y) / step, (u - x) / step] as const;
-    const lean = leans[Math.round(share * (leans.length - 1))] ?? 0;
+    const lean = leans.reduce((near, one) =>
+      Math.abs(one.share - share) < Math.abs(near.share - share) ? one : near,
+    ).lean;
     return {
       kind: 'lean',
       at: [x, y],
@@ -191,8 +207,18 @@ export function loftPart(panel: LoftPanel): LoftedPart {
     ],
     marks: [
       ...endMarks(outline, { footFrom, footTo, rimTo }, panel.letter),
-      ...leanMarks({ outline, from: footFrom, to: footTo, leans: seenLeans(footLeans, faceUp) }),
-      ...leanMarks({ outline, from: footTo + 1, to: rimTo, leans: seenLeans([...rimLeans].reverse(), faceUp) }),
+      ...leanMarks({
+        outline,
+        from: footFrom,
+        to: footTo,
+        leans: leansAlong(flat.foot, footLeans, faceUp === 'inside'),
+      }),
+      ...leanMarks({
+        outline,
+        from: footTo + 1,
+        to: rimTo,
+        leans: leansAlong(flat.rim, rimLeans, faceUp === 'outside'),
+      }),
     ],
     volume: (t * (area(inner.outline) + 4 * area(middle.outline) + area(outer.outline))) / 6,
   };
