@@ -1,5 +1,5 @@
 import { nest } from '../core/nest/nest.ts';
-import { seeded } from '../core/piece/targets.test.helper.ts';
+import { seeded } from '../core/seeded.ts';
 import { newTarget } from '../core/piece/target.ts';
 import { runCommand } from './commands.ts';
 import type { Station } from './station.ts';

@@ -1,7 +1,8 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { newTarget } from '../core/piece/target.ts';
-import { randomTarget, seeded } from '../core/piece/targets.test.helper.ts';
+import { randomTarget } from '../core/piece/targets.test.helper.ts';
+import { seeded } from '../core/seeded.ts';
 import { ERRORS } from './errors.ts';
 import { readTarget, readTargetText } from './targetSchema.ts';
 

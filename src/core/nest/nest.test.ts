@@ -1,6 +1,6 @@
 import { alongEdge, edgeAt, type Outline } from '../outline/outline.ts';
 import { circle, rectangle } from '../outline/shapes.ts';
-import { seeded } from '../piece/targets.test.helper.ts';
+import { seeded } from '../seeded.ts';
 import { nest, type NestJob, type Nested, type NestPart } from './nest.ts';
 import { distanceTo, nestShape } from './nestShape.ts';
 

@@ -150,7 +150,7 @@ function separated(start: readonly Piece[], strip: Strip, run: NestRun, rounds: 
     });
     const worst = burden.filter(({ sum }) => sum > 0).sort((one, other) => other.sum - one.sum);
     for (let moved = 0; moved < SEARCH.moved && worst.length > 0; moved += 1) {
-      const pick = Math.floor(random2(run.random) * worst.length);
+      const pick = Math.floor(sooner(run.random) * worst.length);
       const [{ index } = { index: 0 }] = worst.splice(pick, 1);
       pieces = resettle(pieces, index, { strip, weights, overlaps, random: run.random });
     }
@@ -158,8 +158,8 @@ function separated(start: readonly Piece[], strip: Strip, run: NestRun, rounds: 
   return null;
 }
 
-/** A share that favours the beginning of a list. */
-function random2(random: () => number): number {
+/** A share from 0 to 1 that favours the beginning of a list. */
+function sooner(random: () => number): number {
   return random() * random();
 }
 

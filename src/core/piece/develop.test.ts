@@ -7,7 +7,8 @@ import { explain } from './explain/explain.ts';
 import type { FigureId } from './explain/step.ts';
 import { rollUp } from './rollUp.test.helper.ts';
 import type { Target } from './target.ts';
-import { cylinderOf, randomTarget, seeded, targetWith } from './targets.test.helper.ts';
+import { cylinderOf, randomTarget, targetWith } from './targets.test.helper.ts';
+import { seeded } from '../seeded.ts';
 
 /** The worked cylinder: fired outside 96 x 120, s = 0.10, t = tb = 6, k = 0.5. */
 const worked = (base: Partial<Target['base']> = {}) =>

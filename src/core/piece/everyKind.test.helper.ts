@@ -1,6 +1,7 @@
 import type { PlanOutline } from '../outline/plan.ts';
 import type { Form, Target } from './target.ts';
-import { level, seeded } from './targets.test.helper.ts';
+import { level } from './targets.test.helper.ts';
+import { seeded } from '../seeded.ts';
 
 /** Random targets that can be made, of every kind in turn (tapers, stacks, ovals, facets, boxes, lofts): every join, face and state. */
 export function targetsOfEveryKind(seed: number, count: number): Target[] {

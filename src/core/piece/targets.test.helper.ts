@@ -1,17 +1,6 @@
 import { BASE_JOINS, newTarget, type Base, type CylinderForm, type Form, type Target } from './target.ts';
 import { SEAM_KINDS, type Seam } from '../seam/seam.ts';
 
-/** A seeded source of numbers from 0 to 1 for tests (mulberry32), so that a failure can be repeated. */
-export function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), state | 1);
-    mixed ^= mixed + Math.imul(mixed ^ (mixed >>> 7), mixed | 61);
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
 /** A target with some of its parts replaced. */
 export function targetWith(change: { [K in keyof Target]?: Partial<Target[K]> } = {}): Target {
   const plain = newTarget('Test tumbler');

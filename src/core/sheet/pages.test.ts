@@ -1,6 +1,7 @@
 import { bounds, edgeAt } from '../outline/outline.ts';
 import { develop } from '../piece/develop.ts';
-import { randomTarget, seeded, targetWith } from '../piece/targets.test.helper.ts';
+import { randomTarget, targetWith } from '../piece/targets.test.helper.ts';
+import { seeded } from '../seeded.ts';
 import type { Primitive } from './drawing.ts';
 import { pagesOf, type Page } from './pages.ts';
 import { PAGE_OVERLAP, PAPER_NAMES, PAPERS } from './paper.ts';
