@@ -51,6 +51,8 @@ report([
   ...(await kindTimes()),
   await keystrokes('Rack tumbler', 'height', 200),
   await keystrokes('Soup cup', 'height', 200),
+  await keystrokes('Relish dish', 'height', 200),
+  await keystrokes('Salt box', 'height', 200),
   await keystrokes('Bread bowl, square to round', 'height', 200),
   await measure('export of a tiled PDF (large crock)', 20, () => writeTemplate(parts, 'pdf', options)),
   await measure('export of a DXF', 60, () => writeTemplate(parts, 'dxf', options)),

@@ -53,3 +53,15 @@ export function root(f: (x: number) => number, low: number, high: number): numbe
   }
   return (from + to) / 2;
 }
+
+/** The same work, done once for each object that it is asked of: for objects that are never changed. */
+export function once<K extends object, V>(work: (key: K) => V): (key: K) => V {
+  const known = new WeakMap<K, { readonly value: V }>();
+  return (key) => {
+    const found = known.get(key);
+    if (found) return found.value;
+    const value = work(key);
+    known.set(key, { value });
+    return value;
+  };
+}

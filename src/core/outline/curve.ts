@@ -1,4 +1,4 @@
-import { POINT_TOLERANCE } from '../numbers.ts';
+import { once, POINT_TOLERANCE } from '../numbers.ts';
 import { pointAt, stationsOf, UNROLL_STATIONS, type Station, type Support } from './plan.ts';
 import type { Outline, Vertex } from './outline.ts';
 
@@ -60,7 +60,7 @@ export function arcsThrough(
 }
 
 /** A plan outline as vertices and arcs, counter-clockwise. */
-export function planOutline(shape: Support): Outline {
+export const planOutline = once((shape: Support): Outline => {
   // From between two flat edges, so that none of them is cut in two.
   const [first = 0, second = first] = shape.flats;
   const stations = stationsOf(shape.flats, 2 * ARCS, (first + second) / 2);
@@ -69,4 +69,4 @@ export function planOutline(shape: Support): Outline {
     stations,
     2,
   );
-}
+});

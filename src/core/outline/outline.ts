@@ -50,6 +50,16 @@ export function edgeAt(outline: Outline, index: number): Edge {
   return { from, to, length: radius * Math.abs(angle), radius, centre };
 }
 
+/** Length of the edge that starts at vertex `index` (mm). */
+export function edgeLength(outline: Outline, index: number): number {
+  const [x0, y0, bulge] = vertexAt(outline, index);
+  const [x1, y1] = vertexAt(outline, index + 1);
+  const chord = Math.sqrt((x1 - x0) ** 2 + (y1 - y0) ** 2);
+  if (Math.abs(bulge) < BULGE_TOLERANCE) return chord;
+  const half = 2 * Math.atan(bulge);
+  return (chord * half) / Math.sin(half);
+}
+
 /** The point at fraction `f` of the edge that starts at vertex `index`. */
 export function alongEdge(outline: Outline, index: number, f: number): readonly [number, number] {
   const edge = edgeAt(outline, index);

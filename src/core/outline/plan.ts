@@ -94,8 +94,14 @@ function movedSupport(shape: Support, [x, y]: readonly [number, number]): Suppor
 }
 
 function ellipse(a: number, b: number): Support {
-  const h = (phi: number) => Math.hypot(a * Math.cos(phi), b * Math.sin(phi));
-  return smooth(h, (phi) => ((b * b - a * a) * Math.sin(phi) * Math.cos(phi)) / h(phi));
+  const h = (cos: number, sin: number) => Math.sqrt(a * a * cos * cos + b * b * sin * sin);
+  return smooth(
+    (phi) => h(Math.cos(phi), Math.sin(phi)),
+    (phi) => {
+      const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
+      return ((b * b - a * a) * sin * cos) / h(cos, sin);
+    },
+  );
 }
 
 function polygonCorners(sides: number, apothem: number): (readonly [number, number])[] {
@@ -147,7 +153,8 @@ export function supportOf(plan: PlanOutline): Support {
 export function pointAt(shape: Support, phi: number, side: Station['side']): readonly [number, number] {
   const h = shape.h(phi);
   const slope = slopeOf(shape, { phi, side });
-  return [h * Math.cos(phi) - slope * Math.sin(phi), h * Math.sin(phi) + slope * Math.cos(phi)];
+  const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
+  return [h * cos - slope * sin, h * sin + slope * cos];
 }
 
 /** The same outline that works each normal out only once: the same stations are asked for again and again. */
@@ -170,6 +177,7 @@ export function remembered(shape: Support): Support {
 
 /** The outline moved inward by d mm (negative: outward): `h - d`, corners sharper than d staying sharp. */
 export function inward(shape: Support, d: number): Support {
+  if (d === 0) return shape;
   return mitred({ ...shape, h: (phi) => shape.h(phi) - d });
 }
 
@@ -220,6 +228,7 @@ export function mitred(shape: Support): Support {
 
 /** The outline at the share `f` of the way from one to another: the section of the hull of both. */
 export function between(one: Support, other: Support, f: number): Support {
+  if (one === other) return one;
   return {
     h: (phi) => (1 - f) * one.h(phi) + f * other.h(phi),
     slope: (phi, side) => (1 - f) * one.slope(phi, side) + f * other.slope(phi, side),

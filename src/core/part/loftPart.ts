@@ -5,7 +5,7 @@ import { slopeOf } from '../outline/plan.ts';
 import { seamAllowance, type Seam } from '../seam/seam.ts';
 import { slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../wall/loft.ts';
 import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
-import { pointOnStretch, stretchLength, type Mark, type Part } from './part.ts';
+import { stretchOf, type Mark, type Part } from './part.ts';
 import { seamLetter } from './seamLetter.ts';
 
 /** A panel of a lofted wall: from one normal over a sweep (radians), between two heights (wet mm). */
@@ -47,22 +47,38 @@ interface Layer {
   readonly footCount: number;
 }
 
-/** The panel's outline on the surface `rise` mm outside the neutral one: level edges slide along the slope. */
-function layer(panel: LoftPanel, flat: UnrolledLoft, tangents: readonly Point[], rise: number, added: number): Layer {
-  const shift = flat.stations.map((station, index): { tangent: Point; foot: Point; rim: Point } => {
-    const tangent = tangents[index] as Point;
-    const slid = (slide: number): Point => [-tangent[1] * slide, tangent[0] * slide];
-    const footSlide = -rise * Math.tan(radians(panel.footLeanAt(station.phi)));
-    return { tangent, foot: slid(footSlide), rim: slid(rise * Math.tan(slopeAt(panel.wall, station.phi))) };
-  });
-  const slid = (points: readonly Point[], edge: 'foot' | 'rim'): Point[] =>
-    points.map(([x, y], index) => {
-      const [dx, dy] = shift[index]?.[edge] ?? [0, 0];
-      return [x + dx, y + dy] as const;
+/** Where the level edges slide to, for each mm outside the neutral surface, at each ruling of the flat wall (mm). */
+interface Slides {
+  readonly tangents: readonly Point[];
+  readonly foot: readonly Point[];
+  readonly rim: readonly Point[];
+}
+
+function slidesOf({ wall, footLeanAt }: LoftPanel, flat: UnrolledLoft): Slides {
+  const tangents = edgeDirections(flat);
+  const slid = (slide: (phi: number) => number) =>
+    flat.stations.map(({ phi }, index): Point => {
+      const [x, y] = tangents[index] as Point;
+      const by = slide(phi);
+      return [-y * by, x * by];
     });
-  const foot = slid(flat.foot, 'foot');
-  const rim = slid(flat.rim, 'rim');
-  const end = shift.at(-1)?.tangent ?? [1, 0];
+  return {
+    tangents,
+    foot: slid((phi) => -Math.tan(radians(footLeanAt(phi)))),
+    rim: slid((phi) => Math.tan(slopeAt(wall, phi))),
+  };
+}
+
+/** The panel's outline on the surface `rise` mm outside the neutral one: level edges slide along the slope. */
+function layer(flat: UnrolledLoft, slides: Slides, rise: number, added: number): Layer {
+  const slid = (points: readonly Point[], by: readonly Point[]): Point[] =>
+    points.map(([x, y], index) => {
+      const [dx, dy] = by[index] as Point;
+      return [x + rise * dx, y + rise * dy];
+    });
+  const foot = slid(flat.foot, slides.foot);
+  const rim = slid(flat.rim, slides.rim);
+  const end = slides.tangents.at(-1) ?? [1, 0];
   const [footEnd, rimEnd] = [foot.at(-1) as Point, rim.at(-1) as Point];
   const ruling = [rimEnd[0] - footEnd[0], rimEnd[1] - footEnd[1]] as const;
   const across = Math.abs(end[0] * ruling[1] - end[1] * ruling[0]) / Math.hypot(...ruling);
@@ -99,7 +115,10 @@ function edgeLean(edge: 'foot' | 'rim', from: number, to: number, leans: readonl
 /** A line down the middle of the wall, and its seam's letter at both ends. */
 function endMarks(outline: Outline, at: { footFrom: number; footTo: number; rimTo: number }, text: string): Mark[] {
   const { footFrom, footTo, rimTo } = at;
-  const middle = (from: number, to: number) => pointOnStretch(outline, from, to, stretchLength(outline, from, to) / 2);
+  const middle = (from: number, to: number) => {
+    const { length, pointAt } = stretchOf(outline, from, to);
+    return pointAt(length / 2);
+  };
   const [low, high] = [middle(footFrom, footTo), middle(footTo + 1, rimTo)];
   const centre = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2] as const;
   return [
@@ -138,10 +157,10 @@ function leanMarks(edge: { outline: Outline; from: number; to: number; leans: re
   const { outline, from, to, leans } = edge;
   const all = leans.map(({ lean }) => lean);
   if (Math.max(...all) - Math.min(...all) < LEAN_VARIES) return [];
-  const length = stretchLength(outline, from, to);
+  const { length, pointAt } = stretchOf(outline, from, to);
   return LEAN_STATIONS.map((share): Mark => {
-    const [x, y] = pointOnStretch(outline, from, to, share * length);
-    const [u, v] = pointOnStretch(outline, from, to, share * length + 0.5);
+    const [x, y] = pointAt(share * length);
+    const [u, v] = pointAt(share * length + 0.5);
     const step = Math.hypot(u - x, v - y) || 1;
     // The part lies to the left of its own outline.
     const inward = [-(v - y) / step, (u - x) / step] as const;
@@ -172,10 +191,10 @@ export function loftPart(panel: LoftPanel): LoftedPart {
   const flat = unrollLoft(wall, { from, to, depth: (1 - k) * t, start, sweep });
   const footEnd = flat.foot.at(-1) as Point;
   const tilt = Math.atan2(footEnd[1], footEnd[0]);
-  const tangents = edgeDirections(flat);
+  const slides = slidesOf(panel, flat);
   const turnedOver = (outline: Outline) => (faceUp === 'inside' ? mirrored(outline) : outline);
   const layerAt = (rise: number): Layer => {
-    const { outline, footCount } = layer(panel, flat, tangents, rise, added);
+    const { outline, footCount } = layer(flat, slides, rise, added);
     return { outline: turnedOver(levelled(outline, tilt)), footCount };
   };
   const [inner, middle, outer] = [layerAt(-k * t), layerAt((0.5 - k) * t), layerAt((1 - k) * t)] as const;

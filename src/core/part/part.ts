@@ -1,4 +1,4 @@
-import { alongEdge, bounds, edgeAt, validateOutline, vertexAt, type Edge, type Outline } from '../outline/outline.ts';
+import { alongEdge, bounds, edgeLength, validateOutline, vertexAt, type Outline } from '../outline/outline.ts';
 import type { Face, Lean } from './lean.ts';
 
 /** A line or a word on the flat part, not cut. Coordinates in mm in the part's own frame. */
@@ -48,30 +48,34 @@ export function slabBox(part: Part): { readonly length: number; readonly width: 
   };
 }
 
-/** Length of a stretch of an outline's edges, from vertex `from` to vertex `to` (mm). */
-export function stretchLength(outline: Outline, from: number, to: number): number {
-  return stretchOf(outline, from, to).reduce((sum, edge) => sum + edge.length, 0);
+/** A stretch of an outline's edges: its length (mm), and the point `along` mm after its start. */
+export interface Stretch {
+  readonly length: number;
+  readonly pointAt: (along: number) => readonly [number, number];
 }
 
-function stretchOf(outline: Outline, from: number, to: number): Edge[] {
+/** The stretch of an outline's edges from vertex `from` to vertex `to`. */
+export function stretchOf(outline: Outline, from: number, to: number): Stretch {
   const count = outline.length;
   const steps = (to - from + count) % count || count;
-  return Array.from({ length: steps }, (_, step) => edgeAt(outline, from + step));
-}
-
-/** The point `along` mm after the start of a stretch of an outline's edges, from vertex `from` to vertex `to`. */
-export function pointOnStretch(outline: Outline, from: number, to: number, along: number): readonly [number, number] {
-  let rest = along;
-  for (const [index, edge] of stretchOf(outline, from, to).entries()) {
-    if (rest <= edge.length) return alongEdge(outline, from + index, Math.max(0, rest / edge.length));
-    rest -= edge.length;
-  }
-  return [vertexAt(outline, to)[0], vertexAt(outline, to)[1]];
+  const lengths = Array.from({ length: steps }, (_, step) => edgeLength(outline, from + step));
+  return {
+    length: lengths.reduce((sum, length) => sum + length, 0),
+    pointAt: (along) => {
+      let rest = along;
+      for (const [index, length] of lengths.entries()) {
+        if (rest <= length) return alongEdge(outline, from + index, length > 0 ? Math.max(0, rest / length) : 0);
+        rest -= length;
+      }
+      return [vertexAt(outline, to)[0], vertexAt(outline, to)[1]];
+    },
+  };
 }
 
 /** The point halfway round a stretch of an outline's edges (mm). */
 function halfway(outline: Outline, from: number, to: number): readonly [number, number] {
-  return pointOnStretch(outline, from, to, stretchLength(outline, from, to) / 2);
+  const { length, pointAt } = stretchOf(outline, from, to);
+  return pointAt(length / 2);
 }
 
 /** A point well within a part, for its name: between the middles of foot and rim, or the middle of its box (mm). */

@@ -1,6 +1,5 @@
-import { degrees } from '../numbers.ts';
+import { degrees, once } from '../numbers.ts';
 import {
-  between,
   mergedFlats,
   mitred,
   pointAt,
@@ -20,7 +19,8 @@ export interface LoftWall {
 
 /** `sqrt(1 + ((h1 - h0) / H)^2)`: how much longer the wall is along the slope than upright, at a normal. */
 export function slopeFactor(wall: LoftWall, phi: number): number {
-  return Math.hypot(1, (wall.rim.h(phi) - wall.foot.h(phi)) / wall.height);
+  const q = (wall.rim.h(phi) - wall.foot.h(phi)) / wall.height;
+  return Math.sqrt(1 + q * q);
 }
 
 /** Slope of the wall at a normal, radians, positive when it flares. */
@@ -28,19 +28,34 @@ export function slopeAt(wall: LoftWall, phi: number): number {
   return Math.atan((wall.rim.h(phi) - wall.foot.h(phi)) / wall.height);
 }
 
+const sectionsOf = once<LoftWall, Map<string, Support>>(() => new Map());
+
 /**
  * The level section at height z of the surface `depth` mm inside the outer face: `h - depth sqrt(1 + ((h1 - h0)/H)^2)`
- * (geometry: lofts). Its slope follows by the chain rule, from each side of a flat edge.
+ * (geometry: lofts). Its slope follows by the chain rule, from each side of a flat edge. Each section is made once.
  */
 export function sectionAt(wall: LoftWall, z: number, depth: number): Support {
-  const outer = between(wall.foot, wall.rim, z / wall.height);
+  const known = sectionsOf(wall);
+  // A straight wall is the same at every height.
+  const name = wall.foot === wall.rim ? `${depth}` : `${z} ${depth}`;
+  const section = known.get(name) ?? newSection(wall, z, depth);
+  known.set(name, section);
+  return section;
+}
+
+function newSection({ foot, rim, height }: LoftWall, z: number, depth: number): Support {
+  const f = z / height;
   return mitred({
-    flats: outer.flats,
-    h: (phi) => outer.h(phi) - depth * slopeFactor(wall, phi),
+    flats: mergedFlats(foot, rim),
+    h: (phi) => {
+      const [low, high] = [foot.h(phi), rim.h(phi)];
+      const q = (high - low) / height;
+      return (1 - f) * low + f * high - depth * Math.sqrt(1 + q * q);
+    },
     slope: (phi, side) => {
-      const q = (wall.rim.h(phi) - wall.foot.h(phi)) / wall.height;
-      const dq = (wall.rim.slope(phi, side) - wall.foot.slope(phi, side)) / wall.height;
-      return outer.slope(phi, side) - (depth * q * dq) / Math.hypot(1, q);
+      const q = (rim.h(phi) - foot.h(phi)) / height;
+      const [low, high] = [foot.slope(phi, side), rim.slope(phi, side)];
+      return (1 - f) * low + f * high - (depth * q * (high - low)) / height / Math.sqrt(1 + q * q);
     },
   });
 }
@@ -59,7 +74,8 @@ export interface UnrolledLoft extends UnrolledPairs {
 /** A point in space: plan x and y, height z (mm). */
 export type Point3 = readonly [number, number, number];
 
-const distance = (one: Point3, other: Point3) => Math.hypot(one[0] - other[0], one[1] - other[1], one[2] - other[2]);
+const distance = (one: Point3, other: Point3) =>
+  Math.sqrt((one[0] - other[0]) ** 2 + (one[1] - other[1]) ** 2 + (one[2] - other[2]) ** 2);
 
 /** The point at the given distances from two points, on the left of the line from the first to the second. */
 function apex(
@@ -68,7 +84,7 @@ function apex(
   fromA: number,
   fromB: number,
 ): readonly [number, number] {
-  const base = Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const base = Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
   const [ux, uy] = [(b[0] - a[0]) / base, (b[1] - a[1]) / base];
   // Measured from the nearer point, so that a needle's tip errs by no more than its own width.
   const nearB = fromB < fromA;

@@ -1,6 +1,6 @@
+import { once } from '../../numbers.ts';
 import type { FormKind, Target } from '../target.ts';
 import { flatKind } from './flat.ts';
-import type { Standing } from '../standing.ts';
 import type { FormKindWork } from './kind.ts';
 import { loftKind } from './loft.ts';
 import { roundKind } from './round.ts';
@@ -8,13 +8,7 @@ import { straightKind } from './straight.ts';
 
 /** Targets are never changed, so the standing piece of one is worked out once: drawing, advice and capacity all ask for it. */
 function standingOnce(kind: FormKindWork<Target>): FormKindWork<Target> {
-  const known = new WeakMap<Target, Standing>();
-  const standing = (target: Target): Standing => {
-    const found = known.get(target) ?? kind.standing(target);
-    known.set(target, found);
-    return found;
-  };
-  return { ...kind, standing };
+  return { ...kind, standing: once(kind.standing) };
 }
 
 const straightWork = standingOnce(straightKind);

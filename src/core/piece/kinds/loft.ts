@@ -1,11 +1,20 @@
 import { shortValue, type Fault } from '../../errors.ts';
-import { radians, TAU } from '../../numbers.ts';
-import { grownPlan, remembered, supportOf, type PlanOutline, type Support } from '../../outline/plan.ts';
+import { once, radians, TAU } from '../../numbers.ts';
+import {
+  grownPlan,
+  pointAt,
+  remembered,
+  stationsOf,
+  supportOf,
+  type PlanOutline,
+  type Station,
+  type Support,
+} from '../../outline/plan.ts';
 import { girth, leastRadius, STATIONS } from '../../outline/planMeasures.ts';
 import { bandPart } from '../../part/bandPart.ts';
 import { loftPart } from '../../part/loftPart.ts';
 import { seamAllowance } from '../../seam/seam.ts';
-import { sectionAt, slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../../wall/loft.ts';
+import { sectionAt, slopeAt, unrollLoft, type LoftWall } from '../../wall/loft.ts';
 import { acrossOf, hollowOf, reachOf, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
 import { toWet } from '../wetSize.ts';
@@ -21,22 +30,21 @@ function plansOf({ form }: Target): { rim: PlanOutline; foot: PlanOutline; heigh
 }
 
 /** The outer wall, wet. Sizes over the inside grow along each normal by the wall as it slopes there. */
-export function wallOf(target: Target): LoftWall {
+export const wallOf = once((target: Target): LoftWall => {
   const { rim, foot, height } = plansOf(target);
   const wet = toWet(1, target);
+  const low = supportOf(grownPlan(foot, wet));
   const wall = {
-    foot: supportOf(grownPlan(foot, wet)),
-    rim: supportOf(grownPlan(rim, wet)),
+    foot: low,
+    rim: rim === foot ? low : supportOf(grownPlan(rim, wet)),
     height: toWet(height, target),
     thickness: target.slab.wall,
   };
   if (target.size.face === 'outside') return wall;
-  return {
-    ...wall,
-    foot: remembered(sectionAt(wall, 0, -wall.thickness)),
-    rim: remembered(sectionAt(wall, wall.height, -wall.thickness)),
-  };
-}
+  const grown = (z: number) => remembered(sectionAt(wall, z, -wall.thickness));
+  const outer = grown(0);
+  return { ...wall, foot: outer, rim: rim === foot ? outer : grown(wall.height) };
+});
 
 function standing(target: Target): Standing {
   const wall = wallOf(target);
@@ -67,43 +75,60 @@ function baseFigures(under: Support | null, top: Support | null) {
 const NORMAL_NEAR = 1e-9;
 
 /** Lengths of a line up to each of its points (mm). */
-function runningLengths(line: readonly (readonly [number, number])[]): number[] {
+function runningLengths(line: readonly Point[]): number[] {
   let run = 0;
   return line.map(([x, y], index) => {
     const [u = x, v = y] = line[index - 1] ?? [];
-    run += Math.hypot(x - u, y - v);
+    run += Math.sqrt((x - u) ** 2 + (y - v) ** 2);
     return run;
   });
 }
 
+type Point = readonly [number, number];
+
+/** A piece of wall by its stations and the lengths of its foot and rim up to each of them (mm). */
+interface MeasuredPiece {
+  readonly stations: readonly Station[];
+  readonly foot: readonly number[];
+  readonly rim: readonly number[];
+}
+
 /** Where angles round from the first seam lie on a wall in `panels` pieces, by the normal that looks that way. */
-function placesOn(wall: LoftWall, target: Target, from: number): (angle: number) => WallPlace {
-  const { panels } = target.seam;
-  const depth = (1 - target.slab.neutralFraction) * wall.thickness;
-  const sweep = TAU / panels;
-  const unrolled = new Map<number, UnrolledLoft>();
-  const flatOf = (piece: number): UnrolledLoft => {
-    const start = piece * sweep;
-    const flat =
-      unrolled.get(piece) ?? unrollLoft(wall, { from, to: wall.height, depth, start, sweep, count: STATIONS });
-    unrolled.set(piece, flat);
-    return flat;
-  };
+function placesOn(panels: number, measured: (piece: number) => MeasuredPiece): (angle: number) => WallPlace {
+  const pieces = new Map<number, MeasuredPiece>();
   return (angle) => {
     const phi = radians(((angle % 360) + 360) % 360);
-    const piece = Math.min(panels - 1, Math.floor(phi / sweep));
-    const flat = flatOf(piece);
+    const piece = Math.min(panels - 1, Math.floor((phi / TAU) * panels));
+    const flat = pieces.get(piece) ?? measured(piece);
+    pieces.set(piece, flat);
     const at = flat.stations.map((station, index) => ({ index, off: Math.abs(station.phi - phi) }));
     const nearest = Math.min(...at.map(({ off }) => off));
     // In the middle of a flat edge, whose stations share one normal.
     const these = at.filter(({ off }) => off <= nearest + NORMAL_NEAR).map(({ index }) => index);
-    const share = (line: readonly (readonly [number, number])[]) => {
-      const run = runningLengths(line);
-      const mean = ((run[these[0] ?? 0] ?? 0) + (run[these.at(-1) ?? 0] ?? 0)) / 2;
-      return mean / (run.at(-1) || 1);
-    };
+    const share = (run: readonly number[]) =>
+      ((run[these[0] ?? 0] ?? 0) + (run[these.at(-1) ?? 0] ?? 0)) / 2 / (run.at(-1) || 1);
     return { piece, foot: share(flat.foot), rim: share(flat.rim) };
   };
+}
+
+/** Places on a straight wall: its foot and its rim are one line. */
+function ovalPlaces(neutral: Support, panels: number) {
+  return placesOn(panels, (piece) => {
+    const sweep = TAU / panels;
+    const stations = stationsOf(neutral.flats, STATIONS, piece * sweep, sweep);
+    const run = runningLengths(stations.map(({ phi, side }) => pointAt(neutral, phi, side)));
+    return { stations, foot: run, rim: run };
+  });
+}
+
+function loftPlaces(wall: LoftWall, { seam, slab }: Target, from: number) {
+  const sweep = TAU / seam.panels;
+  const depth = (1 - slab.neutralFraction) * wall.thickness;
+  return placesOn(seam.panels, (piece) => {
+    const span = { from, to: wall.height, depth, start: piece * sweep, sweep, count: STATIONS };
+    const { stations, foot, rim } = unrollLoft(wall, span);
+    return { stations, foot: runningLengths(foot), rim: runningLengths(rim) };
+  });
 }
 
 function developOval(target: Target, wall: LoftWall): DevelopedForm {
@@ -130,7 +155,7 @@ function developOval(target: Target, wall: LoftWall): DevelopedForm {
     numbers: { wrapLength, wallHeight, ...baseFigures(under, top), bevelRun: seamAllowance(seam, slab.wall).run },
     parts: part ? [band, part] : [band],
     bendRadius: leastRadius(neutral),
-    placeAt: placesOn(wall, target, start),
+    placeAt: ovalPlaces(neutral, seam.panels),
   };
 }
 
@@ -161,7 +186,7 @@ function developLoft(target: Target, wall: LoftWall): DevelopedForm {
     numbers: { girthRim, girthFoot, area, ...baseFigures(under, top), bevelRun: seamAllowance(seam, slab.wall).run },
     parts: [...panels.map((panel) => panel.part), ...(part ? [part] : [])],
     bendRadius: Math.min(leastRadius(sectionAt(wall, from, depth)), leastRadius(sectionAt(wall, wall.height, depth))),
-    placeAt: placesOn(wall, target, from),
+    placeAt: loftPlaces(wall, target, from),
   };
 }
 
