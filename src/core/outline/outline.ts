@@ -1,4 +1,4 @@
-import { BULGE_TOLERANCE, POINT_TOLERANCE } from '../numbers.ts';
+import { BULGE_TOLERANCE, once, POINT_TOLERANCE } from '../numbers.ts';
 
 /**
  * A corner of an outline and the arc to the next one: x and y in mm, and the bulge (tangent of a quarter of the arc's
@@ -89,33 +89,35 @@ export function area(outline: Outline): number {
   }, 0);
 }
 
+/** Where an arc may reach farthest: the four ends of its circle's axes. */
+const AXES = [
+  [1, 0],
+  [0, 1],
+  [-1, 0],
+  [0, -1],
+] as const;
+
 /** The box around the outline, arcs included. */
-export function bounds(outline: Outline): Bounds {
-  const xs: number[] = [];
-  const ys: number[] = [];
-  for (const edge of edges(outline)) {
-    xs.push(edge.from[0]);
-    ys.push(edge.from[1]);
-    if (!edge.centre) continue;
-    const [cx, cy] = edge.centre;
-    for (const [dx, dy] of [
-      [1, 0],
-      [0, 1],
-      [-1, 0],
-      [0, -1],
-    ] as const) {
-      const x = cx + dx * edge.radius;
-      const y = cy + dy * edge.radius;
-      const bulge = edge.from[2];
-      const side = (edge.to[0] - edge.from[0]) * (y - edge.from[1]) - (edge.to[1] - edge.from[1]) * (x - edge.from[0]);
-      if (side * bulge < 0) {
-        xs.push(x);
-        ys.push(y);
-      }
+export const bounds = once((outline: Outline): Bounds => {
+  let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
+  const reach = (x: number, y: number) => {
+    if (x < minX) minX = x;
+    if (x > maxX) maxX = x;
+    if (y < minY) minY = y;
+    if (y > maxY) maxY = y;
+  };
+  outline.forEach(([x0, y0, bulge], index) => {
+    reach(x0, y0);
+    const { to, centre, radius } = edgeAt(outline, index);
+    if (!centre) return;
+    for (const [dx, dy] of AXES) {
+      const [x, y] = [centre[0] + dx * radius, centre[1] + dy * radius];
+      const side = (to[0] - x0) * (y - y0) - (to[1] - y0) * (x - x0);
+      if (side * bulge < 0) reach(x, y);
     }
-  }
-  return { minX: Math.min(...xs), minY: Math.min(...ys), maxX: Math.max(...xs), maxY: Math.max(...ys) };
-}
+  });
+  return { minX, minY, maxX, maxY };
+});
 
 /** The outline turned over about the y axis (as the slab is when its other face lies up), counter-clockwise again. */
 export function mirrored(outline: Outline): Outline {

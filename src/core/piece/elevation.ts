@@ -1,4 +1,5 @@
 import { firedLength } from '../clay/shrinkage.ts';
+import { once } from '../numbers.ts';
 import type { Outline } from '../outline/outline.ts';
 import { kindOf } from './kinds/kinds.ts';
 import type { Reach } from './standing.ts';
@@ -22,6 +23,13 @@ export interface Elevation {
 
 /** Side elevation of a target in the wet or the fired state; the same scale for both, so they can be laid over one another. */
 export function elevation(target: Target, state: SizeState): Elevation {
+  return (state === 'wet' ? wetElevation : firedElevation)(target);
+}
+
+const wetElevation = once((target: Target) => drawn(target, 'wet'));
+const firedElevation = once((target: Target) => drawn(target, 'fired'));
+
+function drawn(target: Target, state: SizeState): Elevation {
   const standing = kindOf(target).standing(target);
   const size = (wet: number) => (state === 'wet' ? wet : firedLength(wet, target.clay.shrinkage));
   const around = (reaches: readonly Reach[]): Outline => [

@@ -59,7 +59,8 @@ function giveUp(): void {
 </script>
 
 <template>
-  <div class="field" :class="{ wrong: problem }">
+  <!-- Drawn again only when what it shows has changed: a page has many of these, and every key draws the page anew. -->
+  <div v-memo="[content, problem, label, name, inputmode]" class="field" :class="{ wrong: problem }">
     <label :for="id">{{ label }}</label>
     <input
       :id="id"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { pathData } from '../../../core/format/pathData.ts';
+import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { radians } from '../../../core/numbers.ts';
 import { bounds, moved, type Outline } from '../../../core/outline/outline.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
@@ -118,7 +118,7 @@ const edges = computed(() => {
     return `rim ${lengths.figure(form.rim)}, foot ${lengths.figure(form.foot)}, height ${lengths.length(form.height)}`;
   return `${lengths.figure(fired.value.width)} across, ${lengths.length(fired.value.height)} high`;
 });
-const path = (outline: Outline) => pathData(moved(outline, 0, 0), layout.value.scale, layout.value.origin);
+const path = (outline: Outline) => pathData(moved(outline, 0, 0), layout.value.scale, layout.value.origin, screenPx);
 </script>
 
 <template>

@@ -50,7 +50,7 @@ function giveUp(): void {
 </script>
 
 <template>
-  <div class="figure-tag" :style="{ left: `${at[0]}px`, top: `${at[1]}px` }">
+  <div class="figure-tag" :style="{ transform: `translate(${at[0]}px, ${at[1]}px) translate(-50%, -50%)` }">
     <input
       v-if="typing"
       ref="field"
@@ -79,7 +79,8 @@ function giveUp(): void {
 <style scoped>
 .figure-tag {
   position: absolute;
-  transform: translate(-50%, -50%);
+  top: 0;
+  left: 0;
 }
 button,
 .figure {

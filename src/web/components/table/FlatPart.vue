@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { pathData } from '../../../core/format/pathData.ts';
+import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { bounds } from '../../../core/outline/outline.ts';
 import { middleOf, type Mark, type Part } from '../../../core/part/part.ts';
 
@@ -59,8 +59,8 @@ const second = computed(() => {
 
 <template>
   <g :data-part="part.id" class="flat-part">
-    <path v-if="leans" class="under" :d="pathData(part.underside, scale, origin)" />
-    <path class="cut" :d="pathData(part.outline, scale, origin)" />
+    <path v-if="leans" class="under" :d="pathData(part.underside, scale, origin, screenPx)" />
+    <path class="cut" :d="pathData(part.outline, scale, origin, screenPx)" />
     <path v-for="drawn in lines" :key="drawn.name" :class="['mark', drawn.name]" :d="drawn.d" />
     <text v-for="(mark, index) in words" :key="index" :class="mark.kind" :x="wordAt(mark)[0]" :y="wordAt(mark)[1]">
       {{ mark.text }}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
 import { leanSection } from '../../../core/sheet/edgeWords.ts';
-import { pathData } from '../../../core/format/pathData.ts';
+import { pathData, screenPx } from '../../../core/format/pathData.ts';
 
 /** A slab cut through at a leaning edge, with the blade. The piece lies left of the cut, or right with `side`. */
 const props = defineProps<{ lean: number; side?: 'left' | 'right' }>();
@@ -19,7 +19,7 @@ const items = computed(() => leanSection(props.lean, [1.5, 2.8]));
     </marker>
     <g :transform="side === 'right' ? 'matrix(-1 0 0 1 52 0)' : undefined">
       <template v-for="(item, index) in items" :key="index">
-        <path v-if="item.kind === 'path'" class="slab" :d="pathData(item.outline, SCALE, [0, HEIGHT])" />
+        <path v-if="item.kind === 'path'" class="slab" :d="pathData(item.outline, SCALE, [0, HEIGHT], screenPx)" />
         <line
           v-else-if="item.kind === 'line'"
           class="blade"

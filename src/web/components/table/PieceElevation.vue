@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { pathData } from '../../../core/format/pathData.ts';
+import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
 import type { Target } from '../../../core/piece/target.ts';
 
@@ -10,7 +10,7 @@ const props = defineProps<{ target: Target; scale: number; at: readonly [number,
 const fired = computed(() => elevation(props.target, 'fired'));
 const wet = computed(() => elevation(props.target, 'wet'));
 const origin = computed(() => [props.at[0] - wet.value.left * props.scale, props.at[1]] as const);
-const path = (outline: Parameters<typeof pathData>[0]) => pathData(outline, props.scale, origin.value);
+const path = (outline: Parameters<typeof pathData>[0]) => pathData(outline, props.scale, origin.value, screenPx);
 </script>
 
 <template>

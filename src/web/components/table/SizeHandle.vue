@@ -45,7 +45,7 @@ function onKey(event: KeyboardEvent): void {
     :aria-valuenow="value"
     :aria-valuetext="valueText"
     :aria-orientation="axis === 'up' ? 'vertical' : 'horizontal'"
-    :style="{ left: `${at[0]}px`, top: `${at[1]}px` }"
+    :style="{ transform: `translate(${at[0]}px, ${at[1]}px)` }"
     @pointerdown="onDown"
     @keydown="onKey"
     @blur="emit('end')"
@@ -55,6 +55,8 @@ function onKey(event: KeyboardEvent): void {
 <style scoped>
 .handle {
   position: absolute;
+  top: 0;
+  left: 0;
   width: 44px;
   height: 44px;
   margin: -22px 0 0 -22px;

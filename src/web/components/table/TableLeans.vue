@@ -55,6 +55,7 @@ function tagsOf(place: PartPlace, narrow: boolean): Tag[] {
   return hanging.length > 0 ? below(place, hanging) : onPart(place);
 }
 
+const HANG = { start: '', middle: ' translateX(-50%)', end: ' translateX(-100%)' } as const;
 const tags = computed(() => props.places.parts.flatMap((place) => tagsOf(place, props.narrow)));
 </script>
 
@@ -63,20 +64,15 @@ const tags = computed(() => props.places.parts.flatMap((place) => tagsOf(place, 
     v-for="tag in tags"
     :key="tag.key"
     class="tag"
-    :class="tag.hang"
     :lean="tag.lean"
-    :style="{ left: `${tag.left}px`, top: `${tag.top}px` }"
+    :style="{ transform: `translate(${tag.left}px, ${tag.top}px)${HANG[tag.hang]}` }"
   />
 </template>
 
 <style scoped>
 .tag {
   position: absolute;
-}
-.tag.end {
-  transform: translateX(-100%);
-}
-.tag.middle {
-  transform: translateX(-50%);
+  top: 0;
+  left: 0;
 }
 </style>

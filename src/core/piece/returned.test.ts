@@ -1,0 +1,60 @@
+import { seeded } from '../seeded.ts';
+import { develop } from './develop.ts';
+import { targetsOfEveryKind } from './everyKind.test.helper.ts';
+import { returned, type Returned } from './returned.test.helper.ts';
+import { returnedLoft, strayed } from './returnedLoft.test.helper.ts';
+import type { FormerForm, LoftForm, Target } from './target.ts';
+import { randomTarget } from './targets.test.helper.ts';
+
+/** Random targets of each kind. */
+const COUNT = 200;
+
+const random = seeded(41);
+const cylinders = Array.from({ length: COUNT }, () => randomTarget(random));
+const formers = Array.from({ length: COUNT }, (): Target => {
+  const form: FormerForm = { kind: 'former', diameter: 40 + 120 * random(), sleeve: 2 * random(), height: 40 + 160 * random() }; // prettier-ignore
+  return { ...randomTarget(random), form };
+});
+/** Every second taper with its rim cut square, which is measured over the outside only. */
+const tapers = targetsOfEveryKind(42, COUNT, ['taper']).map((target, index): Target =>
+  index % 2 === 1 && target.size.face === 'outside' ? { ...target, rim: 'square' } : target,
+);
+
+const KINDS: readonly (readonly [string, readonly Target[]])[] = [
+  ['cylinders', cylinders],
+  ['formers', formers],
+  ['tapers', tapers],
+  ...(['stack', 'oval', 'facet', 'box'] as const).map(
+    (kind, index) => [kind === 'box' ? 'boxes' : `${kind}s`, targetsOfEveryKind(43 + index, COUNT, [kind])] as const,
+  ),
+];
+
+const LOFTS = targetsOfEveryKind(47, COUNT, ['loft']);
+
+const wrong = (all: readonly Returned[]) => all.filter(({ asked, got }) => !(Math.abs(got - asked) < 0.01));
+
+describe('the cut parts rolled up give back every size that was asked for, to 0.01 mm', () => {
+  it.each(KINDS)('200 %s', (_, targets) => {
+    expect(targets).toHaveLength(COUNT);
+    for (const target of targets)
+      expect([target, wrong(returned(target, develop(target).parts))]).toEqual([target, []]);
+  });
+
+  it('200 lofts, folded up', () => {
+    for (const target of LOFTS)
+      expect([target, wrong(returnedLoft(target, target.form as LoftForm))]).toEqual([target, []]);
+  }, 90_000);
+
+  it('and what is folded up for a loft is what is cut: its flat foot and rim lie on the traced line within 0.01 mm', () => {
+    for (const target of LOFTS.filter((_, index) => index % 4 === 0))
+      expect([target, strayed(target) < 0.01]).toEqual([target, true]);
+  }, 90_000);
+
+  it.each(KINDS)('which a slab a tenth thicker than %s were developed for would not', (_, [target]) => {
+    if (!target) throw new Error('there is none');
+    const bare: Target = { ...target, base: { join: 'none', trim: 0 }, size: { ...target.size, face: 'inside' } };
+    const thicker = { ...bare, slab: { ...bare.slab, wall: 1.2 * bare.slab.wall } };
+    expect(wrong(returned(bare, develop(bare).parts))).toEqual([]);
+    expect(wrong(returned(thicker, develop(bare).parts))).not.toEqual([]);
+  });
+});

@@ -1,0 +1,131 @@
+import { edgeAt, vertexAt, type Outline } from '../outline/outline.ts';
+import { mergedFlats, stationsOf, type PlanOutline } from '../outline/plan.ts';
+import type { Point2 } from '../raise/pose.ts';
+import { raise, standingBody } from '../raise/raise.ts';
+import type { Point3 } from '../wall/loft.ts';
+import { develop } from './develop.ts';
+import { wallOf } from './kinds/loft.ts';
+import { leanOf, wetOf, type Returned } from './returned.test.helper.ts';
+import type { LoftForm, Target } from './target.ts';
+
+/** Distance from the middle to the tangent of a plan outline, straight from what it is. */
+function reachOf(plan: PlanOutline, phi: number): number {
+  const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
+  const [x, y] = plan.at ?? [0, 0];
+  const own = () => {
+    switch (plan.kind) {
+      case 'circle':
+        return plan.diameter / 2;
+      case 'ellipse':
+        return Math.hypot((plan.length / 2) * cos, (plan.width / 2) * sin);
+      case 'rounded': {
+        const { length, width, corner: r } = plan;
+        return r + (length / 2 - r) * Math.abs(cos) + (width / 2 - r) * Math.abs(sin);
+      }
+      case 'polygon': {
+        const step = (2 * Math.PI) / plan.sides;
+        const reach = (plan.acrossFlats / 2 - plan.corner) / Math.cos(step / 2);
+        const corners = Array.from({ length: plan.sides }, (_, index) => reach * Math.cos(phi - (index + 0.5) * step));
+        return plan.corner + Math.max(...corners);
+      }
+    }
+  };
+  return own() + x * cos + y * sin;
+}
+
+/** How far points reach towards a direction. */
+const reaching = (points: readonly Point3[], phi: number) =>
+  points.reduce((far, [x, y]) => Math.max(far, x * Math.cos(phi) + y * Math.sin(phi)), -Infinity);
+
+/** Straight lines that a lofted wall is folded along, once round, and those at which it is measured afterwards. */
+const RULINGS = 240;
+const MEASURED = 16;
+
+/** Straight lines by which its flat face is drawn, to be laid on the traced line. */
+const DRAWN = 600;
+
+/** Distance from a point to a traced line (mm). */
+function offLine(outline: Outline, [x, y]: Point2): number {
+  return outline.reduce((least, [x0, y0], index) => {
+    const { centre, radius } = edgeAt(outline, index);
+    const [x1, y1] = vertexAt(outline, index + 1);
+    const [u, v] = [x1 - x0, y1 - y0];
+    const share = ((x - x0) * u + (y - y0) * v) / (u * u + v * v);
+    if (share < 0 || share > 1) return Math.min(least, Math.hypot(x - x0, y - y0), Math.hypot(x - x1, y - y1));
+    const off = centre
+      ? Math.hypot(x - centre[0], y - centre[1]) - radius
+      : ((x - x0) * v - (y - y0) * u) / Math.hypot(u, v);
+    return Math.min(least, Math.abs(off));
+  }, Infinity);
+}
+
+/** A line turned and moved so that it runs from one point to another. */
+function laidOn(line: readonly Point3[], from: Point2, to: Point2): Point2[] {
+  const [[x0, y0], [x1, y1]] = [line[0] as Point3, line.at(-1) as Point3];
+  const turn = Math.atan2(to[1] - from[1], to[0] - from[0]) - Math.atan2(y1 - y0, x1 - x0);
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  return line.map(([x, y]) => [from[0] + (x - x0) * cos - (y - y0) * sin, from[1] + (x - x0) * sin + (y - y0) * cos]);
+}
+
+/** Only every so many points of a line are laid on the traced one. */
+const EVERY = 24;
+
+/**
+ * How far a loft's flat walls that will be folded up are from the parts as they are cut (mm): the foot and the rim of the face
+ * that lies up, laid on the traced line by their ends. The seam is cut square, since a bevel moves both ends of a face alike.
+ */
+export function strayed(target: Target): number {
+  const square: Target = { ...target, seam: { kind: 'butt', panels: target.seam.panels } };
+  const { parts } = develop(square);
+  const { faceUp } = target.slab;
+  const off = raise(standingBody(square, DRAWN), 0).flatMap(({ part, ribbons }) => {
+    const cut = parts.find(({ id }) => id === part);
+    const face = ribbons.find((one) => one.face === faceUp);
+    if (!cut || !face || part === 'base') return [];
+    const [foot, rim] = faceUp === 'inside' ? [face.other, face.one] : [face.one, face.other];
+    return (
+      [
+        [foot, leanOf(cut, 'foot')],
+        [rim, leanOf(cut, 'rim')],
+      ] as const
+    ).flatMap(([line, { edge, from, to }]) => {
+      const ends = [vertexAt(cut.outline, from), vertexAt(cut.outline, to)].map(([x, y]): Point2 => [x, y]);
+      // The outline runs along the foot and back along the rim; with the inside up both turn round.
+      const forward = (edge === 'foot') === (faceUp === 'outside');
+      const [first, last] = (forward ? ends : ends.reverse()) as [Point2, Point2];
+      return laidOn(line, first, last).filter((_, index) => index % EVERY === 0).map((at) => offLine(cut.outline, at)); // prettier-ignore
+    });
+  });
+  return off.length > 0 ? Math.max(...off) : NaN;
+}
+
+/**
+ * The neutral surface of the flat parts, folded up without stretching, and half a slab laid outside or inside of it: every
+ * tangent plane moves out along its own normal.
+ */
+export function returnedLoft(target: Target, form: LoftForm): Returned[] {
+  const wet = wetOf(target);
+  const { wall: t, neutralFraction: k } = target.slab;
+  const walls = raise(standingBody(target, RULINGS), 1).flatMap(({ neutral }) => neutral ?? []);
+  const [feet, rims] = [walls.flatMap(({ foot }) => foot), walls.flatMap(({ rim }) => rim)];
+  const [from, to] = [feet[0]?.[2] ?? NaN, rims[0]?.[2] ?? NaN];
+  const out = target.size.face === 'outside' ? (1 - k) * t : -k * t;
+  const wall = wallOf(target);
+  // Measured where a ruling stands, its tangent touches the folded wall in a corner of it, which is exact.
+  const stations = stationsOf(mergedFlats(wall.foot, wall.rim), RULINGS, 0, (2 * Math.PI) / target.seam.panels);
+  const directions = stations.filter((_, index) => index % (RULINGS / MEASURED) === 0).map(({ phi }) => phi);
+  const around = directions.flatMap((phi): Returned[] => {
+    const [low, high] = [reaching(feet, phi), reaching(rims, phi)];
+    const rise = (high - low) / (to - from);
+    const moved = out * Math.hypot(1, rise);
+    return [
+      { what: `rim towards ${phi.toFixed(1)}`, asked: reachOf(form.rim, phi), got: (high + moved) / wet },
+      {
+        what: `foot towards ${phi.toFixed(1)}`,
+        asked: reachOf(form.foot, phi),
+        got: (low - from * rise + moved) / wet,
+      },
+    ];
+  });
+  return [{ what: 'height', asked: form.height, got: to / wet }, ...around];
+}
