@@ -2,8 +2,8 @@ import { once, POINT_TOLERANCE } from '../numbers.ts';
 import { pointAt, stationsOf, UNROLL_STATIONS, type Station, type Support } from './plan.ts';
 import type { Outline, Vertex } from './outline.ts';
 
-/** Arcs of a full turn: two degrees each, well under a hundredth of a mm from the curve. */
-const ARCS = 180;
+/** Arcs of a full turn: three degrees each, within a hundredth of a mm even on an ellipse seven times as long as wide. */
+const ARCS = 120;
 
 type Point = readonly [number, number];
 

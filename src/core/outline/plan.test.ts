@@ -31,6 +31,26 @@ describe('plan outlines by their support', () => {
     expect(bounds(outline).maxX).toBeCloseTo(shape.h(0), 3);
   });
 
+  it.each([
+    [176, 112, 0.001],
+    [300, 100, 0.002],
+    [400, 60, 0.01],
+  ])('draw an ellipse of %d x %d within %d mm', (length, width, most) => {
+    const shape = supportOf({ kind: 'ellipse', length, width });
+    const drawn = edges(planOutline(shape));
+    const off = Array.from({ length: 3000 }, (_, step) => {
+      const [x, y] = pointAt(shape, (step * TAU) / 3000, 'after');
+      const gaps = drawn.flatMap(({ from, to, centre, radius }) => {
+        const [u, v] = [to[0] - from[0], to[1] - from[1]];
+        const share = ((x - from[0]) * u + (y - from[1]) * v) / (u * u + v * v);
+        const over = share > -0.001 && share < 1.001;
+        return centre && over ? [Math.abs(Math.hypot(x - centre[0], y - centre[1]) - radius)] : [];
+      });
+      return Math.min(...gaps);
+    });
+    expect(Math.max(...off)).toBeLessThan(most);
+  });
+
   it.each(PLANS)('move a %s inward by Cauchy’s rule while the curve allows it', (_, plan) => {
     const shape = supportOf(plan);
     const d = Math.min(4, leastRadius(shape));

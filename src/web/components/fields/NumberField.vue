@@ -12,6 +12,8 @@ const props = defineProps<{
   name: string;
   digits?: number;
   factor?: number;
+  /** What is shown for 0. */
+  zero?: string;
   take: (value: number) => readonly Fault[];
   done: () => void;
 }>();
@@ -39,7 +41,7 @@ function words(fault: Fault, value: number): string {
     :label="label"
     :name="name"
     :value="value"
-    :shown="`${figure}${unit}`"
+    :shown="value === 0 && zero ? zero : `${figure}${unit}`"
     :editable="figure"
     inputmode="decimal"
     :read="read"

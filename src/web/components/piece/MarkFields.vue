@@ -64,6 +64,7 @@ const done = () => piece.endGesture();
       name="panels-count"
       unit=""
       :digits="0"
+      zero="none"
       :value="count"
       :take="putCount"
       :done="done"

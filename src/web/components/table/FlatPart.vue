@@ -51,8 +51,14 @@ function wordAt(mark: Exclude<Mark, { kind: 'line' }>): readonly [number, number
   if (mark.kind !== 'lean') return [x, y + 4];
   return [x + LEAN_CLEAR * mark.inward[0], y + 4 - LEAN_CLEAR * mark.inward[1]];
 }
+/** A low part has no room for the face beside words of its own; the table tells it anyway (px). */
+const FACE_ROOM = 120;
 const second = computed(() => {
-  if (roomy.value) return `${props.part.faceUp} face up`;
+  const crowded =
+    words.value.some(({ kind }) => kind === 'words') &&
+    box.value.height * props.scale < FACE_ROOM &&
+    props.part.count === 1;
+  if (roomy.value && !crowded) return `${props.part.faceUp} face up`;
   return props.part.count > 1 ? `cut ${props.part.count}` : '';
 });
 </script>
