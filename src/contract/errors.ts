@@ -17,6 +17,11 @@ export const ERRORS = {
     message: 'The design has figures that cannot be developed.',
     todo: 'Change the figures that are named.',
   },
+  'bad-record': {
+    status: 422,
+    message: 'What was written down has figures that cannot be kept.',
+    todo: 'Change the figures that are named.',
+  },
   'sign-in-needed': { status: 401, message: 'This table asks for its passphrase.', todo: 'Sign in first.' },
   'wrong-passphrase': {
     status: 401,
@@ -38,6 +43,16 @@ export const ERRORS = {
     status: 404,
     message: 'This design has no such revision.',
     todo: 'Choose one from its history.',
+  },
+  'record-not-found': {
+    status: 404,
+    message: 'This is not in the book any more.',
+    todo: 'It may have been taken away; look for it in the list.',
+  },
+  'record-conflict': {
+    status: 409,
+    message: 'This was changed elsewhere in the meantime.',
+    todo: 'Fetch it again and make your change once more.',
   },
   conflict: {
     status: 409,

@@ -103,6 +103,7 @@ export const targetSchema = Joi.object<Target>({
   clay: Joi.object({
     shrinkage: figure().default(D.clay.shrinkage),
     wetDensity: figure().default(D.clay.wetDensity),
+    name: Joi.string().trim().min(LIMITS.nameLength.least).max(LIMITS.nameLength.greatest),
     stiffness: oneOf(STIFFNESSES),
   }).default(D.clay),
   slab: Joi.object({

@@ -6,10 +6,12 @@ import { Refusal } from './refusal.ts';
 import { designRoutes } from './routes/designs.ts';
 import { pageRoutes } from './routes/pages.ts';
 import { patternRoutes } from './routes/pattern.ts';
+import { recordRoutes } from './routes/records.ts';
 import { answerRefusals } from './routes/refusals.ts';
 import { sameSiteOnly, securityHeaders } from './routes/safety.ts';
 import { sessionRoutes, signedInOnly } from './routes/session.ts';
 import { designService } from './services/designs.ts';
+import { recordService } from './services/records.ts';
 import type { Door } from './services/door.ts';
 
 /** Largest body that the server reads. */
@@ -54,6 +56,7 @@ export function buildApp({ database, door, address, pages, logger = pino({ level
   app.use('/api/session', sessionRoutes(door));
   app.use('/api', signedInOnly(door));
   app.use('/api/designs', designRoutes(designService(database)));
+  app.use('/api/records', recordRoutes(recordService(database)));
   app.use('/api', patternRoutes());
   app.use('/api', (_req, _res, next) => next(new Refusal('not-found')));
   app.use(pageRoutes(pages));

@@ -5,7 +5,7 @@ import { buildApp } from './app.ts';
 import type { Config } from './config.ts';
 import { openDatabase, type Database } from './models/database.ts';
 import { makeDoor } from './services/door.ts';
-import { seedDesigns } from './services/seed.ts';
+import { seedDemo } from './services/seed.ts';
 
 /** Longest wait for open requests when the server is asked to stop (ms). */
 const STOP_WAIT = 5000;
@@ -42,7 +42,7 @@ function closeServer(server: Server): Promise<void> {
 export async function listen(config: Config, options: ListenOptions): Promise<Listening> {
   const logger = options.logger ?? pino({ level: config.logLevel });
   const database = await openDatabase(config.dataFolder);
-  if (options.demo) await seedDesigns(database, options.demo);
+  if (options.demo) await seedDemo(database, options.demo);
   const door = config.passphrase === null ? null : await makeDoor(config.passphrase);
   const server = createServer(buildApp({ database, door, address: config.address, pages: options.pages, logger }));
   await new Promise<void>((resolve, reject) => {

@@ -31,6 +31,8 @@ useShortcuts([
   { keys: 'ctrl+k', words: 'Find a place or a design', run: () => (find.value = true) },
   { keys: '?', words: 'Show the shortcuts', run: () => (keys.value = true) },
   { keys: 's', words: 'Go to the shelf', run: () => void router.push({ name: 'shelf' }) },
+  { keys: 'c', words: 'Go to the clay book', run: () => void router.push({ name: 'clay' }) },
+  { keys: 'k', words: 'Go to the kit', run: () => void router.push({ name: 'kit' }) },
   { keys: 'u', words: 'Next unit: mm, cm, inch', run: settings.nextUnit },
   { keys: 'l', words: 'Day or evening light', run: settings.turnLight },
 ]);

@@ -1,4 +1,5 @@
 import type { Design, DesignWrite, ErrorReply, Revision, SessionState, TemplateRequest } from '../contract/api.ts';
+import type { Kept, RecordBodies, RecordKind } from '../contract/records.ts';
 import type { ErrorCode } from '../contract/errors.ts';
 import type { Target } from '../core/piece/target.ts';
 
@@ -59,6 +60,13 @@ export const api = {
   restore: (id: string, number: number, baseRevision: number) =>
     ask<Design>(`/designs/${id}/revisions/${number}/restore`, 'POST', { baseRevision }),
   template: async (request: TemplateRequest) => (await send('/sheets', 'POST', request)).blob(),
+  records: <K extends RecordKind>(kind: K) => ask<Kept<K>[]>(`/records/${kind}`),
+  createRecord: <K extends RecordKind>(kind: K, body: RecordBodies[K]) =>
+    ask<Kept<K>>(`/records/${kind}`, 'POST', { body }),
+  writeRecord: <K extends RecordKind>(kind: K, id: string, write: { body: RecordBodies[K]; baseRevision: number }) =>
+    ask<Kept<K>>(`/records/${kind}/${id}`, 'PUT', write),
+  removeRecord: async (kind: RecordKind, id: string) => void (await send(`/records/${kind}/${id}`, 'DELETE')),
+  putBackRecord: <K extends RecordKind>(kind: K, id: string) => ask<Kept<K>>(`/records/${kind}/${id}/put-back`, 'POST'),
   health: async () => void (await send('/health', 'GET')),
   session: () => ask<SessionState>('/session'),
   signIn: async (passphrase: string) => void (await send('/session', 'POST', { passphrase })),

@@ -21,6 +21,13 @@ export const router = createRouter({
       component: () => import('./places/OwnedPlace.vue'),
       meta: { title: 'From what you own' },
     },
+    {
+      path: '/clay/:id?',
+      name: 'clay',
+      component: () => import('./places/ClayPlace.vue'),
+      meta: { title: 'Clay book' },
+    },
+    { path: '/kit/:id?', name: 'kit', component: () => import('./places/KitPlace.vue'), meta: { title: 'Kit' } },
     { path: '/door', name: 'door', component: () => import('./places/DoorPlace.vue'), meta: { title: 'Sign in' } },
     {
       path: '/:rest(.*)*',

@@ -150,6 +150,8 @@ export interface Target {
     readonly shrinkage: number;
     /** g/cm3. */
     readonly wetDensity: number;
+    /** What it is called in the clay book, where its shrink bars are. */
+    readonly name?: string;
     /** How stiff it is when it is bent; {@link DEFAULT_STIFFNESS} when left out. */
     readonly stiffness?: Stiffness;
   };

@@ -1,5 +1,6 @@
 import type { QueryInterface } from 'sequelize';
 import * as designs from './0001-designs.ts';
+import * as records from './0002-records.ts';
 
 /** One step of the database, up and down. */
 export interface Migration {
@@ -9,4 +10,7 @@ export interface Migration {
 }
 
 /** All steps in order. A step that has landed is never changed; add another. */
-export const migrations: Migration[] = [{ name: '0001-designs', ...designs }];
+export const migrations: Migration[] = [
+  { name: '0001-designs', ...designs },
+  { name: '0002-records', ...records },
+];

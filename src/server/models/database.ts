@@ -5,6 +5,7 @@ import { Sequelize, Transaction, type ModelStatic } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { migrations } from '../migrations/index.ts';
 import { defineDesign, type DesignRow } from './designRow.ts';
+import { defineRecord, type RecordRow } from './recordRow.ts';
 import { defineRevision, type RevisionRow } from './revisionRow.ts';
 
 /** Name of the database file in the data folder. */
@@ -18,6 +19,7 @@ export interface Database {
   readonly sequelize: Sequelize;
   readonly designs: ModelStatic<DesignRow>;
   readonly revisions: ModelStatic<RevisionRow>;
+  readonly records: ModelStatic<RecordRow>;
   /** Runs `work` in one transaction, one after another: SQLite has one writer. */
   readonly write: <T>(work: (transaction: Transaction) => Promise<T>) => Promise<T>;
   readonly close: () => Promise<void>;
@@ -60,6 +62,7 @@ export async function openDatabase(folder: string): Promise<Database> {
     sequelize,
     designs: defineDesign(sequelize),
     revisions: defineRevision(sequelize),
+    records: defineRecord(sequelize),
     write: (work) =>
       mutex.runExclusive(() =>
         sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, (transaction) => work(transaction)),

@@ -1,25 +1,54 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { readRecord } from '../../contract/recordSchema.ts';
+import type { RecordKind } from '../../contract/records.ts';
 import { readTargetText } from '../../contract/targetSchema.ts';
-import { faultLine } from '../../core/errors.ts';
+import { faultLine, type Fault } from '../../core/errors.ts';
 import type { Database } from '../models/database.ts';
 import { designService } from './designs.ts';
+import { recordService } from './records.ts';
+
+function refused(file: string, faults: readonly Fault[]): Error {
+  return new Error(`${file}: ${faults.map(faultLine).join('; ')}`);
+}
 
 /**
  * Puts the demo designs (`*.fawn.json` of a folder, by name) on a shelf that never held any; does nothing otherwise.
  *
  * @throws Error when a demo file cannot be read
  */
-export async function seedDesigns(database: Database, folder: string): Promise<number> {
-  if ((await database.designs.count({ paranoid: false })) > 0) return 0;
+async function seedDesigns(database: Database, folder: string): Promise<void> {
+  if ((await database.designs.count({ paranoid: false })) > 0) return;
   const service = designService(database);
-  const files = readdirSync(folder)
-    .filter((file) => file.endsWith('.fawn.json'))
-    .sort();
+  const files = readdirSync(folder).filter((file) => file.endsWith('.fawn.json')).sort(); // prettier-ignore
   for (const file of files) {
     const reading = readTargetText(readFileSync(join(folder, file), 'utf8'));
-    if (reading.kind === 'faults') throw new Error(`${file}: ${reading.faults.map(faultLine).join('; ')}`);
+    if (reading.kind === 'faults') throw refused(file, reading.faults);
     await service.create(reading.target);
   }
-  return files.length;
+}
+
+/** The file of a folder that each kind of record is in. */
+const FILES: Readonly<Record<RecordKind, string>> = { clay: 'clays.json', kit: 'kit.json', scrap: 'scraps.json' };
+
+/** Fills a book that never held anything with the demo's. */
+async function seedBook<K extends RecordKind>(database: Database, folder: string, kind: K): Promise<void> {
+  const file = join(folder, FILES[kind]);
+  if (!existsSync(file) || (await database.records.count({ where: { kind }, paranoid: false })) > 0) return;
+  const service = recordService(database);
+  for (const value of JSON.parse(readFileSync(file, 'utf8')) as unknown[]) {
+    const reading = readRecord(kind, value);
+    if ('faults' in reading) throw refused(file, reading.faults);
+    await service.create(kind, reading.body);
+  }
+}
+
+/**
+ * Puts the demo's designs, clays, kit and scraps on a table that never held any of a kind.
+ *
+ * @throws Error when a demo file cannot be read
+ */
+export async function seedDemo(database: Database, folder: string): Promise<void> {
+  await seedDesigns(database, folder);
+  for (const kind of Object.keys(FILES) as RecordKind[]) await seedBook(database, folder, kind);
 }

@@ -24,6 +24,8 @@ const MOST = 9;
 const all = computed<Found[]>(() => [
   { key: 'shelf', title: 'Shelf', kind: 'place', to: { name: 'shelf' } },
   { key: 'from', title: 'From what you own', kind: 'place', to: { name: 'from' } },
+  { key: 'clay', title: 'Clay book', kind: 'place', to: { name: 'clay' } },
+  { key: 'kit', title: 'Kit', kind: 'place', to: { name: 'kit' } },
   ...shelf.designs.map((design): Found => ({
     key: design.id,
     title: design.name,

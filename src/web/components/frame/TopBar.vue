@@ -4,6 +4,13 @@ import { computed } from 'vue';
 import { LENGTH_UNITS } from '../../../core/units/lengthUnit.ts';
 import { useSettings } from '../../stores/settings.ts';
 
+/** The places that are always at hand. */
+const PLACES = [
+  { name: 'shelf', title: 'Shelf' },
+  { name: 'clay', title: 'Clay' },
+  { name: 'kit', title: 'Kit' },
+] as const;
+
 /** Name, units, light, find and help. */
 defineEmits<{ find: []; keys: [] }>();
 const settings = useSettings();
@@ -14,7 +21,11 @@ const otherLight = computed(() => (light.value === 'day' ? 'Evening' : 'Day'));
 <template>
   <header class="bar">
     <RouterLink class="brand serif" :to="{ name: 'shelf' }">Fawn Table</RouterLink>
-    <RouterLink class="place" :to="{ name: 'shelf' }">Shelf</RouterLink>
+    <nav aria-label="Places">
+      <RouterLink v-for="place in PLACES" :key="place.name" class="place" :to="{ name: place.name }">
+        {{ place.title }}
+      </RouterLink>
+    </nav>
     <div id="place-heading" class="heading" />
     <div class="units" role="radiogroup" aria-label="Units">
       <button
@@ -73,8 +84,15 @@ const otherLight = computed(() => (light.value === 'day' ? 'Evening' : 'Day'));
   display: inline-flex;
   align-items: center;
   min-height: 44px;
-  padding: 0 12px;
+  padding: 0 10px;
   color: var(--bar-soft);
+}
+.place.router-link-active {
+  color: var(--bar-ink);
+  text-underline-offset: 5px;
+}
+nav {
+  display: flex;
 }
 .heading {
   flex: 1;
@@ -126,10 +144,12 @@ kbd {
   outline-color: #ffd98a;
   outline-offset: -3px;
 }
-@media (max-width: 1180px) {
+@media (max-width: 1500px) {
   kbd {
     display: none;
   }
+}
+@media (max-width: 1180px) {
   button {
     padding: 0 8px;
   }
@@ -138,8 +158,10 @@ kbd {
   .bar {
     padding: 4px 8px;
   }
-  .place {
-    display: none;
+  nav {
+    order: 2;
+    flex-basis: 100%;
+    justify-content: space-around;
   }
   .keys {
     display: none;

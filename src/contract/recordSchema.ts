@@ -1,0 +1,84 @@
+import Joi from 'joi';
+import { BAR_RUNS, BASES } from '../core/clay/bars.ts';
+import { checkClay, checkScrap } from '../core/clay/checkClay.ts';
+import type { Clay, ScrapEntry } from '../core/clay/clay.ts';
+import type { Fault } from '../core/errors.ts';
+import { checkKitItem } from '../core/kit/checkKit.ts';
+import { KIT_KINDS, type KitItem } from '../core/kit/kit.ts';
+import type { RecordBodies, RecordKind } from './records.ts';
+import { readShape } from './targetSchema.ts';
+
+const figure = () => Joi.number().strict();
+const text = () => Joi.string().allow('');
+const oneOf = (values: readonly string[]) => Joi.string().valid(...values);
+
+const bar = Joi.object({
+  wet: figure().required(),
+  dry: figure(),
+  bisque: figure(),
+  fired: figure(),
+  run: oneOf(BAR_RUNS).default('any'),
+  aside: Joi.boolean().strict(),
+});
+
+/** The shape of each kind of record. Ranges are core's, checked once the shape is right. */
+const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> } = {
+  clay: Joi.object<Clay>({
+    name: text().required(),
+    wetDensity: figure().required(),
+    shrinkage: figure().required(),
+    basis: oneOf(BASES).required(),
+    price: figure(),
+    bag: figure(),
+    firing: text(),
+    note: text(),
+    bars: Joi.array().items(bar).default([]),
+  }).required(),
+  kit: Joi.object<KitItem>({
+    kind: oneOf(KIT_KINDS).required(),
+    name: text().required(),
+    sizes: Joi.object().pattern(Joi.string(), figure()).required(),
+    settings: Joi.array().items(figure()),
+    note: text(),
+  }).required(),
+  scrap: Joi.object<ScrapEntry>({
+    day: text().required(),
+    name: text().required(),
+    out: figure().required(),
+    back: figure().required(),
+    note: text(),
+  }).required(),
+};
+
+const CHECKS: { readonly [K in RecordKind]: (body: RecordBodies[K]) => Fault[] } = {
+  clay: checkClay,
+  kit: checkKitItem,
+  scrap: checkScrap,
+};
+
+export const RECORD_KINDS = Object.keys(SCHEMAS) as RecordKind[];
+
+/** Reads a parsed JSON value as the body of a record: shape, then what core says of its figures. Never throws. */
+export function readRecord<K extends RecordKind>(
+  kind: K,
+  value: unknown,
+): { body: RecordBodies[K] } | { faults: readonly Fault[] } {
+  const shape = readShape<RecordBodies[K]>(SCHEMAS[kind], value);
+  if ('faults' in shape) return shape;
+  const faults = CHECKS[kind](shape.value);
+  return faults.length > 0 ? { faults } : { body: shape.value };
+}
+
+/** Path of a kind of record, and of one of them. */
+export const kindPath = Joi.object<{ kind: RecordKind }>({ kind: oneOf(RECORD_KINDS).required() }).required();
+export const recordPath = Joi.object<{ kind: RecordKind; id: string }>({
+  kind: oneOf(RECORD_KINDS).required(),
+  id: Joi.string().guid().required(),
+}).required();
+
+/** POST and PUT of a record: its body is read by its kind; a write names the state that it was made from. */
+export const recordCreate = Joi.object<{ body: unknown }>({ body: Joi.object().unknown(true).required() }).required();
+export const recordWrite = Joi.object<{ body: unknown; baseRevision: number }>({
+  body: Joi.object().unknown(true).required(),
+  baseRevision: Joi.number().strict().integer().min(1).required(),
+}).required();

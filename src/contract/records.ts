@@ -1,0 +1,20 @@
+import type { Clay, ScrapEntry } from '../core/clay/clay.ts';
+import type { KitItem } from '../core/kit/kit.ts';
+
+/** What is kept beside designs. Each kind has a body of its own, and a name to find it by. */
+export interface RecordBodies {
+  readonly clay: Clay;
+  readonly kit: KitItem;
+  readonly scrap: ScrapEntry;
+}
+export type RecordKind = keyof RecordBodies;
+
+/** A record as it is kept: its newest state. Times are ISO 8601 in UTC. */
+export interface Kept<K extends RecordKind = RecordKind> {
+  readonly id: string;
+  readonly body: RecordBodies[K];
+  /** Number of the newest state, from 1. */
+  readonly revision: number;
+  readonly createdAt: string;
+  readonly updatedAt: string;
+}

@@ -1,0 +1,44 @@
+import type { Basis, ShrinkBar } from './bars.ts';
+
+/** A clay body as it stands in the clay book. Densities g/cm3, masses g, shrinkage a fraction of the wet length. */
+export interface Clay {
+  readonly name: string;
+  readonly wetDensity: number;
+  /** What is worked with while no bar has been fired, and where that figure is from. */
+  readonly shrinkage: number;
+  readonly basis: Basis;
+  /** Price and mass of a bag, where they are known; the price in whatever money is used. */
+  readonly price?: number;
+  readonly bag?: number;
+  /** Range of firing in the potter's own words. */
+  readonly firing?: string;
+  readonly note?: string;
+  readonly bars: readonly ShrinkBar[];
+}
+
+/** Limits of a clay's figures; lengths mm, masses g. */
+export const CLAY_LIMITS = {
+  bar: { least: 10, greatest: 1000 },
+  bars: 200,
+  bag: { least: 100, greatest: 1_000_000 },
+  price: { least: 0, greatest: 1_000_000 },
+  text: 400,
+} as const;
+
+/** What came out of the bag, or went back as scraps to be wedged again. */
+export interface ScrapEntry {
+  /** Day in ISO 8601, `2026-11-23`. */
+  readonly day: string;
+  readonly name: string;
+  /** Mass taken out of the bag and put back (g). */
+  readonly out: number;
+  readonly back: number;
+  readonly note?: string;
+}
+
+/** What the entries of one clay come to (g): what was taken, what went back, and what is in pieces. */
+export function scrapSum(entries: readonly ScrapEntry[]): { out: number; back: number; used: number } {
+  const out = entries.reduce((sum, entry) => sum + entry.out, 0);
+  const back = entries.reduce((sum, entry) => sum + entry.back, 0);
+  return { out, back, used: out - back };
+}

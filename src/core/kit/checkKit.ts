@@ -1,0 +1,32 @@
+import { shortValue, type Fault } from '../errors.ts';
+import { LIMITS } from '../piece/target.ts';
+import { rangeFaults, textFaults } from '../ranges.ts';
+import { KIT, KIT_LIMITS, type KitItem } from './kit.ts';
+
+/** Every reason why a thing of the kit cannot be written down; empty when it can. */
+export function checkKitItem(item: KitItem): Fault[] {
+  const { sizes } = KIT[item.kind];
+  const known = new Set(sizes.map(({ key }) => key));
+  const settings = item.settings ?? [];
+  const faults = [
+    ...textFaults('name', item.name, LIMITS.nameLength.greatest, LIMITS.nameLength.least),
+    ...textFaults('note', item.note, KIT_LIMITS.text),
+    ...sizes.flatMap(({ key, none }) =>
+      rangeFaults(`sizes.${key}`, item.sizes[key] ?? NaN, {
+        greatest: KIT_LIMITS.size,
+        ...(none ? { least: 0 } : { above: 0 }),
+      }),
+    ),
+    ...settings.flatMap((one, index) => rangeFaults(`settings.${index}`, one, { above: 0, greatest: KIT_LIMITS.size })),
+  ];
+  for (const key of Object.keys(item.sizes)) {
+    if (!known.has(key)) faults.push({ code: 'unknown-key', path: `sizes.${key}`, value: shortValue(item.sizes[key]), rule: 'this key is not known here' }); // prettier-ignore
+  }
+  if (item.settings && item.kind !== 'roller') {
+    faults.push({ code: 'unknown-key', path: 'settings', value: shortValue(item.settings), rule: 'only a roller has settings' }); // prettier-ignore
+  }
+  if (settings.length > KIT_LIMITS.settings) {
+    faults.push({ code: 'out-of-range', path: 'settings', value: String(settings.length), rule: `must be at most ${KIT_LIMITS.settings}` }); // prettier-ignore
+  }
+  return faults;
+}

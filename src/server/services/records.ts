@@ -1,0 +1,70 @@
+import { randomUUID } from 'node:crypto';
+import type { Transaction } from 'sequelize';
+import type { Kept, RecordBodies, RecordKind } from '../../contract/records.ts';
+import type { Database } from '../models/database.ts';
+import type { RecordRow } from '../models/recordRow.ts';
+import { Refusal } from '../refusal.ts';
+
+function toKept<K extends RecordKind>(row: RecordRow): Kept<K> {
+  return {
+    id: row.id,
+    body: JSON.parse(row.body) as RecordBodies[K],
+    revision: row.revision,
+    createdAt: row.createdAt.toISOString(),
+    updatedAt: row.updatedAt.toISOString(),
+  };
+}
+
+/** The keeping of clays, kit and scraps. Every verb that names a record refuses with `record-not-found`. */
+export function recordService(database: Database) {
+  const { records } = database;
+
+  async function rowOf(kind: RecordKind, id: string, transaction?: Transaction): Promise<RecordRow> {
+    const row = await records.findOne({ where: { id, kind }, transaction });
+    if (!row) throw new Refusal('record-not-found');
+    return row;
+  }
+
+  return {
+    /** All records of a kind, in the order in which they were made: they are searched where they are shown. */
+    async list<K extends RecordKind>(kind: K): Promise<Kept<K>[]> {
+      const rows = await records.findAll({ where: { kind }, order: [['createdAt', 'ASC'], ['id', 'ASC']] }); // prettier-ignore
+      return rows.map((row) => toKept<K>(row));
+    },
+
+    async create<K extends RecordKind>(kind: K, body: RecordBodies[K]): Promise<Kept<K>> {
+      return database.write(async (transaction) => {
+        const row = { id: randomUUID(), kind, name: body.name, body: JSON.stringify(body), revision: 1 };
+        return toKept<K>(await records.create(row, { transaction }));
+      });
+    },
+
+    /** Writes a new state on top of `baseRevision`; refuses with `record-conflict` when somebody wrote a newer one. */
+    async write<K extends RecordKind>(kind: K, id: string, body: RecordBodies[K], baseRevision: number) {
+      return database.write(async (transaction) => {
+        const row = await rowOf(kind, id, transaction);
+        if (row.revision !== baseRevision) throw new Refusal('record-conflict');
+        const text = JSON.stringify(body);
+        if (text === row.body) return toKept<K>(row);
+        await row.update({ name: body.name, body: text, revision: baseRevision + 1 }, { transaction });
+        return toKept<K>(row);
+      });
+    },
+
+    /** Takes a record away; `putBack` undoes it. */
+    async remove(kind: RecordKind, id: string): Promise<void> {
+      await database.write(async (transaction) => (await rowOf(kind, id, transaction)).destroy({ transaction }));
+    },
+
+    async putBack<K extends RecordKind>(kind: K, id: string): Promise<Kept<K>> {
+      return database.write(async (transaction) => {
+        const row = await records.findOne({ where: { id, kind }, paranoid: false, transaction });
+        if (!row) throw new Refusal('record-not-found');
+        await row.restore({ transaction });
+        return toKept<K>(row);
+      });
+    },
+  };
+}
+
+export type RecordService = ReturnType<typeof recordService>;

@@ -1,0 +1,14 @@
+import { readMass, writeMass } from '../../core/units/mass.ts';
+import { useSettings } from '../stores/settings.ts';
+
+/** Reads and writes masses: grams and kilograms with mm and cm, pounds and ounces with inches. */
+export function useMasses() {
+  const settings = useSettings();
+  const system = () => (settings.unit === 'inch' ? 'lb' : 'g');
+  return {
+    /** A mass as a bench scale shows it. */
+    write: (grams: number): string => writeMass(grams, system()),
+    /** Grams, or null where no mass can be read. */
+    read: (text: string): number | null => readMass(text, system()),
+  };
+}

@@ -1,0 +1,236 @@
+<script setup lang="ts">
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
+import type { Kept } from '../../contract/records.ts';
+import { knownShrinkage } from '../../core/clay/bars.ts';
+import type { Clay } from '../../core/clay/clay.ts';
+import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../../core/clay/shrinkage.ts';
+import BarPlot from '../components/clay/BarPlot.vue';
+import BarRows from '../components/clay/BarRows.vue';
+import ClayFields from '../components/clay/ClayFields.vue';
+import ClayFigures from '../components/clay/ClayFigures.vue';
+import { without } from '../components/piece/without.ts';
+import ScrapLedger from '../components/clay/ScrapLedger.vue';
+import { useShortcuts } from '../composables/useShortcuts.ts';
+import { useClays, useScraps } from '../stores/records.ts';
+
+/** The clay book: clays, their shrink bars, and what came out of the bag. */
+const clays = useClays();
+const scraps = useScraps();
+const route = useRoute();
+const router = useRouter();
+const words = ref('');
+
+const shown = computed<Kept<'clay'> | undefined>(
+  () => clays.list.find(({ id }) => id === route.params['id']) ?? clays.list[0],
+);
+const found = computed(() => {
+  const asked = words.value.trim().toLowerCase();
+  return clays.list.filter(({ body }) => body.name.toLowerCase().includes(asked));
+});
+const percent = (clay: Clay) => `${(100 * knownShrinkage(clay).shrinkage).toFixed(1)} %`;
+
+function freshName(): string {
+  const names = new Set(clays.list.map(({ body }) => body.name));
+  let name = 'New clay';
+  for (let number = 2; names.has(name); number += 1) name = `New clay ${number}`;
+  return name;
+}
+
+async function add(): Promise<void> {
+  const body: Clay = { name: freshName(), wetDensity: DEFAULT_WET_DENSITY, shrinkage: DEFAULT_SHRINKAGE, basis: 'guess', bars: [] }; // prettier-ignore
+  const made = await clays.create(body);
+  if (made) void router.push({ name: 'clay', params: { id: made.id } });
+}
+
+const put = (change: Partial<Clay>, group: string | null = null) =>
+  shown.value ? clays.change(shown.value.id, without({ ...shown.value.body, ...change }), group) : [];
+
+useShortcuts([
+  { keys: 'ctrl+z', words: 'Undo', run: () => void clays.undo() },
+  { keys: 'n', words: 'New clay', run: () => void add() },
+]);
+onMounted(() => {
+  void clays.load();
+  void scraps.load();
+  window.addEventListener('pagehide', clays.keepAll);
+});
+onUnmounted(() => window.removeEventListener('pagehide', clays.keepAll));
+onBeforeRouteLeave(() => clays.keepAll());
+watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · Fawn Table`));
+</script>
+
+<template>
+  <main class="book">
+    <Teleport defer to="#place-heading">
+      <div class="head">
+        <h1>Clay book</h1>
+        <button type="button" :disabled="clays.past.length === 0" @click="clays.undo()">Undo</button>
+      </div>
+    </Teleport>
+    <p v-if="clays.trouble" class="trouble" role="alert">{{ clays.trouble }}</p>
+    <p v-if="clays.state === 'loading'" class="plain" aria-busy="true">Fetching the clay book.</p>
+    <div v-else-if="clays.state === 'failed'" class="plain">
+      <h2>The clay book could not be fetched</h2>
+      <button type="button" class="press" @click="clays.load()">Try again</button>
+    </div>
+    <div v-else-if="!shown" class="plain">
+      <h2>No clay is written down yet</h2>
+      <p>
+        Write down a clay, roll a few bars from it and measure them: from then on every finished size tells how sure it
+        is.
+      </p>
+      <button type="button" class="press" @click="add">Write down a clay</button>
+    </div>
+    <div v-else class="bench">
+      <nav class="list" aria-label="Clays">
+        <input
+          v-if="clays.list.length > 6"
+          v-model="words"
+          type="search"
+          aria-label="Find a clay"
+          placeholder="Find a clay"
+        />
+        <ul>
+          <li v-for="clay in found" :key="clay.id">
+            <RouterLink
+              :to="{ name: 'clay', params: { id: clay.id } }"
+              :class="{ here: clay.id === shown.id }"
+              :aria-current="clay.id === shown.id ? 'page' : undefined"
+              :data-clay="clay.body.name"
+            >
+              <span class="serif">{{ clay.body.name }}</span>
+              <strong>{{ percent(clay.body) }}</strong>
+            </RouterLink>
+          </li>
+          <li v-if="found.length === 0" class="none">No clay is called that.</li>
+        </ul>
+        <button type="button" class="quiet" @click="add">Write down a clay</button>
+      </nav>
+      <div :key="shown.id" class="middle">
+        <ClayFigures :clay="shown.body" />
+        <BarPlot :bars="shown.body.bars" :shrinkage="shown.body.shrinkage" />
+        <BarRows :bars="shown.body.bars" :put="(bars) => put({ bars }, 'bars')" @focusout="clays.endGesture()" />
+      </div>
+      <aside :key="`about-${shown.id}`" class="right" aria-label="About this clay">
+        <ClayFields :clay="shown.body" :put="put" :done="clays.endGesture" @remove="clays.remove(shown.id)" />
+        <ScrapLedger :clay="shown.body.name" />
+      </aside>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.book {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+}
+.head button {
+  min-height: 44px;
+  padding: 0 8px;
+  color: var(--bar-soft);
+  cursor: pointer;
+}
+h1 {
+  font-size: 20px;
+}
+.plain {
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+  max-width: 620px;
+  margin: 0 auto;
+  padding: 60px 24px;
+}
+.trouble {
+  padding: 10px 18px;
+  background: var(--stop);
+  border-left: 4px solid var(--stop-edge);
+}
+.bench {
+  flex: 1;
+  display: grid;
+  grid-template-columns: 236px minmax(0, 1fr) 296px;
+}
+.list,
+.right {
+  padding: 16px 18px;
+}
+.list {
+  border-right: 1px solid var(--line);
+}
+.list input {
+  width: 100%;
+  min-height: 44px;
+  padding: 4px 10px;
+  border: 1.5px solid var(--line);
+  border-radius: 8px;
+  background: var(--panel);
+}
+ul {
+  list-style: none;
+  padding: 0;
+  margin-bottom: 12px;
+}
+.list a {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 8px;
+  min-height: 52px;
+  padding: 4px 10px;
+  border-bottom: 1px solid var(--line);
+  color: var(--ink);
+  text-decoration: none;
+  font-size: 17px;
+}
+.list a strong {
+  white-space: nowrap;
+}
+.list .here {
+  background: var(--press-soft);
+  border-left: 4px solid var(--press);
+}
+.none {
+  padding: 12px;
+  color: var(--ink-soft);
+}
+.middle {
+  padding: 18px 26px;
+  display: grid;
+  gap: 14px;
+  align-content: start;
+  background: var(--cloth);
+}
+.right {
+  border-left: 1px solid var(--line);
+  display: grid;
+  gap: 26px;
+  align-content: start;
+}
+@media (max-width: 1100px) {
+  .bench {
+    grid-template-columns: 220px minmax(0, 1fr);
+  }
+  .right {
+    grid-column: 1 / -1;
+    border-left: 0;
+    border-top: 1px solid var(--line);
+    grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  }
+}
+@media (max-width: 700px) {
+  .bench {
+    display: block;
+  }
+  .middle {
+    padding: 14px 16px;
+  }
+}
+</style>
