@@ -1,2 +1,266 @@
-<script setup lang="ts"></script>
-<template><main /></template>
+<script setup lang="ts">
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
+import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
+import type { Kept } from '../../contract/records.ts';
+import { KIT, KIT_KINDS, type KitItem, type KitKind } from '../../core/kit/kit.ts';
+import KitFields from '../components/kit/KitFields.vue';
+import KitThing from '../components/kit/KitThing.vue';
+import { useShortcuts } from '../composables/useShortcuts.ts';
+import { useKit } from '../stores/records.ts';
+
+/** What the potter owns, drawn as it is, each kind at one scale. */
+const kit = useKit();
+const route = useRoute();
+const router = useRouter();
+const words = ref('');
+const adding = ref(false);
+
+const shown = computed(() => kit.list.find(({ id }) => id === route.params['id']));
+const groups = computed(() => {
+  const asked = words.value.trim().toLowerCase();
+  const found = kit.list.filter(({ body }) => body.name.toLowerCase().includes(asked));
+  return KIT_KINDS.flatMap((kind) => {
+    const items = found.filter(({ body }) => body.kind === kind);
+    return items.length > 0 ? [{ kind, title: items.length > 1 ? KIT[kind].many : KIT[kind].one, items, widest: widest(items) }] : []; // prettier-ignore
+  });
+});
+
+/** The largest figure of a group: its drawings share one scale. */
+function widest(items: readonly Kept<'kit'>[]): number {
+  return Math.max(...items.flatMap(({ body }) => KIT[body.kind].sizes.filter(({ key }) => key !== 'clear').map(({ key }) => body.sizes[key] ?? 0))); // prettier-ignore
+}
+
+async function add(kind: KitKind): Promise<void> {
+  adding.value = false;
+  const { one, sizes } = KIT[kind];
+  const usual = Object.fromEntries(sizes.map((size) => [size.key, size.usual]));
+  const body: KitItem = { kind, name: one, sizes: usual, ...(kind === 'roller' && { settings: [10, 8, 6] }) };
+  const made = await kit.create(body);
+  if (made) void router.push({ name: 'kit', params: { id: made.id } });
+}
+
+async function remove(id: string): Promise<void> {
+  await kit.remove(id);
+  void router.replace({ name: 'kit' });
+}
+
+useShortcuts([
+  { keys: 'ctrl+z', words: 'Undo', run: () => void kit.undo() },
+  { keys: 'n', words: 'Add something to the kit', run: () => (adding.value = true) },
+]);
+onMounted(() => {
+  void kit.load();
+  window.addEventListener('pagehide', kit.keepAll);
+});
+onUnmounted(() => window.removeEventListener('pagehide', kit.keepAll));
+onBeforeRouteLeave(() => kit.keepAll());
+watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Table`));
+</script>
+
+<template>
+  <main class="kit">
+    <Teleport defer to="#place-heading">
+      <div class="head">
+        <h1>Kit</h1>
+        <button type="button" :disabled="kit.past.length === 0" @click="kit.undo()">Undo</button>
+      </div>
+    </Teleport>
+    <p v-if="kit.trouble" class="trouble" role="alert">{{ kit.trouble }}</p>
+    <p v-if="kit.state === 'loading'" class="plain" aria-busy="true">Fetching the kit.</p>
+    <div v-else-if="kit.state === 'failed'" class="plain">
+      <h2>The kit could not be fetched</h2>
+      <button type="button" class="press" @click="kit.load()">Try again</button>
+    </div>
+    <div v-else class="bench">
+      <div class="middle">
+        <div class="verbs">
+          <input v-model="words" type="search" aria-label="Find in the kit" placeholder="Find in the kit" />
+          <button type="button" class="press" @click="adding = true">Add something</button>
+        </div>
+        <p v-if="kit.list.length === 0" class="empty">
+          Nothing is written down yet. Say what you own: patterns then keep to your roller and boards, offer your sticks
+          and cutters, and count how many pieces stand on a kiln shelf.
+        </p>
+        <p v-else-if="groups.length === 0" class="empty">Nothing in the kit is called that.</p>
+        <div class="groups">
+          <section v-for="group in groups" :key="group.kind" :aria-label="group.title">
+            <h2>{{ group.title }}</h2>
+            <ul>
+              <li v-for="item in group.items" :key="item.id">
+                <RouterLink
+                  :to="{ name: 'kit', params: { id: item.id } }"
+                  :class="{ here: item.id === shown?.id }"
+                  :aria-current="item.id === shown?.id ? 'page' : undefined"
+                  :data-kit="item.body.name"
+                >
+                  <KitThing :item="item.body" :widest="group.widest" />
+                  <span>{{ item.body.name }}</span>
+                </RouterLink>
+              </li>
+            </ul>
+          </section>
+        </div>
+      </div>
+      <aside class="right" aria-label="The thing that is chosen">
+        <KitFields
+          v-if="shown"
+          :key="shown.id"
+          :item="shown.body"
+          :put="(body, group) => (shown ? kit.change(shown.id, body, group) : [])"
+          :done="kit.endGesture"
+          @remove="remove(shown.id)"
+        />
+        <p v-else>Press a thing to change its figures.</p>
+        <p class="caution">
+          Rollers pinch: keep fingers, sleeves and hair away from the gap, and stop it before you reach in.
+        </p>
+      </aside>
+    </div>
+    <VDialog v-model="adding">
+      <section class="sheet-card" aria-label="Add something to the kit">
+        <h2>What is it</h2>
+        <ul class="kinds">
+          <li v-for="kind in KIT_KINDS" :key="kind">
+            <button type="button" :data-kind="kind" @click="add(kind)">{{ KIT[kind].one }}</button>
+          </li>
+        </ul>
+      </section>
+    </VDialog>
+  </main>
+</template>
+
+<style scoped>
+.kit {
+  flex: 1;
+  display: flex;
+  flex-direction: column;
+}
+.head {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+}
+.head button {
+  min-height: 44px;
+  padding: 0 8px;
+  color: var(--bar-soft);
+  cursor: pointer;
+}
+h1 {
+  font-size: 20px;
+}
+.plain {
+  display: grid;
+  gap: 14px;
+  justify-items: start;
+  max-width: 620px;
+  margin: 0 auto;
+  padding: 60px 24px;
+}
+.trouble {
+  padding: 10px 18px;
+  background: var(--stop);
+  border-left: 4px solid var(--stop-edge);
+}
+.bench {
+  flex: 1;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+}
+.middle {
+  padding: 16px 26px;
+  background: var(--cloth);
+}
+.verbs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 16px;
+  justify-content: space-between;
+}
+.verbs input {
+  flex: 0 1 280px;
+  min-height: 44px;
+  padding: 4px 12px;
+  border: 1.5px solid var(--line);
+  border-radius: 10px;
+  background: var(--panel);
+}
+.empty {
+  max-width: 60ch;
+  padding: 30px 0;
+}
+.groups {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 40px;
+}
+section h2 {
+  margin-top: 18px;
+  font-size: 17px;
+}
+ul {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: end;
+  gap: 6px 14px;
+  padding: 0 0 6px;
+  list-style: none;
+  border-bottom: 1px solid var(--line);
+}
+.middle li a {
+  display: grid;
+  justify-items: center;
+  align-content: end;
+  gap: 4px;
+  min-width: 84px;
+  min-height: 88px;
+  padding: 8px;
+  border-radius: 10px;
+  color: var(--ink);
+  text-decoration: none;
+}
+.middle li a:hover span {
+  text-decoration: underline;
+}
+.middle .here {
+  background: var(--press-soft);
+  outline: 2px solid var(--press);
+}
+.right {
+  display: grid;
+  gap: 18px;
+  align-content: start;
+  padding: 18px;
+  border-left: 1px solid var(--line);
+}
+.caution {
+  padding: 8px 12px;
+  background: var(--care);
+  border-left: 4px solid var(--care-edge);
+}
+.kinds {
+  border: 0;
+}
+.kinds button {
+  min-height: 48px;
+  padding: 0 16px;
+  border: 1.5px solid var(--press);
+  border-radius: 10px;
+  color: var(--press);
+  font-weight: 600;
+  cursor: pointer;
+}
+@media (max-width: 700px) {
+  .bench {
+    display: flex;
+    flex-direction: column-reverse;
+    justify-content: flex-end;
+  }
+  .middle {
+    padding: 14px 16px;
+  }
+  .right {
+    border-left: 0;
+  }
+}
+</style>

@@ -7,6 +7,7 @@ import ConflictNote from '../components/piece/ConflictNote.vue';
 import CutDesk from '../components/piece/CutDesk.vue';
 import CutFields from '../components/piece/CutFields.vue';
 import FigureList from '../components/piece/FigureList.vue';
+import FinishedRange from '../components/piece/FinishedRange.vue';
 import FitFields from '../components/piece/FitFields.vue';
 import FlatFields from '../components/piece/FlatFields.vue';
 import HistoryDialog from '../components/piece/HistoryDialog.vue';
@@ -24,6 +25,7 @@ import { useSolver } from '../composables/useSolver.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
 import { usePiece } from '../stores/piece.ts';
+import { useClays, useKit } from '../stores/records.ts';
 import { useSettings } from '../stores/settings.ts';
 
 /** Drawing in three dimensions is fetched only when a piece is raised. */
@@ -93,7 +95,11 @@ watch(
 onBeforeRouteLeave(async () => {
   await piece.keep();
 });
-onMounted(() => window.addEventListener('pagehide', piece.keepLeaving));
+onMounted(() => {
+  void useClays().load();
+  void useKit().load();
+  window.addEventListener('pagehide', piece.keepLeaving);
+});
 onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
 </script>
 
@@ -126,6 +132,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         <CheckList :checks="piece.developed.checks" @remedy="cutInPieces" />
         <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
         <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
+        <FinishedRange />
         <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
       </aside>
       <aside class="left" aria-label="What to change">

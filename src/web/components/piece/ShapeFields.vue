@@ -4,9 +4,9 @@ import type { Fault } from '../../../core/errors.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
+import ClayFields from './ClayFields.vue';
 import FormFields from './FormFields.vue';
 import LengthField from '../fields/LengthField.vue';
-import NumberField from '../fields/NumberField.vue';
 import { MEASURED_WAYS, STATE_WAYS } from './ways.ts';
 
 /** What the finished piece must be, and the clay and slab that it is made from. */
@@ -16,8 +16,6 @@ const target = computed(() => piece.target);
 function put(group: string, next: Partial<Target>): readonly Fault[] {
   return piece.change({ ...target.value, ...next }, group);
 }
-const clay = (key: 'shrinkage' | 'wetDensity') => (value: number) =>
-  put(`clay.${key}`, { clay: { ...target.value.clay, [key]: value } });
 const slab = (key: 'wall' | 'base') => (mm: number) =>
   put(`slab.${key}`, { slab: { ...target.value.slab, [key]: mm } });
 const done = () => piece.endGesture();
@@ -44,23 +42,7 @@ const done = () => piece.endGesture();
       @choose="(state) => piece.change({ ...target, size: { ...target.size, state } })"
     />
     <h2>Clay and slab</h2>
-    <NumberField
-      label="Shrinks, in all"
-      name="shrinkage"
-      unit=" %"
-      :factor="0.01"
-      :value="target.clay.shrinkage"
-      :take="clay('shrinkage')"
-      :done="done"
-    />
-    <NumberField
-      label="Wet density"
-      name="wetDensity"
-      unit=" g/cm³"
-      :value="target.clay.wetDensity"
-      :take="clay('wetDensity')"
-      :done="done"
-    />
+    <ClayFields />
     <LengthField label="Wall, wet" name="wall" :mm="target.slab.wall" :take="slab('wall')" :done="done" />
     <LengthField label="Base, wet" name="base" :mm="target.slab.base" :take="slab('base')" :done="done" />
   </section>

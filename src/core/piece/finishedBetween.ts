@@ -1,0 +1,38 @@
+import { firedBetween } from '../clay/bars.ts';
+import { firedLength } from '../clay/shrinkage.ts';
+import type { Development } from './develop.ts';
+import { formSizes } from './formSizes.ts';
+import type { Target } from './target.ts';
+
+/** A finished size, and between what it comes out of the kiln. Lengths fired mm. */
+export interface FinishedSize {
+  readonly key: string;
+  readonly label: string;
+  readonly fired: number;
+  readonly between: readonly [number, number];
+}
+
+/**
+ * Every length of the finished piece with the interval that the clay's shrinkage leaves it: the piece is cut for the
+ * target's own figure, and the true one lies in `interval` (fractions).
+ */
+export function finishedBetween(target: Target, interval: readonly [number, number]): FinishedSize[] {
+  const { form, size, clay } = target;
+  const wet = size.state === 'wet' || form.kind === 'former';
+  return formSizes(form)
+    .filter(({ unit }) => unit !== 'count')
+    .map(({ key, label, value }) => {
+      const fired = wet ? firedLength(value, clay.shrinkage) : value;
+      return { key, label, fired, between: firedBetween(fired, clay.shrinkage, interval) };
+    });
+}
+
+/** Between what the brim capacity lies (ml): volumes go by the cube. */
+export function capacityBetween(
+  { finished }: Development,
+  { clay }: Target,
+  interval: readonly [number, number],
+): readonly [number, number] {
+  const at = (shrinkage: number) => finished.capacityBrim * ((1 - shrinkage) / (1 - clay.shrinkage)) ** 3;
+  return [at(interval[1]), at(interval[0])];
+}

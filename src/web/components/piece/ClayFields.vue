@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { knownShrinkage } from '../../../core/clay/bars.ts';
+import type { Fault } from '../../../core/errors.ts';
+import type { Target } from '../../../core/piece/target.ts';
+import { usePiece } from '../../stores/piece.ts';
+import { useClays } from '../../stores/records.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import type { Choice } from '../fields/choice.ts';
+import NumberField from '../fields/NumberField.vue';
+import { bookedClay } from './bookedClay.ts';
+import { without } from './without.ts';
+
+/** The clay of the piece: one of the clay book, or figures of its own. */
+const piece = usePiece();
+const clays = useClays();
+
+const target = computed(() => piece.target);
+const booked = computed(() => bookedClay(target.value, clays.list));
+
+/** The way of a clay that is not in the book. */
+const NONE = '';
+const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
+const choices = computed<readonly Choice<string>[]>(() => [
+  ...clays.list.map(({ body }): Choice<string> => {
+    const { shrinkage, interval, from } = knownShrinkage(body);
+    const sure = interval
+      ? `between ${percent(interval[0])} and ${percent(interval[1])} by your bars`
+      : from === 'bars' ? 'from one bar' : from === 'maker' ? 'the maker’s figure' : 'a guess'; // prettier-ignore
+    return { value: body.name, title: body.name, why: `Shrinks ${percent(shrinkage)}, ${sure}.` };
+  }),
+  {
+    value: NONE,
+    title: 'not in the book',
+    why: 'Write its shrinkage and density here. Nothing is known of how sure they are.',
+  },
+]);
+
+function put(group: string, clay: Partial<Target['clay']>): readonly Fault[] {
+  return piece.change({ ...target.value, clay: without({ ...target.value.clay, ...clay }) }, group);
+}
+
+function choose(name: string): void {
+  const clay = clays.list.find(({ body }) => body.name === name)?.body;
+  if (!clay) put('clay.name', { name: undefined });
+  else take(clay.name, knownShrinkage(clay).shrinkage, clay.wetDensity);
+}
+
+function take(name: string, shrinkage: number, wetDensity: number): void {
+  put('clay.name', { name, shrinkage: Number(shrinkage.toFixed(5)), wetDensity });
+  piece.endGesture();
+}
+const done = () => piece.endGesture();
+</script>
+
+<template>
+  <div>
+    <ChoiceField label="Clay" name="clay" :value="booked?.clay.name ?? NONE" :choices="choices" @choose="choose" />
+    <p v-if="booked?.apart" class="apart" role="status">
+      The clay book says {{ percent(booked.known.shrinkage) }}; this piece is cut for
+      {{ percent(target.clay.shrinkage) }}.
+      <button type="button" @click="take(booked.clay.name, booked.known.shrinkage, booked.clay.wetDensity)">
+        Cut it for {{ percent(booked.known.shrinkage) }}
+      </button>
+    </p>
+    <NumberField
+      label="Shrinks, in all"
+      name="shrinkage"
+      unit=" %"
+      :factor="0.01"
+      :value="target.clay.shrinkage"
+      :take="(shrinkage) => put('clay.shrinkage', { shrinkage })"
+      :done="done"
+    />
+    <NumberField
+      label="Wet density"
+      name="wetDensity"
+      unit=" g/cm³"
+      :value="target.clay.wetDensity"
+      :take="(wetDensity) => put('clay.wetDensity', { wetDensity })"
+      :done="done"
+    />
+  </div>
+</template>
+
+<style scoped>
+.apart {
+  margin: 6px 0;
+  padding: 8px 12px;
+  background: var(--care);
+  border-left: 4px solid var(--care-edge);
+}
+.apart button {
+  min-height: 44px;
+  color: var(--press);
+  font-weight: 700;
+  cursor: pointer;
+}
+</style>
