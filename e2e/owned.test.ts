@@ -63,7 +63,7 @@ describe('a design', () => {
 
   it('is made at another size for the same slab, not zoomed', async () => {
     const page = await begin();
-    await page.keyboard.press('3');
+    await page.keyboard.press('4');
     await page.getByText('At another size?').click();
     await type(page, 'scale', '50');
     await page.getByRole('button', { name: 'Make the 50 % design' }).click();
@@ -106,7 +106,7 @@ describe('a design', () => {
     expect(await marked('place')).toBe(1);
     await page.keyboard.press('Control+z');
     expect(await marked('place')).toBe(2);
-    await page.keyboard.press('3');
+    await page.keyboard.press('4');
     const { bytes } = await download(page, () => page.getByRole('button', { name: /SVG/ }).click());
     const svg = bytes.toString('utf8');
     expect(svg.match(/>handle</g)).toHaveLength(2);

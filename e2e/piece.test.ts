@@ -190,7 +190,7 @@ describe('a piece', () => {
 
   it('gives templates that measure what the screen says', async () => {
     const page = await begin();
-    await page.keyboard.press('3');
+    await page.keyboard.press('4');
     await page.getByRole('img', { name: 'Page 1 of 3, wall' }).waitFor();
     const svg = await download(page, () => page.getByRole('button', { name: /^SVG/ }).click());
     expect(svg.name).toBe('new-tumbler.svg');

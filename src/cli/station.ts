@@ -1,6 +1,6 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { dirname, resolve } from 'node:path';
-import type { Nested, NestJob } from '../core/nest/nest.ts';
+import type { Nested, NestJob } from '../core/nest/nestJob.ts';
 
 /** What a command needs of the machine; tests bring their own. */
 export interface Station {

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { shortValue, type Fault } from '../core/errors.ts';
-import type { NestJob } from '../core/nest/nest.ts';
+import type { NestJob } from '../core/nest/nestJob.ts';
 import { skylineFits } from '../core/nest/nest.ts';
 import { area, validateOutline, type Outline, type Vertex } from '../core/outline/outline.ts';
 import { readShape } from './targetSchema.ts';

@@ -5,6 +5,7 @@ import type { Clay, ScrapEntry } from '../core/clay/clay.ts';
 import type { Fault } from '../core/errors.ts';
 import { checkKitItem } from '../core/kit/checkKit.ts';
 import { KIT_KINDS, type KitItem } from '../core/kit/kit.ts';
+import { checkPlan, type KeptPlan } from '../core/slabPlan/keptPlan.ts';
 import type { RecordBodies, RecordKind } from './records.ts';
 import { readShape } from './targetSchema.ts';
 
@@ -19,6 +20,14 @@ const bar = Joi.object({
   fired: figure(),
   run: oneOf(BAR_RUNS).default('any'),
   aside: Joi.boolean().strict(),
+});
+
+const placement = Joi.object({
+  id: Joi.string().max(200).required(),
+  x: figure().required(),
+  y: figure().required(),
+  turn: figure().required(),
+  locked: Joi.boolean().strict(),
 });
 
 /** The shape of each kind of record. Ranges are core's, checked once the shape is right. */
@@ -48,12 +57,26 @@ const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> }
     back: figure().required(),
     note: text(),
   }).required(),
+  plan: Joi.object<KeptPlan>({
+    name: text().required(),
+    design: Joi.string().guid().required(),
+    pieces: Joi.array()
+      .items(Joi.object({ design: Joi.string().guid().required(), count: figure().integer().required() }))
+      .required(),
+    gap: figure().required(),
+    margin: figure().required(),
+    alongRoll: Joi.boolean().strict().required(),
+    slabs: Joi.array()
+      .items(Joi.object({ thickness: figure().required(), placements: Joi.array().items(placement).required() }))
+      .required(),
+  }).required(),
 };
 
 const CHECKS: { readonly [K in RecordKind]: (body: RecordBodies[K]) => Fault[] } = {
   clay: checkClay,
   kit: checkKitItem,
   scrap: checkScrap,
+  plan: checkPlan,
 };
 
 export const RECORD_KINDS = Object.keys(SCHEMAS) as RecordKind[];

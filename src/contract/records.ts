@@ -1,4 +1,5 @@
 import type { Clay, ScrapEntry } from '../core/clay/clay.ts';
+import type { KeptPlan } from '../core/slabPlan/keptPlan.ts';
 import type { KitItem } from '../core/kit/kit.ts';
 
 /** What is kept beside designs. Each kind has a body of its own, and a name to find it by. */
@@ -6,6 +7,7 @@ export interface RecordBodies {
   readonly clay: Clay;
   readonly kit: KitItem;
   readonly scrap: ScrapEntry;
+  readonly plan: KeptPlan;
 }
 export type RecordKind = keyof RecordBodies;
 

@@ -2,7 +2,7 @@ import { createRouter, createWebHistory } from 'vue-router';
 import ShelfPlace from './places/ShelfPlace.vue';
 
 /** The stages of one piece that can be worked in. */
-export const STAGES = ['shape', 'flat', 'cut'] as const;
+export const STAGES = ['shape', 'flat', 'slab', 'cut'] as const;
 export type Stage = (typeof STAGES)[number];
 
 export const router = createRouter({

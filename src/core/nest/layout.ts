@@ -8,6 +8,8 @@ export interface Piece {
   readonly x: number;
   readonly y: number;
   readonly turn: number;
+  /** Lies where it lies: the others are laid round it. */
+  readonly fixed?: boolean;
 }
 
 /** A slab from x = 0 to width and y = 0 to length, and the clay to be left between parts (mm). */

@@ -1,7 +1,8 @@
 import { alongEdge, edgeAt, type Outline } from '../outline/outline.ts';
 import { circle, rectangle } from '../outline/shapes.ts';
 import { seeded } from '../seeded.ts';
-import { nest, type NestJob, type Nested, type NestPart } from './nest.ts';
+import { nest } from './nest.ts';
+import type { Nested, NestJob, NestPart } from './nestJob.ts';
 import { distanceTo, nestShape } from './nestShape.ts';
 
 type Point = readonly [number, number];

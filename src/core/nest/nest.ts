@@ -1,38 +1,8 @@
-import { area, type Outline } from '../outline/outline.ts';
 import { Overlaps, type Piece, type Strip } from './layout.ts';
-import { distanceTo, nestShape, type Turns } from './nestShape.ts';
+import { endOf, firstLayout, nestedOf, piecesOf, type Nested, type NestJob, type NestPart } from './nestJob.ts';
+import { distanceTo } from './nestShape.ts';
 import { relax, TOUCHING } from './relax.ts';
 import { boxAt, skyline } from './skyline.ts';
-
-/** A part to be nested, and how many of it. */
-export interface NestPart {
-  readonly id: string;
-  readonly count: number;
-  readonly outline: Outline;
-  readonly turns: Turns;
-}
-
-/** What is nested: parts on a slab of a width (x from 0), with clay left between them (mm). */
-export interface NestJob {
-  readonly width: number;
-  readonly gap: number;
-  readonly parts: readonly NestPart[];
-}
-
-/** A copy of a part: its outline turned about its own origin (degrees), then moved (mm). */
-export interface Placement {
-  readonly id: string;
-  readonly x: number;
-  readonly y: number;
-  readonly turn: number;
-}
-
-/** A layout: length of slab used (y from 0), the share of it that is parts, and where each copy lies. */
-export interface Nested {
-  readonly used: number;
-  readonly utilisation: number;
-  readonly placements: readonly Placement[];
-}
 
 /** Randomness and time come from outside, so that core stays repeatable. */
 export interface NestRun {
@@ -52,24 +22,6 @@ const SEARCH = { shrink: 0.012, least: 0.0015, rounds: 28, steps: 60, poses: 90,
 
 /** Weights of pairs that stay in the way grow by this much, the others shrink. */
 const WEIGHTS = { grow: 0.9, shrink: 0.93, most: 60 } as const;
-
-function piecesOf(job: NestJob): Piece[] {
-  return job.parts.flatMap(({ id, count, outline, turns }) => {
-    const shape = nestShape(outline);
-    return Array.from({ length: count }, (_, copy): Piece => ({
-      id: `${id}\n${copy}`,
-      shape,
-      turns,
-      x: 0,
-      y: 0,
-      turn: 0,
-    }));
-  });
-}
-
-function endOf(pieces: readonly Piece[]): number {
-  return Math.max(...pieces.map((piece) => piece.y + boxAt(piece.shape, piece.turn).maxY));
-}
 
 /** Pieces further apart than this need not be asked (mm): more than any gap. */
 const FAR = 600;
@@ -91,6 +43,7 @@ interface Search {
 /** Moves one piece to the best of many random poses, some of them near the best so far, if that is better. */
 function resettle(pieces: readonly Piece[], index: number, { strip, weights, overlaps, random }: Search): Piece[] {
   const piece = pieces[index] as Piece;
+  if (piece.fixed) return [...pieces];
   let best = piece;
   let least = overlaps.tried(index, piece, strip, weights);
   for (let tried = 0; tried < SEARCH.poses && least > 0; tried += 1) {
@@ -184,27 +137,6 @@ function clearance(pieces: readonly Piece[]): number {
   return least;
 }
 
-function nestedOf(job: NestJob, pieces: readonly Piece[]): Nested {
-  const lowest = Math.min(...pieces.map((piece) => piece.y + boxAt(piece.shape, piece.turn).minY));
-  const used = Math.max(...pieces.map((piece) => piece.y + boxAt(piece.shape, piece.turn).maxY)) - lowest;
-  const clay = job.parts.reduce((sum, part) => sum + part.count * area(part.outline), 0);
-  return {
-    used,
-    utilisation: clay / (job.width * used),
-    placements: pieces.map(({ id, shape, x, y, turn }) => {
-      const [mx, my] = shape.middle;
-      const [c, s] = [Math.cos(turn), Math.sin(turn)];
-      const degrees = ((((turn * 180) / Math.PI) % 360) + 360) % 360;
-      return {
-        id: id.split('\n')[0] ?? id,
-        x: x - (c * mx - s * my),
-        y: y - lowest - (s * mx + c * my),
-        turn: degrees,
-      };
-    }),
-  };
-}
-
 /** Whether a part lies on a slab of a width by its box, at a turn that it may have. */
 export function skylineFits(part: NestPart, width: number): boolean {
   return skyline(piecesOf({ width, gap: 0, parts: [{ ...part, count: 1 }] }), width, 0) !== null;
@@ -216,19 +148,21 @@ export function skylineFits(part: NestPart, width: number): boolean {
  * place, and begins again from the best layout. Null when a part is wider than the slab.
  */
 export function nest(job: NestJob, run: NestRun): Nested | null {
-  const start = skyline(piecesOf(job), job.width, job.gap);
+  const start = firstLayout(job);
   if (!start) return null;
   let best = start.pieces;
   let nested = nestedOf(job, best);
   run.better?.(nested);
-  if (best.length < 2) return nested;
+  const still = endOf(best.filter((piece) => piece.fixed)) + (best.some((piece) => piece.fixed) ? SPARE : 0);
+  if (best.length < 2 || best.every((piece) => piece.fixed)) return nested;
   let from = best;
   let length = start.used;
   let shrink: number = SEARCH.shrink * 3;
   let failed = 0;
-  while (run.going()) {
-    const strip: Strip = { width: job.width, length: length * (1 - shrink), gap: job.gap + SPARE };
-    const squeezed = from.map((piece) => ({ ...piece, y: piece.y * (1 - shrink) }));
+  // Nothing is won below the end of what is fixed.
+  while (run.going() && length > still) {
+    const strip: Strip = { width: job.width, length: Math.max(still, length * (1 - shrink)), gap: job.gap + SPARE };
+    const squeezed = from.map((piece) => (piece.fixed ? piece : { ...piece, y: piece.y * (1 - shrink) }));
     const found = separated(squeezed, strip, run, SEARCH.rounds);
     if (found && clearance(found) >= job.gap + TOUCHING) {
       failed = 0;
@@ -255,6 +189,7 @@ function disturbed(pieces: readonly Piece[], random: () => number, much: number)
   for (let times = 0; times < 1 + Math.floor(random() * 3 * much); times += 1) {
     const [i, j] = [pick(), pick()];
     const [a, b] = [next[i] as Piece, next[j] as Piece];
+    if (a.fixed || b.fixed) continue;
     const about = a.turns !== 'none' && random() < 0.5 ? Math.PI : 0;
     next[i] = { ...a, x: b.x, y: b.y, turn: a.turn + about };
     next[j] = { ...b, x: a.x, y: a.y };
@@ -264,10 +199,14 @@ function disturbed(pieces: readonly Piece[], random: () => number, much: number)
 
 /** Pieces thrown anywhere on the slab, at any turn they may have. */
 function scattered(pieces: readonly Piece[], strip: Strip, random: () => number): Piece[] {
-  return pieces.map((piece) => ({
-    ...piece,
-    x: strip.width * (0.15 + 0.7 * random()),
-    y: strip.length * random(),
-    turn: anyTurn(piece, random),
-  }));
+  return pieces.map((piece) =>
+    piece.fixed
+      ? piece
+      : {
+          ...piece,
+          x: strip.width * (0.15 + 0.7 * random()),
+          y: strip.length * random(),
+          turn: anyTurn(piece, random),
+        },
+  );
 }

@@ -1,3 +1,4 @@
+import { once } from '../numbers.ts';
 import { bounds, edgeAt, type Outline } from '../outline/outline.ts';
 
 /** How a part may be turned on the slab: freely, end for end, or not at all (it lies along the roll). */
@@ -59,8 +60,8 @@ function normalAt(outline: Outline, index: number, end: 0 | 1): readonly [number
   return [(sign * (at[0] - edge.centre[0])) / edge.radius, (sign * (at[1] - edge.centre[1])) / edge.radius];
 }
 
-/** Prepares an outline for nesting. */
-export function nestShape(outline: Outline): NestShape {
+/** Prepares an outline for nesting, once for each outline. */
+export const nestShape = once((outline: Outline): NestShape => {
   const box = bounds(outline);
   const middle = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2] as const;
   const samples: number[] = [];
@@ -103,7 +104,7 @@ export function nestShape(outline: Outline): NestShape {
     reach = Math.max(reach, Math.hypot(samples[at] ?? 0, samples[at + 1] ?? 0));
   const half = [(box.maxX - box.minX) / 2, (box.maxY - box.minY) / 2] as const;
   return { edges, samples: Float64Array.from(samples), middle, reach: reach + BOW, half };
-}
+});
 
 /**
  * Signed distance from a point (shape's own frame, from its middle) to the outline, exact for lines and arcs: the nearest

@@ -30,6 +30,7 @@ export function relax(start: readonly Piece[], { strip, weights, overlaps, steps
     if (overlaps.deepest <= TOUCHING) return pieces;
     const pace = Math.min(4, 0.25 + overlaps.deepest * 0.35) * (1 - (0.85 * step) / steps);
     pieces = pieces.map((piece, index) => {
+      if (piece.fixed) return piece;
       const go = [0, 0, 0];
       for (let axis = 0; axis < 3; axis += 1) {
         const at = 3 * index + axis;

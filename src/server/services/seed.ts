@@ -29,7 +29,12 @@ async function seedDesigns(database: Database, folder: string): Promise<void> {
 }
 
 /** The file of a folder that each kind of record is in. */
-const FILES: Readonly<Record<RecordKind, string>> = { clay: 'clays.json', kit: 'kit.json', scrap: 'scraps.json' };
+const FILES: Readonly<Record<RecordKind, string>> = {
+  clay: 'clays.json',
+  kit: 'kit.json',
+  scrap: 'scraps.json',
+  plan: 'plans.json',
+};
 
 /** Fills a book that never held anything with the demo's. */
 async function seedBook<K extends RecordKind>(database: Database, folder: string, kind: K): Promise<void> {

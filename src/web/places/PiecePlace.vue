@@ -17,6 +17,9 @@ import ShapeFields from '../components/piece/ShapeFields.vue';
 import SolverNote from '../components/piece/SolverNote.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import { figuresToMeasure, finishedFigures, type Figure } from '../components/piece/figures.ts';
+import SlabDesk from '../components/slab/SlabDesk.vue';
+import SlabFields from '../components/slab/SlabFields.vue';
+import SlabFigures from '../components/slab/SlabFigures.vue';
 import RaiseBar from '../components/standing/RaiseBar.vue';
 import { FIRST_CHOICES, type RaiseChoices } from '../components/standing/raiseChoices.ts';
 import type { ViewName } from '../components/standing/standingScene.ts';
@@ -79,7 +82,8 @@ useShortcuts([
   { keys: 'ctrl+s', words: 'Keep now (it keeps itself)', run: () => void piece.keep() },
   { keys: '1', words: 'Shape', run: () => go('shape') },
   { keys: '2', words: 'Flat', run: () => go('flat') },
-  { keys: '3', words: 'Cut', run: () => go('cut') },
+  { keys: '3', words: 'Slab', run: () => go('slab') },
+  { keys: '4', words: 'Cut', run: () => go('cut') },
   { keys: 'r', words: 'Raise the flat parts, or lay them down', run: raiseOrLay },
   { keys: 'f', words: 'Turn the other face up', run: flip },
   { keys: 'h', words: 'History', run: () => (history.value = true) },
@@ -116,6 +120,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     <ConflictNote />
     <div class="bench">
       <CutDesk v-if="stage === 'cut'" class="middle" />
+      <SlabDesk v-else-if="stage === 'slab'" class="middle" />
       <div v-else class="middle raising">
         <StandingView v-if="raised" :share="share" :choices="choices" :look="look" />
         <WorkTable v-else @how="askOnTable" />
@@ -128,16 +133,20 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         />
       </div>
       <aside class="right" aria-label="Figures">
-        <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
-        <CheckList :checks="piece.developed.checks" @remedy="cutInPieces" />
-        <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
-        <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
-        <FinishedRange />
+        <template v-if="stage === 'slab'"><SlabFigures /></template>
+        <template v-else>
+          <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
+          <CheckList :checks="piece.developed.checks" @remedy="cutInPieces" />
+          <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
+          <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
+          <FinishedRange />
+        </template>
         <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
       </aside>
       <aside class="left" aria-label="What to change">
         <template v-if="stage === 'shape'"><ShapeFields /><FitFields /></template>
         <FlatFields v-else-if="stage === 'flat'" />
+        <SlabFields v-else-if="stage === 'slab'" />
         <CutFields v-else />
       </aside>
     </div>

@@ -4,6 +4,7 @@ import type { Kept, RecordBodies, RecordKind } from '../../contract/records.ts';
 import { checkClay, checkScrap } from '../../core/clay/checkClay.ts';
 import type { Fault } from '../../core/errors.ts';
 import { checkKitItem } from '../../core/kit/checkKit.ts';
+import { checkPlan } from '../../core/slabPlan/keptPlan.ts';
 import { api } from '../api.ts';
 import { useConnection } from './connection.ts';
 
@@ -143,7 +144,8 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
   });
 }
 
-/** The clay book, the kit and the scrap ledger. */
+/** The clay book, the kit, the scrap ledger and slab plans. */
 export const useClays = bookOf('clay', checkClay);
 export const useKit = bookOf('kit', checkKitItem);
 export const useScraps = bookOf('scrap', checkScrap);
+export const usePlans = bookOf('plan', checkPlan);

@@ -1,0 +1,184 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { usePlanner } from '../../composables/usePlanner.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { useShortcuts } from '../../composables/useShortcuts.ts';
+import { useSize } from '../../composables/useSize.ts';
+import { usePlans } from '../../stores/records.ts';
+import { useSlabPlan } from '../../stores/slabPlan.ts';
+import SlabDrawing from './SlabDrawing.vue';
+
+/** The slabs of the plan, and what is done with them. */
+const plan = useSlabPlan();
+const plans = usePlans();
+const lengths = useLengths();
+
+/** A search goes on so long, unless it is stopped (s). */
+const SECONDS = 30;
+/** A slab is drawn no larger than this (px per mm). */
+const GREATEST_SCALE = 1.4;
+
+const box = ref<HTMLElement | null>(null);
+const { width } = useSize(box);
+const scale = computed(() => {
+  const longest = Math.max(...plan.sized.map(({ length }) => length), 200);
+  return Math.min(GREATEST_SCALE, Math.max(60, width.value - 110) / longest);
+});
+const chosen = ref<{ slab: number; index: number } | null>(null);
+const place = computed(() =>
+  chosen.value ? plan.slabs[chosen.value.slab]?.placements[chosen.value.index] : undefined,
+);
+
+const { busy, progress, trouble, start, stop } = usePlanner((slabs) => {
+  plan.show(slabs, holding);
+  if (!busy.value) plan.settle();
+});
+let holding = plan.locked;
+
+function layOut(): void {
+  holding = plan.locked;
+  chosen.value = null;
+  plan.making = true;
+  start({ pieces: plan.batch, rules: plan.rules, locked: holding, seconds: SECONDS });
+}
+
+function enough(): void {
+  stop();
+  plan.settle();
+}
+
+function change(by: { turn?: number; lock?: boolean }): void {
+  if (!chosen.value || !place.value) return;
+  const { slab, index } = chosen.value;
+  if (by.lock) plan.move(slab, index, { locked: !place.value.locked }, null);
+  if (by.turn && !place.value.locked) plan.move(slab, index, { turn: (place.value.turn + by.turn + 360) % 360 }, null);
+}
+
+const print = () => window.print();
+const wrong = computed(() => plan.sized.reduce((sum, { faults }) => sum + (faults?.crowded.size ?? 0) + (faults?.off.size ?? 0), 0)); // prettier-ignore
+
+useShortcuts([
+  { keys: 'n', words: 'Lay the parts out', run: () => (busy.value ? enough() : layOut()) },
+  { keys: 'p', words: 'Print the plan', run: print },
+]);
+</script>
+
+<template>
+  <div ref="box" class="desk">
+    <div class="bar">
+      <button v-if="!busy" type="button" class="press" data-testid="lay-out" @click="layOut">
+        {{
+          plan.slabs.length === 0
+            ? 'Lay the parts out'
+            : plan.locked.length
+              ? 'Lay the rest out again'
+              : 'Lay out again'
+        }}
+      </button>
+      <template v-else>
+        <button type="button" class="press" @click="enough">Stop, keep the best</button>
+        <progress :value="progress" max="1" aria-label="Laying out">{{ Math.round(progress * 100) }} %</progress>
+      </template>
+      <template v-if="place && !busy">
+        <button type="button" class="quiet" :disabled="place.locked" @click="change({ turn: -15 })">Turn left</button>
+        <button type="button" class="quiet" :disabled="place.locked" @click="change({ turn: 15 })">Turn right</button>
+        <button type="button" class="quiet" @click="change({ lock: true })">
+          {{ place.locked ? 'Unlock' : 'Lock' }}
+        </button>
+      </template>
+      <span class="far">
+        <button type="button" class="quiet" :disabled="plans.past.length === 0 || busy" @click="plans.undo()">
+          Undo on the slab
+        </button>
+        <button type="button" class="quiet" :disabled="plan.slabs.length === 0" @click="print">Print the plan</button>
+      </span>
+    </div>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <p v-if="plans.trouble" class="trouble" role="alert">{{ plans.trouble }}</p>
+    <p v-if="wrong" class="trouble" role="status">
+      {{ wrong }} parts lie too near to one another or off the slab. Move them, or lay out again.
+    </p>
+    <div v-if="plan.sized.length === 0" class="none">
+      <h2 v-if="plan.stale">The pieces have changed since the plan was made</h2>
+      <h2 v-else>Nothing lies on the slab yet</h2>
+      <p>
+        Say how many you make, then lay the parts out: as little clay as can be found, no part over another, walls along
+        the roll.
+      </p>
+    </div>
+    <figure v-for="(slab, index) in plan.sized" :key="index">
+      <figcaption>
+        <span class="serif">Slab {{ index + 1 }}</span
+        >, {{ lengths.length(slab.thickness) }} thick, {{ slab.placements.length }} parts
+      </figcaption>
+      <SlabDrawing
+        :index="index"
+        :slab="slab"
+        :scale="scale"
+        :chosen="chosen?.slab === index ? chosen.index : null"
+        @choose="(at) => (chosen = at === null ? null : { slab: index, index: at })"
+        @moved="plans.endGesture()"
+      />
+    </figure>
+  </div>
+</template>
+
+<style scoped>
+.desk {
+  padding: 14px 18px;
+  background: var(--cloth);
+  overflow: auto;
+}
+.bar {
+  position: sticky;
+  top: 0;
+  z-index: 1;
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 12px;
+  padding: 4px 0 8px;
+  background: var(--cloth);
+}
+.far {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-left: auto;
+}
+progress {
+  width: 160px;
+  height: 14px;
+  accent-color: var(--press);
+}
+figcaption {
+  padding: 10px 0 0;
+  color: var(--ink-soft);
+}
+figcaption .serif {
+  color: var(--ink);
+}
+figure {
+  overflow-x: auto;
+}
+.none {
+  display: grid;
+  gap: 10px;
+  max-width: 52ch;
+  padding: 70px 10px;
+}
+.trouble {
+  padding: 8px 12px;
+  background: var(--stop);
+  border-left: 4px solid var(--stop-edge);
+}
+@media print {
+  .bar,
+  .trouble {
+    display: none;
+  }
+  figure {
+    break-inside: avoid;
+  }
+}
+</style>

@@ -1,0 +1,154 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue';
+import { usePiece } from '../../stores/piece.ts';
+import { usePlans } from '../../stores/records.ts';
+import { useShelf } from '../../stores/shelf.ts';
+import { useSlabPlan } from '../../stores/slabPlan.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import type { Choice } from '../fields/choice.ts';
+import LengthField from '../fields/LengthField.vue';
+import NumberField from '../fields/NumberField.vue';
+
+/** What is made in this batch, and how parts are laid on the slab. */
+const plan = useSlabPlan();
+const piece = usePiece();
+const plans = usePlans();
+const shelf = useShelf();
+const lengths = useLengths();
+const adding = ref(false);
+const words = ref('');
+
+onMounted(() => {
+  void plans.load();
+  void shelf.load();
+});
+
+const nameOf = (design: string) => plan.targetOf(design)?.name ?? 'a piece that is not on the shelf';
+const others = computed(() => {
+  const taken = new Set(plan.plan.pieces.map(({ design }) => design));
+  const asked = words.value.trim().toLowerCase();
+  return shelf.designs
+    .filter((design) => !taken.has(design.id) && design.name.toLowerCase().includes(asked))
+    .slice(0, 12);
+});
+const done = () => plans.endGesture();
+const TURNS: readonly Choice<'along' | 'any'>[] = [
+  {
+    value: 'along',
+    title: 'along the roll',
+    why: 'Clay shrinks a little more along the roll: walls in line shrink alike. Bases may turn.',
+  },
+  { value: 'any', title: 'any way', why: 'Takes the least clay. Parts of one piece may shrink a little apart.' },
+];
+</script>
+
+<template>
+  <section aria-labelledby="batch-heading">
+    <h2 id="batch-heading">How many</h2>
+    <div v-for="one in plan.plan.pieces" :key="one.design" class="made" :data-made="nameOf(one.design)">
+      <NumberField
+        :label="nameOf(one.design)"
+        :name="`count-${one.design}`"
+        unit=""
+        :digits="0"
+        :value="one.count"
+        :take="(count) => plan.setCount(one.design, Math.round(count))"
+        :done="done"
+      />
+      <button
+        v-if="one.design !== piece.design?.id"
+        type="button"
+        :aria-label="`Take ${nameOf(one.design)} out of the batch`"
+        @click="plan.drop(one.design)"
+      >
+        ×
+      </button>
+    </div>
+    <button type="button" class="quiet" @click="adding = true">Add another piece</button>
+    <h2>On the slab</h2>
+    <ChoiceField
+      label="Walls lie"
+      name="along"
+      :value="plan.plan.alongRoll ? 'along' : 'any'"
+      :choices="TURNS"
+      @choose="(way) => plan.put({ alongRoll: way === 'along' })"
+    />
+    <LengthField
+      label="Between parts"
+      name="gap"
+      :mm="plan.plan.gap"
+      :take="(gap) => plan.put({ gap }, 'gap')"
+      :done="done"
+    />
+    <LengthField
+      label="Trim all round"
+      name="margin"
+      :mm="plan.plan.margin"
+      :take="(margin) => plan.put({ margin }, 'margin')"
+      :done="done"
+    />
+    <p class="hint">
+      No slab larger than {{ lengths.figure(plan.greatest.length) }} × {{ lengths.length(plan.greatest.width) }}, by
+      your board and roller in the <RouterLink :to="{ name: 'kit' }">kit</RouterLink>.
+    </p>
+    <VDialog v-model="adding">
+      <section class="sheet-card" aria-label="Add a piece to the batch">
+        <h2>Which piece</h2>
+        <input v-model="words" type="search" aria-label="Find a piece" placeholder="Find a piece" />
+        <ul>
+          <li v-for="design in others" :key="design.id">
+            <button type="button" :data-add="design.name" @click="(plan.add(design.id), (adding = false))">
+              {{ design.name }}
+            </button>
+          </li>
+          <li v-if="others.length === 0">Nothing else on the shelf is called that.</li>
+        </ul>
+      </section>
+    </VDialog>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 18px;
+  margin-bottom: 4px;
+}
+.quiet {
+  margin: 10px 0 18px;
+}
+.made {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+}
+.made button {
+  min-width: 44px;
+  min-height: 44px;
+  color: var(--press);
+  font-size: 20px;
+  cursor: pointer;
+}
+.hint {
+  padding: 10px 0;
+  color: var(--ink-soft);
+}
+.sheet-card input {
+  width: 100%;
+  min-height: 48px;
+  padding: 4px 12px;
+  border: 1.5px solid var(--line);
+  border-radius: 10px;
+}
+ul {
+  list-style: none;
+  padding: 8px 0 0;
+}
+li button {
+  width: 100%;
+  min-height: 46px;
+  text-align: left;
+  cursor: pointer;
+  border-bottom: 1px solid var(--line);
+}
+</style>

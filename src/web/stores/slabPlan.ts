@@ -1,0 +1,146 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef, watch } from 'vue';
+import type { Fault } from '../../core/errors.ts';
+import type { Outline } from '../../core/outline/outline.ts';
+import { checkTarget } from '../../core/piece/checkTarget.ts';
+import type { Target } from '../../core/piece/target.ts';
+import { greatestSlab } from '../../core/kit/kit.ts';
+import type { KeptPlacement, KeptPlan, KeptSlab } from '../../core/slabPlan/keptPlan.ts';
+import { laidBox, laidFaults } from '../../core/slabPlan/laidSlab.ts';
+import type { Locked } from '../../core/slabPlan/planSlabs.ts';
+import { DEFAULT_PLAN, planGroups, planSum, type BatchPiece, type PlannedSlab, type PlanRules } from '../../core/slabPlan/slabPlan.ts'; // prettier-ignore
+import { usePiece } from './piece.ts';
+import { useKit, usePlans } from './records.ts';
+import { useSettings } from './settings.ts';
+import { useShelf } from './shelf.ts';
+
+/** The slab plan of the design on the table: its batch, its rules and its slabs, kept by itself. */
+export const useSlabPlan = defineStore('slab-plan', () => {
+  const piece = usePiece();
+  const plans = usePlans();
+  const shelf = useShelf();
+  const kit = useKit();
+  const settings = useSettings();
+  /** Slabs as the worker finds them, until they are kept. */
+  const live = shallowRef<readonly KeptSlab[] | null>(null);
+  const making = ref(false);
+
+  const id = computed(() => piece.design?.id ?? '');
+  const kept = computed(() => plans.list.find(({ body }) => body.design === id.value));
+  const plan = computed<KeptPlan>(
+    () =>
+      kept.value?.body ?? { name: piece.target.name || 'Plan', design: id.value, pieces: [{ design: id.value, count: 1 }], ...DEFAULT_PLAN, slabs: [] }, // prettier-ignore
+  );
+  const targetOf = (design: string): Target | undefined =>
+    design === id.value ? piece.target : shelf.designs.find((one) => one.id === design)?.target;
+  const greatest = computed(() => greatestSlab(kit.list.map(({ body }) => body)) ?? settings.slab);
+  const rules = computed<PlanRules>(() => ({ ...greatest.value, gap: plan.value.gap, margin: plan.value.margin, alongRoll: plan.value.alongRoll })); // prettier-ignore
+  const batch = computed<readonly BatchPiece[]>(() =>
+    plan.value.pieces.flatMap(({ design, count }) => {
+      const target = targetOf(design);
+      return target && checkTarget(target).length === 0 ? [{ key: design, target, count }] : [];
+    }),
+  );
+  const groups = computed(() => planGroups(batch.value, rules.value));
+  const outlines = computed(() => new Map<string, Outline>(groups.value.flatMap(({ parts }) => parts.map(({ id: part, outline }) => [part, outline] as const)))); // prettier-ignore
+  const parts = computed(() => new Map(groups.value.flatMap((group) => group.parts.map((part) => [part.id, part] as const)))); // prettier-ignore
+
+  /** Slabs whose parts are those of the batch as it is now; a plan of other parts is of no use any more. */
+  const slabs = computed<readonly KeptSlab[]>(() => {
+    const found = live.value ?? plan.value.slabs;
+    const laid = new Map<string, number>();
+    for (const { placements } of found) for (const one of placements) laid.set(one.id, (laid.get(one.id) ?? 0) + 1);
+    const whole = [...laid].every(([part, count]) => count <= (parts.value.get(part)?.count ?? 0));
+    return whole ? found : [];
+  });
+  const stale = computed(() => slabs.value.length === 0 && plan.value.slabs.length > 0);
+
+  /** Each slab with its size and what is wrong on it. */
+  const sized = computed(() =>
+    slabs.value.map((slab) => {
+      const { margin } = rules.value;
+      const group = groups.value.find(({ thickness }) => thickness === slab.thickness);
+      const box = laidBox(slab.placements, outlines.value);
+      const room = { width: rules.value.width - 2 * margin, length: rules.value.length - 2 * margin, gap: group?.gap ?? plan.value.gap }; // prettier-ignore
+      const length = box.maxY + 2 * margin;
+      const width = box.maxX + 2 * margin;
+      return { ...slab, length, width, room, faults: making.value ? null : laidFaults(slab.placements, outlines.value, room) }; // prettier-ignore
+    }),
+  );
+  const sum = computed(() => planSum(sized.value, groups.value, piece.target.clay.wetDensity));
+
+  function put(change: Partial<KeptPlan>, group: string | null = null): readonly Fault[] {
+    const next = { ...plan.value, ...change };
+    if (kept.value) return plans.change(kept.value.id, next, group);
+    void plans.create(next);
+    return [];
+  }
+
+  const setCount = (design: string, count: number) =>
+    put(
+      { pieces: plan.value.pieces.map((one) => (one.design === design ? { design, count } : one)) },
+      `count ${design}`,
+    );
+  const add = (design: string) => put({ pieces: [...plan.value.pieces, { design, count: 1 }] });
+  const drop = (design: string) => put({ pieces: plan.value.pieces.filter((one) => one.design !== design) });
+
+  /** Takes slabs as the worker finds them, keeping what was locked. */
+  function show(found: readonly PlannedSlab[], locked: readonly Locked[]): void {
+    const isLocked = ({ id: part, x, y, turn }: KeptPlacement) =>
+      locked.some(({ placement: at }) => at.id === part && Math.hypot(at.x - x, at.y - y) < 1e-6 && Math.abs(((at.turn - turn + 540) % 360) - 180) < 1e-6); // prettier-ignore
+    live.value = found.map(({ thickness, placements }) => ({
+      thickness,
+      placements: placements.map((one) => (isLocked(one) ? { ...one, locked: true } : one)),
+    }));
+  }
+
+  /** Keeps what was found. */
+  function settle(): void {
+    making.value = false;
+    if (live.value) put({ slabs: live.value });
+    live.value = null;
+  }
+
+  /** Locked placements by the slab of their thickness. */
+  const locked = computed<Locked[]>(() => {
+    const counted = new Map<number, number>();
+    return slabs.value.flatMap(({ thickness, placements }) => {
+      const slab = counted.get(thickness) ?? 0;
+      const own = placements.filter((one) => one.locked);
+      if (own.length > 0) counted.set(thickness, slab + 1);
+      return own.map(({ id: part, x, y, turn }) => ({ slab, placement: { id: part, x, y, turn } }));
+    });
+  });
+
+  /** Changes one placement by hand. */
+  function move(slab: number, index: number, change: Partial<KeptPlacement>, group: string | null): void {
+    const next = slabs.value.map(
+      (one, at) =>
+      at === slab ? { ...one, placements: one.placements.map((place, here) => (here === index ? { ...place, ...change } : place)) } : one, // prettier-ignore
+    );
+    put({ slabs: next }, group);
+  }
+
+  watch(id, () => {
+    live.value = null;
+    making.value = false;
+  });
+
+  const state = {
+    plan,
+    rules,
+    batch,
+    groups,
+    outlines,
+    parts,
+    slabs,
+    sized,
+    sum,
+    stale,
+    locked,
+    live,
+    making,
+    greatest,
+  };
+  return { ...state, put, setCount, add, drop, show, settle, move, targetOf };
+});
