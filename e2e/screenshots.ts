@@ -45,6 +45,26 @@ const onOwned = async (page: Page, url: string) => {
   await page.locator('.tracings').waitFor();
 };
 
+const onPlace = (path: string, ready: string) => async (page: Page, url: string) => {
+  await page.goto(`${url}${path}`);
+  await page.locator(ready).first().waitFor();
+};
+
+/** Seconds that a plan is looked for before its picture is taken. */
+const PLANNING = 12;
+
+const slabPlanned = async (page: Page, url: string) => {
+  await onPlace('', '[data-design]')(page, url);
+  await page.locator('[data-design="Soup cup"] .drawing').click();
+  await page.waitForURL(/piece/);
+  await page.goto(page.url().replace(/(\/(shape|flat|slab|cut))?$/, '/slab'));
+  await page.locator('input[name^="count-"]').fill('6');
+  await page.locator('input[name^="count-"]').press('Enter');
+  await page.getByTestId('lay-out').click();
+  await page.waitForTimeout(PLANNING * 1000);
+  await page.getByRole('button', { name: 'Stop, keep the best' }).click();
+};
+
 const DESK = { width: 1280, height: 800 };
 const TABLET = { width: 1024, height: 768 };
 const PHONE = { width: 390, height: 844 };
@@ -60,6 +80,10 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-facets', ...DESK, take: onPiece('Salt box', 'flat') },
   { name: 'piece-raising', ...DESK, take: raisedTo('Soup cup', '0.55') },
   { name: 'piece-raised', ...DESK, take: raisedTo('Rack tumbler', '1', ['Cut level', 'Seam']) },
+  { name: 'piece-slab', ...DESK, take: slabPlanned },
+  { name: 'clay', ...DESK, take: onPlace('clay', '[data-bar]') },
+  { name: 'clay-phone', ...PHONE, take: onPlace('clay', '[data-bar]') },
+  { name: 'kit', ...DESK, take: onPlace('kit', '[data-kit]') },
   { name: 'owned', ...DESK, take: onOwned },
   { name: 'piece-flat-tablet', ...TABLET, take: onPiece('Rack tumbler', 'flat') },
   { name: 'piece-shape-phone', ...PHONE, take: onPiece('Rack tumbler', 'shape') },

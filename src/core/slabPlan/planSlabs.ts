@@ -195,8 +195,12 @@ export function planSlabs(
   const slabs = () => made.flatMap((group) => group.slabs());
   const told = () => run.better?.(slabs());
   told();
+  // More parts, more time: a slab with two on it is done at once.
+  const weights = groups.map(({ parts }) => parts.reduce((all, { count }) => all + count, 0) ** 2);
+  const total = weights.reduce((all, weight) => all + weight, 0);
   made.forEach((group, index) => {
-    const [from, to] = [index / made.length, (index + 1) / made.length];
+    const before = weights.slice(0, index).reduce((all, weight) => all + weight, 0);
+    const [from, to] = [before / total, (before + (weights[index] ?? 0)) / total];
     const merging = from + MERGING * (to - from);
     while (group.merge(run, from, merging)) told();
     group.shorten(run, run.before(merging) ? from : merging, to, told);

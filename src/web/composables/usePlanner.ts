@@ -35,9 +35,9 @@ export function usePlanner(take: (slabs: readonly PlannedSlab[]) => void) {
     worker = own;
     own.onmessage = ({ data }: MessageEvent<PlanReply>) => {
       if (worker !== own) return;
+      if (data.kind === 'done') stop();
       take(data.slabs);
       if (data.kind !== 'done') return;
-      stop();
       if (data.unfit.length > 0) {
         trouble.value = `Larger than the slab, so not laid out: ${data.unfit.join('; ')}. Cut the wall in pieces, or roll a larger slab.`;
       }

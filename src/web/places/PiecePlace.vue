@@ -207,6 +207,19 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
 .wide {
   width: 100%;
 }
+@media print {
+  .bench {
+    display: block;
+  }
+  .left,
+  .wide {
+    display: none;
+  }
+  .middle {
+    position: static;
+    height: auto;
+  }
+}
 @media (max-width: 1100px) {
   .bench {
     grid-template-columns: minmax(0, 1fr) 272px;

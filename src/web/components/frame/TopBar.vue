@@ -150,6 +150,16 @@ kbd {
   }
 }
 @media (max-width: 1180px) {
+  .light span {
+    clip-path: inset(50%);
+    position: absolute;
+  }
+  .light svg {
+    display: block;
+  }
+  .place {
+    padding: 0 6px;
+  }
   button {
     padding: 0 8px;
   }
@@ -166,13 +176,6 @@ kbd {
   .keys {
     display: none;
   }
-  .light span {
-    clip-path: inset(50%);
-    position: absolute;
-  }
-  .light svg {
-    display: block;
-  }
   .brand {
     margin-right: auto;
     padding-left: 6px;
@@ -180,6 +183,13 @@ kbd {
   .heading {
     order: 1;
     flex-basis: 100%;
+  }
+}
+@media print {
+  .bar button,
+  .bar nav,
+  .units {
+    display: none;
   }
 }
 </style>

@@ -21,6 +21,11 @@ const NAMES: Readonly<Record<Stage, string>> = { shape: 'Shape', flat: 'Flat', s
 </template>
 
 <style scoped>
+@media print {
+  .ruler {
+    display: none;
+  }
+}
 .ruler {
   display: flex;
   justify-content: space-around;
@@ -64,5 +69,12 @@ a.here::after {
   border: 9px solid transparent;
   border-top: 0;
   border-bottom: 7px solid var(--ground);
+}
+@media (max-width: 700px) {
+  a {
+    flex: 1;
+    min-width: 0;
+    padding: 12px 4px 4px;
+  }
 }
 </style>

@@ -21,7 +21,8 @@ const GREATEST_SCALE = 1.4;
 const box = ref<HTMLElement | null>(null);
 const { width } = useSize(box);
 const scale = computed(() => {
-  const longest = Math.max(...plan.sized.map(({ length }) => length), 200);
+  // In steps, so that the drawing does not swell with every plan that is a little shorter.
+  const longest = Math.ceil(Math.max(...plan.sized.map(({ length }) => length), 300) / 100) * 100;
   return Math.min(GREATEST_SCALE, Math.max(60, width.value - 110) / longest);
 });
 const chosen = ref<{ slab: number; index: number } | null>(null);

@@ -133,6 +133,7 @@ function onKey(event: KeyboardEvent, { key, place }: Drawn): void {
         class="part"
         :class="{ chosen: chosen === one.key, locked: one.place.locked, wrong: one.wrong }"
         :data-place="one.key"
+        :data-at="`${one.place.x.toFixed(3)} ${one.place.y.toFixed(3)} ${one.place.turn.toFixed(2)}`"
         tabindex="0"
         role="button"
         :aria-pressed="chosen === one.key"

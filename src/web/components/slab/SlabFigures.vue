@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { thicknesses, thicknessWay } from '../../../core/kit/kit.ts';
+import { offcutsOf, testBars, type Offcut } from '../../../core/slabPlan/offcuts.ts';
 import { HEAVY, lumpPlan, type Pass } from '../../../core/slabPlan/lump.ts';
 import { scaleUp } from '../../../core/units/mass.ts';
 import { useLengths } from '../../composables/useLengths.ts';
@@ -31,11 +32,23 @@ const slabs = computed(() =>
         : way.nearest === null
           ? 'no sticks in the kit'
           : `no sticks for it; nearest ${lengths.length(way.nearest)}`;
-    return { ...slab, mass, rolled, known: way.kind !== 'none', lump: lumpPlan(slab, offered.value) };
+    const room = { width: slab.width - 2 * plan.rules.margin, length: slab.length - 2 * plan.rules.margin, gap: plan.rules.gap }; // prettier-ignore
+    const offcuts = plan.making ? [] : offcutsOf(slab.placements, plan.outlines, room);
+    return { ...slab, mass, rolled, offcuts, known: way.kind !== 'none', lump: lumpPlan(slab, offered.value) };
   }),
 );
 const weigh = computed(() => slabs.value.reduce((sum, { mass }) => sum + scaleUp(mass, settings.unit === 'inch' ? 'lb' : 'g'), 0)); // prettier-ignore
 const heavy = computed(() => slabs.value.some(({ mass }) => mass > HEAVY));
+/** What an off-cut is good for. */
+function goodFor(cut: Offcut): string {
+  const bars = testBars(cut);
+  const short = Math.min(cut.width, cut.length);
+  return [
+    ...(bars > 0 ? [`${bars} test bar${bars > 1 ? 's' : ''}`] : []),
+    ...(short >= 60 ? ['a small base'] : []),
+    ...(Math.max(cut.width, cut.length) >= 150 ? ['strap handles'] : []),
+  ].join(', ');
+}
 const passWords = (pass: Pass) => `${lengths.figure(pass.to)}${pass.turn ? ', turned a quarter' : ''}: ${lengths.figure(pass.length)} × ${lengths.length(pass.width)}`; // prettier-ignore
 </script>
 
@@ -76,6 +89,10 @@ const passWords = (pass: Pass) => `${lengths.figure(pass.to)}${pass.turn ? ', tu
       <ol v-if="slab.lump.passes.length">
         <li v-for="(pass, step) in slab.lump.passes" :key="step">{{ passWords(pass) }}</li>
       </ol>
+      <p v-for="(cut, number) in slab.offcuts" :key="`cut-${number}`" class="cut">
+        Off-cut {{ lengths.figure(cut.length) }} × {{ lengths.length(cut.width)
+        }}<template v-if="goodFor(cut)">: {{ goodFor(cut) }}</template>
+      </p>
     </article>
     <p v-if="heavy" class="care">A slab of more than {{ masses.write(HEAVY) }} is carried by two, on a board.</p>
     <p class="care">
@@ -120,7 +137,8 @@ h2 {
   font-size: 17px;
 }
 .size strong {
-  font-size: 22px;
+  font-size: 18.5px;
+  letter-spacing: -0.01em;
 }
 ol {
   padding-left: 22px;

@@ -1,0 +1,140 @@
+import type { Browser, Page } from 'playwright-core';
+import { openBrowser } from './browser.ts';
+import { openTable, type TestTable } from './testTable.ts';
+
+let table: TestTable;
+let browser: Browser;
+let page: Page;
+
+beforeAll(async () => {
+  table = await openTable({ demo: true });
+  browser = await openBrowser();
+});
+afterAll(async () => {
+  await browser.close();
+  await table.close();
+});
+beforeEach(async () => {
+  page = await browser.newPage({ viewport: { width: 1280, height: 900 } });
+});
+afterEach(() => page.close());
+
+async function onPiece(design: string, stage: string): Promise<void> {
+  await page.goto(table.url);
+  await page.locator(`[data-design="${design}"] .drawing`).click();
+  await page.waitForURL(/piece/);
+  await page.goto(`${page.url().replace(/\/(shape|flat|slab|cut)$/, '')}/${stage}`);
+}
+const words = async (selector: string) => (await page.locator(selector).first().innerText()).replace(/\s+/g, ' ');
+
+describe('the clay book', () => {
+  it('takes shrink bars, and a design’s finished range changes with them', async () => {
+    await onPiece('Rack tumbler', 'shape');
+    await page.locator('[data-range="diameter"]').waitFor();
+    const before = await words('[data-range="diameter"]');
+    expect(before).toMatch(/84\.0 mm, between 83\.[0-9] and 84\.[0-9]/);
+
+    await page.goto(`${table.url}clay`);
+    await page.locator('[data-clay="Siding buff"]').click();
+    await page.getByRole('button', { name: 'Add a bar' }).click();
+    await page.getByLabel('Bar 7, fired').fill('8.6 cm');
+    await page.getByLabel('Bar 7, fired').blur();
+    expect(await words('[data-bar="6"] strong')).toBe('14.0 %');
+    expect(await words('[data-bar="6"]')).toContain('stands apart');
+    expect(await words('[data-testid="sureness"]')).toContain('7 bars');
+    await page.waitForTimeout(700);
+
+    await onPiece('Rack tumbler', 'shape');
+    await page.locator('[data-range="diameter"]').waitFor();
+    const after = await words('[data-range="diameter"]');
+    expect(after).not.toBe(before);
+    const low = (text: string) => Number(/between ([\d.]+)/.exec(text)?.[1]);
+    expect(low(after)).toBeLessThan(low(before));
+    expect(await page.getByRole('button', { name: /Cut it for 12\.3 %/ }).count()).toBe(1);
+  });
+
+  it('refuses a bar that is longer than when it was wet, and undoes', async () => {
+    await page.goto(`${table.url}clay`);
+    await page.locator('[data-clay="Fog bank grey"]').click();
+    expect(await words('[data-testid="sureness"]')).toContain('a guess');
+    await page.getByRole('button', { name: 'Add a bar' }).click();
+    await page.getByLabel('Bar 1, fired').fill('120');
+    expect(await words('[role="alert"]')).toContain('longer than when it was wet');
+    await page.getByLabel('Bar 1, fired').fill('90');
+    await page.getByLabel('Bar 1, fired').blur();
+    expect(await words('[data-testid="sureness"]')).toContain('one bar');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await page.locator('[data-testid="sureness"]', { hasText: 'a guess' }).waitFor();
+  });
+});
+
+describe('the kit', () => {
+  it('takes a new cutter and keeps it', async () => {
+    await page.goto(`${table.url}kit`);
+    await page.getByRole('button', { name: 'Add something' }).click();
+    await page.locator('[data-kind="cutter"]').click();
+    await page.locator('input[name="kit-name"]').fill('Tin lid');
+    await page.locator('input[name="diameter"]').fill('3 5/16"');
+    await page.locator('input[name="diameter"]').press('Enter');
+    await page.waitForTimeout(700);
+    await page.reload();
+    await page.locator('[data-kit="Tin lid"]').waitFor();
+    expect(await words('[data-kit="Tin lid"]')).toContain('84.1');
+  });
+});
+
+describe('a slab plan', () => {
+  it('is made, a part is locked, the rest is laid out again round it, and the plan is printed', async () => {
+    await onPiece('Soup cup', 'slab');
+    await page.locator('input[name^="count-"]').fill('4');
+    await page.locator('input[name^="count-"]').press('Enter');
+    await page.getByTestId('lay-out').click();
+    await page.locator('[data-slab="0"] [data-place="7"]').waitFor({ timeout: 5000 });
+    await page.getByRole('button', { name: 'Stop, keep the best' }).click();
+    expect(await words('[data-testid="weigh-out"]')).toMatch(/^\d+ g$/);
+
+    const part = page.locator('[data-slab="0"] [data-place="0"]');
+    await part.focus();
+    const at = () => part.getAttribute('data-at');
+    const before = await at();
+    await page.keyboard.press('ArrowRight');
+    expect(await at()).not.toBe(before);
+    await page.getByRole('button', { name: 'Lock', exact: true }).click();
+    const locked = await at();
+    await page.keyboard.press('ArrowRight');
+    expect(await at()).toBe(locked);
+
+    await page.getByTestId('lay-out').click();
+    await page.waitForTimeout(1500);
+    await page.getByRole('button', { name: 'Stop, keep the best' }).click();
+    expect(await page.locator('.part.locked').count()).toBe(1);
+    expect(await page.locator('.part.locked').getAttribute('data-at')).toBe(locked);
+    expect(await page.locator('[data-slab="0"] .part').count()).toBe(8);
+
+    await page.emulateMedia({ media: 'print' });
+    expect(await page.locator('.desk .bar').isVisible()).toBe(false);
+    expect(await page.locator('[data-slab="0"]').isVisible()).toBe(true);
+    const sheet = await page.pdf({ format: 'A4', landscape: true });
+    expect(sheet.length).toBeGreaterThan(5000);
+  });
+
+  it('says where parts that were moved by hand lie too near, and undoes the move', async () => {
+    await onPiece('Rack tumbler', 'slab');
+    await page.getByTestId('lay-out').click();
+    await page.locator('[data-slab="0"] [data-place="1"]').waitFor({ timeout: 5000 });
+    await page.getByRole('button', { name: 'Stop, keep the best' }).click();
+    const disc = page.locator('[data-slab="0"] .part', { hasText: 'Base' });
+    const wall = await page.locator('[data-slab="0"] .part', { hasText: 'Wall' }).boundingBox();
+    const box = await disc.boundingBox();
+    if (!box || !wall) throw new Error('the parts are not drawn');
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(wall.x + wall.width / 2, wall.y + wall.height / 2, { steps: 4 });
+    await page.mouse.up();
+    await page.locator('.part.wrong').first().waitFor();
+    expect(await page.locator('.part.wrong').count()).toBe(2);
+    await page.getByRole('button', { name: 'Undo on the slab' }).click();
+    await page.locator('.part.wrong').first().waitFor({ state: 'detached' });
+  });
+});
