@@ -9,7 +9,7 @@ import { leanOf, wetOf, type Returned } from './returned.test.helper.ts';
 import type { LoftForm, Target } from './target.ts';
 
 /** Distance from the middle to the tangent of a plan outline, straight from what it is. */
-function reachOf(plan: PlanOutline, phi: number): number {
+export function reachOf(plan: PlanOutline, phi: number): number {
   const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
   const [x, y] = plan.at ?? [0, 0];
   const own = () => {

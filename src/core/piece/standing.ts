@@ -17,6 +17,8 @@ export interface Standing {
   readonly hollow: readonly Reach[];
   /** Across the inside along and across the x axis, where it is narrowest in its upper half: what a hand must pass. */
   readonly mouth: readonly [number, number];
+  /** Widest across the outside along and across the x axis (mm). */
+  readonly across: readonly [number, number];
   /** Volume of the hollow from the floor to the brim (mm3). */
   readonly hollowVolume: number;
 }
@@ -29,6 +31,11 @@ export function reachOf(shape: Support, height: number): Reach {
 /** Across an outline along and across the x axis (mm). */
 export function acrossOf(shape: Support): readonly [number, number] {
   return [shape.h(0) + shape.h(Math.PI), shape.h(Math.PI / 2) + shape.h(-Math.PI / 2)];
+}
+
+/** The larger of several widths, each way (mm). */
+export function widestOf(widths: readonly (readonly [number, number])[]): readonly [number, number] {
+  return [Math.max(...widths.map(([x]) => x)), Math.max(...widths.map(([, y]) => y))];
 }
 
 /** Volume between two heights of a solid whose level sections change their size evenly: Simpson's rule is exact. */

@@ -10,6 +10,7 @@ import FigureList from '../components/piece/FigureList.vue';
 import FinishedRange from '../components/piece/FinishedRange.vue';
 import FitFields from '../components/piece/FitFields.vue';
 import FlatFields from '../components/piece/FlatFields.vue';
+import KitUse from '../components/piece/KitUse.vue';
 import HistoryDialog from '../components/piece/HistoryDialog.vue';
 import HowDialog from '../components/piece/HowDialog.vue';
 import PieceHeading from '../components/piece/PieceHeading.vue';
@@ -140,6 +141,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
           <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
           <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
           <FinishedRange />
+          <KitUse />
         </template>
         <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
       </aside>

@@ -3,7 +3,7 @@ import { degrees, radians } from '../../numbers.ts';
 import { inward, supportOf, type Support } from '../../outline/plan.ts';
 import { panelPart } from '../../part/panelPart.ts';
 import type { Mark, Part } from '../../part/part.ts';
-import { acrossOf, hollowOf, reachOf, type Standing } from '../standing.ts';
+import { acrossOf, hollowOf, reachOf, widestOf, type Standing } from '../standing.ts';
 import type { BoxForm, FacetForm, Target } from '../target.ts';
 import { toWet } from '../wetSize.ts';
 import type { DevelopedForm, FormKindWork } from './kind.ts';
@@ -51,6 +51,7 @@ function standing(target: Target): Standing {
     rim: reachOf(outerAt(height), height),
     hollow: [reachOf(inner(floor), floor), reachOf(inner(height), height)],
     mouth: acrossOf(inner(height)),
+    across: widestOf([acrossOf(outerAt(0)), acrossOf(outerAt(height))]),
     hollowVolume: hollowOf(inner, floor, height),
   };
 }
@@ -113,24 +114,21 @@ function facetWalls(
   const { foot, rim, slant, mitre, footLean } = wall;
   const shared = { thickness, faceUp };
   const rimLean = degrees(wall.slope);
-  if (form.fold === 'separate') {
-    return [
-      panelPart({
-        ...shared,
-        id: 'panel',
-        name: 'Panel',
-        count: form.sides,
-        corners: trapezoid(foot, rim, slant),
-        marks: panelMarks(foot, rim, slant),
-        edges: [
-          { name: 'foot', lean: footLean },
-          { name: 'right', lean: mitre },
-          { name: 'rim', lean: rimLean },
-          { name: 'left', lean: mitre },
-        ],
-      }),
-    ];
-  }
+  const panel = panelPart({
+    ...shared,
+    id: 'panel',
+    name: 'Panel',
+    count: form.sides,
+    corners: trapezoid(foot, rim, slant),
+    marks: panelMarks(foot, rim, slant),
+    edges: [
+      { name: 'foot', lean: footLean },
+      { name: 'right', lean: mitre },
+      { name: 'rim', lean: rimLean },
+      { name: 'left', lean: mitre },
+    ],
+  });
+  if (form.fold === 'separate') return [panel];
   const { corners, folds } = fan(foot, rim, slant, form.sides);
   const edges = corners.map((_, index) => {
     if (index < form.sides) return { name: 'foot', lean: footLean } as const;
@@ -138,7 +136,9 @@ function facetWalls(
     if (index < 2 * form.sides + 1) return { name: 'rim', lean: rimLean } as const;
     return { name: 'left', lean: mitre } as const;
   });
-  return [panelPart({ ...shared, id: 'wall', name: 'Wall strip', count: 1, corners, edges, marks: folds })];
+  const strip = panelPart({ ...shared, id: 'wall', name: 'Wall strip', count: 1, corners, edges, marks: folds });
+  // The clay that the V-grooves take out goes back to the bag: what is left is the panels.
+  return [{ ...strip, volume: form.sides * panel.volume }];
 }
 
 function boxWalls(form: BoxForm, target: Target, piece: FlatPiece, from: number, footLean: number): Part[] {

@@ -15,7 +15,7 @@ import { bandPart } from '../../part/bandPart.ts';
 import { loftPart } from '../../part/loftPart.ts';
 import { seamAllowance } from '../../seam/seam.ts';
 import { sectionAt, slopeAt, unrollLoft, type LoftWall } from '../../wall/loft.ts';
-import { acrossOf, hollowOf, reachOf, type Standing } from '../standing.ts';
+import { acrossOf, hollowOf, reachOf, widestOf, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
 import { toWet } from '../wetSize.ts';
 import type { DevelopedForm, FormKindWork, WallPlace } from './kind.ts';
@@ -57,6 +57,7 @@ function standing(target: Target): Standing {
     rim: reachOf(wall.rim, wall.height),
     hollow: [reachOf(inner(floor), floor), reachOf(inner(wall.height), wall.height)],
     mouth: acrossOf(inner(wall.height)),
+    across: widestOf([acrossOf(wall.foot), acrossOf(wall.rim)]),
     hollowVolume: hollowOf(inner, floor, wall.height),
   };
 }

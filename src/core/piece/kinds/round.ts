@@ -34,7 +34,8 @@ function standing(target: Target): Standing {
   const height = cones.at(-1)?.to ?? 0;
   const upper = hollow.filter(([z]) => z >= height / 2).map(([, , radius]) => 2 * radius);
   const narrowest = Math.min(...upper);
-  return { height, floor, outer, rim, hollow, mouth: [narrowest, narrowest], hollowVolume };
+  const widest = 2 * Math.max(...outer.map(([, , right]) => right));
+  return { height, floor, outer, rim, hollow, mouth: [narrowest, narrowest], across: [widest, widest], hollowVolume };
 }
 
 const finite = (radius: number) => (radius >= STRAIGHT_RADIUS * 1e6 ? null : radius);

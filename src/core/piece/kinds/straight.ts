@@ -18,6 +18,7 @@ function standing(target: Target): Standing {
     rim: reach(piece.height, piece.outside),
     hollow: [reach(piece.floor, piece.inside), reach(piece.height, piece.inside)],
     mouth: [piece.inside, piece.inside],
+    across: [piece.outside, piece.outside],
     hollowVolume: frustum(piece.inside / 2, piece.inside / 2, piece.height - piece.floor),
   };
 }

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { pieceKit } from '../../../core/kit/pieceKit.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { usePiece } from '../../stores/piece.ts';
+import { useKit } from '../../stores/records.ts';
+
+/** What of the kit the piece uses, and how many stand on a kiln shelf. */
+const piece = usePiece();
+const kit = useKit();
+const lengths = useLengths();
+const used = computed(() => pieceKit(kit.list.map(({ body }) => body), piece.target, piece.developed)); // prettier-ignore
+</script>
+
+<template>
+  <section v-if="kit.list.length" aria-labelledby="kit-use">
+    <h2 id="kit-use">From your kit</h2>
+    <ul>
+      <li v-for="slab in used.slabs" :key="slab.thickness" :class="{ none: slab.kind === 'none' }" data-use="slab">
+        <span>{{ lengths.length(slab.thickness) }} slab</span>
+        <strong v-if="slab.kind !== 'none'">{{ slab.name }}</strong>
+        <strong v-else-if="slab.nearest !== null">nearest {{ lengths.length(slab.nearest) }}</strong>
+        <strong v-else>no sticks</strong>
+      </li>
+      <li v-if="used.cutter" data-use="cutter">
+        <span>Base</span>
+        <strong>{{ used.cutter.name }}{{ used.cutter.fits ? '' : ', nearly' }}</strong>
+      </li>
+      <li v-if="used.former" data-use="former">
+        <span>Wrapped on</span> <strong>{{ used.former }}</strong>
+      </li>
+      <li
+        v-for="shelf in used.shelves"
+        :key="shelf.name"
+        :class="{ none: !shelf.tall || shelf.count === 0 }"
+        data-use="shelf"
+      >
+        <span>{{ shelf.name }}</span>
+        <strong>{{ shelf.tall ? `${shelf.count} at once` : 'too low' }}</strong>
+      </li>
+    </ul>
+    <small>On the kiln shelf as it is when wet, 5 mm apart.</small>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 17px;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+li {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  gap: 0 10px;
+  padding: 5px 0;
+  border-bottom: 1px solid var(--line);
+}
+li span,
+small {
+  color: var(--ink-soft);
+}
+.none strong {
+  padding: 0 8px;
+  background: var(--care);
+  border-left: 4px solid var(--care-edge);
+}
+</style>
