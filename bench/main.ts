@@ -5,21 +5,32 @@ import { develop } from '../src/core/piece/develop.ts';
 import { newTarget } from '../src/core/piece/target.ts';
 import { raise, standingBody } from '../src/core/raise/raise.ts';
 import { writeTemplate } from '../src/print/writeTemplate.ts';
+import { recordService } from '../src/server/services/records.ts';
 import { designService } from '../src/server/services/designs.ts';
 import { openTable } from '../e2e/testTable.ts';
 import { keystrokes } from './keystroke.ts';
+import { nesting } from './nesting.ts';
 import { measure, report, yardstick, type Times } from './measure.ts';
 
-/** Designs on the shelf of the list measurement. */
-const DESIGNS = 1000;
+/** A studio's designs, clays with their bars, and things of the kit. */
+const DESIGNS = 2000;
+const CLAYS = 500;
+const THINGS = 300;
 
 async function listTimes(): Promise<Times[]> {
   const table = await openTable({ pages: false });
   const service = designService(table.database);
   for (let index = 0; index < DESIGNS; index += 1) await service.create(newTarget(`Tumbler ${index}`));
+  const records = recordService(table.database);
+  const bars = Array.from({ length: 8 }, (_, bar) => ({ wet: 100, dry: 94, bisque: 93.5, fired: 88 + bar / 10, run: 'any' as const })); // prettier-ignore
+  for (let index = 0; index < CLAYS; index += 1) await records.create('clay', { name: `Clay ${index}`, wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars }); // prettier-ignore
+  for (let index = 0; index < THINGS; index += 1) await records.create('kit', { kind: 'cutter', name: `Cutter ${index}`, sizes: { diameter: 40 + index / 10 } }); // prettier-ignore
+  const book = async (kind: string) => (await fetch(`${table.url}api/records/${kind}`)).json();
   const list = async (find: string) => (await fetch(`${table.url}api/designs?find=${find}`)).json();
   const times = [
     await measure(`list of ${DESIGNS} designs over the API`, 40, () => list('')),
+    await measure(`list of ${CLAYS} clays with their bars`, 40, () => book('clay')),
+    await measure(`list of ${THINGS} things of the kit`, 40, () => book('kit')),
     await measure(`search among ${DESIGNS} designs over the API`, 40, () => list('99')),
   ];
   await table.close();
@@ -58,3 +69,4 @@ report([
   await measure('export of a DXF', 60, () => writeTemplate(parts, 'dxf', options)),
   ...(await listTimes()),
 ]);
+nesting();

@@ -10,8 +10,8 @@ function toKept<K extends RecordKind>(row: RecordRow): Kept<K> {
     id: row.id,
     body: JSON.parse(row.body) as RecordBodies[K],
     revision: row.revision,
-    createdAt: row.createdAt.toISOString(),
-    updatedAt: row.updatedAt.toISOString(),
+    createdAt: new Date(row.createdAt).toISOString(),
+    updatedAt: new Date(row.updatedAt).toISOString(),
   };
 }
 
@@ -28,7 +28,7 @@ export function recordService(database: Database) {
   return {
     /** All records of a kind, in the order in which they were made: they are searched where they are shown. */
     async list<K extends RecordKind>(kind: K): Promise<Kept<K>[]> {
-      const rows = await records.findAll({ where: { kind }, order: [['createdAt', 'ASC'], ['id', 'ASC']] }); // prettier-ignore
+      const rows = (await records.findAll({ raw: true, where: { kind }, order: [['createdAt', 'ASC'], ['id', 'ASC']] })) as unknown as readonly RecordRow[]; // prettier-ignore
       return rows.map((row) => toKept<K>(row));
     },
 
