@@ -51,6 +51,13 @@ export class Overlaps {
   readonly push: Float64Array;
   /** Deepest overlap (mm) found anywhere. */
   deepest = 0;
+  /** How far each piece has been moved in all, by any of its points (mm): never less than it truly was. */
+  private readonly travel: Float64Array;
+  /** For each pair that was found apart: by how much beyond the gap at least (mm), and how far both had been moved then. */
+  private readonly slack: Float64Array;
+  private readonly stamp: Float64Array;
+  /** Least room beyond the gap that was seen while a pair was worked out (mm). */
+  private room = 0;
   private readonly found: Distance = { value: 0, gx: 0, gy: 0 };
   private readonly laid: Laid[] = [];
 
@@ -60,6 +67,9 @@ export class Overlaps {
     this.pairs = new Float64Array(count * count);
     this.edges = new Float64Array(count);
     this.push = new Float64Array(3 * (count + 1));
+    this.travel = new Float64Array(count + 1);
+    this.slack = new Float64Array(count * count);
+    this.stamp = new Float64Array(count * count);
   }
 
   /** Lays a piece into a slot. */
@@ -69,6 +79,12 @@ export class Overlaps {
     if (!laid || laid.points.length !== samples.length) {
       laid = { piece, cos: 1, sin: 0, points: new Float64Array(samples.length), minX: 0, minY: 0, maxX: 0, maxY: 0 };
       this.laid[slot] = laid;
+    }
+    const before = laid.piece;
+    if (before !== piece) {
+      const turned = Math.abs(piece.turn - before.turn);
+      this.travel[slot] =
+        (this.travel[slot] as number) + Math.hypot(piece.x - before.x, piece.y - before.y) + piece.shape.reach * turned;
     }
     const [cos, sin] = [Math.cos(piece.turn), Math.sin(piece.turn)];
     let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
@@ -99,12 +115,16 @@ export class Overlaps {
     let energy = 0;
     for (let at = 0; at < points.length; at += 2) {
       const px = points[at] as number;
-      if (px < left || px > right) continue;
       const py = points[at + 1] as number;
-      if (py < low || py > high) continue;
+      if (px < left || px > right || py < low || py > high) {
+        const aside = Math.max(left - px, px - right, low - py, py - high);
+        if (aside < this.room) this.room = aside;
+        continue;
+      }
       const [wx, wy] = [px - bx, py - by];
       distanceTo(shape, cos * wx + sin * wy, cos * wy - sin * wx, found);
       const depth = gap - found.value;
+      if (-depth < this.room) this.room = -depth;
       if (depth <= 0) continue;
       if (depth > this.deepest) this.deepest = depth;
       energy += depth * depth;
@@ -125,7 +145,9 @@ export class Overlaps {
   pair(i: number, j: number, gap: number, weight: number): number {
     const a = this.laid[i] as Laid;
     const b = this.laid[j] as Laid;
-    if (a.minX > b.maxX + gap || b.minX > a.maxX + gap || a.minY > b.maxY + gap || b.minY > a.maxY + gap) return 0;
+    this.room = Math.max(a.minX - b.maxX, b.minX - a.maxX, a.minY - b.maxY, b.minY - a.maxY) - gap;
+    if (this.room > 0) return 0;
+    this.room = Infinity;
     return this.oneWay(i, j, gap, weight) + this.oneWay(j, i, gap, weight);
   }
 
@@ -160,7 +182,12 @@ export class Overlaps {
       this.edges[i] = this.edge(i, strip, 1);
       for (let j = i + 1; j < this.count; j += 1) {
         const at = i * this.count + j;
+        // A pair that had room enough for all that both were moved since is still apart.
+        const moved = (this.travel[i] as number) + (this.travel[j] as number);
+        if (moved - (this.stamp[at] as number) < (this.slack[at] as number)) continue;
         this.pairs[at] = this.pair(i, j, strip.gap, weights[at] as number);
+        this.slack[at] = this.room;
+        this.stamp[at] = moved;
       }
     }
   }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { pieceKit } from '../../../core/kit/pieceKit.ts';
+import { onUnmounted, shallowRef, watch } from 'vue';
+import { pieceKit, type PieceKit } from '../../../core/kit/pieceKit.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useKit } from '../../stores/records.ts';
@@ -9,7 +9,18 @@ import { useKit } from '../../stores/records.ts';
 const piece = usePiece();
 const kit = useKit();
 const lengths = useLengths();
-const used = computed(() => pieceKit(kit.list.map(({ body }) => body), piece.target, piece.developed)); // prettier-ignore
+
+/** Packing shelves takes a few ms: it waits until the figures have stood still for so long (ms). */
+const STILL = 180;
+
+const now = (): PieceKit => pieceKit(kit.list.map(({ body }) => body), piece.target, piece.developed); // prettier-ignore
+const used = shallowRef(now());
+let timer: ReturnType<typeof setTimeout> | undefined;
+watch([() => kit.list, () => piece.developed], () => {
+  clearTimeout(timer);
+  timer = setTimeout(() => (used.value = now()), STILL);
+});
+onUnmounted(() => clearTimeout(timer));
 </script>
 
 <template>
