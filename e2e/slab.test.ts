@@ -1,6 +1,9 @@
 import type { Browser, Page } from 'playwright-core';
+import type { Kept } from '../src/contract/records.ts';
 import { openBrowser } from './browser.ts';
 import { openTable, type TestTable } from './testTable.ts';
+
+jest.setTimeout(90_000);
 
 let table: TestTable;
 let browser: Browser;
@@ -87,6 +90,9 @@ describe('the kit', () => {
 describe('a slab plan', () => {
   it('is made, a part is locked, the rest is laid out again round it, and the plan is printed', async () => {
     await onPiece('Soup cup', 'slab');
+    // Typed digit by digit, at once: the plan's record is made once all the same.
+    await page.locator('input[name^="count-"]').fill('');
+    await page.locator('input[name^="count-"]').pressSequentially('14');
     await page.locator('input[name^="count-"]').fill('4');
     await page.locator('input[name^="count-"]').press('Enter');
     await page.getByTestId('lay-out').click();
@@ -111,6 +117,10 @@ describe('a slab plan', () => {
     expect(await page.locator('.part.locked').count()).toBe(1);
     expect(await page.locator('.part.locked').getAttribute('data-at')).toBe(locked);
     expect(await page.locator('[data-slab="0"] .part').count()).toBe(8);
+
+    await page.waitForTimeout(700);
+    const kept = (await (await fetch(`${table.url}api/records/plan`)).json()) as Kept<'plan'>[];
+    expect(kept.map(({ body }) => [body.name, body.pieces[0]?.count, body.slabs.length])).toEqual([['Soup cup', 4, 1]]);
 
     await page.emulateMedia({ media: 'print' });
     expect(await page.locator('.desk .bar').isVisible()).toBe(false);

@@ -5,7 +5,7 @@ import type { Outline } from '../../core/outline/outline.ts';
 import { checkTarget } from '../../core/piece/checkTarget.ts';
 import type { Target } from '../../core/piece/target.ts';
 import { greatestSlab } from '../../core/kit/kit.ts';
-import type { KeptPlacement, KeptPlan, KeptSlab } from '../../core/slabPlan/keptPlan.ts';
+import { checkPlan, type KeptPlacement, type KeptPlan, type KeptSlab } from '../../core/slabPlan/keptPlan.ts';
 import { laidBox, laidFaults } from '../../core/slabPlan/laidSlab.ts';
 import type { Locked } from '../../core/slabPlan/planSlabs.ts';
 import { DEFAULT_PLAN, planGroups, planSum, type BatchPiece, type PlannedSlab, type PlanRules } from '../../core/slabPlan/slabPlan.ts'; // prettier-ignore
@@ -24,12 +24,15 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   /** Slabs as the worker finds them, until they are kept. */
   const live = shallowRef<readonly KeptSlab[] | null>(null);
   const making = ref(false);
+  /** The plan as it is changed before its record is there: it is made once, by the first change. */
+  const draft = shallowRef<KeptPlan | null>(null);
+  let creating = false;
 
   const id = computed(() => piece.design?.id ?? '');
   const kept = computed(() => plans.list.find(({ body }) => body.design === id.value));
   const plan = computed<KeptPlan>(
     () =>
-      kept.value?.body ?? { name: piece.target.name || 'Plan', design: id.value, pieces: [{ design: id.value, count: 1 }], ...DEFAULT_PLAN, slabs: [] }, // prettier-ignore
+      kept.value?.body ?? draft.value ?? { name: piece.target.name || 'Plan', design: id.value, pieces: [{ design: id.value, count: 1 }], ...DEFAULT_PLAN, slabs: [] }, // prettier-ignore
   );
   const targetOf = (design: string): Target | undefined =>
     design === id.value ? piece.target : shelf.designs.find((one) => one.id === design)?.target;
@@ -72,8 +75,23 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   function put(change: Partial<KeptPlan>, group: string | null = null): readonly Fault[] {
     const next = { ...plan.value, ...change };
     if (kept.value) return plans.change(kept.value.id, next, group);
-    void plans.create(next);
+    const faults = checkPlan(next);
+    if (faults.length > 0) return faults;
+    draft.value = next;
+    if (!creating) void begin();
     return [];
+  }
+
+  /** Makes the record of the plan; what was changed while it was made is written after it. */
+  async function begin(): Promise<void> {
+    creating = true;
+    const design = id.value;
+    if (plans.state === 'loading') await plans.load();
+    const first = draft.value;
+    const made = first && (plans.list.find(({ body }) => body.design === design) ?? (await plans.create(first)));
+    if (made && draft.value && id.value === design) plans.change(made.id, draft.value);
+    draft.value = null;
+    creating = false;
   }
 
   const setCount = (design: string, count: number) =>
@@ -123,6 +141,7 @@ export const useSlabPlan = defineStore('slab-plan', () => {
 
   watch(id, () => {
     live.value = null;
+    draft.value = null;
     making.value = false;
   });
 
