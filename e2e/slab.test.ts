@@ -87,6 +87,19 @@ describe('the kit', () => {
   });
 });
 
+describe('a piece and the kit', () => {
+  it('takes wall and base from the sticks with one press, and says what it uses', async () => {
+    await onPiece('Night tumbler, short', 'shape');
+    await page.getByRole('button', { name: 'Wall and base 8.0 mm' }).click();
+    expect(await page.locator('input[name="wall"]').inputValue()).toBe('8.0 mm');
+    expect(await page.locator('input[name="base"]').inputValue()).toBe('8.0 mm');
+    await page.locator('[data-use="slab"]', { hasText: 'Ash sticks, 8' }).waitFor();
+    expect(await words('[data-use="shelf"]')).toMatch(/Low shelf \d+ at once/);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    expect(await page.locator('input[name="wall"]').inputValue()).toBe('6.0 mm');
+  });
+});
+
 describe('a slab plan', () => {
   it('is made, a part is locked, the rest is laid out again round it, and the plan is printed', async () => {
     await onPiece('Soup cup', 'slab');

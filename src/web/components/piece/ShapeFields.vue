@@ -7,6 +7,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import ClayFields from './ClayFields.vue';
 import FormFields from './FormFields.vue';
 import LengthField from '../fields/LengthField.vue';
+import StickOffer from './StickOffer.vue';
 import { MEASURED_WAYS, STATE_WAYS } from './ways.ts';
 
 /** What the finished piece must be, and the clay and slab that it is made from. */
@@ -45,6 +46,7 @@ const done = () => piece.endGesture();
     <ClayFields />
     <LengthField label="Wall, wet" name="wall" :mm="target.slab.wall" :take="slab('wall')" :done="done" />
     <LengthField label="Base, wet" name="base" :mm="target.slab.base" :take="slab('base')" :done="done" />
+    <StickOffer />
   </section>
 </template>
 

@@ -28,7 +28,9 @@ const held = shallowRef<TableLayout | null>(null);
 
 /** A narrow table grows as far as its drawings need; a wide one stays as it is laid out. */
 const narrow = computed(() => width.value > 0 && width.value < NARROW_TABLE);
-const room = computed(() => (narrow.value ? Infinity : height.value));
+/** The lowest line of the table says which face is looked at (px). */
+const CAPTION = 26;
+const room = computed(() => (narrow.value ? Infinity : Math.max(0, height.value - CAPTION)));
 const layout = computed(
   () => held.value ?? layTable(piece.target, piece.developed, { width: width.value, height: room.value }),
 );

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { thicknesses } from '../../../core/kit/kit.ts';
+import { LIMITS } from '../../../core/piece/target.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { usePiece } from '../../stores/piece.ts';
+import { useKit } from '../../stores/records.ts';
+
+/** The thicknesses that the kit rolls to: one press sets wall and base, which dry together when they are alike. */
+const piece = usePiece();
+const kit = useKit();
+const lengths = useLengths();
+
+/** Thicker slabs are passed through on the way, not built with (mm). */
+const GREATEST = 13;
+
+const offered = computed(() => {
+  const all = thicknesses(kit.list.map(({ body }) => body)).map(({ thickness }) => thickness);
+  return [...new Set(all)].filter((one) => one >= LIMITS.thickness.least && one <= GREATEST);
+});
+
+function take(thickness: number): void {
+  const { slab } = piece.target;
+  piece.change({ ...piece.target, slab: { ...slab, wall: thickness, base: thickness } });
+}
+</script>
+
+<template>
+  <p v-if="offered.length" class="sticks">
+    <span>Your sticks and roller</span>
+    <button
+      v-for="one in offered"
+      :key="one"
+      type="button"
+      :aria-pressed="one === piece.target.slab.wall && one === piece.target.slab.base"
+      :aria-label="`Wall and base ${lengths.length(one)}`"
+      @click="take(one)"
+    >
+      {{ lengths.editable(one) }}
+    </button>
+  </p>
+</template>
+
+<style scoped>
+.sticks {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px;
+  padding: 6px 0;
+  border-bottom: 1.5px dotted var(--line);
+}
+.sticks span {
+  flex-basis: 100%;
+  color: var(--ink-soft);
+}
+button {
+  min-width: 44px;
+  min-height: 44px;
+  padding: 0 8px;
+  border-radius: 8px;
+  color: var(--press);
+  font-weight: 700;
+  cursor: pointer;
+}
+button[aria-pressed='true'] {
+  background: var(--press-soft);
+  border-bottom: 3px solid var(--press);
+}
+</style>
