@@ -10,7 +10,7 @@ import { eachVisit, figure, textOf } from './visit.ts';
 
 jest.setTimeout(120_000);
 
-const FILES = readdirSync('demo').sort().map((file) => join('demo', file)); // prettier-ignore
+const FILES = readdirSync('demo').filter((file) => file.endsWith('.fawn.json')).sort().map((file) => join('demo', file)); // prettier-ignore
 const TARGETS = FILES.map((file) => {
   const reading = readTargetText(readFileSync(file, 'utf8'));
   if (reading.kind === 'faults') throw new Error(`${file} cannot be read`);
