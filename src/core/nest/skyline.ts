@@ -1,3 +1,4 @@
+import { AXES } from '../outline/outline.ts';
 import type { NestShape, Turns } from './nestShape.ts';
 import type { Piece } from './layout.ts';
 
@@ -8,14 +9,6 @@ export interface TurnedBox {
   readonly maxX: number;
   readonly maxY: number;
 }
-
-/** The directions in which an arc may reach furthest. */
-const AXES = [
-  [1, 0],
-  [0, 1],
-  [-1, 0],
-  [0, -1],
-] as const;
 
 /** The box round a shape at a turn (radians), arcs included. */
 export function boxAt({ edges }: NestShape, turn: number): TurnedBox {

@@ -89,8 +89,8 @@ export function area(outline: Outline): number {
   }, 0);
 }
 
-/** Where an arc may reach farthest: the four ends of its circle's axes. */
-const AXES = [
+/** The directions in which an arc may reach farthest: the four ends of its circle's axes. */
+export const AXES = [
   [1, 0],
   [0, 1],
   [-1, 0],
