@@ -21,7 +21,10 @@ const WATCH = `
 /** Pause between keys (ms): a very fast typist's, in which the page has painted what the last key changed. */
 const PAUSE = 60;
 
-/** Times from a keystroke in a field to the redrawn pattern (ms), in the real page. */
+/**
+ * Times from a keystroke in a field to the redrawn pattern (ms), in the real page: the keyboard types over the two digits
+ * of a size, now the tens (50 to 90), now the ones.
+ */
 export async function keystrokes(design: string, fieldName: string, count: number): Promise<Times> {
   const table = await openTable({ demo: true });
   const browser = await openBrowser();
@@ -29,10 +32,15 @@ export async function keystrokes(design: string, fieldName: string, count: numbe
   await page.goto(table.url);
   await page.locator(`[data-design="${design}"] .drawing`).click();
   const field = page.locator(`input[name="${fieldName}"]`);
-  await field.click();
+  await field.fill('80');
+  await field.press('Home');
   await page.evaluate(WATCH);
   for (let index = 0; index < count; index += 1) {
-    await field.fill(String(60 + (index % 80)));
+    const place = index % 2;
+    const digit = place === 0 ? 5 + ((index / 2) % 5) : (3 * index) % 10;
+    if (place === 0) await field.press('Home');
+    await field.press('Shift+ArrowRight');
+    await field.press(String(digit));
     await page.waitForTimeout(PAUSE);
   }
   const times = await page.evaluate<number[]>('window.keyTimes');

@@ -101,15 +101,15 @@ export function strayed(target: Target): number {
 
 /**
  * The neutral surface of the flat parts, folded up without stretching, and half a slab laid outside or inside of it: every
- * tangent plane moves out along its own normal.
+ * tangent plane moves out along its own normal. `rolled` is the thickness of the slab that is used (mm).
  */
-export function returnedLoft(target: Target, form: LoftForm): Returned[] {
+export function returnedLoft(target: Target, form: LoftForm, rolled = target.slab.wall): Returned[] {
   const wet = wetOf(target);
-  const { wall: t, neutralFraction: k } = target.slab;
+  const k = target.slab.neutralFraction;
   const walls = raise(standingBody(target, RULINGS), 1).flatMap(({ neutral }) => neutral ?? []);
   const [feet, rims] = [walls.flatMap(({ foot }) => foot), walls.flatMap(({ rim }) => rim)];
   const [from, to] = [feet[0]?.[2] ?? NaN, rims[0]?.[2] ?? NaN];
-  const out = target.size.face === 'outside' ? (1 - k) * t : -k * t;
+  const out = target.size.face === 'outside' ? (1 - k) * rolled : -k * rolled;
   const wall = wallOf(target);
   // Measured where a ruling stands, its tangent touches the folded wall in a corner of it, which is exact.
   const stations = stationsOf(mergedFlats(wall.foot, wall.rim), RULINGS, 0, (2 * Math.PI) / target.seam.panels);

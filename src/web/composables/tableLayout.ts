@@ -82,9 +82,20 @@ function fits(things: readonly TableThing[], room: Box, scale: number): boolean 
   return height <= room.height && rows.every((row) => row.width <= room.width);
 }
 
+/** No drawing alone may be larger than the room: the steps of scale above this need not be tried (px per mm). */
+function boundScale(things: readonly TableThing[], room: Box): number {
+  return Math.min(
+    ...things.map(({ kind, box }) => (room.width - AIR[kind].left - AIR[kind].right) / box.width),
+    ...things.map((thing) => (room.height - AIR[thing.kind].top - bottomOf(thing)) / thing.box.height),
+  );
+}
+
 /** The greatest scale at which everything fits. Fitting is not monotone in the scale, so it is searched downward. */
 function bestScale(things: readonly TableThing[], room: Box): number {
-  for (let scale = GREATEST_SCALE; scale > LEAST_SCALE; scale *= 0.985) if (fits(things, room, scale)) return scale;
+  const bound = boundScale(things, room);
+  for (let scale = GREATEST_SCALE; scale > LEAST_SCALE; scale *= 0.985) {
+    if (scale <= bound && fits(things, room, scale)) return scale;
+  }
   return LEAST_SCALE;
 }
 

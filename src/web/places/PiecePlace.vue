@@ -50,8 +50,8 @@ const choices = ref<RaiseChoices>(FIRST_CHOICES);
 const look = ref<{ readonly view: ViewName }>({ view: 'turned' });
 const raised = computed(() => stage.value === 'flat' && share.value > 0);
 
-const measure = computed(() => figuresToMeasure(piece.developed));
-const finished = computed(() => finishedFigures(piece.developed));
+const measure = computed(() => figuresToMeasure(piece.beside.developed));
+const finished = computed(() => finishedFigures(piece.beside.developed));
 
 /** A figure that is pressed on the drawing stands in the list too. */
 const askOnTable = (id: FigureId) => {
@@ -137,7 +137,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         <template v-if="stage === 'slab'"><SlabFigures /></template>
         <template v-else>
           <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
-          <CheckList :checks="piece.developed.checks" @remedy="cutInPieces" />
+          <CheckList :checks="piece.beside.developed.checks" @remedy="cutInPieces" />
           <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
           <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
           <FinishedRange />

@@ -6,6 +6,7 @@ import { checkTarget } from '../../core/piece/checkTarget.ts';
 import { develop } from '../../core/piece/develop.ts';
 import { newTarget, type Target } from '../../core/piece/target.ts';
 import { api, Refused, Unreachable } from '../api.ts';
+import { afterPaint } from '../composables/afterPaint.ts';
 import { useConnection } from './connection.ts';
 import { useSettings } from './settings.ts';
 import { dropDraft, heldDraft, holdDraft } from './draft.ts';
@@ -30,6 +31,8 @@ export const usePiece = defineStore('piece', () => {
   const theirs = shallowRef<Design | null>(null);
   const settings = useSettings();
   const developed = computed(() => develop(target.value, { hand: settings.hand, slab: settings.slab }));
+  /** What the fields and figures beside the table show: a key or a drag is answered on the table first. */
+  const beside = afterPaint(() => ({ target: target.value, developed: developed.value }));
 
   let gesture: string | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -215,5 +218,5 @@ export const usePiece = defineStore('piece', () => {
   }
 
   const verbs = { open, change, endGesture, undo, redo, keep, keepLeaving, keepMine, keepTheirs, restore };
-  return { design, target, past, future, keeping, trouble, state, theirs, developed, ...verbs };
+  return { design, target, past, future, keeping, trouble, state, theirs, developed, beside, ...verbs };
 });

@@ -15,8 +15,8 @@ import { without } from './without.ts';
 const piece = usePiece();
 const clays = useClays();
 
-const target = computed(() => piece.target);
-const booked = computed(() => bookedClay(target.value, clays.list));
+const shown = computed(() => piece.beside.target);
+const booked = computed(() => bookedClay(shown.value, clays.list));
 
 /** The way of a clay that is not in the book. */
 const NONE = '';
@@ -37,7 +37,7 @@ const choices = computed<readonly Choice<string>[]>(() => [
 ]);
 
 function put(group: string, clay: Partial<Target['clay']>): readonly Fault[] {
-  return piece.change({ ...target.value, clay: without({ ...target.value.clay, ...clay }) }, group);
+  return piece.change({ ...piece.target, clay: without({ ...piece.target.clay, ...clay }) }, group);
 }
 
 function choose(name: string): void {
@@ -58,7 +58,7 @@ const done = () => piece.endGesture();
     <ChoiceField label="Clay" name="clay" :value="booked?.clay.name ?? NONE" :choices="choices" @choose="choose" />
     <p v-if="booked?.apart" class="apart" role="status">
       The clay book says {{ percent(booked.known.shrinkage) }}; this piece is cut for
-      {{ percent(target.clay.shrinkage) }}.
+      {{ percent(shown.clay.shrinkage) }}.
       <button type="button" @click="take(booked.clay.name, booked.known.shrinkage, booked.clay.wetDensity)">
         Cut it for {{ percent(booked.known.shrinkage) }}
       </button>
@@ -68,7 +68,7 @@ const done = () => piece.endGesture();
       name="shrinkage"
       unit=" %"
       :factor="0.01"
-      :value="target.clay.shrinkage"
+      :value="shown.clay.shrinkage"
       :take="(shrinkage) => put('clay.shrinkage', { shrinkage })"
       :done="done"
     />
@@ -76,7 +76,7 @@ const done = () => piece.endGesture();
       label="Wet density"
       name="wetDensity"
       unit=" g/cm³"
-      :value="target.clay.wetDensity"
+      :value="shown.clay.wetDensity"
       :take="(wetDensity) => put('clay.wetDensity', { wetDensity })"
       :done="done"
     />

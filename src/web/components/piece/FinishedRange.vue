@@ -12,12 +12,13 @@ const piece = usePiece();
 const clays = useClays();
 const lengths = useLengths();
 
-const booked = computed(() => bookedClay(piece.target, clays.list));
+const booked = computed(() => bookedClay(piece.beside.target, clays.list));
 const interval = computed(() => booked.value?.known.interval ?? null);
-const sizes = computed(() => (interval.value ? finishedBetween(piece.target, interval.value) : []));
+const sizes = computed(() => (interval.value ? finishedBetween(piece.beside.target, interval.value) : []));
 const capacity = computed(() => {
-  const within = interval.value ? capacityBetween(piece.developed, piece.target, interval.value) : null;
-  return within && piece.developed.finished.capacityBrim > 0 ? within : null;
+  const { target, developed } = piece.beside;
+  const within = interval.value ? capacityBetween(developed, target, interval.value) : null;
+  return within && developed.finished.capacityBrim > 0 ? within : null;
 });
 const why = computed(() => {
   if (!booked.value) return 'This clay has no bars in the clay book, so nobody knows how sure the finished sizes are.';
@@ -40,7 +41,7 @@ const why = computed(() => {
       <p v-if="capacity" data-range="capacity">
         <span>Holds</span>
         <span
-          ><strong>{{ Math.round(piece.developed.finished.capacityBrim) }} ml</strong>, between
+          ><strong>{{ Math.round(piece.beside.developed.finished.capacityBrim) }} ml</strong>, between
           {{ Math.round(capacity[0]) }} and {{ Math.round(capacity[1]) }}</span
         >
       </p>

@@ -24,32 +24,32 @@ import { without } from './without.ts';
 /** What the piece must fit, how the clay bends, and the potter's own hand and slab. */
 const piece = usePiece();
 const settings = useSettings();
-const target = computed(() => piece.target);
-const fit = computed(() => target.value.fit);
-const round = computed(() => ['cylinder', 'former', 'taper', 'stack'].includes(target.value.form.kind));
+const shown = computed(() => piece.beside.target);
+const fit = computed(() => shown.value.fit);
+const round = computed(() => ['cylinder', 'former', 'taper', 'stack'].includes(shown.value.form.kind));
 const { busy, trouble, solve, cancel } = useSolver();
 
 function put(group: string, next: Partial<Target>): readonly Fault[] {
-  return piece.change(without({ ...target.value, ...next }), group);
+  return piece.change(without({ ...piece.target, ...next }), group);
 }
 function putFit(key: keyof Fit) {
   return (mm: number | undefined) => {
     const next = without({
       clearance: DEFAULT_CLEARANCE,
-      ...fit.value,
+      ...piece.target.fit,
       [key]: mm ?? (key === 'clearance' ? 0 : undefined),
     });
     const empty = next.hole === undefined && next.shelf === undefined;
     return put(`fit.${key}`, { fit: empty ? undefined : next });
   };
 }
-const chooseStiffness = (stiffness: Stiffness) => put('clay.stiffness', { clay: { ...target.value.clay, stiffness } });
+const chooseStiffness = (stiffness: Stiffness) => put('clay.stiffness', { clay: { ...piece.target.clay, stiffness } });
 
 /** Makes the piece as wide as the hole allows. */
 async function fitHole(keep: Keep): Promise<void> {
-  const { hole, clearance = DEFAULT_CLEARANCE } = fit.value ?? {};
+  const { hole, clearance = DEFAULT_CLEARANCE } = piece.target.fit ?? {};
   if (hole === undefined) return;
-  const found = await solve(target.value, { kind: 'hole', diameter: hole, clearance, keep });
+  const found = await solve(piece.target, { kind: 'hole', diameter: hole, clearance, keep });
   if (!found) return;
   // Rounded down to a tenth, so that it still drops in.
   const [fault] = piece.change({ ...found, form: roundedSizes(found.form, 'down') });
@@ -85,21 +85,21 @@ const done = () => piece.endGesture();
     />
     <details v-if="fit?.hole !== undefined">
       <summary>Make it fit the hole</summary>
-      <KeepButtons :keeps="keepsOf(target.form).filter((keep) => keep !== 'width')" @keep="fitHole" />
+      <KeepButtons :keeps="keepsOf(shown.form).filter((keep) => keep !== 'width')" @keep="fitHole" />
       <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
     </details>
     <OptionalLength
       v-if="round"
       label="Push a belly out to"
       name="belly"
-      :mm="target.belly"
+      :mm="shown.belly"
       :take="(belly) => put('belly', { belly })"
       :done="done"
     />
     <ChoiceField
       label="Clay, when bent"
       name="stiffness"
-      :value="target.clay.stiffness ?? DEFAULT_STIFFNESS"
+      :value="shown.clay.stiffness ?? DEFAULT_STIFFNESS"
       :choices="STIFFNESS_WAYS"
       @choose="chooseStiffness"
     />

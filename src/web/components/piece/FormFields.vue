@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { PlanOutline } from '../../../core/outline/plan.ts';
 import { formOfKind, formSizes, planAcross } from '../../../core/piece/formSizes.ts';
-import { MOST_PROFILE_POINTS, type FormKind, type LoftForm, type StackForm } from '../../../core/piece/target.ts';
+import { MOST_PROFILE_POINTS, type FormKind, type StackForm } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
@@ -11,21 +11,23 @@ import { FORM_WAYS, PLAN_WAYS, planOfKind } from './formWays.ts';
 
 /** The form of the piece and its sizes. */
 const piece = usePiece();
-const form = computed(() => piece.target.form);
+const form = computed(() => piece.beside.target.form);
 const sizes = computed(() => formSizes(form.value));
 
 function take(key: string) {
   return (value: number) => {
-    const size = sizes.value.find((one) => one.key === key);
+    const size = formSizes(piece.target.form).find((one) => one.key === key);
     return size ? piece.change({ ...piece.target, form: size.put(value) }, `form.${key}`) : [];
   };
 }
 
 function chooseKind(kind: FormKind): void {
-  piece.change({ ...piece.target, form: formOfKind(kind, form.value) });
+  piece.change({ ...piece.target, form: formOfKind(kind, piece.target.form) });
 }
 
-function choosePlan(loft: LoftForm, edge: 'rim' | 'foot', kind: PlanOutline['kind']): void {
+function choosePlan(edge: 'rim' | 'foot', kind: PlanOutline['kind']): void {
+  const loft = piece.target.form;
+  if (loft.kind !== 'loft') return;
   piece.change({ ...piece.target, form: { ...loft, [edge]: planOfKind(kind, planAcross(loft[edge])) } });
 }
 
@@ -53,7 +55,7 @@ function dropPoint(stack: StackForm): void {
         :name="`${edge}-plan`"
         :value="form[edge].kind"
         :choices="PLAN_WAYS"
-        @choose="(kind) => form.kind === 'loft' && choosePlan(form, edge, kind)"
+        @choose="(kind) => choosePlan(edge, kind)"
       />
     </template>
     <template v-for="size in sizes" :key="size.key">

@@ -12,13 +12,13 @@ import { MEASURED_WAYS, STATE_WAYS } from './ways.ts';
 
 /** What the finished piece must be, and the clay and slab that it is made from. */
 const piece = usePiece();
-const target = computed(() => piece.target);
+const shown = computed(() => piece.beside.target);
 
 function put(group: string, next: Partial<Target>): readonly Fault[] {
-  return piece.change({ ...target.value, ...next }, group);
+  return piece.change({ ...piece.target, ...next }, group);
 }
 const slab = (key: 'wall' | 'base') => (mm: number) =>
-  put(`slab.${key}`, { slab: { ...target.value.slab, [key]: mm } });
+  put(`slab.${key}`, { slab: { ...piece.target.slab, [key]: mm } });
 const done = () => piece.endGesture();
 </script>
 
@@ -27,25 +27,25 @@ const done = () => piece.endGesture();
     <h2 id="shape-heading">The finished piece</h2>
     <FormFields />
     <ChoiceField
-      v-if="target.form.kind !== 'former'"
+      v-if="shown.form.kind !== 'former'"
       label="Measured over"
       name="face"
-      :value="target.size.face"
+      :value="shown.size.face"
       :choices="MEASURED_WAYS"
-      @choose="(face) => piece.change({ ...target, size: { ...target.size, face } })"
+      @choose="(face) => put('size', { size: { ...piece.target.size, face } })"
     />
     <ChoiceField
-      v-if="target.form.kind !== 'former'"
+      v-if="shown.form.kind !== 'former'"
       label="Sizes are"
       name="state"
-      :value="target.size.state"
+      :value="shown.size.state"
       :choices="STATE_WAYS"
-      @choose="(state) => piece.change({ ...target, size: { ...target.size, state } })"
+      @choose="(state) => put('size', { size: { ...piece.target.size, state } })"
     />
     <h2>Clay and slab</h2>
     <ClayFields />
-    <LengthField label="Wall, wet" name="wall" :mm="target.slab.wall" :take="slab('wall')" :done="done" />
-    <LengthField label="Base, wet" name="base" :mm="target.slab.base" :take="slab('base')" :done="done" />
+    <LengthField label="Wall, wet" name="wall" :mm="shown.slab.wall" :take="slab('wall')" :done="done" />
+    <LengthField label="Base, wet" name="base" :mm="shown.slab.base" :take="slab('base')" :done="done" />
     <StickOffer />
   </section>
 </template>

@@ -32,7 +32,7 @@ function take(thickness: number): void {
       v-for="one in offered"
       :key="one"
       type="button"
-      :aria-pressed="one === piece.target.slab.wall && one === piece.target.slab.base"
+      :aria-pressed="one === piece.beside.target.slab.wall && one === piece.beside.target.slab.base"
       :aria-label="`Wall and base ${lengths.length(one)}`"
       @click="take(one)"
     >
