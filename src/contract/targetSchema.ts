@@ -1,5 +1,8 @@
 import Joi from 'joi';
 import { shortValue, type Fault, type FaultCode } from '../core/errors.ts';
+import { DEFAULT_FEET } from '../core/feet/feet.ts';
+import { DEFAULT_HANDLE, HANDLE_KINDS } from '../core/handle/handle.ts';
+import { DEFAULT_LID, LID_KINDS } from '../core/lid/lid.ts';
 import { PLAN_KINDS } from '../core/outline/plan.ts';
 import { FACES } from '../core/part/lean.ts';
 import { checkTarget } from '../core/piece/checkTarget.ts';
@@ -95,6 +98,20 @@ const marksSchema = Joi.object({
   text: Joi.string().trim().max(LIMITS.markText.greatest),
 });
 
+/** An object whose figures all have defaults; the kind alone must be given. */
+function withDefaults<T extends object>(defaults: T, kinds: readonly string[] | null, more: Joi.SchemaMap = {}) {
+  const figures = Object.entries(defaults).filter(([key]) => key !== 'kind');
+  return Joi.object({
+    ...(kinds && { kind: oneOf(kinds).required() }),
+    ...Object.fromEntries(figures.map(([key, value]) => [key, figure().default(value)])),
+    ...more,
+  });
+}
+
+const handleSchema = withDefaults(DEFAULT_HANDLE, HANDLE_KINDS, { drop: figure() });
+const feetSchema = withDefaults(DEFAULT_FEET, null);
+const lidSchema = withDefaults(DEFAULT_LID, LID_KINDS);
+
 /** Shape of a target file, version 1. Ranges are core's ({@link checkTarget}), checked once the shape is right. */
 export const targetSchema = Joi.object<Target>({
   format: Joi.string().valid(TARGET_FORMAT).required(),
@@ -132,6 +149,9 @@ export const targetSchema = Joi.object<Target>({
   rim: oneOf(RIMS).default(D.rim),
   fit: Joi.object({ hole: figure(), shelf: figure(), clearance: figure().default(DEFAULT_CLEARANCE) }),
   marks: marksSchema,
+  handle: handleSchema,
+  feet: feetSchema,
+  lid: lidSchema,
   belly: figure(),
 }).required();
 

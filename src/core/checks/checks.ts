@@ -1,12 +1,14 @@
 import { firedLength } from '../clay/shrinkage.ts';
 import { degrees } from '../numbers.ts';
 import type { DevelopedForm } from '../piece/kinds/kind.ts';
+import { additionsOf } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import type { Reach } from '../piece/standing.ts';
 import { DEFAULT_STIFFNESS, type Target } from '../piece/target.ts';
 import { toWet } from '../piece/wetSize.ts';
 import { seamAllowance } from '../seam/seam.ts';
 import { cutToFit } from '../slab/panelsFor.ts';
+import { additionChecks } from './additions.ts';
 import type { Bench } from './bench.ts';
 import { checkBend } from './bend.ts';
 import type { Check } from './check.ts';
@@ -55,7 +57,7 @@ export function checksOf(target: Target, developed: DevelopedForm, bench: Bench)
   ]);
   const cut = QUICK.includes(target.form.kind) ? cutToFit(target, developed.parts, bench.slab) : null;
   const pieces = cut && (cut.form.kind === 'facet' ? cut.form.sides : cut.seam.panels);
-  const large = checkSlabSize(developed.parts, bench.slab, pieces);
+  const large = checkSlabSize([...developed.parts, ...additionsOf(target).parts], bench.slab, pieces);
   const checks: (Check | null)[] = [
     checkBend({
       thickness: slab.wall,
@@ -63,13 +65,14 @@ export function checksOf(target: Target, developed: DevelopedForm, bench: Bench)
       neutralFraction: slab.neutralFraction,
       stiffness,
     }),
-    ...checkFit({ outer: fired, height: firedLength(height, s) }, target.fit),
+    ...checkFit({ outer: fired, height: firedLength(height + (target.feet?.thickness ?? 0), s) }, target.fit),
     checkReach(mouth, bench.hand),
     base.join === 'none' ? null : checkThickness(slab.wall, slab.base),
     checkTallWall(height, slab.wall, stiffness),
     sweepOf(target, developed),
     bellyOf(target, outer),
     large,
+    ...additionChecks(target),
   ];
   return checks.filter((check) => check !== null);
 }

@@ -1,7 +1,10 @@
 import { bounds } from '../outline/outline.ts';
 import type { Mark, Part } from '../part/part.ts';
 import type { DevelopedForm, WallPlace } from '../piece/kinds/kind.ts';
-import type { Target, WallMarks } from '../piece/target.ts';
+import { wetLength } from '../clay/shrinkage.ts';
+import { additionsOf, handleAngles } from '../piece/additions.ts';
+import { kindOf } from '../piece/kinds/kinds.ts';
+import type { JoinPlace, Target, WallMarks } from '../piece/target.ts';
 import { repeatsOf } from './repeats.ts';
 import { wallLines, type WallLines } from './wallLines.ts';
 
@@ -41,12 +44,18 @@ function repeatTicks(part: Part, lines: WallLines, { seam }: Target, width: numb
   );
 }
 
+/** Words of a place stay this share of the wall clear of its ends. */
+const END_CLEAR = 0.12;
+
 /** The line and word of a place on a wall; a spout is marked near the rim only. `note` names the piece where there are several. */
 function placeMarks(lines: WallLines, place: WallPlace, kind: 'handle' | 'spout', note: string): Mark[] {
   const [foot, rim] = [lines.at('foot', place.foot), lines.at('rim', place.rim)];
+  // Beside an end of the wall the word stands further in, clear of the edge and its letter.
+  const inside = (share: number) => Math.min(1 - END_CLEAR, Math.max(END_CLEAR, share));
+  const [low, high] = [lines.at('foot', inside(place.foot)), lines.at('rim', inside(place.rim))];
   return [
     { kind: 'line', name: 'place', from: kind === 'spout' ? between(rim, foot, 0.35) : foot, to: rim },
-    { kind: 'words', at: between(rim, foot, kind === 'spout' ? 0.42 : 0.17), text: `${kind}${note}` },
+    { kind: 'words', at: between(high, low, kind === 'spout' ? 0.42 : 0.17), text: `${kind}${note}` },
   ];
 }
 
@@ -56,6 +65,52 @@ function roundPlace(angle: number, band: number, pieces: number): WallPlace {
   const whole = (share % 1) * pieces;
   const piece = Math.floor(whole);
   return { piece, foot: whole - piece, rim: whole - piece };
+}
+
+/** Half the length of the tick at an end of a handle (mm). */
+const END_TICK = 8;
+
+/** The places that the design asks for, and those of its handles where it names none. */
+function placesOf(target: Target): readonly JoinPlace[] {
+  const places = target.marks?.places ?? [];
+  if (!target.handle || places.some(({ kind }) => kind === 'handle')) return places;
+  return [...places, ...handleAngles(target).map((at): JoinPlace => ({ kind: 'handle', at }))];
+}
+
+/** Ticks across a handle's line where the middles of its ends are joined, measured down the wall from its upper edge. */
+function endMarks(lines: WallLines, place: WallPlace, target: Target, band: number): Mark[] {
+  const { handle } = additionsOf(target);
+  if (!handle) return [];
+  const { outer, rim } = kindOf(target).standing(target);
+  const stacked = target.form.kind === 'stack';
+  const low = stacked ? (outer[2 * band]?.[0] ?? 0) : 0;
+  const top = stacked ? (outer[2 * band + 1]?.[0] ?? rim[0]) : rim[0];
+  const [footAt, rimAt] = [lines.at('foot', place.foot), lines.at('rim', place.rim)];
+  const [dx, dy] = [rimAt[0] - footAt[0], rimAt[1] - footAt[1]];
+  const length = Math.hypot(dx, dy);
+  return [handle.curve.from, handle.curve.to].flatMap((height): Mark[] => {
+    const z = wetLength(height, target.clay.shrinkage);
+    if (z < low || z > top) return [];
+    const down = (top - z) / Math.cos(handle.wall.leanAt(height));
+    const [x, y] = between(rimAt, footAt, down / length);
+    const [u, v] = [(-dy / length) * END_TICK, (dx / length) * END_TICK];
+    return [{ kind: 'line', name: 'repeat', from: [x - u, y - v], to: [x + u, y + v] }];
+  });
+}
+
+/** Where pads are pressed on: a cross on the base, as it lies, for each. */
+function withFeet(part: Part, target: Target): Part {
+  const { feet } = additionsOf(target);
+  if (feet.length === 0) return part;
+  const arm = 5;
+  const crosses = feet.flatMap(([px, y]): Mark[] => {
+    const x = part.faceUp === 'inside' ? px : -px;
+    return [
+      { kind: 'line', name: 'repeat', from: [x - arm, y], to: [x + arm, y] },
+      { kind: 'line', name: 'repeat', from: [x, y - arm], to: [x, y + arm] },
+    ];
+  });
+  return { ...part, marks: [...part.marks, ...crosses] };
 }
 
 /** The seam of the band below meets the middle of this one's foot. */
@@ -79,6 +134,7 @@ export function markedParts(target: Target, { parts, placeAt, numbers }: Develop
     // A lofted wall is turned over whole, and its lap with it.
     const lapAt = form.kind === 'loft' && part.faceUp === 'inside' ? 'left' : 'right';
     const lines = index < 0 ? null : wallLines(part, seam, lapAt);
+    if (part.id === 'base') return withFeet(part, target);
     if (!lines) return part;
     const band = form.kind === 'stack' ? index : 0;
     const lofted = form.kind === 'loft';
@@ -88,11 +144,12 @@ export function markedParts(target: Target, { parts, placeAt, numbers }: Develop
       const count = panelCount(marks.panels, girth, seam.panels);
       added.push(...panelLines(lines, count / seam.panels));
     }
-    for (const { kind, at } of marks.places ?? []) {
+    for (const { kind, at } of placesOf(target)) {
       const place = placeAt ? placeAt(at) : roundPlace(at, band, seam.panels);
       if (lofted && place.piece !== index) continue;
       const note = part.count > 1 ? `, on piece ${place.piece + 1}` : '';
       added.push(...placeMarks(lines, place, kind, note));
+      if (kind === 'handle') added.push(...endMarks(lines, place, target, band));
     }
     if (marks.repeat) added.push(...repeatTicks(part, lines, target, marks.repeat));
     if (marks.text && index === 0) {

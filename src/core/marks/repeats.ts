@@ -1,4 +1,4 @@
-import type { Part } from '../part/part.ts';
+import { isWall, type Part } from '../part/part.ts';
 import type { Seam } from '../seam/seam.ts';
 import { wallLines } from './wallLines.ts';
 
@@ -15,7 +15,7 @@ export interface Repeat {
 /** The whole repeats of a width (mm) nearest to each edge of the wall; foot and rim of a taper have numbers of their own. */
 export function repeatsOf(parts: readonly Part[], seam: Seam, width: number): Repeat[] {
   return parts.flatMap((part) => {
-    const lines = part.id === 'base' ? null : wallLines(part, seam);
+    const lines = !isWall(part) ? null : wallLines(part, seam);
     if (!lines) return [];
     return (['rim', 'foot'] as const).map((edge): Repeat => {
       const count = Math.max(1, Math.round(lines[edge] / width));

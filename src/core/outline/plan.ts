@@ -1,4 +1,4 @@
-import { TAU } from '../numbers.ts';
+import { POINT_TOLERANCE, TAU } from '../numbers.ts';
 
 /** A plan outline in the file: sizes in mm, `at` its centre, polygons with one side square to the x axis. */
 export type PlanOutline =
@@ -224,6 +224,21 @@ export function mitred(shape: Support): Support {
       return corner ? corner.at[1] * Math.cos(phi) - corner.at[0] * Math.sin(phi) : shape.slope(phi, side);
     },
   };
+}
+
+/** The outline grown by d mm all round; where flat edges alone enclose it, its corners stay sharp. */
+export function outwardSharp(shape: Support, d: number): Support {
+  const { flats } = shape;
+  const sharp =
+    flats.length > 2 &&
+    flats.every((from, index) => {
+      const [x0, y0] = pointAt(shape, from, 'after');
+      const [x1, y1] = pointAt(shape, flats[(index + 1) % flats.length] ?? from, 'before');
+      return Math.hypot(x1 - x0, y1 - y0) < POINT_TOLERANCE;
+    });
+  if (!sharp) return inward(shape, -d);
+  const grown = { ...shape, h: (phi: number) => shape.h(phi) + d };
+  return roundedPolygon(flats.map((from, index) => crossing(grown, from, flats[(index + 1) % flats.length] ?? from)), 0); // prettier-ignore
 }
 
 /** The outline at the share `f` of the way from one to another: the section of the hull of both. */

@@ -38,6 +38,21 @@ export interface Part {
   readonly volume: number;
 }
 
+/** Parts that are level plates: the base, pads under it, a lid. All others are bent or stood up, and lie along the roll. */
+const PLATES: readonly string[] = ['base', 'foot', 'lid'];
+
+/** What is joined to the standing piece, or lies on it; all others are its walls and its base. */
+const ADDED = /^(handle|foot|lid|flange)/;
+
+export function isPlate({ id }: Pick<Part, 'id'>): boolean {
+  return PLATES.includes(id);
+}
+
+/** A part of the wall itself. */
+export function isWall({ id }: Pick<Part, 'id'>): boolean {
+  return id !== 'base' && !ADDED.test(id);
+}
+
 /** The box of slab that a part needs, underside included (mm). */
 export function slabBox(part: Part): { readonly length: number; readonly width: number } {
   const up = bounds(part.outline);

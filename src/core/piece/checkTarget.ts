@@ -1,6 +1,7 @@
 import { shortValue, type Fault } from '../errors.ts';
 import { BEVEL_LIMITS } from '../seam/seam.ts';
 import type { PlanOutline } from '../outline/plan.ts';
+import { additionFaults, additionRanges } from './additionFaults.ts';
 import { kindOf } from './kinds/kinds.ts';
 import { LIMITS, SIDES_LIMITS, type Form, type Target } from './target.ts';
 
@@ -134,7 +135,7 @@ function rangeFaults(target: Target): Fault[] {
   }
   if (seam.kind === 'cut-in-place') faults.push(...rangeFault('seam.margin', seam.margin, LIMITS.overlap));
   if (base.join === 'skirt') faults.push(...rangeFault('base.overlap', base.overlap, LIMITS.overlap));
-  faults.push(...wholeNumbers(target));
+  faults.push(...wholeNumbers(target), ...additionRanges(target));
   return faults;
 }
 
@@ -144,5 +145,7 @@ function rangeFaults(target: Target): Fault[] {
  */
 export function checkTarget(target: Target): Fault[] {
   const faults = rangeFaults(target);
-  return faults.length > 0 ? faults : kindOf(target).faults(target);
+  if (faults.length > 0) return faults;
+  const impossible = kindOf(target).faults(target);
+  return impossible.length > 0 ? impossible : additionFaults(target);
 }

@@ -7,6 +7,7 @@ import { repeatsOf, type Repeat } from '../marks/repeats.ts';
 import type { Part } from '../part/part.ts';
 import { slabsNeeded, type SlabNeeded } from '../slab/slabNeeded.ts';
 import { writePhrase } from '../units/phrase.ts';
+import { additionsOf, type Additions, type Lump } from './additions.ts';
 import { checkTarget } from './checkTarget.ts';
 import { finished, type Finished } from './finished.ts';
 import type { Numbers } from './kinds/kind.ts';
@@ -18,10 +19,35 @@ export interface CheckResult extends Check {
   readonly text: string;
 }
 
+/** A lump that is weighed out and not rolled, as a pulled handle's. */
+export interface WeighedLump {
+  readonly id: Lump['id'];
+  readonly name: string;
+  readonly count: number;
+  /** Wet mass of one, with what is held and cut off (g). */
+  readonly mass: number;
+  /** Wet length of one when it has been drawn out (mm). */
+  readonly length: number;
+}
+
+function weighed({ volume, ...lump }: Lump, wetDensity: number): WeighedLump {
+  return { ...lump, mass: (volume / 1000) * wetDensity };
+}
+
+/** Figures of handle, feet and lid for the result. */
+function additionNumbers({ handle }: Target, added: Additions): Partial<Numbers> {
+  return {
+    ...(handle && added.handle && { handleLength: added.handle.cut, handleDrop: added.handle.curve.from - added.handle.curve.to }), // prettier-ignore
+    ...(added.lid && { lidAcross: added.lid.across, flangeLength: added.lid.girth }),
+  };
+}
+
 /** The result of developing a target; see docs/format.md. */
 export interface Development {
   readonly numbers: Numbers;
   readonly parts: readonly Part[];
+  /** Lumps that are not rolled: pulled handles. */
+  readonly lumps?: readonly WeighedLump[];
   /** How the texture that is marked repeats along each edge. */
   readonly repeats?: readonly Repeat[];
   readonly slabs: readonly SlabNeeded[];
@@ -41,12 +67,15 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH): Developme
   if (faults.length > 0) throw new FaultError(faults);
   const form = kindOf(target).develop(target);
   const { numbers } = form;
-  const parts = markedParts(target, form);
   const { marks, seam } = target;
+  const own = markedParts(target, form);
+  const added = additionsOf(target);
+  const parts = [...own, ...added.parts];
   return {
-    numbers,
+    numbers: { ...numbers, ...additionNumbers(target, added) },
     parts,
-    ...(marks?.repeat && { repeats: repeatsOf(parts, seam, marks.repeat) }),
+    ...(added.lumps.length > 0 && { lumps: added.lumps.map((lump) => weighed(lump, target.clay.wetDensity)) }),
+    ...(marks?.repeat && { repeats: repeatsOf(own, seam, marks.repeat) }),
     slabs: slabsNeeded(parts, target.clay.wetDensity),
     finished: finished(target, parts),
     checks: checksOf(target, form, bench).map((check) => ({

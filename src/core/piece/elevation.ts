@@ -1,8 +1,12 @@
 import { firedLength } from '../clay/shrinkage.ts';
+import { FINGER } from '../handle/handle.ts';
+import type { SidePoint } from '../handle/handleCurve.ts';
 import { once } from '../numbers.ts';
-import type { Outline } from '../outline/outline.ts';
+import { moved, type Outline } from '../outline/outline.ts';
+import { circle } from '../outline/shapes.ts';
+import { additionsOf } from './additions.ts';
 import { kindOf } from './kinds/kinds.ts';
-import type { Reach } from './standing.ts';
+import type { Reach, Standing } from './standing.ts';
 import type { SizeState, Target } from './target.ts';
 
 /** The piece seen from the side, standing on y = 0 about x = 0 (mm). */
@@ -10,15 +14,23 @@ export interface Elevation {
   readonly outer: Outline;
   /** The hollow inside, as a section would show it. */
   readonly hollow: Outline;
-  /** Widest reach to the left and right of the middle, the left one negative. */
+  /** Handles, pads and lid. */
+  readonly added: readonly Outline[];
+  /** The fingers in the handle, at their own size. */
+  readonly fingers: readonly Outline[];
+  /** All that is drawn: widest reach to the left and right of the middle, the left one negative, and the height. */
   readonly left: number;
   readonly right: number;
   readonly width: number;
   readonly height: number;
+  /** The piece alone: its widest reach, and the heights of its foot and rim; on pads it stands above the table. */
+  readonly body: { readonly left: number; readonly right: number; readonly foot: number; readonly top: number };
   /** Left and right end of the rim. */
   readonly rim: readonly [number, number];
   /** Height of the rim's outer edge. */
   readonly rimHeight: number;
+  /** The handle's upper and lower end on the wall, and where it stands out most. */
+  readonly grips: { readonly upper: SidePoint; readonly lower: SidePoint; readonly crest: SidePoint } | null;
 }
 
 /** Side elevation of a target in the wet or the fired state; the same scale for both, so they can be laid over one another. */
@@ -29,24 +41,106 @@ export function elevation(target: Target, state: SizeState): Elevation {
 const wetElevation = once((target: Target) => drawn(target, 'wet'));
 const firedElevation = once((target: Target) => drawn(target, 'fired'));
 
+function box(x0: number, x1: number, y0: number, y1: number): Outline {
+  return [
+    [x0, y0, 0],
+    [x1, y0, 0],
+    [x1, y1, 0],
+    [x0, y1, 0],
+  ];
+}
+
+/** How large things are drawn: wet lengths and fired ones, and how far the piece stands above the table on its pads (mm). */
+interface Drawing {
+  readonly fromWet: (mm: number) => number;
+  readonly fromFired: (mm: number) => number;
+  readonly lift: number;
+}
+
+/** The handle on the right side, and a second one on the left: joined to the silhouette, whichever way it looks on the piece. */
+function handleShapes(target: Target, { section }: Standing, { fromFired, lift }: Drawing) {
+  const { handle } = additionsOf(target);
+  if (!handle) return { outlines: [], fingers: [], grips: null };
+  const { curve, wall, angles } = handle;
+  const wet = curve.from / (1 - target.clay.shrinkage);
+  const off = (phi: number) => firedLength(section(wet).outer.h(phi), target.clay.shrinkage) - wall.reachAt(curve.from);
+  const placed = (side: 1 | -1) => {
+    const shift = off(side > 0 ? 0 : Math.PI);
+    return ([reach, z]: SidePoint): SidePoint => [side * fromFired(reach + shift), fromFired(z) + lift];
+  };
+  const loop = [...curve.outer, ...[...curve.inner].reverse()];
+  const sides = angles.length > 1 ? ([1, -1] as const) : ([1] as const);
+  const right = placed(1);
+  const widest = curve.outer.reduce((most, point) => (point[0] > most[0] ? point : most));
+  return {
+    outlines: sides.map((side): Outline => loop.map(placed(side)).map(([x, y]) => [x, y, 0])),
+    fingers: curve.fingers.map((finger): Outline => {
+      const [x, y] = right(finger);
+      return moved(circle(FINGER), x, y);
+    }),
+    grips: {
+      upper: right(curve.middle[0] ?? [0, 0]),
+      lower: right(curve.middle.at(-1) ?? [0, 0]),
+      crest: right(widest),
+    },
+  };
+}
+
+function padShapes(target: Target, { fromWet }: Drawing): Outline[] {
+  const { feet, clay } = target;
+  if (!feet) return [];
+  const half = feet.diameter / 2 / (1 - clay.shrinkage);
+  return additionsOf(target).feet.map(([x]) => box(fromWet(x - half), fromWet(x + half), 0, fromWet(feet.thickness)));
+}
+
+/** The lid as it lies on the rim; a cap's side is seen from outside, a flange is hidden in the piece. */
+function lidShapes(target: Target, { height, rim }: Standing, { fromWet, lift }: Drawing): Outline[] {
+  const made = additionsOf(target).lid;
+  if (!made || !target.lid) return [];
+  const middle = (rim[1] + rim[2]) / 2;
+  const [x0, x1] = [middle - made.across / 2, middle + made.across / 2].map(fromWet) as [number, number];
+  const at = (z: number) => fromWet(z) + lift;
+  const plate = box(x0, x1, at(height), at(height + target.slab.base));
+  if (target.lid.kind === 'flat') return [plate];
+  const depth = target.lid.depth / (1 - target.clay.shrinkage);
+  return [box(x0, x1, at(height - depth), at(height)), plate];
+}
+
 function drawn(target: Target, state: SizeState): Elevation {
   const standing = kindOf(target).standing(target);
-  const size = (wet: number) => (state === 'wet' ? wet : firedLength(wet, target.clay.shrinkage));
+  const s = target.clay.shrinkage;
+  const fromWet = (wet: number) => (state === 'wet' ? wet : firedLength(wet, s));
+  const fromFired = (fired: number) => (state === 'wet' ? fired / (1 - s) : fired);
+  const lift = fromWet(target.feet?.thickness ?? 0);
+  const drawing = { fromWet, fromFired, lift };
   const around = (reaches: readonly Reach[]): Outline => [
-    ...reaches.map(([z, , right]) => [size(right), size(z), 0] as const),
-    ...[...reaches].reverse().map(([z, left]) => [size(left), size(z), 0] as const),
+    ...reaches.map(([z, , right]) => [fromWet(right), fromWet(z) + lift, 0] as const),
+    ...[...reaches].reverse().map(([z, left]) => [fromWet(left), fromWet(z) + lift, 0] as const),
   ];
-  const left = size(Math.min(...standing.outer.map((reach) => reach[1])));
-  const right = size(Math.max(...standing.outer.map((reach) => reach[2])));
+  const handles = handleShapes(target, standing, drawing);
+  const added = [...handles.outlines, ...padShapes(target, drawing), ...lidShapes(target, standing, drawing)];
+  const body = {
+    left: fromWet(Math.min(...standing.outer.map((reach) => reach[1]))),
+    right: fromWet(Math.max(...standing.outer.map((reach) => reach[2]))),
+    foot: lift,
+    top: fromWet(standing.height) + lift,
+  };
+  const all = added.flat();
+  const left = Math.min(body.left, ...all.map(([x]) => x));
+  const right = Math.max(body.right, ...all.map(([x]) => x));
   const [rimHeight, rimLeft, rimRight] = standing.rim;
   return {
     outer: around(standing.outer),
     hollow: around(standing.hollow),
+    added,
+    fingers: handles.fingers,
     left,
     right,
     width: right - left,
-    height: size(standing.height),
-    rim: [size(rimLeft), size(rimRight)],
-    rimHeight: size(rimHeight),
+    height: Math.max(body.top, ...all.map(([, y]) => y)),
+    body,
+    rim: [fromWet(rimLeft), fromWet(rimRight)],
+    rimHeight: fromWet(rimHeight) + lift,
+    grips: handles.grips,
   };
 }

@@ -19,6 +19,8 @@ export interface Standing {
   readonly mouth: readonly [number, number];
   /** Widest across the outside along and across the x axis (mm). */
   readonly across: readonly [number, number];
+  /** The level outlines of its outer and its inner face at a height. */
+  readonly section: (z: number) => { readonly outer: Support; readonly inner: Support };
   /** Volume of the hollow from the floor to the brim (mm3). */
   readonly hollowVolume: number;
 }

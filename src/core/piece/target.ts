@@ -1,4 +1,7 @@
 import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../clay/shrinkage.ts';
+import type { Feet } from '../feet/feet.ts';
+import type { Handle } from '../handle/handle.ts';
+import type { Lid } from '../lid/lid.ts';
 import type { Face } from '../part/lean.ts';
 import type { PlanOutline } from '../outline/plan.ts';
 import { DEFAULT_BEVEL_ANGLE, type Seam } from '../seam/seam.ts';
@@ -171,6 +174,9 @@ export interface Target {
   readonly rim: Rim;
   readonly fit?: Fit;
   readonly marks?: WallMarks;
+  readonly handle?: Handle;
+  readonly feet?: Feet;
+  readonly lid?: Lid;
   /** The widest place is pushed out to this diameter after joining, over the face and state of `size` (mm). */
   readonly belly?: number;
 }

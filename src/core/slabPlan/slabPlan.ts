@@ -1,5 +1,5 @@
 import { bounds, moved, type Outline } from '../outline/outline.ts';
-import type { Part } from '../part/part.ts';
+import { isPlate, type Part } from '../part/part.ts';
 import { develop } from '../piece/develop.ts';
 import type { Target } from '../piece/target.ts';
 import type { NestPart, Placement } from '../nest/nestJob.ts';
@@ -60,7 +60,6 @@ export function planGroups(pieces: readonly BatchPiece[], rules: PlanRules): Pla
     develop(target).parts.map((part) => {
       const { outline, over } = footprintOf(part);
       const box = bounds(alongSlab(outline));
-      const wall = part.id !== 'base';
       const along = (line: Outline) => moved(alongSlab(line), -(box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2);
       const planned: PlanPart = {
         id: `${key} ${part.id}`,
@@ -69,7 +68,7 @@ export function planGroups(pieces: readonly BatchPiece[], rules: PlanRules): Pla
         count: part.count * count,
         outline: along(outline),
         drawn: along(part.outline),
-        turns: wall && rules.alongRoll ? 'half' : 'any',
+        turns: !isPlate(part) && rules.alongRoll ? 'half' : 'any',
         part,
         mass: (part.volume / 1000) * target.clay.wetDensity,
       };

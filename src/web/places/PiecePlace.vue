@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import type { FigureId } from '../../core/piece/explain/step.ts';
+import AdditionFields from '../components/piece/AdditionFields.vue';
 import CheckList from '../components/piece/CheckList.vue';
 import ConflictNote from '../components/piece/ConflictNote.vue';
 import CutDesk from '../components/piece/CutDesk.vue';
@@ -146,7 +147,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
       </aside>
       <aside class="left" aria-label="What to change">
-        <template v-if="stage === 'shape'"><ShapeFields /><FitFields /></template>
+        <template v-if="stage === 'shape'"><ShapeFields /><AdditionFields /><FitFields /></template>
         <FlatFields v-else-if="stage === 'flat'" />
         <SlabFields v-else-if="stage === 'slab'" />
         <CutFields v-else />

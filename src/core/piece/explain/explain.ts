@@ -3,6 +3,7 @@ import { PART_GAP } from '../../slab/slabNeeded.ts';
 import type { Development } from '../develop.ts';
 import { kindOf } from '../kinds/kinds.ts';
 import type { Target } from '../target.ts';
+import { flangeSteps, handleSteps, lidSteps } from './added.ts';
 import { shapedSteps } from './shaped.ts';
 import type { FigureId, Step } from './step.ts';
 import { baseSteps, heightSteps, lengthSteps } from './straight.ts';
@@ -20,8 +21,13 @@ function slabSteps({ slabs, parts }: Development): Step[] {
   }));
 }
 
-function massSteps(target: Target, { slabs }: Development): Step[] {
-  return slabs.map((slab) => ({
+function massSteps(target: Target, { slabs, lumps = [] }: Development): Step[] {
+  const pulled = lumps.map(({ count, mass }) => ({
+    rule: 'pulled handles: what stands on the piece and half as much again, to hold and to cut off',
+    worked: [`${count} × `, { grams: mass }],
+    gives: [{ grams: count * mass }],
+  }));
+  const rolled = slabs.map((slab) => ({
     rule: 'slab length × width × thickness × density of the wet clay',
     worked: [
       { mmPlain: slab.length },
@@ -33,6 +39,7 @@ function massSteps(target: Target, { slabs }: Development): Step[] {
     ],
     gives: [{ grams: slab.mass }],
   }));
+  return [...rolled, ...pulled];
 }
 
 function capacitySteps(target: Target, { finished }: Development): Step[] {
@@ -82,6 +89,12 @@ export function explain(figure: FigureId, target: Target, developed: Development
     }
     case 'bevelRun':
       return bevelSteps(target, developed);
+    case 'handleLength':
+      return handleSteps(target);
+    case 'lidAcross':
+      return lidSteps(target);
+    case 'flangeLength':
+      return flangeSteps(target);
     case 'slab':
       return slabSteps(developed);
     case 'weighOut':

@@ -52,6 +52,7 @@ function standing(target: Target): Standing {
     hollow: [reachOf(inner(floor), floor), reachOf(inner(height), height)],
     mouth: acrossOf(inner(height)),
     across: widestOf([acrossOf(outerAt(0)), acrossOf(outerAt(height))]),
+    section: (z) => ({ outer: outerAt(z), inner: inner(z) }),
     hollowVolume: hollowOf(inner, floor, height),
   };
 }

@@ -40,6 +40,12 @@ export interface Numbers {
   readonly girthRim?: number;
   readonly girthFoot?: number;
   readonly area?: number;
+  /** A strap or pulled handle as it is cut or drawn, wet, and from end to end as it stands, fired mm. */
+  readonly handleLength?: number;
+  readonly handleDrop?: number;
+  /** Across a lid along the x axis, and the neutral length of its flange or side, wet mm. */
+  readonly lidAcross?: number;
+  readonly flangeLength?: number;
 }
 
 /** A place on the wall: which piece of the wall, and how far along its foot and its rim (fractions, anticlockwise from above). */

@@ -58,6 +58,7 @@ function standing(target: Target): Standing {
     hollow: [reachOf(inner(floor), floor), reachOf(inner(wall.height), wall.height)],
     mouth: acrossOf(inner(wall.height)),
     across: widestOf([acrossOf(wall.foot), acrossOf(wall.rim)]),
+    section: (z) => ({ outer: sectionAt(wall, z, 0), inner: inner(z) }),
     hollowVolume: hollowOf(inner, floor, wall.height),
   };
 }

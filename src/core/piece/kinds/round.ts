@@ -1,6 +1,7 @@
 import { developCone, radiusInside } from '../../wall/cone.ts';
 import { STRAIGHT_RADIUS } from '../../numbers.ts';
 import { shortValue, type Fault } from '../../errors.ts';
+import { supportOf } from '../../outline/plan.ts';
 import { bandPart } from '../../part/bandPart.ts';
 import { discPart } from '../../part/discPart.ts';
 import { seamAllowance } from '../../seam/seam.ts';
@@ -35,7 +36,13 @@ function standing(target: Target): Standing {
   const upper = hollow.filter(([z]) => z >= height / 2).map(([, , radius]) => 2 * radius);
   const narrowest = Math.min(...upper);
   const widest = 2 * Math.max(...outer.map(([, , right]) => right));
-  return { height, floor, outer, rim, hollow, mouth: [narrowest, narrowest], across: [widest, widest], hollowVolume };
+  const circleAt = (z: number, depth: number) => {
+    const cone = cones.find(({ to }) => z <= to) ?? top;
+    return supportOf({ kind: 'circle', diameter: 2 * radiusInside(cone.line, z, depth) });
+  };
+  const section = (z: number) => ({ outer: circleAt(z, 0), inner: circleAt(z, t) });
+  const [mouth, across] = [[narrowest, narrowest] as const, [widest, widest] as const];
+  return { height, floor, outer, rim, hollow, mouth, across, section, hollowVolume };
 }
 
 const finite = (radius: number) => (radius >= STRAIGHT_RADIUS * 1e6 ? null : radius);

@@ -1,4 +1,5 @@
 import { shortValue, type Fault } from '../../errors.ts';
+import { supportOf } from '../../outline/plan.ts';
 import { bandPart } from '../../part/bandPart.ts';
 import { discPart } from '../../part/discPart.ts';
 import { seamAllowance } from '../../seam/seam.ts';
@@ -19,6 +20,10 @@ function standing(target: Target): Standing {
     hollow: [reach(piece.floor, piece.inside), reach(piece.height, piece.inside)],
     mouth: [piece.inside, piece.inside],
     across: [piece.outside, piece.outside],
+    section: () => ({
+      outer: supportOf({ kind: 'circle', diameter: piece.outside }),
+      inner: supportOf({ kind: 'circle', diameter: piece.inside }),
+    }),
     hollowVolume: frustum(piece.inside / 2, piece.inside / 2, piece.height - piece.floor),
   };
 }

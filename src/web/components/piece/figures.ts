@@ -1,6 +1,6 @@
 import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
 import { bounds, type Outline } from '../../../core/outline/outline.ts';
-import type { Part } from '../../../core/part/part.ts';
+import { isWall, type Part } from '../../../core/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
 import { tracedEdge } from '../../../core/piece/explain/shaped.ts';
 import type { FigureId } from '../../../core/piece/explain/step.ts';
@@ -70,7 +70,7 @@ function panelWidth(part: Part, edge: 'foot' | 'rim', folded = 0): number {
 }
 
 function wallFigures({ numbers, parts }: Development): Figure[] {
-  const walls = parts.filter(({ id }) => id !== 'base');
+  const walls = parts.filter(isWall);
   const [first] = walls;
   if (!first) return [];
   if (numbers.wrapLength !== undefined) return straightWall(first, numbers.wrapLength);
@@ -113,13 +113,33 @@ function baseFigures(base: Part): Figure[] {
   return Math.abs(up.length - down.length) < LENGTH_TOLERANCE ? [top] : [top, across(hidden, 'Base, underside', down)];
 }
 
+/** Handle and lid: a strap by its length, a pulled handle by its lump. */
+function addedFigures({ numbers, lumps = [] }: Development): Figure[] {
+  const length = (id: FigureId, label: string, mm: number | undefined) =>
+    mm === undefined ? [] : [lengthFigure(id, label, mm, { minor: true })];
+  return [
+    ...(lumps.length === 0 ? length('handleLength', 'Handle strap', numbers.handleLength) : []),
+    ...lumps.map((lump): Figure => ({
+      id: 'handleLength',
+      label: 'Pulled handle',
+      phrase: [{ grams: lump.mass }, ', to ', { mm: lump.length }],
+      unit: 'none',
+      minor: true,
+    })),
+    ...length('lidAcross', 'Lid across', numbers.lidAcross),
+    ...length('flangeLength', 'Flange, round', numbers.flangeLength),
+  ];
+}
+
 /** The figures to measure with a ruler, the largest on the screen: lines as they are traced on the face that lies up. */
 export function figuresToMeasure(developed: Development): Figure[] {
-  const { numbers, slabs, parts } = developed;
-  const mass = slabs.reduce((sum, slab) => sum + slab.mass, 0);
+  const { numbers, slabs, parts, lumps = [] } = developed;
+  const rolled = slabs.reduce((sum, slab) => sum + slab.mass, 0);
+  const mass = lumps.reduce((sum, lump) => sum + lump.count * lump.mass, rolled);
   return [
     ...wallFigures(developed),
     ...parts.filter(({ id }) => id === 'base').flatMap(baseFigures),
+    ...addedFigures(developed),
     ...(numbers.bevelRun > 0 ? [lengthFigure('bevelRun', 'Slant runs', numbers.bevelRun, { minor: true })] : []),
     ...slabs.map((slab): Figure => ({
       id: 'slab',

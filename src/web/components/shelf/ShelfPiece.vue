@@ -30,6 +30,9 @@ const drawn = computed(() => {
   };
 });
 const path = computed(() => pathData(side.value.outer, props.scale, [drawn.value.origin, props.tallest]));
+const added = computed(() =>
+  side.value.added.map((shape) => pathData(shape, props.scale, [drawn.value.origin, props.tallest])),
+);
 const sizes = computed(() => {
   const { form, size } = props.design.target;
   const meant = `${size.face === 'inside' ? ' inside' : ''}${size.state === 'wet' ? ', wet' : ''}`;
@@ -58,8 +61,16 @@ function finish(): void {
       :aria-label="`${design.name}, ${sizes}`"
     >
       <svg :width="width" :height="tallest + 6" aria-hidden="true">
+        <path v-for="(d, index) in added" :key="index" class="body" :class="clayTone(design)" :d="d" />
         <path class="body" :class="clayTone(design)" :d="path" />
-        <ellipse class="rim" :cx="drawn.middle" :cy="drawn.top" :rx="drawn.half" :ry="drawn.tilt" />
+        <ellipse
+          v-if="!design.target.lid"
+          class="rim"
+          :cx="drawn.middle"
+          :cy="drawn.top"
+          :rx="drawn.half"
+          :ry="drawn.tilt"
+        />
       </svg>
     </RouterLink>
     <div class="plank" />

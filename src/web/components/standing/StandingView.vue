@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue';
+import { raiseAdded } from '../../../core/raise/added.ts';
 import { raise, standingBody } from '../../../core/raise/raise.ts';
 import { sectioned, type Section } from '../../../core/raise/section.ts';
 import { useLengths } from '../../composables/useLengths.ts';
@@ -32,7 +33,12 @@ const cut = computed(() => {
   return sectioned(body.value, wanted);
 });
 const scale = computed(() => (props.choices.state === 'fired' ? 1 - piece.target.clay.shrinkage : 1));
-const parts = computed(() => raise(cut.value, props.share));
+const flat = computed(() => raise(body.value, 0));
+/** A section shows the wall alone. */
+const parts = computed(() => {
+  const raised = raise(cut.value, props.share);
+  return props.choices.section === 'whole' ? raiseAdded(piece.target, raised, flat.value, props.share) : raised;
+});
 const hole = computed(() => {
   const diameter = piece.target.fit?.hole;
   if (diameter === undefined || !props.choices.hole) return null;

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { bounds } from '../../../core/outline/outline.ts';
 import { middleOf, type Mark, type Part } from '../../../core/part/part.ts';
+import { kindOnTable } from './tablePlaces.ts';
 
 /** One flat part on the cloth, its lower left corner at `at` (px). */
 const props = defineProps<{ part: Part; scale: number; at: readonly [number, number] }>();
@@ -53,6 +54,8 @@ function wordAt(mark: Exclude<Mark, { kind: 'line' }>): readonly [number, number
 }
 /** A low part has no room for the face beside words of its own; the table tells it anyway (px). */
 const FACE_ROOM = 120;
+/** A pad has its name beside it. */
+const beside = computed(() => kindOnTable(props.part) === 'pad');
 const second = computed(() => {
   const crowded =
     words.value.some(({ kind }) => kind === 'words') &&
@@ -71,10 +74,23 @@ const second = computed(() => {
     <text v-for="(mark, index) in words" :key="index" :class="mark.kind" :x="wordAt(mark)[0]" :y="wordAt(mark)[1]">
       {{ mark.text }}
     </text>
-    <text class="name" :x="middle[0]" :y="middle[1] - (second ? 6 : -2)">
+    <text
+      class="name"
+      :class="{ beside }"
+      :x="beside ? at[0] + box.width * scale + 12 : middle[0]"
+      :y="middle[1] - (second ? 6 : -2)"
+    >
       {{ part.name }}<template v-if="roomy && part.count > 1">, cut {{ part.count }}</template>
     </text>
-    <text v-if="second" class="face" :x="middle[0]" :y="middle[1] + 18">{{ second }}</text>
+    <text
+      v-if="second"
+      class="face"
+      :class="{ beside }"
+      :x="beside ? at[0] + box.width * scale + 12 : middle[0]"
+      :y="middle[1] + 18"
+    >
+      {{ second }}
+    </text>
   </g>
 </template>
 
@@ -104,6 +120,10 @@ text {
   stroke: var(--slab);
   stroke-width: 5px;
   stroke-linejoin: round;
+}
+.beside {
+  text-anchor: start;
+  stroke: var(--cloth);
 }
 .name,
 .letter {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isPlate } from '../../../core/part/part.ts';
 import DimensionLine from './DimensionLine.vue';
 import type { PartPlace } from './tablePlaces.ts';
 
@@ -10,7 +11,7 @@ const straight = ({ part }: PartPlace, edge: string) =>
 
 <template>
   <g>
-    <template v-if="place.part.id === 'base'">
+    <template v-if="isPlate(place.part)">
       <DimensionLine
         :x1="place.traced.left"
         :x2="place.traced.left + place.traced.pxLength"

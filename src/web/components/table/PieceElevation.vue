@@ -17,7 +17,10 @@ const path = (outline: Parameters<typeof pathData>[0]) => pathData(outline, prop
   <g class="elevation">
     <path class="fired" :d="path(fired.outer)" />
     <path class="hollow" :d="path(fired.hollow)" />
+    <path v-for="(shape, index) in fired.added" :key="index" class="fired" :d="path(shape)" />
     <path class="wet" :d="path(wet.outer)" />
+    <path v-for="(shape, index) in wet.added" :key="index" class="wet" :d="path(shape)" />
+    <path v-for="(finger, index) in fired.fingers" :key="index" class="finger" :d="path(finger)" />
     <line class="ground" :x1="at[0] - 14" :x2="at[0] + wet.width * scale + 14" :y1="at[1]" :y2="at[1]" />
   </g>
 </template>
@@ -39,6 +42,11 @@ const path = (outline: Parameters<typeof pathData>[0]) => pathData(outline, prop
   stroke: var(--ink-soft);
   stroke-width: 1.5;
   stroke-dasharray: 7 4;
+}
+.finger {
+  fill: none;
+  stroke: var(--press);
+  stroke-width: 1.5;
 }
 .ground {
   stroke: var(--ink-soft);

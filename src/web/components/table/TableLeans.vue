@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { Lean } from '../../../core/part/lean.ts';
 import { AIR, TAG } from '../../composables/tableLayout.ts';
 import LeanTag from './LeanTag.vue';
-import { hangingLeans, leaningEdges, type PartPlace, type TablePlaces } from './tablePlaces.ts';
+import { hangingLeans, kindOnTable, leaningEdges, type PartPlace, type TablePlaces } from './tablePlaces.ts';
 
 /** The tags of all leaning edges, laid on their parts. */
 const props = defineProps<{ places: TablePlaces; narrow: boolean }>();
@@ -17,7 +17,7 @@ interface Tag {
 }
 
 /** Where hanging tags begin below a part (px): under the words of a wall, under the dimension of a base. */
-const BELOW = { wall: 26, base: 52 } as const;
+const BELOW = { wall: 26, base: 52, pad: 52 } as const;
 
 function onPart({ part, ...place }: PartPlace): Tag[] {
   const low = place.y - TAG.height - 6;
@@ -38,7 +38,7 @@ function onPart({ part, ...place }: PartPlace): Tag[] {
 }
 
 function below({ part, ...place }: PartPlace, leans: readonly Lean[]): Tag[] {
-  const kind = part.id === 'base' ? 'base' : 'wall';
+  const kind = kindOnTable(part);
   // The middle of the room that the layout gave to the part.
   const middle = place.x + place.width / 2 + (AIR[kind].right - AIR[kind].left) / 2;
   const top = place.y + BELOW[kind];

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
 import type { FigureId } from '../../../core/piece/explain/step.ts';
+import { isPlate } from '../../../core/part/part.ts';
 import { NARROW_TABLE, type TableLayout } from '../../composables/tableLayout.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSize } from '../../composables/useSize.ts';
@@ -42,9 +43,10 @@ const baseFigure = computed<FigureId>(() =>
 );
 const sizeTags = computed(() => {
   const { piece: standing } = places.value;
-  const across = drag.handles.value.filter(({ axis }) => axis === 'across');
+  const ofForm = drag.handles.value.filter(({ at }) => 'reach' in at);
+  const across = ofForm.filter(({ axis }) => axis === 'across');
   const widest = across.find(({ size }) => size.value === Math.max(...across.map((one) => one.size.value)));
-  const tallest = drag.handles.value.findLast(({ axis }) => axis === 'up');
+  const tallest = ofForm.findLast(({ axis }) => axis === 'up');
   return [
     ...(widest
       ? [{ handle: widest, sign: round.value ? 'Ø ' : '', at: [standing.middle, standing.y + 28] as const }]
@@ -69,14 +71,17 @@ function reachAt(share: number): number {
 }
 
 function handleAt({ at }: DraggedSize): readonly [number, number] {
-  const { piece: standing } = places.value;
+  const { piece: standing, scale } = places.value;
+  if ('point' in at) return [standing.middle + at.point[0] * scale, standing.at[1] - at.point[1] * scale];
   const y = standing.y - at.height * (standing.y - standing.top);
   return [standing.middle + (at.reach === 'right' ? reachAt(at.height) : 0), y];
 }
 
 function lengthFigure(place: PartPlace): FigureId | null {
-  if (place.part.id === 'base') return straight.value ? baseFigure.value : null;
-  return straight.value ? 'cutLength' : null;
+  const { id } = place.part;
+  if (id === 'base') return straight.value ? baseFigure.value : null;
+  if (id === 'handle') return 'handleLength';
+  return straight.value && id === 'wall' ? 'cutLength' : null;
 }
 
 function how(figure: FigureId | null): void {
@@ -128,22 +133,22 @@ function endDrag(): void {
       </svg>
       <template v-for="place in places.parts" :key="place.part.id">
         <FigureTag
-          :label="`${place.part.name}, ${place.part.id === 'base' ? 'across' : 'along'}`"
+          :label="`${place.part.name}, ${isPlate(place.part) ? 'across' : 'along'}`"
           :mm="place.traced.length"
           :at="[
             place.traced.left + place.traced.pxLength / 2,
-            place.part.id === 'base' ? place.y + 28 : place.y - place.height - 30,
+            isPlate(place.part) ? place.y + 28 : place.y - place.height - 30,
           ]"
           :plain="lengthFigure(place) === null"
           @how="how(lengthFigure(place))"
         />
         <FigureTag
-          v-if="place.part.id !== 'base'"
-          :label="`${place.part.name}, height`"
+          v-if="!isPlate(place.part)"
+          :label="`${place.part.name}, ${place.part.id === 'handle' ? 'width' : 'height'}`"
           :mm="place.traced.height"
           :at="[place.x + place.width + 50, place.traced.top + place.traced.pxHeight / 2]"
-          :plain="!straight"
-          @how="how(straight ? 'cutHeight' : null)"
+          :plain="!straight || place.part.id !== 'wall'"
+          @how="how(straight && place.part.id === 'wall' ? 'cutHeight' : null)"
         />
       </template>
       <FigureTag

@@ -1,10 +1,16 @@
 import { bounds } from '../../../core/outline/outline.ts';
 import type { Lean } from '../../../core/part/lean.ts';
-import { slabBox, type Part } from '../../../core/part/part.ts';
+import { isPlate, slabBox, type Part } from '../../../core/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
 import { elevation, type Elevation } from '../../../core/piece/elevation.ts';
 import type { Target } from '../../../core/piece/target.ts';
-import { NARROW_TABLE, tableLayout, type Box, type TableLayout } from '../../composables/tableLayout.ts';
+import {
+  NARROW_TABLE,
+  tableLayout,
+  type Box,
+  type TableLayout,
+  type TableThing,
+} from '../../composables/tableLayout.ts';
 
 /** A drawing's place on the screen: lower left corner, size with its underside, and size of its traced line (px, mm). */
 export interface PartPlace {
@@ -83,23 +89,34 @@ export function leaningEdges({ leans }: Part): Lean[] {
     .sort((one, other) => EDGE_ORDER.indexOf(one.edge) - EDGE_ORDER.indexOf(other.edge));
 }
 
+/** A lower wall has no room for tags (mm). */
+const LOW = 25;
+
+/** A plate smaller than this has its name beside it (mm). */
+const PAD = 45;
+
 /** Leaning edges whose tags do not fit on the part itself: only a long, straight wall on a wide table carries its tags. */
 export function hangingLeans(part: Part, narrow: boolean): Lean[] {
   const rectangle = part.outline.length === 4 && part.outline.every(([, , bulge]) => bulge === 0);
   const { length, width } = slabBox(part);
-  return rectangle && length > 1.3 * width && !narrow ? [] : leaningEdges(part);
+  return rectangle && length > 1.3 * width && width > LOW && !narrow ? [] : leaningEdges(part);
+}
+
+export function kindOnTable(part: Part): Exclude<TableThing['kind'], 'piece'> {
+  if (!isPlate(part)) return 'wall';
+  return slabBox(part).length < PAD ? 'pad' : 'base';
 }
 
 /** Lays the piece's drawings into a room (px). */
 export function layTable(target: Target, developed: Development, room: Box): TableLayout {
   const parts = developed.parts.map((part) => ({
     id: part.id,
-    kind: part.id === 'base' ? ('base' as const) : ('wall' as const),
+    kind: kindOnTable(part),
     box: slabSize(part),
     tags: hangingLeans(part, room.width < NARROW_TABLE).length,
   }));
   const walls = parts.filter(({ kind }) => kind === 'wall');
-  const bases = parts.filter(({ kind }) => kind === 'base');
+  const bases = parts.filter(({ kind }) => kind !== 'wall');
   return tableLayout([...walls, { id: PIECE, kind: 'piece', box: elevation(target, 'wet'), tags: 0 }, ...bases], room);
 }
 
@@ -119,12 +136,12 @@ export function tablePlaces(target: Target, developed: Development, layout: Tabl
     piece: {
       at: pieceAt,
       fired,
-      left: middle + fired.left * scale,
-      right: middle + fired.right * scale,
+      left: middle + fired.body.left * scale,
+      right: middle + fired.body.right * scale,
       wetRight: middle + wet.right * scale,
       middle,
-      y: pieceAt[1],
-      top: pieceAt[1] - fired.height * scale,
+      y: pieceAt[1] - fired.body.foot * scale,
+      top: pieceAt[1] - fired.body.top * scale,
     },
   };
 }

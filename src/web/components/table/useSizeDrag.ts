@@ -1,15 +1,50 @@
 import { computed } from 'vue';
 import { firedLength } from '../../../core/clay/shrinkage.ts';
 import type { Fault } from '../../../core/errors.ts';
+import { additionSizes } from '../../../core/piece/additionSizes.ts';
+import { elevation } from '../../../core/piece/elevation.ts';
 import { formSizes, type FormSize } from '../../../core/piece/formSizes.ts';
+import type { Target } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 
 /** A size that can be dragged on the elevation: where its handle sits on the fired outline (mm), and which way it goes. */
 export interface DraggedSize {
-  readonly size: FormSize;
+  readonly size: Pick<FormSize, 'key' | 'label' | 'value'>;
   readonly axis: 'across' | 'up';
-  /** Height of the handle above the table and its distance from the middle, as shares of the fired piece. */
-  readonly at: { readonly height: number; readonly reach: 'middle' | 'right' };
+  /** Height of the handle above the table and its distance from the middle, as shares of the fired piece, or as it is drawn (fired mm). */
+  readonly at:
+    { readonly height: number; readonly reach: 'middle' | 'right' } | { readonly point: readonly [number, number] };
+  /** How the size grows with the drag, and whether it is fired whatever the piece's sizes are. */
+  readonly factor: number;
+  readonly fired: boolean;
+}
+
+/** A size of the form or of its handle, and the design with it changed. */
+interface Dragged {
+  readonly key: string;
+  readonly value: number;
+  readonly put: (value: number) => Target;
+}
+
+function sizesOf(target: Target): Dragged[] {
+  const form = formSizes(target.form).map(({ key, value, put }): Dragged => ({ key, value, put: (next) => ({ ...target, form: put(next) }) })); // prettier-ignore
+  return [...form, ...additionSizes(target, 'handle')];
+}
+
+/** The handle's curve is drawn by its two ends and the place where it stands out most. */
+function gripsOf(target: Target): DraggedSize[] {
+  const { grips } = elevation(target, 'fired');
+  if (!grips) return [];
+  const sizes = additionSizes(target, 'handle');
+  const grip = (key: string, axis: DraggedSize['axis'], point: readonly [number, number], factor: number) =>
+    sizes
+      .filter((size) => size.key === `handle.${key}`)
+      .map((size): DraggedSize => ({ size, axis, at: { point }, factor, fired: true }));
+  return [
+    ...grip('below', 'up', grips.upper, -1),
+    ...grip('projection', 'across', grips.crest, 1),
+    ...grip('drop', 'up', grips.lower, -1),
+  ];
 }
 
 /** A drag moves in steps of this many mm. */
@@ -17,16 +52,29 @@ const DRAG_STEP = 0.5;
 
 /** Sizes with a handle, by their key: heights of the handles in the size that the form is given in. */
 function handleOf(size: FormSize, height: number, profile: readonly (readonly [number, number])[]): DraggedSize | null {
-  const across = (at: number): DraggedSize => ({ size, axis: 'across', at: { height: at, reach: 'right' } });
+  const across = (at: number): DraggedSize => ({
+    size,
+    axis: 'across',
+    at: { height: at, reach: 'right' },
+    factor: 2,
+    fired: false,
+  });
+  const up = (at: number): DraggedSize => ({
+    size,
+    axis: 'up',
+    at: { height: at, reach: 'middle' },
+    factor: 1,
+    fired: false,
+  });
   const point = /^profile\.(\d+)\.([01])$/.exec(size.key);
   if (point) {
     const at = profile[Number(point[1])]?.[0] ?? 0;
     if (point[2] === '1') return across(at / height);
-    return { size, axis: 'up', at: { height: at / height, reach: 'middle' } };
+    return up(at / height);
   }
   switch (size.key) {
     case 'height':
-      return { size, axis: 'up', at: { height: 1, reach: 'middle' } };
+      return up(1);
     case 'diameter':
       return across(0.5);
     case 'rim':
@@ -54,17 +102,18 @@ export function useSizeDrag() {
     const { form } = piece.target;
     const profile = form.kind === 'stack' ? form.profile : [];
     const height = form.kind === 'stack' ? (profile.at(-1)?.[0] ?? 1) : form.height;
-    return formSizes(form)
+    const sizes = formSizes(form)
       .map((size) => handleOf(size, height, profile))
       .filter((handle) => handle !== null);
+    return [...sizes, ...gripsOf(piece.target)];
   });
 
   /** The size as it is now: a handle may outlive the figure that it was made from. */
-  const now = (key: string) => formSizes(piece.target.form).find((size) => size.key === key);
+  const now = (key: string) => sizesOf(piece.target).find((size) => size.key === key);
 
   function take(key: string, value: number): readonly Fault[] {
     const size = now(key);
-    return size ? piece.change({ ...piece.target, form: size.put(value) }, `form.${key}`) : [];
+    return size ? piece.change(size.put(value), `size.${key}`) : [];
   }
 
   function start(key: string): void {
@@ -72,11 +121,11 @@ export function useSizeDrag() {
   }
 
   /** The handle follows the fired outline: sizes that are meant wet move by the wet length. */
-  function dragTo({ size, axis }: DraggedSize, px: number, scale: number): void {
+  function dragTo({ size, factor, fired }: DraggedSize, px: number, scale: number): void {
     const { form, size: meant, clay } = piece.target;
-    const wet = form.kind === 'former' || meant.state === 'wet';
+    const wet = !fired && (form.kind === 'former' || meant.state === 'wet');
     const length = wet ? px / scale / firedLength(1, clay.shrinkage) : px / scale;
-    const mm = from + length * (axis === 'across' ? 2 : 1);
+    const mm = from + length * factor;
     take(size.key, Math.round(mm / DRAG_STEP) * DRAG_STEP);
   }
 

@@ -1,0 +1,86 @@
+import { shortValue, type Fault } from '../errors.ts';
+import { FEET_LIMITS } from '../feet/feet.ts';
+import { HANDLE_LIMITS, type Handle } from '../handle/handle.ts';
+import { LID_LIMITS } from '../lid/lid.ts';
+import { rangeFaults } from '../ranges.ts';
+import { additionsOf } from './additions.ts';
+import type { Target } from './target.ts';
+
+function handleRanges(handle: Handle): Fault[] {
+  const L = HANDLE_LIMITS;
+  const { length } = L;
+  return (
+    [
+      ['fingers', L.fingers],
+      ['clearance', L.clearance],
+      ['projection', length],
+      ['below', L.below],
+      ['drop', length],
+      ['crest', L.crest],
+      ['top', length],
+      ['bottom', length],
+      ['thickness', L.thickness],
+      ['ends', L.ends],
+      ['spares', L.spares],
+    ] as const
+  ).flatMap(([key, range]) => rangeFaults(`handle.${key}`, handle[key], range));
+}
+
+function wholeFault(path: string, value: number | undefined): Fault[] {
+  if (value === undefined || Number.isInteger(value)) return [];
+  return [{ code: 'out-of-range', path, value: shortValue(value), rule: 'must be a whole number' }];
+}
+
+/** Figures of handle, feet and lid that are out of range. */
+export function additionRanges({ handle, feet, lid }: Target): Fault[] {
+  return [
+    ...(handle ? handleRanges(handle) : []),
+    ...wholeFault('handle.fingers', handle?.fingers),
+    ...wholeFault('handle.spares', handle?.spares),
+    ...rangeFaults('feet.count', feet?.count, FEET_LIMITS.count),
+    ...wholeFault('feet.count', feet?.count),
+    ...rangeFaults('feet.diameter', feet?.diameter, FEET_LIMITS.diameter),
+    ...rangeFaults('feet.thickness', feet?.thickness, FEET_LIMITS.thickness),
+    ...rangeFaults('feet.inset', feet?.inset, FEET_LIMITS.inset),
+    ...rangeFaults('lid.clearance', lid?.clearance, LID_LIMITS.clearance),
+    ...rangeFaults('lid.depth', lid?.depth, LID_LIMITS.depth),
+    ...rangeFaults('lid.overhang', lid?.overhang, LID_LIMITS.overhang),
+  ];
+}
+
+/** What cannot be joined to a piece that can itself be made. */
+export function additionFaults(target: Target): Fault[] {
+  const { handle, feet, lid, base } = target;
+  if (!handle && !feet && !lid) return [];
+  const impossible = (path: string, value: number | string, rule: string): Fault => ({
+    code: 'impossible-piece',
+    path,
+    value: shortValue(value),
+    rule,
+  });
+  const faults: Fault[] = [];
+  const made = additionsOf(target);
+  if (handle && made.handle) {
+    const { curve, wall } = made.handle;
+    const thick = wall.rim - handle.below - curve.from;
+    if (curve.to - thick < 0) {
+      const most = curve.from - thick;
+      const rule = `must leave the lower end on the wall: from the upper end it is ${Math.max(0, most).toFixed(1)} mm to the table`;
+      faults.push(impossible(handle.drop === undefined ? 'handle.fingers' : 'handle.drop', handle.drop ?? handle.fingers, rule)); // prettier-ignore
+    }
+    if (handle.projection <= 3 * thick) {
+      const rule = `must stand out more than ${(3 * thick).toFixed(1)} mm, or nothing is open behind it`;
+      faults.push(impossible('handle.projection', handle.projection, rule));
+    }
+  }
+  if (feet && base.join === 'none') faults.push(impossible('feet', 'none', 'need a base to stand under'));
+  if (feet && made.feet.length > 0) {
+    const reach = Math.min(...made.feet.map(([x, y]) => Math.hypot(x, y)));
+    const pad = feet.diameter / 2 / (1 - target.clay.shrinkage);
+    if (!(reach > pad)) faults.push(impossible('feet.diameter', feet.diameter, 'leaves no room between the pads'));
+  }
+  if (lid && made.lid && !(made.lid.free > 0 && made.lid.parts.every(({ volume }) => volume > 0))) {
+    faults.push(impossible('lid.clearance', lid.clearance, 'leaves no opening for the flange'));
+  }
+  return faults;
+}

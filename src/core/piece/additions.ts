@@ -1,0 +1,153 @@
+import { firedLength, wetLength } from '../clay/shrinkage.ts';
+import { feetPart, feetPlaces } from '../feet/feet.ts';
+import { PULLED_RESERVE, type Handle } from '../handle/handle.ts';
+import { handleCurve, type HandleCurve, type HandleWall } from '../handle/handleCurve.ts';
+import { handlePart } from '../handle/handlePart.ts';
+import { cutLid, type LidFigures } from '../lid/lid.ts';
+import { once, radians } from '../numbers.ts';
+import type { Support } from '../outline/plan.ts';
+import type { Part } from '../part/part.ts';
+import { DEFAULT_BEVEL_ANGLE } from '../seam/seam.ts';
+import { kindOf } from './kinds/kinds.ts';
+import type { Standing } from './standing.ts';
+import type { Target } from './target.ts';
+
+/** The handles of a piece, all alike. */
+export interface MadeHandle {
+  /** From the side, fired mm. */
+  readonly curve: HandleCurve;
+  readonly wall: HandleWall;
+  /** Where they are joined: degrees round from the first seam. */
+  readonly angles: readonly number[];
+  /** Neutral length on the piece, and the strap's as it is cut (wet mm). */
+  readonly neutral: number;
+  readonly cut: number;
+  /** Volume of one as it stands, wet mm3. */
+  readonly volume: number;
+  readonly thickness: number;
+}
+
+/** A lump that is not rolled into a slab: what one is weighed as (mm3) and, when it has been drawn out, how long it is (mm). */
+export interface Lump {
+  readonly id: 'pulled-handle';
+  readonly name: string;
+  readonly count: number;
+  readonly volume: number;
+  readonly length: number;
+}
+
+/** What is joined to the standing piece, or lies on it. */
+export interface Additions {
+  readonly handle: MadeHandle | null;
+  /** The middles of the pads under the piece, wet mm in its plan. */
+  readonly feet: readonly (readonly [number, number])[];
+  readonly lid: LidFigures | null;
+  readonly parts: readonly Part[];
+  readonly lumps: readonly Lump[];
+}
+
+/** The places where handles are joined: where the marks say, or else over the seam, which they hide. */
+export function handleAngles({ marks }: Target): readonly number[] {
+  const marked = (marks?.places ?? []).filter(({ kind }) => kind === 'handle').map(({ at }) => at);
+  return marked.length > 0 ? marked : [0];
+}
+
+/** The outside of the wall towards an angle, fired mm. */
+function wallTowards({ outer, rim, section }: Standing, angle: number, shrinkage: number): HandleWall {
+  const phi = radians(angle);
+  const edge = rim[0];
+  const levels = [...new Set(outer.map(([z]) => z))].filter((z) => z <= edge);
+  const reaches = levels.map(
+    (z) => [firedLength(z, shrinkage), firedLength(section(z).outer.h(phi), shrinkage)] as const,
+  );
+  const bandAt = (height: number) => {
+    const above = reaches.findIndex(([z]) => z >= height);
+    const index = Math.max(1, above < 0 ? reaches.length - 1 : above);
+    const [low = [0, 0], high = [1, 0]] = [reaches[index - 1], reaches[index]];
+    return { low, rise: (high[1] - low[1]) / (high[0] - low[0]) };
+  };
+  return {
+    reachAt: (height) => {
+      const { low, rise } = bandAt(height);
+      return low[1] + rise * (height - low[0]);
+    },
+    leanAt: (height) => Math.atan(bandAt(height).rise),
+    rim: firedLength(edge, shrinkage),
+  };
+}
+
+/** A pulled handle is an ellipse across: as wide as the strap would be, and thinner towards its edges. */
+const ELLIPSE = Math.PI / 4;
+
+function handleOf(target: Target, handle: Handle, standing: Standing): MadeHandle {
+  const { clay, slab } = target;
+  const s = clay.shrinkage;
+  const angles = handleAngles(target);
+  const wall = wallTowards(standing, angles[0] ?? 0, s);
+  const curve = handleCurve(handle, wall, firedLength(handle.thickness, s));
+  // The neutral line is a parallel of the middle one: it is longer by its distance times the turn.
+  const off = handle.kind === 'strap' ? (slab.neutralFraction - 0.5) * handle.thickness : 0;
+  const neutral = wetLength(curve.length, s) + off * curve.turning;
+  const width = wetLength((handle.top + handle.bottom) / 2, s);
+  const share = handle.kind === 'pulled' ? ELLIPSE : 1;
+  const cut = neutral + 2 * handle.ends;
+  return { curve, wall, angles, neutral, cut, volume: share * width * cut * handle.thickness, thickness: handle.thickness }; // prettier-ignore
+}
+
+/** The outline that reaches furthest (or least far) of several levels, wet. */
+function levelsOf({ section, height }: Standing, depth: number, face: 'outer' | 'inner', floor: number): Support[] {
+  return [height, Math.max(floor, height - depth)].map((z) => section(z)[face]);
+}
+
+const least = (shapes: readonly Support[]) => shapes.reduce((one, other) => (other.h(0) < one.h(0) ? other : one));
+const most = (shapes: readonly Support[]) => shapes.reduce((one, other) => (other.h(0) > one.h(0) ? other : one));
+
+function lidOf(target: Target, standing: Standing): LidFigures | null {
+  const { lid, slab, clay } = target;
+  if (!lid) return null;
+  const wet = (mm: number) => wetLength(mm, clay.shrinkage);
+  const depth = wet(lid.depth);
+  return cutLid({
+    kind: lid.kind,
+    rim: standing.section(standing.height).outer,
+    inside: least(levelsOf(standing, depth, 'inner', standing.floor)),
+    outside: most(levelsOf(standing, depth, 'outer', 0)),
+    clearance: wet(lid.clearance),
+    depth,
+    overhang: wet(lid.overhang),
+    top: slab.base,
+    wall: slab.wall,
+    neutralFraction: slab.neutralFraction,
+    seam: { kind: 'bevel', angle: DEFAULT_BEVEL_ANGLE, panels: 1 },
+    faceUp: slab.faceUp,
+  });
+}
+
+/** Handles, feet and lid of a target that can be made; worked out once for each. */
+export const additionsOf = once((target: Target): Additions => {
+  const { handle, feet, clay, slab } = target;
+  const standing = kindOf(target).standing(target);
+  const wet = (mm: number) => wetLength(mm, clay.shrinkage);
+  const made = handle ? handleOf(target, handle, standing) : null;
+  const lid = lidOf(target, standing);
+  const parts: Part[] = [...(lid?.parts ?? [])];
+  const lumps: Lump[] = [];
+  if (handle && made) {
+    const count = made.angles.length + handle.spares;
+    if (handle.kind === 'strap') {
+      const { ends, thickness } = handle;
+      const [top, bottom] = [wet(handle.top), wet(handle.bottom)];
+      parts.push(handlePart({ neutral: made.neutral, ends, top, bottom, thickness, count, faceUp: slab.faceUp }));
+    } else {
+      lumps.push({ id: 'pulled-handle', name: 'Pulled handle', count, volume: PULLED_RESERVE * made.volume, length: made.cut }); // prettier-ignore
+    }
+  }
+  if (feet) parts.push(feetPart(feet.count, wet(feet.diameter), feet.thickness, slab.faceUp));
+  return {
+    handle: made,
+    feet: feet ? feetPlaces(standing.section(0).outer, feet.count, wet(feet.inset + feet.diameter / 2)) : [],
+    lid,
+    parts,
+    lumps,
+  };
+});

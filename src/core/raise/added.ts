@@ -1,0 +1,183 @@
+import { wetLength } from '../clay/shrinkage.ts';
+import { radians, TAU } from '../numbers.ts';
+import { pointAt, stationsOf, type Support } from '../outline/plan.ts';
+import { additionsOf, type MadeHandle } from '../piece/additions.ts';
+import { kindOf } from '../piece/kinds/kinds.ts';
+import type { Target } from '../piece/target.ts';
+import type { Point3 } from '../wall/loft.ts';
+import type { RaisedPart, Ribbon } from './body.ts';
+import { plus, times, UNMOVED } from './pose.ts';
+import { mapped } from './raise.ts';
+
+/** Clear room between what lies on the table (mm). */
+const GAP = 14;
+
+const UP: Point3 = [0, 0, 1];
+
+/** How far parts reach from the middle of the table towards a direction, on a strip `half` mm to each side (mm). */
+function reachTowards(parts: readonly RaisedPart[], [ux, uy]: Point3, half: number): number {
+  let far = 0;
+  for (const { ribbons } of parts) {
+    for (const { one, other } of ribbons) {
+      for (const [x, y] of [...one, ...other]) {
+        if (Math.abs(x * uy - y * ux) <= half) far = Math.max(far, x * ux + y * uy);
+      }
+    }
+  }
+  return far;
+}
+
+function ring(shape: Support, z: number): Point3[] {
+  return stationsOf(shape.flats, 120).map(({ phi, side }) => {
+    const [x, y] = pointAt(shape, phi, side);
+    return [x, y, z];
+  });
+}
+
+/** A level plate, or a ring when `inner` is given, between two heights. */
+function plate(outer: Support, inner: Support | null, from: number, to: number): Ribbon[] {
+  const at = (shape: Support | null, z: number) =>
+    shape ? ring(shape, z) : ring(outer, z).map((): Point3 => [0, 0, z]);
+  const walls: Ribbon[] = [{ face: 'edge', one: ring(outer, from), other: ring(outer, to) }];
+  if (inner) walls.push({ face: 'inside', one: ring(inner, to), other: ring(inner, from) });
+  return [
+    ...walls,
+    { face: 'outside', one: at(inner, from), other: ring(outer, from) },
+    { face: 'inside', one: ring(outer, to), other: at(inner, to) },
+  ];
+}
+
+/**
+ * A strap on its way: the curvature of its middle line grows evenly, which bends it and stretches nothing, while its upper
+ * end goes from the table to its place on the wall.
+ */
+function raisedHandle(
+  target: Target,
+  made: MadeHandle,
+  angle: number,
+  flat: readonly RaisedPart[],
+  f: number,
+): RaisedPart {
+  const s = target.clay.shrinkage;
+  const wet = (mm: number) => wetLength(mm, s);
+  const { handle } = target;
+  const [top, bottom] = [wet(handle?.top ?? 0), wet(handle?.bottom ?? 0)];
+  const phi = radians(angle);
+  const out: Point3 = [Math.cos(phi), Math.sin(phi), 0];
+  const aside: Point3 = [-Math.sin(phi), Math.cos(phi), 0];
+  const line = made.curve.middle.map(([reach, z]) => [wet(reach), wet(z)] as const);
+  const half = made.thickness / 2;
+  const [[r0, z0] = [0, 0]] = line;
+  const lying = [reachTowards(flat, out, Math.max(top, bottom)) + GAP, half] as const;
+  let [x, z] = [lying[0] + f * (r0 - lying[0]), lying[1] + f * (z0 - lying[1])];
+  let heading = 0;
+  const points = line.map(([reach, height], index) => {
+    const [toReach, toHeight] = line[index + 1] ?? line[index - 1] ?? [reach, height];
+    const sign = index + 1 < line.length ? 1 : -1;
+    const [dx, dz] = [sign * (toReach - reach), sign * (toHeight - height)];
+    // Headings run from outward down and back: never up over a half turn.
+    const standing = Math.atan2(dz, dx) > 1 ? Math.atan2(dz, dx) - TAU : Math.atan2(dz, dx);
+    heading = f * standing;
+    const at = { x, z, heading };
+    if (index + 1 < line.length) {
+      const step = Math.hypot(dx, dz);
+      x += step * Math.cos(heading);
+      z += step * Math.sin(heading);
+    }
+    return at;
+  });
+  const lowest = Math.min(...points.map((point) => point.z));
+  const lift = Math.max(0, half - lowest) * (1 - f);
+  const edge = (by: number, side: number) =>
+    points.map((point, index): Point3 => {
+      const width = top + ((bottom - top) * index) / (points.length - 1);
+      const at = plus(
+        times(out, point.x - by * Math.sin(point.heading)),
+        UP,
+        point.z + lift + by * Math.cos(point.heading),
+      );
+      return plus(at, aside, (side * width) / 2);
+    });
+  const [outerLeft, outerRight, innerLeft, innerRight] = [
+    edge(half, 1),
+    edge(half, -1),
+    edge(-half, 1),
+    edge(-half, -1),
+  ];
+  return {
+    part: 'handle',
+    neutral: null,
+    ribbons: [
+      { face: 'outside', one: outerLeft, other: outerRight },
+      { face: 'inside', one: innerRight, other: innerLeft },
+      { face: 'edge', one: innerLeft, other: outerLeft },
+      { face: 'edge', one: outerRight, other: innerRight },
+    ],
+  };
+}
+
+function moved(part: RaisedPart, at: Point3): RaisedPart {
+  return mapped(part, { ...UNMOVED, at });
+}
+
+/**
+ * Handles, pads and lid on their way from the table (0) to the piece (1), and the piece itself, which its pads lift. The
+ * lid goes as a whole, its flange joined. Wet mm.
+ *
+ * @param raised the raised parts of the piece, and the same as they lie flat
+ */
+export function raiseAdded(
+  target: Target,
+  raised: readonly RaisedPart[],
+  flat: readonly RaisedPart[],
+  f: number,
+): RaisedPart[] {
+  const added = additionsOf(target);
+  const { handle, feet, lid } = target;
+  if (!handle && !feet && !lid) return [...raised];
+  const { height } = kindOf(target).standing(target);
+  const lift = f * (feet?.thickness ?? 0);
+  const whole = raised.map((part) => (lift > 0 ? moved(part, [0, 0, lift]) : part));
+  if (added.handle) {
+    for (const angle of added.handle.angles) {
+      whole.push(moved(raisedHandle(target, added.handle, angle, flat, f), [0, 0, lift]));
+    }
+  }
+  if (lid && added.lid) {
+    const { plate: top, side } = added.lid;
+    const depth = wetLength(lid.depth, target.clay.shrinkage);
+    const away: Point3 = [Math.SQRT1_2, -Math.SQRT1_2, 0];
+    const reach = reachTowards(flat, away, added.lid.across / 2) + GAP + added.lid.across / 2;
+    // On the table it stands on its flange.
+    const z = (1 - f) * depth + f * (height + lift);
+    whole.push({
+      part: 'lid',
+      neutral: null,
+      ribbons: [...plate(top, null, 0, target.slab.base), ...plate(side.outer, side.inner, -depth, 0)].map(
+        ({ face, one, other }) => {
+          const at = (points: readonly Point3[]) =>
+            points.map((point) => plus(plus(point, away, (1 - f) * reach), UP, z));
+          return { face, one: at(one), other: at(other) };
+        },
+      ),
+    });
+  }
+  if (feet) {
+    const radius = wetLength(feet.diameter, target.clay.shrinkage) / 2;
+    const pad: Support = { h: () => radius, slope: () => 0, flats: [] };
+    for (const [index, [px, py]] of added.feet.entries()) {
+      const away: Point3 = [-Math.SQRT1_2, -Math.SQRT1_2, 0];
+      const reach = reachTowards(flat, away, 3 * radius) + GAP + radius + index * (2 * radius + GAP);
+      const lying = times(away, reach);
+      whole.push({
+        part: 'foot',
+        neutral: null,
+        ribbons: plate(pad, null, 0, feet.thickness).map(({ face, one, other }) => {
+          const to: Point3 = [lying[0] + f * (px - lying[0]), lying[1] + f * (py - lying[1]), 0];
+          return { face, one: one.map((point) => plus(point, to)), other: other.map((point) => plus(point, to)) };
+        }),
+      });
+    }
+  }
+  return whole;
+}
