@@ -1,5 +1,8 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
+import { DEFAULT_FEET } from '../core/feet/feet.ts';
+import { DEFAULT_HANDLE } from '../core/handle/handle.ts';
+import { DEFAULT_LID } from '../core/lid/lid.ts';
 import { newTarget } from '../core/piece/target.ts';
 import { randomTarget } from '../core/piece/targets.test.helper.ts';
 import { seeded } from '../core/seeded.ts';
@@ -24,6 +27,14 @@ describe('readTarget', () => {
   it('fills in every default', () => {
     const { format, version, name, form } = plain;
     expect(readTarget({ format, version, name, form })).toEqual({ kind: 'target', target: newTarget('Rack tumbler') });
+  });
+
+  it('fills in what a handle, feet and a lid leave out', () => {
+    const reading = readTarget({ ...plain, handle: { kind: 'strap', fingers: 1 }, feet: {}, lid: { kind: 'cap' } });
+    expect(reading).toMatchObject({
+      kind: 'target',
+      target: { handle: { ...DEFAULT_HANDLE, fingers: 1 }, feet: DEFAULT_FEET, lid: { ...DEFAULT_LID, kind: 'cap' } },
+    });
   });
 
   it.each([
@@ -52,6 +63,10 @@ describe('readTarget', () => {
       { ...plain, slab: { wall: 40 }, form: { kind: 'cylinder', diameter: 50, height: 90 } },
       'slab.wall impossible-piece',
     ],
+    ['a handle of no kind', { ...plain, handle: { fingers: 2 } }, 'handle.kind missing'],
+    ['a lid of another kind', { ...plain, lid: { kind: 'bung' } }, 'lid.kind not-offered'],
+    ['a handle with a key too many', { ...plain, handle: { kind: 'strap', colour: 1 } }, 'handle.colour unknown-key'],
+    ['two pads', { ...plain, feet: { count: 2 } }, 'feet.count out-of-range'],
     ['an empty name', { ...plain, name: '' }, 'name wrong-type'],
     ['a face that is none', { ...plain, slab: { faceUp: 'top' } }, 'slab.faceUp not-offered'],
   ])('refuses %s', (_, value, fault) => {

@@ -8,20 +8,18 @@ import { useOwned } from '../components/owned/owned.ts';
 import CheckList from '../components/piece/CheckList.vue';
 import { roundedCutter } from '../components/piece/roundedCutter.ts';
 import { useLengths } from '../composables/useLengths.ts';
-import { useSettings } from '../stores/settings.ts';
+import { useBench } from '../stores/bench.ts';
 import { useShelf } from '../stores/shelf.ts';
 
 /** Backwards: from an owned template, sheet, cutter or former to the piece that it makes. */
 const owned = useOwned();
 const shelf = useShelf();
-const settings = useSettings();
+const bench = useBench();
 const router = useRouter();
 const lengths = useLengths();
 const busy = ref(false);
 const developed = computed(() =>
-  owned.reversed.value.kind === 'made'
-    ? develop(owned.reversed.value.target, { hand: settings.hand, slab: settings.slab })
-    : null,
+  owned.reversed.value.kind === 'made' ? develop(owned.reversed.value.target, bench.bench) : null,
 );
 
 async function keep(): Promise<void> {

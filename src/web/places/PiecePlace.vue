@@ -29,9 +29,9 @@ import WorkTable from '../components/table/WorkTable.vue';
 import { useSolver } from '../composables/useSolver.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
+import { useBench } from '../stores/bench.ts';
 import { usePiece } from '../stores/piece.ts';
 import { useClays, useKit } from '../stores/records.ts';
-import { useSettings } from '../stores/settings.ts';
 
 /** Drawing in three dimensions is fetched only when a piece is raised. */
 const StandingView = defineAsyncComponent(() => import('../components/standing/StandingView.vue'));
@@ -40,7 +40,7 @@ const StandingView = defineAsyncComponent(() => import('../components/standing/S
 const route = useRoute();
 const router = useRouter();
 const piece = usePiece();
-const settings = useSettings();
+const bench = useBench();
 const id = computed(() => String(route.params['id']));
 const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
 const how = ref<Figure | null>(null);
@@ -69,7 +69,7 @@ const flip = () => {
 /** Advice that the slab is too small is followed by one press. */
 const { busy, trouble, solve, cancel } = useSolver();
 const cutInPieces = async () => {
-  const cut = await solve(piece.target, { kind: 'pieces', slab: settings.slab });
+  const cut = await solve(piece.target, { kind: 'pieces', slab: bench.slab });
   if (cut) piece.change(cut);
 };
 

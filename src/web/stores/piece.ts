@@ -7,8 +7,8 @@ import { develop } from '../../core/piece/develop.ts';
 import { newTarget, type Target } from '../../core/piece/target.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { afterPaint } from '../composables/afterPaint.ts';
+import { useBench } from './bench.ts';
 import { useConnection } from './connection.ts';
-import { useSettings } from './settings.ts';
 import { dropDraft, heldDraft, holdDraft } from './draft.ts';
 
 /** Pause after the last change before it is sent (ms). */
@@ -29,8 +29,8 @@ export const usePiece = defineStore('piece', () => {
   const state = ref<'loading' | 'ready' | 'missing' | 'failed'>('loading');
   /** The design as someone else left it, while both sides wait for a decision. */
   const theirs = shallowRef<Design | null>(null);
-  const settings = useSettings();
-  const developed = computed(() => develop(target.value, { hand: settings.hand, slab: settings.slab }));
+  const bench = useBench();
+  const developed = computed(() => develop(target.value, bench.bench));
   /** What the fields and figures beside the table show: a key or a drag is answered on the table first. */
   const beside = afterPaint(() => ({ target: target.value, developed: developed.value }));
 

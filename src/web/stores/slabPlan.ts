@@ -4,14 +4,13 @@ import type { Fault } from '../../core/errors.ts';
 import type { Outline } from '../../core/outline/outline.ts';
 import { checkTarget } from '../../core/piece/checkTarget.ts';
 import type { Target } from '../../core/piece/target.ts';
-import { greatestSlab } from '../../core/kit/kit.ts';
 import { checkPlan, type KeptPlacement, type KeptPlan, type KeptSlab } from '../../core/slabPlan/keptPlan.ts';
 import { laidBox, laidFaults } from '../../core/slabPlan/laidSlab.ts';
 import type { Locked } from '../../core/slabPlan/planSlabs.ts';
 import { DEFAULT_PLAN, planGroups, planSum, type BatchPiece, type PlannedSlab, type PlanRules } from '../../core/slabPlan/slabPlan.ts'; // prettier-ignore
+import { useBench } from './bench.ts';
 import { usePiece } from './piece.ts';
-import { useKit, usePlans } from './records.ts';
-import { useSettings } from './settings.ts';
+import { usePlans } from './records.ts';
 import { useShelf } from './shelf.ts';
 
 /** The slab plan of the design on the table: its batch, its rules and its slabs, kept by itself. */
@@ -19,8 +18,7 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   const piece = usePiece();
   const plans = usePlans();
   const shelf = useShelf();
-  const kit = useKit();
-  const settings = useSettings();
+  const bench = useBench();
   /** Slabs as the worker finds them, until they are kept. */
   const live = shallowRef<readonly KeptSlab[] | null>(null);
   const making = ref(false);
@@ -36,7 +34,7 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   );
   const targetOf = (design: string): Target | undefined =>
     design === id.value ? piece.target : shelf.designs.find((one) => one.id === design)?.target;
-  const greatest = computed(() => greatestSlab(kit.list.map(({ body }) => body)) ?? settings.slab);
+  const greatest = computed(() => bench.slab);
   const rules = computed<PlanRules>(() => ({ ...greatest.value, gap: plan.value.gap, margin: plan.value.margin, alongRoll: plan.value.alongRoll })); // prettier-ignore
   const batch = computed<readonly BatchPiece[]>(() =>
     plan.value.pieces.flatMap(({ design, count }) => {

@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { cutBase, nearestCutter } from '../../../core/reverse/cutter.ts';
 import { useSolver } from '../../composables/useSolver.ts';
 import { useLengths } from '../../composables/useLengths.ts';
+import { useBench } from '../../stores/bench.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { roundedCutter } from './roundedCutter.ts';
@@ -11,13 +12,14 @@ import SolverNote from './SolverNote.vue';
 /** The nearest round cutter of the set for the base, and the piece changed so that it fits. */
 const piece = usePiece();
 const settings = useSettings();
+const bench = useBench();
 const lengths = useLengths();
 /** A base this near to a cutter is cut by it (mm): a cutter's own edge is no truer. */
 const NEAR_ENOUGH = 0.3;
 
 const { busy, trouble, solve, cancel } = useSolver();
 const cuts = computed(() => cutBase(piece.developed.parts));
-const nearest = computed(() => (cuts.value === null ? null : nearestCutter(cuts.value, settings.cutters)));
+const nearest = computed(() => (cuts.value === null ? null : nearestCutter(cuts.value, bench.cutters)));
 const fits = computed(
   () => cuts.value !== null && nearest.value !== null && Math.abs(cuts.value - nearest.value) < NEAR_ENOUGH,
 );
@@ -55,7 +57,7 @@ function readSet(event: Event): void {
     <button v-if="nearest !== null && !fits" type="button" class="quiet" @click="change">
       Change the piece for it
     </button>
-    <details>
+    <details v-if="bench.kitCutters.length === 0">
       <summary>Your round cutters</summary>
       <input name="cutters" type="text" aria-label="Your round cutters" :value="set" @change="readSet" />
     </details>

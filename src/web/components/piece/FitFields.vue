@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { RouterLink } from 'vue-router';
 import type { Fault } from '../../../core/errors.ts';
 import {
   DEFAULT_CLEARANCE,
@@ -9,7 +10,9 @@ import {
   type Target,
 } from '../../../core/piece/target.ts';
 import { keepsOf, type Keep } from '../../../core/reverse/scaled.ts';
+import { useLengths } from '../../composables/useLengths.ts';
 import { useSolver } from '../../composables/useSolver.ts';
+import { useBench } from '../../stores/bench.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -24,6 +27,8 @@ import { without } from './without.ts';
 /** What the piece must fit, how the clay bends, and the potter's own hand and slab. */
 const piece = usePiece();
 const settings = useSettings();
+const bench = useBench();
+const lengths = useLengths();
 const shown = computed(() => piece.beside.target);
 const fit = computed(() => shown.value.fit);
 const round = computed(() => ['cylinder', 'former', 'taper', 'stack'].includes(shown.value.form.kind));
@@ -105,7 +110,13 @@ const done = () => piece.endGesture();
     />
     <h2>Your own bench</h2>
     <LengthField label="Hand, over the knuckles" name="hand" :mm="settings.hand" :take="putHand" :done="done" />
+    <p v-if="bench.kitSlab" class="owned">
+      Slab, at most
+      <strong>{{ lengths.figure(bench.kitSlab.length) }} × {{ lengths.length(bench.kitSlab.width) }}</strong
+      >, by your <RouterLink :to="{ name: 'kit' }">kit</RouterLink>
+    </p>
     <LengthField
+      v-if="!bench.kitSlab"
       label="Slab, at most long"
       name="slabLength"
       :mm="settings.slab.length"
@@ -113,6 +124,7 @@ const done = () => piece.endGesture();
       :done="done"
     />
     <LengthField
+      v-if="!bench.kitSlab"
       label="Slab, at most wide"
       name="slabWidth"
       :mm="settings.slab.width"
@@ -126,6 +138,10 @@ const done = () => piece.endGesture();
 h2 {
   font-size: 17px;
   margin: 18px 0 4px;
+}
+.owned {
+  padding: 10px 0;
+  color: var(--ink-soft);
 }
 summary {
   min-height: 44px;
