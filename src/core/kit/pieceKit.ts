@@ -1,9 +1,10 @@
 import type { Development } from '../piece/develop.ts';
-import { kindOf } from '../piece/kinds/kinds.ts';
+import { slabBox } from '../part/part.ts';
+import { standingPlan } from '../piece/standingPlan.ts';
 import type { Target } from '../piece/target.ts';
 import { cutBase, nearestCutter } from '../reverse/cutter.ts';
 import { sizeOf, thicknessWay, type KitItem, type ThicknessWay } from './kit.ts';
-import { shelfFit } from './shelfFit.ts';
+import { KILN_GAP, shelfFit } from './shelfFit.ts';
 
 /** How many of a piece stand on one of the kiln shelves. */
 export interface OnShelf {
@@ -22,7 +23,22 @@ export interface PieceKit {
   /** The former that it is wrapped round, when it is in the kit. */
   readonly former: string | null;
   readonly shelves: readonly OnShelf[];
+  /** The smallest board that its largest flat part lies on; null when there is none. */
+  readonly board: string | null;
+  /** Kilns, and whether the wet piece goes into their chambers. */
+  readonly kilns: readonly { readonly name: string; readonly fits: boolean }[];
+  /** Printers and cutting machines, and whether the largest part's template comes out of them whole. */
+  readonly machines: readonly { readonly name: string; readonly whole: boolean }[];
 }
+
+/** Whether a box lies in another, either way round (mm). */
+function lies([long, wide]: readonly [number, number], item: KitItem): boolean {
+  const [length, width] = [sizeOf(item, 'length'), sizeOf(item, 'width')];
+  return (long <= length && wide <= width) || (wide <= length && long <= width);
+}
+
+/** A machine's grip and a printer's margin at each edge of a sheet (mm). */
+const MACHINE_EDGE = 10;
 
 /** A base this near to a cutter is cut by it (mm): a cutter's own edge is no truer. */
 export const CUTTER_NEAR = 0.3;
@@ -30,22 +46,27 @@ export const CUTTER_NEAR = 0.3;
 /** Formers nearer in size than this are one (mm). */
 const FORMER_NEAR = 0.5;
 
-const ROUND: readonly Target['form']['kind'][] = ['cylinder', 'former', 'taper', 'stack'];
-
 /**
  * What of the kit a piece uses, and how many of it stand on each kiln shelf. The shelf is reckoned with the wet piece, the
  * largest that it ever is: what fits then fits dry and fired too.
  */
 export function pieceKit(kit: readonly KitItem[], target: Target, developed: Development): PieceKit {
   const { slab, form } = target;
-  const { across, height } = kindOf(target).standing(target);
   const wanted = [...new Set([slab.wall, ...(target.base.join === 'none' ? [] : [slab.base])])];
   const cutters = kit.filter(({ kind }) => kind === 'cutter');
   const cut = cutBase(developed.parts);
   const nearest = cut === null ? null : nearestCutter(cut, cutters.map((item) => sizeOf(item, 'diameter'))); // prettier-ignore
   const cutter = cutters.find((item) => sizeOf(item, 'diameter') === nearest);
   const former = form.kind === 'former' ? kit.find((item) => item.kind === 'former' && Math.abs(sizeOf(item, 'diameter') - form.diameter) < FORMER_NEAR) : undefined; // prettier-ignore
-  const piece = { length: across[0], width: across[1], height, round: ROUND.includes(form.kind) };
+  const piece = standingPlan(target);
+  const { reach, height } = piece;
+  const plan = [reach(0) + reach(Math.PI), reach(Math.PI / 2) + reach(-Math.PI / 2)] as const;
+  const boxes = developed.parts.map(slabBox);
+  const largest = boxes.reduce((one, other) => (other.length * other.width > one.length * one.width ? other : one), { length: 0, width: 0 }); // prettier-ignore
+  const whole = (item: KitItem) => boxes.every(({ length, width }) => lies([length + 2 * MACHINE_EDGE, width + 2 * MACHINE_EDGE], item)); // prettier-ignore
+  const boards = kit
+    .filter((item) => item.kind === 'board' && lies([largest.length, largest.width], item))
+    .sort((one, other) => sizeOf(one, 'length') * sizeOf(one, 'width') - sizeOf(other, 'length') * sizeOf(other, 'width')); // prettier-ignore
   return {
     slabs: wanted.map((thickness) => ({ thickness, ...thicknessWay(kit, thickness) })),
     cutter:
@@ -53,6 +74,13 @@ export function pieceKit(kit: readonly KitItem[], target: Target, developed: Dev
         ? { name: cutter.name, diameter: nearest, fits: Math.abs(cut - nearest) < CUTTER_NEAR }
         : null,
     former: former?.name ?? null,
+    board: boards[0]?.name ?? null,
+    kilns: kit
+      .filter(({ kind }) => kind === 'kiln')
+      .map((kiln) => ({ name: kiln.name, fits: lies(plan, kiln) && height + KILN_GAP <= sizeOf(kiln, 'height') })),
+    machines: kit
+      .filter(({ kind }) => kind === 'printer' || kind === 'plotter')
+      .map((item) => ({ name: item.name, whole: whole(item) })),
     shelves: kit
       .filter(({ kind }) => kind === 'shelf' || kind === 'round-shelf')
       .map((shelf): OnShelf => {

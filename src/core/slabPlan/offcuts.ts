@@ -85,9 +85,3 @@ export function offcutsOf(
 
 /** A bar to measure shrinkage by: long enough to read half a percent from, wide enough not to curl (mm). */
 export const TEST_BAR = { length: 130, width: 30 } as const;
-
-/** How many test bars an off-cut gives, laid along its longer side. */
-export function testBars({ width, length }: Offcut): number {
-  const [long, wide] = [Math.max(width, length), Math.min(width, length)];
-  return long >= TEST_BAR.length ? Math.floor(wide / TEST_BAR.width) : 0;
-}

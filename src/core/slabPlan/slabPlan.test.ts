@@ -1,16 +1,18 @@
 import polygonClipping from 'polygon-clipping';
+import { DEFAULT_HANDLE } from '../handle/handle.ts';
 import { nest } from '../nest/nest.ts';
 import type { Placement } from '../nest/nestJob.ts';
 import { alongEdge, edgeAt, type Outline } from '../outline/outline.ts';
 import { develop } from '../piece/develop.ts';
 import { targetsOfEveryKind } from '../piece/everyKind.test.helper.ts';
-import { newTarget } from '../piece/target.ts';
+import { newTarget, type Target } from '../piece/target.ts';
 import { level } from '../piece/targets.test.helper.ts';
 import { seeded } from '../seeded.ts';
 import { footprintOf } from './footprint.ts';
 import { laidBox, laidFaults } from './laidSlab.ts';
 import { lumpPlan } from './lump.ts';
-import { LEAST_OFFCUT, offcutsOf, testBars } from './offcuts.ts';
+import { LEAST_OFFCUT, offcutsOf } from './offcuts.ts';
+import { offcutUses } from './offcutUses.ts';
 import { planSlabs, type PlanRun } from './planSlabs.ts';
 import { DEFAULT_PLAN, planGroups, planSum, type PlanRules } from './slabPlan.ts';
 
@@ -201,8 +203,22 @@ describe('off-cuts', () => {
       expect(Math.max(...ring.map(([, y]) => y))).toBeLessThanOrEqual(260);
     });
     for (const { width, length } of offcuts) expect(Math.min(width, length)).toBeGreaterThanOrEqual(LEAST_OFFCUT);
-    expect(testBars({ x: 0, y: 0, width: 95, length: 200 })).toBe(3);
-    expect(testBars({ x: 0, y: 0, width: 95, length: 100 })).toBe(0);
+  });
+
+  it('gives off-cuts to a spare base, a strap, then test bars, as many as lie in them', () => {
+    const cut = (width: number, length: number) => ({ x: 0, y: 0, width, length });
+    const mug: Target = { ...newTarget('Mug'), form: { kind: 'cylinder', diameter: 84, height: 110 }, handle: DEFAULT_HANDLE }; // prettier-ignore
+    const [group] = planGroups([{ key: 'mug', target: mug, count: 1 }], RULES);
+    const parts = (group?.parts ?? []).map(({ name, part, outline }) => ({ name, part, outline }));
+    // The base is 95.5 across; a strap is about 118 by 27.
+    const cuts = [cut(200, 210), cut(60, 260), cut(95, 200), cut(70, 90), cut(95, 100)];
+    expect(offcutUses(cuts, parts, 5)).toEqual([
+      { name: 'Base', count: 4 },
+      { name: 'Handle', count: 4 },
+      { name: 'test bars', count: 3 },
+      null,
+      null,
+    ]);
   });
 });
 

@@ -2,10 +2,13 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Fault } from '../../core/errors.ts';
 import type { Outline } from '../../core/outline/outline.ts';
+import { additionsOf } from '../../core/piece/additions.ts';
 import { checkTarget } from '../../core/piece/checkTarget.ts';
 import type { Target } from '../../core/piece/target.ts';
 import { checkPlan, type KeptPlacement, type KeptPlan, type KeptSlab } from '../../core/slabPlan/keptPlan.ts';
 import { laidBox, laidFaults } from '../../core/slabPlan/laidSlab.ts';
+import { offcutsOf } from '../../core/slabPlan/offcuts.ts';
+import { offcutName, offcutUses } from '../../core/slabPlan/offcutUses.ts';
 import type { Locked } from '../../core/slabPlan/planSlabs.ts';
 import { DEFAULT_PLAN, planGroups, planSum, type BatchPiece, type PlannedSlab, type PlanRules } from '../../core/slabPlan/slabPlan.ts'; // prettier-ignore
 import { useBench } from './bench.ts';
@@ -67,6 +70,30 @@ export const useSlabPlan = defineStore('slab-plan', () => {
       const width = box.maxX + 2 * margin;
       return { ...slab, length, width, room, faults: making.value ? null : laidFaults(slab.placements, outlines.value, room) }; // prettier-ignore
     }),
+  );
+  /** What is left on each slab, named right through the plan, and what it is given to; nothing while the plan is made. */
+  const offcuts = computed(() => {
+    if (making.value) return sized.value.map(() => []);
+    let named = 0;
+    return sized.value.map((slab) => {
+      const { margin, gap } = rules.value;
+      const room = { width: slab.width - 2 * margin, length: slab.length - 2 * margin, gap };
+      const cuts = offcutsOf(slab.placements, outlines.value, room);
+      const here = groups.value.find(({ thickness }) => thickness === slab.thickness)?.parts ?? [];
+      const small = here.map(({ name, piece: of, part, outline }) => ({ name: `${name.toLowerCase()}, ${of}`, part, outline })); // prettier-ignore
+      const uses = offcutUses(cuts, small, gap);
+      return cuts.map((cut, index) => ({ ...cut, name: offcutName(named++), use: uses[index] ?? null }));
+    });
+  });
+  /** Clay that is weighed out and not rolled: pulled handles. */
+  const lumps = computed(() =>
+    batch.value.flatMap(({ target, count }) =>
+      additionsOf(target).lumps.map((lump) => ({
+        name: `${lump.name}, ${target.name}`,
+        count: lump.count * count,
+        mass: (lump.volume / 1000) * target.clay.wetDensity,
+      })),
+    ),
   );
   const sum = computed(() => planSum(sized.value, groups.value, piece.target.clay.wetDensity));
 
@@ -153,6 +180,8 @@ export const useSlabPlan = defineStore('slab-plan', () => {
     slabs,
     sized,
     sum,
+    offcuts,
+    lumps,
     stale,
     locked,
     live,

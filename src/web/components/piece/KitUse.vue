@@ -40,6 +40,15 @@ onUnmounted(() => clearTimeout(timer));
       <li v-if="used.former" data-use="former">
         <span>Wrapped on</span> <strong>{{ used.former }}</strong>
       </li>
+      <li v-if="used.board" data-use="board">
+        <span>Laid out on</span> <strong>{{ used.board }}</strong>
+      </li>
+      <li v-for="one in used.machines" :key="one.name" data-use="machine">
+        <span>{{ one.name }}</span> <strong>{{ one.whole ? 'whole templates' : 'in several sheets' }}</strong>
+      </li>
+      <li v-for="kiln in used.kilns" :key="kiln.name" :class="{ none: !kiln.fits }" data-use="kiln">
+        <span>{{ kiln.name }}</span> <strong>{{ kiln.fits ? 'goes in' : 'too small' }}</strong>
+      </li>
       <li
         v-for="shelf in used.shelves"
         :key="shelf.name"

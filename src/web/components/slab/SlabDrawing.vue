@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import type { KeptPlacement } from '../../../core/slabPlan/keptPlan.ts';
 import type { LaidFaults } from '../../../core/slabPlan/laidSlab.ts';
-import { offcutsOf, type Offcut } from '../../../core/slabPlan/offcuts.ts';
+import type { Offcut } from '../../../core/slabPlan/offcuts.ts';
 import type { PlanPart } from '../../../core/slabPlan/slabPlan.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSlabPlan } from '../../stores/slabPlan.ts';
@@ -55,11 +55,7 @@ const drawn = computed<Drawn[]>(() =>
     return [{ key, part, place, matrix: `matrix(${matrix})`, at, wrong }];
   }),
 );
-const offcuts = computed<Offcut[]>(() => {
-  if (props.slab.faults === null) return [];
-  const room = { width: props.slab.width - 2 * m.value, length: props.slab.length - 2 * m.value, gap: plan.rules.gap };
-  return offcutsOf(props.slab.placements, plan.outlines, room);
-});
+const offcuts = computed(() => plan.offcuts[props.index] ?? []);
 const roomy = (cut: Offcut) => px(cut.length) > 84 && px(cut.width) > 22;
 
 const dragging = ref<{ key: number; x: number; y: number; from: KeptPlacement } | null>(null);
@@ -124,8 +120,9 @@ function onKey(event: KeyboardEvent, { key, place }: Drawn): void {
       <g v-for="(cut, number) in offcuts" :key="`cut-${number}`" class="offcut">
         <rect :x="px(cut.y + m)" :y="px(cut.x + m)" :width="px(cut.length)" :height="px(cut.width)" />
         <text v-if="roomy(cut)" :x="px(cut.y + m + cut.length / 2)" :y="px(cut.x + m + cut.width / 2) + 5">
-          {{ lengths.figure(cut.length) }} × {{ lengths.figure(cut.width) }}
+          {{ cut.name }}: {{ lengths.figure(cut.length) }} × {{ lengths.figure(cut.width) }}
         </text>
+        <text v-else :x="px(cut.y + m + cut.length / 2)" :y="px(cut.x + m + cut.width / 2) + 5">{{ cut.name }}</text>
       </g>
       <g
         v-for="one in drawn"

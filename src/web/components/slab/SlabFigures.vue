@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { thicknesses, thicknessWay } from '../../../core/kit/kit.ts';
-import { offcutsOf, testBars, type Offcut } from '../../../core/slabPlan/offcuts.ts';
 import { HEAVY, lumpPlan, type Pass } from '../../../core/slabPlan/lump.ts';
 import { scaleUp } from '../../../core/units/mass.ts';
 import { useLengths } from '../../composables/useLengths.ts';
@@ -21,9 +20,10 @@ const settings = useSettings();
 
 const items = computed(() => kit.list.map(({ body }) => body));
 const offered = computed(() => thicknesses(items.value).map(({ thickness }) => thickness));
-const up = (grams: number) => masses.write(scaleUp(grams, settings.unit === 'inch' ? 'lb' : 'g'));
+const weighed = (grams: number) => scaleUp(grams, settings.unit === 'inch' ? 'lb' : 'g');
+const up = (grams: number) => masses.write(weighed(grams));
 const slabs = computed(() =>
-  plan.sized.map((slab) => {
+  plan.sized.map((slab, index) => {
     const mass = ((slab.length * slab.width * slab.thickness) / 1000) * piece.target.clay.wetDensity;
     const way = thicknessWay(items.value, slab.thickness);
     const rolled =
@@ -32,23 +32,21 @@ const slabs = computed(() =>
         : way.nearest === null
           ? 'no sticks in the kit'
           : `no sticks for it; nearest ${lengths.length(way.nearest)}`;
-    const room = { width: slab.width - 2 * plan.rules.margin, length: slab.length - 2 * plan.rules.margin, gap: plan.rules.gap }; // prettier-ignore
-    const offcuts = plan.making ? [] : offcutsOf(slab.placements, plan.outlines, room);
-    return { ...slab, mass, rolled, offcuts, known: way.kind !== 'none', lump: lumpPlan(slab, offered.value) };
+    return {
+      ...slab,
+      mass,
+      rolled,
+      offcuts: plan.offcuts[index] ?? [],
+      known: way.kind !== 'none',
+      lump: lumpPlan(slab, offered.value),
+    };
   }),
 );
-const weigh = computed(() => slabs.value.reduce((sum, { mass }) => sum + scaleUp(mass, settings.unit === 'inch' ? 'lb' : 'g'), 0)); // prettier-ignore
+const weigh = computed(() => {
+  const rolled = slabs.value.reduce((sum, { mass }) => sum + weighed(mass), 0);
+  return plan.lumps.reduce((sum, { count, mass }) => sum + count * weighed(mass), rolled);
+});
 const heavy = computed(() => slabs.value.some(({ mass }) => mass > HEAVY));
-/** What an off-cut is good for. */
-function goodFor(cut: Offcut): string {
-  const bars = testBars(cut);
-  const short = Math.min(cut.width, cut.length);
-  return [
-    ...(bars > 0 ? [`${bars} test bar${bars > 1 ? 's' : ''}`] : []),
-    ...(short >= 60 ? ['a small base'] : []),
-    ...(Math.max(cut.width, cut.length) >= 150 ? ['strap handles'] : []),
-  ].join(', ');
-}
 const passWords = (pass: Pass) => `${lengths.figure(pass.to)}${pass.turn ? ', turned a quarter' : ''}: ${lengths.figure(pass.length)} × ${lengths.length(pass.width)}`; // prettier-ignore
 </script>
 
@@ -71,6 +69,7 @@ const passWords = (pass: Pass) => `${lengths.figure(pass.to)}${pass.turn ? ', tu
         <dd data-testid="utilisation">{{ (100 * plan.sum.utilisation).toFixed(0) }} %</dd>
       </div>
     </dl>
+    <p v-for="lump in plan.lumps" :key="lump.name">{{ lump.count }} × {{ lump.name }}, {{ up(lump.mass) }} each</p>
     <article v-for="(slab, index) in slabs" :key="index">
       <h2>Slab {{ index + 1 }}</h2>
       <p class="size">
@@ -89,9 +88,9 @@ const passWords = (pass: Pass) => `${lengths.figure(pass.to)}${pass.turn ? ', tu
       <ol v-if="slab.lump.passes.length">
         <li v-for="(pass, step) in slab.lump.passes" :key="step">{{ passWords(pass) }}</li>
       </ol>
-      <p v-for="(cut, number) in slab.offcuts" :key="`cut-${number}`" class="cut">
-        Off-cut {{ lengths.figure(cut.length) }} × {{ lengths.length(cut.width)
-        }}<template v-if="goodFor(cut)">: {{ goodFor(cut) }}</template>
+      <p v-for="cut in slab.offcuts" :key="cut.name" class="cut" data-testid="off-cut">
+        Off-cut <strong>{{ cut.name }}</strong>, {{ lengths.figure(cut.length) }} × {{ lengths.length(cut.width)
+        }}<template v-if="cut.use">: for {{ cut.use.count }} × {{ cut.use.name }}</template>
       </p>
     </article>
     <p v-if="heavy" class="care">A slab of more than {{ masses.write(HEAVY) }} is carried by two, on a board.</p>
