@@ -9,6 +9,7 @@ import { recordService } from '../src/server/services/records.ts';
 import { designService } from '../src/server/services/designs.ts';
 import { openTable } from '../e2e/testTable.ts';
 import { keystrokes } from './keystroke.ts';
+import { searches } from './search.ts';
 import { nesting } from './nesting.ts';
 import { measure, report, yardstick, type Times } from './measure.ts';
 
@@ -68,5 +69,6 @@ report([
   await measure('export of a tiled PDF (large crock)', 20, () => writeTemplate(parts, 'pdf', options)),
   await measure('export of a DXF', 60, () => writeTemplate(parts, 'dxf', options)),
   ...(await listTimes()),
+  await searches(DESIGNS),
 ]);
 nesting();

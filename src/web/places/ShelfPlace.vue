@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import ShelfPiece from '../components/shelf/ShelfPiece.vue';
 import { shelfRows } from '../components/shelf/shelfRows.ts';
@@ -19,6 +19,25 @@ const { width } = useSize(boards);
 
 const laid = computed(() => shelfRows(shelf.designs, Math.max(160, width.value)));
 const undoable = computed({ get: () => shelf.takenOff !== null, set: () => (shelf.takenOff = null) });
+/** Rows that are drawn; more of them as the end of the drawn ones comes into sight. */
+const ROWS_AT_ONCE = 8;
+const drawnRows = ref(ROWS_AT_ONCE);
+const rest = ref<HTMLElement | null>(null);
+/** About how high a row is, so that the page is as long as all of them (px). */
+const ROW_HEIGHT = 330;
+const further = new IntersectionObserver(
+  (seen) => {
+    if (seen.some(({ isIntersecting }) => isIntersecting)) drawnRows.value += ROWS_AT_ONCE;
+  },
+  { rootMargin: '600px' },
+);
+watch([rest, drawnRows], () => {
+  // Observed anew, it tells again when it is still in sight.
+  further.disconnect();
+  if (rest.value) further.observe(rest.value);
+});
+onUnmounted(() => further.disconnect());
+
 /** A round length near a quarter of the shelf, for the scale bar (mm). */
 const barLength = 100;
 
@@ -80,7 +99,7 @@ onMounted(() => void shelf.load());
         <button type="button" class="press" @click="begin">New piece</button>
       </section>
       <template v-else>
-        <ul v-for="(row, index) in laid.rows" :key="index" class="row">
+        <ul v-for="(row, index) in laid.rows.slice(0, drawnRows)" :key="index" class="row">
           <ShelfPiece
             v-for="item in row"
             :key="item.design.id"
@@ -94,6 +113,11 @@ onMounted(() => void shelf.load());
           />
           <li class="rest" aria-hidden="true" />
         </ul>
+        <div
+          v-if="laid.rows.length > drawnRows"
+          ref="rest"
+          :style="{ height: `${(laid.rows.length - drawnRows) * ROW_HEIGHT}px` }"
+        />
         <p class="scale"><span :style="{ width: `${barLength * laid.scale}px` }" /> {{ lengths.length(barLength) }}</p>
       </template>
     </div>

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
+import { ref, shallowRef } from 'vue';
 import type { Design } from '../../contract/api.ts';
 import type { Target } from '../../core/piece/target.ts';
 import { newTarget } from '../../core/piece/target.ts';
@@ -9,11 +9,11 @@ import { useConnection } from './connection.ts';
 /** The designs on the shelf, in the order in which they came. */
 export const useShelf = defineStore('shelf', () => {
   const connection = useConnection();
-  const designs = ref<readonly Design[]>([]);
+  const designs = shallowRef<readonly Design[]>([]);
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const trouble = ref('');
   /** The design last taken off, while it can be put back by one press. */
-  const takenOff = ref<Design | null>(null);
+  const takenOff = shallowRef<Design | null>(null);
 
   /** Runs `work`, telling the person when it fails. */
   async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
