@@ -19,15 +19,20 @@ const { width } = useSize(boards);
 
 const laid = computed(() => shelfRows(shelf.designs, Math.max(160, width.value)));
 const undoable = computed({ get: () => shelf.takenOff !== null, set: () => (shelf.takenOff = null) });
-/** Rows that are drawn; more of them as the end of the drawn ones comes into sight. */
-const ROWS_AT_ONCE = 8;
-const drawnRows = ref(ROWS_AT_ONCE);
+/** About so many designs are drawn at once; more of them as the end of the drawn rows comes into sight. */
+const AT_ONCE = 60;
+const wanted = ref(AT_ONCE);
+const drawnRows = computed(() => {
+  let count = 0;
+  const full = laid.value.rows.findIndex((row) => (count += row.length) >= wanted.value);
+  return full < 0 ? laid.value.rows.length : full + 1;
+});
 const rest = ref<HTMLElement | null>(null);
 /** About how high a row is, so that the page is as long as all of them (px). */
 const ROW_HEIGHT = 330;
 const further = new IntersectionObserver(
   (seen) => {
-    if (seen.some(({ isIntersecting }) => isIntersecting)) drawnRows.value += ROWS_AT_ONCE;
+    if (seen.some(({ isIntersecting }) => isIntersecting)) wanted.value += AT_ONCE;
   },
   { rootMargin: '600px' },
 );
