@@ -1,6 +1,6 @@
 import { degrees } from '../numbers.ts';
 import { planOutline } from '../outline/curve.ts';
-import { area, mirrored } from '../outline/outline.ts';
+import { area, bounds, mirrored } from '../outline/outline.ts';
 import { inward, outwardSharp, pointAt, turned, type Support } from '../outline/plan.ts';
 import { girth, leastRadius } from '../outline/planMeasures.ts';
 import { bandPart } from '../part/bandPart.ts';
@@ -74,6 +74,8 @@ const CORNER = 1e-6;
 function topPart(plan: Support, thickness: number, faceUp: Face): Part {
   const drawn = planOutline(plan);
   const outline = faceUp === 'inside' ? drawn : mirrored(drawn);
+  const box = bounds(outline);
+  const [x, y] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   return {
     id: 'lid',
     name: 'Lid',
@@ -83,7 +85,10 @@ function topPart(plan: Support, thickness: number, faceUp: Face): Part {
     outline,
     underside: outline,
     leans: [],
-    marks: [],
+    marks: [
+      { kind: 'line', name: 'centre', from: [x - 4, y], to: [x + 4, y] },
+      { kind: 'line', name: 'centre', from: [x, y - 4], to: [x, y + 4] },
+    ],
     volume: area(outline) * thickness,
   };
 }

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter, type RouteLocationRaw } from 'vue-router';
+import { useClays, useKit } from '../../stores/records.ts';
 import { useShelf } from '../../stores/shelf.ts';
 
-/** The command line of the screen: places and designs by name. */
+/** The command line of the screen: places, designs, clays and things of the kit by name. */
 interface Found {
   readonly key: string;
   readonly title: string;
@@ -13,6 +14,8 @@ interface Found {
 
 const open = defineModel<boolean>({ required: true });
 const shelf = useShelf();
+const clays = useClays();
+const kit = useKit();
 const router = useRouter();
 const words = ref('');
 const at = ref(0);
@@ -31,6 +34,18 @@ const all = computed<Found[]>(() => [
     title: design.name,
     kind: 'design',
     to: { name: 'piece', params: { id: design.id } },
+  })),
+  ...clays.list.map(({ id, body }): Found => ({
+    key: id,
+    title: body.name,
+    kind: 'clay',
+    to: { name: 'clay', params: { id } },
+  })),
+  ...kit.list.map(({ id, body }): Found => ({
+    key: id,
+    title: body.name,
+    kind: 'kit',
+    to: { name: 'kit', params: { id } },
   })),
 ]);
 const found = computed(() => {
@@ -54,6 +69,8 @@ watch(open, (now) => {
   words.value = '';
   at.value = 0;
   if (shelf.state !== 'ready') void shelf.load();
+  if (clays.state !== 'ready') void clays.load();
+  if (kit.state !== 'ready') void kit.load();
   void nextTick(() => field.value?.focus());
 });
 </script>
@@ -65,7 +82,7 @@ watch(open, (now) => {
         ref="field"
         v-model="words"
         type="text"
-        placeholder="Which piece, or which place"
+        placeholder="Which piece, place, clay or tool"
         aria-label="Find a place or a design"
         role="combobox"
         aria-expanded="true"

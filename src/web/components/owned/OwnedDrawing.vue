@@ -66,6 +66,8 @@ const fired = computed(() => (target.value ? elevation(target.value, 'fired') : 
 
 /** Air round the drawings (px). */
 const AIR = 40;
+/** On a narrow table the words above the drawings take two lines more (px). */
+const WORDS = 44;
 const layout = computed(() => {
   const { minX, minY, maxX, maxY } = size.value;
   const [shapeWide, shapeHigh] = [maxX - minX, maxY - minY];
@@ -78,9 +80,11 @@ const layout = computed(() => {
       )
     : Math.min(
         (width.value - 2 * AIR) / Math.max(shapeWide, pieceWide),
-        (height.value - 5 * AIR) / (shapeHigh + pieceHigh),
+        (height.value - 5 * AIR - WORDS) / (shapeHigh + pieceHigh),
       );
-  const ground = beside ? height.value / 2 + (Math.max(shapeHigh, pieceHigh) * scale) / 2 : AIR + shapeHigh * scale;
+  const ground = beside
+    ? height.value / 2 + (Math.max(shapeHigh, pieceHigh) * scale) / 2
+    : AIR + WORDS + shapeHigh * scale;
   const left = beside
     ? (width.value - (shapeWide + pieceWide) * scale - 2 * AIR) / 2
     : (width.value - shapeWide * scale) / 2;
