@@ -8,6 +8,7 @@ import { writeTemplate } from '../src/print/writeTemplate.ts';
 import { recordService } from '../src/server/services/records.ts';
 import { designService } from '../src/server/services/designs.ts';
 import { openTable } from '../e2e/testTable.ts';
+import { flattenings } from './flattening.ts';
 import { keystrokes } from './keystroke.ts';
 import { searches } from './search.ts';
 import { nesting } from './nesting.ts';
@@ -68,6 +69,7 @@ report([
   await keystrokes('Bread bowl, square to round', 'height', 200),
   await measure('export of a tiled PDF (large crock)', 20, () => writeTemplate(parts, 'pdf', options)),
   await measure('export of a DXF', 60, () => writeTemplate(parts, 'dxf', options)),
+  ...(await flattenings()),
   ...(await listTimes()),
   await searches(DESIGNS),
 ]);

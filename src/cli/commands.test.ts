@@ -143,3 +143,45 @@ describe('nest', () => {
     expect(complained.join('\n')).toMatch(words);
   });
 });
+
+describe('flatten', () => {
+  const tent = 'v 0 0 0\nv 100 0 0\nv 100 80 0\nv 0 80 0\nv 50 40 20\nf 1 2 5\nf 2 3 5\nf 3 4 5\nf 4 1 5\n';
+
+  it('prints where every vertex lies, in the order of the file, with what the clay must do', async () => {
+    const { station, printed } = fakeStation({ 'tent.obj': tent });
+    expect(await runCommand(['flatten', 'tent.obj'], station)).toBe(0);
+    const result = JSON.parse(printed[0] ?? '') as { uv: [number, number][]; distortion: number; stretchMin: number; stretchMax: number; iterations: number; seconds: number }; // prettier-ignore
+    expect(result.uv).toHaveLength(5);
+    const side = (a: number, b: number) => Math.hypot((result.uv[a]?.[0] ?? 0) - (result.uv[b]?.[0] ?? 0), (result.uv[a]?.[1] ?? 0) - (result.uv[b]?.[1] ?? 0)); // prettier-ignore
+    // The sides of a tent are longer than its ground, and alike on opposite sides.
+    expect(side(0, 1)).toBeCloseTo(side(2, 3), 6);
+    expect(side(0, 2)).toBeGreaterThan(Math.hypot(100, 80));
+    expect(result.distortion).toBeGreaterThan(0);
+    expect(result.distortion).toBeLessThan(0.05);
+    expect(result.stretchMin).toBeLessThan(1);
+    expect(result.stretchMax).toBeGreaterThan(1);
+  });
+
+  it('lays the middle of a thick slab flat: larger over a hump than in a hollow', async () => {
+    const across = async (side: string) => {
+      const { station, printed } = fakeStation({ 'tent.obj': tent });
+      await runCommand(['flatten', 'tent.obj', '--thickness', '8', '--side', side], station);
+      const { uv } = JSON.parse(printed[0] ?? '') as { uv: [number, number][] };
+      return Math.hypot((uv[0]?.[0] ?? 0) - (uv[2]?.[0] ?? 0), (uv[0]?.[1] ?? 0) - (uv[2]?.[1] ?? 0));
+    };
+    expect(await across('hump')).toBeGreaterThan(await across('slump'));
+  });
+
+  it.each([
+    [['flatten', 'tent.obj', '--thickness', '99'], /--thickness: 99: must be from 0 to 40/],
+    [['flatten', 'tent.obj', '--side', 'top'], /--side: top: must be hump or slump/],
+    [['flatten', 'none.obj'], /none\.obj: .*no such file/],
+    [['flatten', 'text.obj'], /text\.obj: has no vertices/],
+    [['flatten', 'two.obj', 'tent.obj'], /Fawn Table, the command line/],
+  ])('%j is refused', async (args, words) => {
+    const { station, printed, complained } = fakeStation({ 'tent.obj': tent, 'text.obj': 'nothing here' });
+    expect(await runCommand(args, station)).toBe(2);
+    expect(complained.join('\n')).toMatch(words);
+    expect(printed).toEqual([]);
+  });
+});

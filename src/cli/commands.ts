@@ -4,6 +4,7 @@ import { develop } from '../core/piece/develop.ts';
 import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
 import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
 import { TEMPLATE_FORMATS, type TemplateFormat } from '../print/templateFormat.ts';
+import { flattenFile } from './flattenFile.ts';
 import { nestFile } from './nestFile.ts';
 import { readTargets } from './readTargets.ts';
 import type { Station } from './station.ts';
@@ -21,6 +22,9 @@ const USAGE = `Fawn Table, the command line
 
   npm run -s fawn -- nest FILE [--seconds N]
       lays parts on the shortest slab that is found in N seconds (30) and prints the layout as JSON
+
+  npm run -s fawn -- flatten FILE.obj [--thickness T] [--side hump|slump]
+      lays a mesh in mm flat, or the middle of a slab of T mm on it, and prints it as JSON
 
 Bad input: exit code 2 and one line a fault, and nothing is written.`;
 
@@ -96,6 +100,8 @@ export async function runCommand(args: readonly string[], station: Station): Pro
         paper: text,
         units: text,
         seconds: text,
+        thickness: text,
+        side: text,
         help: { type: 'boolean', short: 'h' },
       },
     });
@@ -114,6 +120,7 @@ export async function runCommand(args: readonly string[], station: Station): Pro
     return call ? writeSheets(files, call, station) : BAD_INPUT;
   }
   if (files.length === 1 && command === 'nest') return nestFile(files[0] as string, parsed.values.seconds, station);
+  if (files.length === 1 && command === 'flatten') return flattenFile(files[0] as string, parsed.values, station);
   station.complain(USAGE);
   return BAD_INPUT;
 }

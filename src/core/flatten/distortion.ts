@@ -1,0 +1,54 @@
+import type { RestShapes } from './restShapes.ts';
+
+/** Principal stretches of each triangle from the formed surface to the flat one, greatest first: two figures each. */
+export function stretches({ triangles, gradients }: RestShapes, uv: Float64Array): Float64Array {
+  const count = triangles.length / 3;
+  const found = new Float64Array(2 * count);
+  for (let index = 0; index < count; index += 1) {
+    let [a, b, c, d] = [0, 0, 0, 0];
+    for (let side = 0; side < 3; side += 1) {
+      const vertex = 2 * (triangles[3 * index + side] as number);
+      const [gx, gy] = [gradients[6 * index + 2 * side] as number, gradients[6 * index + 2 * side + 1] as number];
+      const [u, v] = [uv[vertex] as number, uv[vertex + 1] as number];
+      a += u * gx;
+      b += u * gy;
+      c += v * gx;
+      d += v * gy;
+    }
+    const mean = Math.hypot(a + d, c - b) / 2;
+    const apart = Math.hypot(a - d, b + c) / 2;
+    found[2 * index] = mean + apart;
+    // Negative where the triangle is turned over.
+    found[2 * index + 1] = mean - apart;
+  }
+  return found;
+}
+
+/** How far a flat layout is from the formed surface. */
+export interface Distortion {
+  /** Area-weighted mean of s1^2 + s2^2 + 1/s1^2 + 1/s2^2 - 4, both scaled to equal area. */
+  readonly distortion: number;
+  /** Principal stretches from flat to formed: what the clay must do. */
+  readonly stretchMin: number;
+  readonly stretchMax: number;
+}
+
+/** Measures a layout without flips; infinite where a triangle is turned over. */
+export function distortionOf(rest: RestShapes, uv: Float64Array): Distortion {
+  const found = stretches(rest, uv);
+  const count = rest.areas.length;
+  let flat = 0;
+  for (let index = 0; index < count; index += 1) {
+    flat += (rest.areas[index] as number) * (found[2 * index] as number) * (found[2 * index + 1] as number);
+  }
+  const square = flat / rest.area;
+  let [sum, least, greatest] = [0, Infinity, 0];
+  for (let index = 0; index < count; index += 1) {
+    const [s1, s2] = [found[2 * index] as number, found[2 * index + 1] as number];
+    if (!(s2 > 0)) return { distortion: Infinity, stretchMin: NaN, stretchMax: NaN };
+    sum += (rest.areas[index] as number) * ((s1 * s1 + s2 * s2) / square + square / (s1 * s1) + square / (s2 * s2) - 4);
+    least = Math.min(least, 1 / s1);
+    greatest = Math.max(greatest, 1 / s2);
+  }
+  return { distortion: sum / rest.area, stretchMin: least, stretchMax: greatest };
+}

@@ -1,0 +1,93 @@
+import type { Mesh } from '../mesh/mesh.ts';
+import { BlockSystem } from './blockSystem.ts';
+import { assemble, energyOf } from './dirichlet.ts';
+import { distortionOf, type Distortion } from './distortion.ts';
+import { restShapes } from './restShapes.ts';
+import { relaxed } from './rough.ts';
+import { seenFlat, stretchedInDisc } from './startLayout.ts';
+import { longestStep, upright } from './stepLength.ts';
+
+/** How a mesh is laid flat: from which start, and who is told and may stop it. */
+export interface FlattenRun {
+  /** Begin in a disc even where the mesh could be seen flat. */
+  readonly start?: 'seen' | 'disc';
+  /** Told of every step with its energy (area-weighted mean, 0 without distortion). */
+  readonly step?: (energy: number, iteration: number) => void;
+  /** Work goes on while this is true. */
+  readonly going?: () => boolean;
+}
+
+/** A mesh laid flat. */
+export interface Flattened extends Distortion {
+  /** x and y of each vertex (mm), in the file's order. */
+  readonly uv: Float64Array;
+  readonly iterations: number;
+  /** Whether no further step lowers the energy; false when it was stopped. */
+  readonly converged: boolean;
+}
+
+/** More steps than this are never needed from a start without flips. */
+const MOST_STEPS = 200;
+
+/** A step that promises to lower the mean energy by less has converged, */
+const SETTLED = 1e-17;
+
+/** ... and after a whole step that promised less than this part of it, the next would win nothing: they converge quadratically. */
+const LAST = 1e-8;
+
+/**
+ * Lays a mesh flat with the least symmetric Dirichlet energy, which punishes stretch and gather alike and never turns a
+ * triangle over: projected Newton steps with a sparse direct factorisation, each shortened until the energy falls. The
+ * mesh must be one open surface ({@link meshTrouble} tells).
+ *
+ * @throws RangeError when no start without flips is found
+ */
+export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
+  const rest = restShapes(mesh);
+  const { triangles } = mesh;
+  const seen = run.start === 'disc' ? null : seenFlat(mesh);
+  let uv = seen ?? stretchedInDisc(mesh, rest.area);
+  if (!upright(triangles, uv)) throw new RangeError('the mesh cannot be spread without folds');
+  const count = uv.length / 2;
+  const x = Float64Array.from({ length: count }, (_, vertex) => uv[2 * vertex] as number);
+  const y = Float64Array.from({ length: count }, (_, vertex) => uv[2 * vertex + 1] as number);
+  let energy = energyOf(rest, uv);
+  run.step?.(energy, 0);
+  ({ uv, energy } = relaxed(rest, uv, energy, new BlockSystem(triangles, x, y, 1)));
+  const system = new BlockSystem(triangles, x, y, 2);
+  let iterations = 0;
+  let converged = false;
+  while (iterations < MOST_STEPS && (run.going?.() ?? true)) {
+    const slope = assemble(rest, uv, system);
+    system.stiffen(1e-10);
+    const factor = system.factor();
+    if (!factor) break;
+    const way = system.solve(factor, slope.map((value) => -value)); // prettier-ignore
+    const falls = way.reduce((sum, value, index) => sum + value * (slope[index] as number), 0);
+    if (!(falls < -SETTLED)) {
+      converged = true;
+      break;
+    }
+    let step = Math.min(1, 0.9 * longestStep(triangles, uv, way));
+    let next = uv;
+    let lower = energy;
+    for (; step > 1e-12; step /= 2) {
+      next = uv.map((value, index) => value + step * (way[index] as number));
+      lower = energyOf(rest, next);
+      if (lower <= energy + 1e-4 * step * falls) break;
+    }
+    if (!(lower < energy)) {
+      converged = true;
+      break;
+    }
+    uv = next;
+    energy = lower;
+    iterations += 1;
+    run.step?.(energy, iterations);
+    if (step === 1 && -falls < LAST * energy) {
+      converged = true;
+      break;
+    }
+  }
+  return { uv, iterations, converged, ...distortionOf(rest, uv) };
+}

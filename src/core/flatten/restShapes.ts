@@ -1,0 +1,32 @@
+import type { Mesh } from '../mesh/mesh.ts';
+
+/** The triangles of a mesh laid flat each by itself: areas (mm2), and the gradients of their corners' hat functions (1/mm). */
+export interface RestShapes {
+  readonly triangles: Uint32Array;
+  readonly areas: Float64Array;
+  /** Six figures of each triangle: x and y of the gradient at each corner, in the triangle's own plane. */
+  readonly gradients: Float64Array;
+  readonly area: number;
+}
+
+/** Each triangle in its own plane, its first side along x, seen from the side on which it runs anticlockwise. */
+export function restShapes({ positions, triangles }: Mesh): RestShapes {
+  const count = triangles.length / 3;
+  const areas = new Float64Array(count);
+  const gradients = new Float64Array(6 * count);
+  let total = 0;
+  for (let index = 0; index < count; index += 1) {
+    const [a, b, c] = [0, 1, 2].map((side) => 3 * (triangles[3 * index + side] as number)) as [number, number, number];
+    const side = (from: number, to: number) => [0, 1, 2].map((axis) => (positions[to + axis] as number) - (positions[from + axis] as number)) as [number, number, number]; // prettier-ignore
+    const [u, v] = [side(a, b), side(a, c)];
+    const long = Math.hypot(...u);
+    const x = (u[0] * v[0] + u[1] * v[1] + u[2] * v[2]) / long;
+    const y = Math.sqrt(Math.max(0, v[0] ** 2 + v[1] ** 2 + v[2] ** 2 - x * x));
+    // Corners (0, 0), (long, 0), (x, y).
+    const double = long * y;
+    gradients.set([-y / double, (x - long) / double, y / double, -x / double, 0, long / double], 6 * index);
+    areas[index] = double / 2;
+    total += double / 2;
+  }
+  return { triangles, areas, gradients, area: total };
+}
