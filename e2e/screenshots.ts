@@ -80,6 +80,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-facets', ...DESK, take: onPiece('Salt box', 'flat') },
   { name: 'piece-raising', ...DESK, take: raisedTo('Soup cup', '0.55') },
   { name: 'piece-raised', ...DESK, take: raisedTo('Rack tumbler', '1', ['Cut level', 'Seam']) },
+  { name: 'piece-handle', ...DESK, take: onPiece('Galley mug', 'shape') },
   { name: 'piece-slab', ...DESK, take: slabPlanned },
   { name: 'clay', ...DESK, take: onPlace('clay', '[data-bar]') },
   { name: 'clay-phone', ...PHONE, take: onPlace('clay', '[data-bar]') },

@@ -65,7 +65,7 @@ export function additionFaults(target: Target): Fault[] {
     const thick = wall.rim - handle.below - curve.from;
     if (curve.to - thick < 0) {
       const most = curve.from - thick;
-      const rule = `must leave the lower end on the wall: from the upper end it is ${Math.max(0, most).toFixed(1)} mm to the table`;
+      const rule = `leaves the handle’s lower end off the wall: from its upper end it is ${Math.max(0, most).toFixed(1)} mm to the table`;
       faults.push(impossible(handle.drop === undefined ? 'handle.fingers' : 'handle.drop', handle.drop ?? handle.fingers, rule)); // prettier-ignore
     }
     if (handle.projection <= 3 * thick) {

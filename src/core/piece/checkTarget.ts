@@ -1,35 +1,11 @@
 import { shortValue, type Fault } from '../errors.ts';
+import { once } from '../numbers.ts';
 import { BEVEL_LIMITS } from '../seam/seam.ts';
 import type { PlanOutline } from '../outline/plan.ts';
 import { additionFaults, additionRanges } from './additionFaults.ts';
+import { rangeFaults, type Range } from '../ranges.ts';
 import { kindOf } from './kinds/kinds.ts';
 import { LIMITS, SIDES_LIMITS, type Form, type Target } from './target.ts';
-
-interface Range {
-  readonly least?: number;
-  readonly greatest?: number;
-  /** The value must be greater than this. */
-  readonly above?: number;
-}
-
-function rangeRule(range: Range): string {
-  if (range.above !== undefined) return `must be greater than ${range.above} and at most ${range.greatest}`;
-  return `must be from ${range.least} to ${range.greatest}`;
-}
-
-function inRange(value: number, range: Range): boolean {
-  return (
-    Number.isFinite(value) &&
-    (range.least === undefined || value >= range.least) &&
-    (range.above === undefined || value > range.above) &&
-    (range.greatest === undefined || value <= range.greatest)
-  );
-}
-
-function rangeFault(path: string, value: number, range: Range): Fault[] {
-  if (inRange(value, range)) return [];
-  return [{ code: 'out-of-range', path, value: shortValue(value), rule: rangeRule(range) }];
-}
 
 const SIZE: Range = { above: 0, greatest: LIMITS.size.greatest };
 const CORNER: Range = { least: 0, greatest: LIMITS.size.greatest };
@@ -116,36 +92,36 @@ function wholeNumbers({ form, seam, marks }: Target): Fault[] {
 }
 
 /** Ranges of every figure; sizes are mm. */
-function rangeFaults(target: Target): Fault[] {
+function outOfRange(target: Target): Fault[] {
   const { clay, slab, form, seam, base } = target;
   const faults = [
-    ...rangeFault('clay.shrinkage', clay.shrinkage, LIMITS.shrinkage),
-    ...rangeFault('clay.wetDensity', clay.wetDensity, LIMITS.wetDensity),
-    ...rangeFault('slab.wall', slab.wall, LIMITS.thickness),
-    ...rangeFault('slab.base', slab.base, LIMITS.thickness),
-    ...rangeFault('slab.neutralFraction', slab.neutralFraction, LIMITS.neutralFraction),
-    ...formRanges(form).flatMap(([key, value, range]) => rangeFault(`form.${key}`, value, range)),
-    ...rangeFault('seam.panels', seam.panels, LIMITS.panels),
-    ...rangeFault('base.trim', base.trim, LIMITS.trim),
-    ...optionalRanges(target).flatMap(([path, value, range]) => rangeFault(path, value, range)),
+    ...rangeFaults('clay.shrinkage', clay.shrinkage, LIMITS.shrinkage),
+    ...rangeFaults('clay.wetDensity', clay.wetDensity, LIMITS.wetDensity),
+    ...rangeFaults('slab.wall', slab.wall, LIMITS.thickness),
+    ...rangeFaults('slab.base', slab.base, LIMITS.thickness),
+    ...rangeFaults('slab.neutralFraction', slab.neutralFraction, LIMITS.neutralFraction),
+    ...formRanges(form).flatMap(([key, value, range]) => rangeFaults(`form.${key}`, value, range)),
+    ...rangeFaults('seam.panels', seam.panels, LIMITS.panels),
+    ...rangeFaults('base.trim', base.trim, LIMITS.trim),
+    ...optionalRanges(target).flatMap(([path, value, range]) => rangeFaults(path, value, range)),
   ];
-  if (seam.kind === 'bevel') faults.push(...rangeFault('seam.angle', seam.angle, BEVEL_LIMITS));
+  if (seam.kind === 'bevel') faults.push(...rangeFaults('seam.angle', seam.angle, BEVEL_LIMITS));
   if (seam.kind === 'lap' || seam.kind === 'half-lap') {
-    faults.push(...rangeFault('seam.overlap', seam.overlap, LIMITS.overlap));
+    faults.push(...rangeFaults('seam.overlap', seam.overlap, LIMITS.overlap));
   }
-  if (seam.kind === 'cut-in-place') faults.push(...rangeFault('seam.margin', seam.margin, LIMITS.overlap));
-  if (base.join === 'skirt') faults.push(...rangeFault('base.overlap', base.overlap, LIMITS.overlap));
+  if (seam.kind === 'cut-in-place') faults.push(...rangeFaults('seam.margin', seam.margin, LIMITS.overlap));
+  if (base.join === 'skirt') faults.push(...rangeFaults('base.overlap', base.overlap, LIMITS.overlap));
   faults.push(...wholeNumbers(target), ...additionRanges(target));
   return faults;
 }
 
 /**
  * Every reason why a target of the right shape cannot be developed: figures out of range first, then what no slab can
- * make. Empty when it can. Figures are checked against {@link LIMITS}.
+ * make. Empty when it can. Figures are checked against {@link LIMITS}. A target is checked once: it is never changed.
  */
-export function checkTarget(target: Target): Fault[] {
-  const faults = rangeFaults(target);
+export const checkTarget = once((target: Target): readonly Fault[] => {
+  const faults = outOfRange(target);
   if (faults.length > 0) return faults;
   const impossible = kindOf(target).faults(target);
   return impossible.length > 0 ? impossible : additionFaults(target);
-}
+});
