@@ -136,6 +136,19 @@ describe('a strap as a part', () => {
     expect((ticks[0] ?? 0) - (ticks[1] ?? 0)).toBeCloseTo(((curve?.from ?? 0) - (curve?.to ?? 0)) / 0.88, 9);
   });
 
+  it('on a box is marked on the sides that it is joined to, so far below the rim', () => {
+    const form = { kind: 'box', length: 120, width: 80, height: 110 } as const;
+    const at = (angle: number) => develop({ ...mug, rim: 'level', form, marks: { places: [{ kind: 'handle', at: angle }] } }).parts; // prettier-ignore
+    const ticks = (id: string, angle: number) => {
+      const part = at(angle).find((one) => one.id === id);
+      const top = Math.max(...(part?.outline ?? []).map(([, y]) => y));
+      return (part?.marks ?? []).flatMap((mark) => (mark.kind === 'line' && mark.name === 'repeat' ? [top - mark.from[1]] : [])); // prettier-ignore
+    };
+    expect([ticks('long', 0), ticks('short', 90)]).toEqual([[], []]);
+    // 12 below the rim to its upper edge, and half its thickness.
+    for (const [first] of [ticks('short', 180), ticks('long', 270)]) expect(first).toBeCloseTo(12 / 0.88 + 3, 9);
+  });
+
   it.each([
     ['fingers', 5, 'handle.fingers'],
     ['fingers', 1.5, 'handle.fingers'],

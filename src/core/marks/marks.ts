@@ -1,5 +1,5 @@
 import { bounds } from '../outline/outline.ts';
-import type { Mark, Part } from '../part/part.ts';
+import { isWall, type Mark, type Part } from '../part/part.ts';
 import type { DevelopedForm, WallPlace } from '../piece/kinds/kind.ts';
 import { wetLength } from '../clay/shrinkage.ts';
 import { additionsOf, handleAngles } from '../piece/additions.ts';
@@ -98,6 +98,28 @@ function endMarks(lines: WallLines, place: WallPlace, target: Target, band: numb
   });
 }
 
+/** Which panels a handle at an angle is joined to; a folded strip has no line of its own for it. */
+function onPanel({ id }: Part, angle: number): boolean {
+  const across = Math.round(angle / 90) % 2 === 1;
+  return id === 'panel' || (id === 'long' && across) || (id === 'short' && !across);
+}
+
+/** On a flat panel a handle stands on the middle line: a tick where each of its ends is joined. */
+function withHandle(part: Part, target: Target): Part {
+  const { handle } = additionsOf(target);
+  const here = handle?.angles.filter((angle) => onPanel(part, angle)) ?? [];
+  if (!handle || here.length === 0) return part;
+  const { minX, maxX, maxY } = bounds(part.outline);
+  const x = (minX + maxX) / 2;
+  const { rim } = kindOf(target).standing(target);
+  const ticks = [handle.curve.from, handle.curve.to].map((height): Mark => {
+    const y = maxY - (rim[0] - wetLength(height, target.clay.shrinkage)) / Math.cos(handle.wall.leanAt(height));
+    return { kind: 'line', name: 'repeat', from: [x - END_TICK, y], to: [x + END_TICK, y] };
+  });
+  const word = part.count > here.length ? `handle, on ${here.length} of ${part.count}` : 'handle';
+  return { ...part, marks: [...part.marks, ...ticks, { kind: 'words', at: [x, maxY - 14], text: word }] };
+}
+
 /** Where pads are pressed on: a cross on the base, as it lies, for each. */
 function withFeet(part: Part, target: Target): Part {
   const { feet } = additionsOf(target);
@@ -135,7 +157,7 @@ export function markedParts(target: Target, { parts, placeAt, numbers }: Develop
     const lapAt = form.kind === 'loft' && part.faceUp === 'inside' ? 'left' : 'right';
     const lines = index < 0 ? null : wallLines(part, seam, lapAt);
     if (part.id === 'base') return withFeet(part, target);
-    if (!lines) return part;
+    if (!lines) return isWall(part) ? withHandle(part, target) : part;
     const band = form.kind === 'stack' ? index : 0;
     const lofted = form.kind === 'loft';
     const added: Mark[] = [];

@@ -82,7 +82,11 @@ export const useSlabPlan = defineStore('slab-plan', () => {
       const here = groups.value.find(({ thickness }) => thickness === slab.thickness)?.parts ?? [];
       const small = here.map(({ name, piece: of, part, outline }) => ({ name: `${name.toLowerCase()}, ${of}`, part, outline })); // prettier-ignore
       const uses = offcutUses(cuts, small, gap);
-      return cuts.map((cut, index) => ({ ...cut, name: offcutName(named++), use: uses[index] ?? null }));
+      // What nothing can be cut from is trimming, and has no name.
+      return cuts.flatMap((cut, index) => {
+        const use = uses[index];
+        return use ? [{ ...cut, name: offcutName(named++), use }] : [];
+      });
     });
   });
   /** Clay that is weighed out and not rolled: pulled handles. */

@@ -89,8 +89,8 @@ const passWords = (pass: Pass) => `${lengths.figure(pass.to)}${pass.turn ? ', tu
         <li v-for="(pass, step) in slab.lump.passes" :key="step">{{ passWords(pass) }}</li>
       </ol>
       <p v-for="cut in slab.offcuts" :key="cut.name" class="cut" data-testid="off-cut">
-        Off-cut <strong>{{ cut.name }}</strong>, {{ lengths.figure(cut.length) }} × {{ lengths.length(cut.width)
-        }}<template v-if="cut.use">: for {{ cut.use.count }} × {{ cut.use.name }}</template>
+        Off-cut <strong>{{ cut.name }}</strong>, {{ lengths.figure(cut.length) }} × {{ lengths.length(cut.width) }}: for
+        {{ cut.use.count }} × {{ cut.use.name }}
       </p>
     </article>
     <p v-if="heavy" class="care">A slab of more than {{ masses.write(HEAVY) }} is carried by two, on a board.</p>
