@@ -1,23 +1,17 @@
 import type { BlockSystem } from './blockSystem.ts';
-import type { RestShapes } from './restShapes.ts';
+import { jacobian, type RestShapes } from './restShapes.ts';
 
 /** The symmetric Dirichlet energy of a layout: mean of (s - 1/s)^2 over both stretches; infinite where a triangle is turned over. */
-export function energyOf({ triangles, gradients, areas, area }: RestShapes, uv: Float64Array): number {
+export function energyOf(rest: RestShapes, uv: Float64Array): number {
+  const { areas, area } = rest;
+  const own = new Float64Array(4);
   let sum = 0;
   for (let index = 0; index < areas.length; index += 1) {
-    let a = 0;
-    let b = 0;
-    let c = 0;
-    let d = 0;
-    for (let side = 0; side < 3; side += 1) {
-      const vertex = 2 * (triangles[3 * index + side] as number);
-      const gx = gradients[6 * index + 2 * side] as number;
-      const gy = gradients[6 * index + 2 * side + 1] as number;
-      a += (uv[vertex] as number) * gx;
-      b += (uv[vertex] as number) * gy;
-      c += (uv[vertex + 1] as number) * gx;
-      d += (uv[vertex + 1] as number) * gy;
-    }
+    jacobian(rest, uv, index, own);
+    const a = own[0] as number;
+    const b = own[1] as number;
+    const c = own[2] as number;
+    const d = own[3] as number;
     const mean = Math.sqrt((a + d) ** 2 + (c - b) ** 2) / 2;
     const apart = Math.sqrt((a - d) ** 2 + (b + c) ** 2) / 2;
     const s1 = mean + apart;
@@ -32,30 +26,20 @@ export function energyOf({ triangles, gradients, areas, area }: RestShapes, uv: 
  * Gradient, and the Hessian made positive triangle by triangle: its four eigenvectors are two stretches, a twist and a
  * shear along the principal axes, with eigenvalues in closed form (Smith, de Goes and Kim 2019).
  */
-export function assemble(
-  { triangles, gradients, areas, area }: RestShapes,
-  uv: Float64Array,
-  system: BlockSystem,
-): Float64Array {
+export function assemble(rest: RestShapes, uv: Float64Array, system: BlockSystem): Float64Array {
+  const { triangles, gradients, areas, area } = rest;
+  const own = new Float64Array(4);
   const slope = new Float64Array(uv.length);
   const modes = new Float64Array(24);
   const values = new Float64Array(4);
   const block = new Float64Array(4);
   system.clear();
   for (let index = 0; index < areas.length; index += 1) {
-    let a = 0;
-    let b = 0;
-    let c = 0;
-    let d = 0;
-    for (let side = 0; side < 3; side += 1) {
-      const vertex = 2 * (triangles[3 * index + side] as number);
-      const gx = gradients[6 * index + 2 * side] as number;
-      const gy = gradients[6 * index + 2 * side + 1] as number;
-      a += (uv[vertex] as number) * gx;
-      b += (uv[vertex] as number) * gy;
-      c += (uv[vertex + 1] as number) * gx;
-      d += (uv[vertex + 1] as number) * gy;
-    }
+    jacobian(rest, uv, index, own);
+    const a = own[0] as number;
+    const b = own[1] as number;
+    const c = own[2] as number;
+    const d = own[3] as number;
     const mean = Math.sqrt((a + d) ** 2 + (c - b) ** 2) / 2;
     const apart = Math.sqrt((a - d) ** 2 + (b + c) ** 2) / 2;
     const s1 = mean + apart;

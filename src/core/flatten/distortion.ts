@@ -1,20 +1,13 @@
-import type { RestShapes } from './restShapes.ts';
+import { jacobian, type RestShapes } from './restShapes.ts';
 
 /** Principal stretches of each triangle from the formed surface to the flat one, greatest first: two figures each. */
-export function stretches({ triangles, gradients }: RestShapes, uv: Float64Array): Float64Array {
-  const count = triangles.length / 3;
+export function stretches(rest: RestShapes, uv: Float64Array): Float64Array {
+  const count = rest.areas.length;
+  const own = new Float64Array(4);
   const found = new Float64Array(2 * count);
   for (let index = 0; index < count; index += 1) {
-    let [a, b, c, d] = [0, 0, 0, 0];
-    for (let side = 0; side < 3; side += 1) {
-      const vertex = 2 * (triangles[3 * index + side] as number);
-      const [gx, gy] = [gradients[6 * index + 2 * side] as number, gradients[6 * index + 2 * side + 1] as number];
-      const [u, v] = [uv[vertex] as number, uv[vertex + 1] as number];
-      a += u * gx;
-      b += u * gy;
-      c += v * gx;
-      d += v * gy;
-    }
+    jacobian(rest, uv, index, own);
+    const [a = 0, b = 0, c = 0, d = 0] = own;
     const mean = Math.hypot(a + d, c - b) / 2;
     const apart = Math.hypot(a - d, b + c) / 2;
     found[2 * index] = mean + apart;

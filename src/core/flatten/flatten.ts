@@ -5,7 +5,7 @@ import { distortionOf, type Distortion } from './distortion.ts';
 import { restShapes } from './restShapes.ts';
 import { relaxed } from './rough.ts';
 import { seenFlat, stretchedInDisc } from './startLayout.ts';
-import { longestStep, upright } from './stepLength.ts';
+import { longestStep } from './stepLength.ts';
 
 /** How a mesh is laid flat: from which start, and who is told and may stop it. */
 export interface FlattenRun {
@@ -47,11 +47,11 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
   const { triangles } = mesh;
   const seen = run.start === 'disc' ? null : seenFlat(mesh);
   let uv = seen ?? stretchedInDisc(mesh, rest.area);
-  if (!upright(triangles, uv)) throw new RangeError('the mesh cannot be spread without folds');
   const count = uv.length / 2;
   const x = Float64Array.from({ length: count }, (_, vertex) => uv[2 * vertex] as number);
   const y = Float64Array.from({ length: count }, (_, vertex) => uv[2 * vertex + 1] as number);
   let energy = energyOf(rest, uv);
+  if (!Number.isFinite(energy)) throw new RangeError('the mesh cannot be spread without folds');
   run.step?.(energy, 0);
   ({ uv, energy } = relaxed(rest, uv, energy, new BlockSystem(triangles, x, y, 1)));
   const system = new BlockSystem(triangles, x, y, 2);

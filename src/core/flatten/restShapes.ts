@@ -30,3 +30,29 @@ export function restShapes({ positions, triangles }: Mesh): RestShapes {
   }
   return { triangles, areas, gradients, area: total };
 }
+
+/** Writes how a triangle is carried from its own plane to the layout: the matrix [[a, b], [c, d]], row by row. */
+export function jacobian(
+  { triangles, gradients }: RestShapes,
+  uv: Float64Array,
+  index: number,
+  out: Float64Array,
+): void {
+  let a = 0;
+  let b = 0;
+  let c = 0;
+  let d = 0;
+  for (let side = 0; side < 3; side += 1) {
+    const vertex = 2 * (triangles[3 * index + side] as number);
+    const gx = gradients[6 * index + 2 * side] as number;
+    const gy = gradients[6 * index + 2 * side + 1] as number;
+    a += (uv[vertex] as number) * gx;
+    b += (uv[vertex] as number) * gy;
+    c += (uv[vertex + 1] as number) * gx;
+    d += (uv[vertex + 1] as number) * gy;
+  }
+  out[0] = a;
+  out[1] = b;
+  out[2] = c;
+  out[3] = d;
+}

@@ -24,18 +24,3 @@ export function longestStep(triangles: Uint32Array, uv: Float64Array, way: Float
   }
   return least;
 }
-
-/** Areas in the plane; whether none is turned over. */
-export function upright(triangles: Uint32Array, uv: Float64Array): boolean {
-  for (let at = 0; at < triangles.length; at += 3) {
-    const a = 2 * (triangles[at] as number);
-    const b = 2 * (triangles[at + 1] as number);
-    const c = 2 * (triangles[at + 2] as number);
-    const ux = (uv[b] as number) - (uv[a] as number);
-    const uy = (uv[b + 1] as number) - (uv[a + 1] as number);
-    const vx = (uv[c] as number) - (uv[a] as number);
-    const vy = (uv[c + 1] as number) - (uv[a + 1] as number);
-    if (!(ux * vy - uy * vx > 0)) return false;
-  }
-  return true;
-}
