@@ -228,6 +228,9 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     grid-template-columns: minmax(0, 1fr) 272px;
     grid-template-areas: 'middle right' 'left right';
   }
+  .middle {
+    position: relative;
+  }
   .left {
     border-right: 0;
     border-top: 1px solid var(--line);

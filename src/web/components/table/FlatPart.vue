@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { bounds } from '../../../core/outline/outline.ts';
 import { middleOf, type Mark, type Part } from '../../../core/part/part.ts';
-import { kindOnTable } from './tablePlaces.ts';
+import { kindOnTable, leaningEdges } from './tablePlaces.ts';
 
 /** One flat part on the cloth, its lower left corner at `at` (px). */
 const props = defineProps<{ part: Part; scale: number; at: readonly [number, number] }>();
@@ -47,13 +47,29 @@ const words = computed(() =>
 );
 /** A lean is written this far inside its edge (px). */
 const LEAN_CLEAR = 19;
+/** Words nearer to a seam's letter than this stand under it (px). */
+const LETTER_CLEAR = { across: 48, up: 20 };
 function wordAt(mark: Exclude<Mark, { kind: 'line' }>): readonly [number, number] {
   const [x, y] = [px(mark.at[0]), py(mark.at[1])];
+  const letter = mark.kind === 'words' && words.value.find((one) => one.kind === 'letter' && near(one.at, mark.at));
+  if (letter) return [x, py(letter.at[1]) + 4 + LETTER_CLEAR.up];
   if (mark.kind !== 'lean') return [x, y + 4];
   return [x + LEAN_CLEAR * mark.inward[0], y + 4 - LEAN_CLEAR * mark.inward[1]];
 }
-/** A low part has no room for the face beside words of its own; the table tells it anyway (px). */
+function near(one: readonly [number, number], other: readonly [number, number]): boolean {
+  const { across, up } = LETTER_CLEAR;
+  return Math.abs(one[0] - other[0]) * props.scale < across && Math.abs(one[1] - other[1]) * props.scale < up;
+}
+/** A low part has no room for the face beside words of its own, or tags; the table tells it anyway (px). */
 const FACE_ROOM = 120;
+/** The words lie between two tags on a smaller part (px). */
+const TAG_ROOM = { width: 420, height: 140 };
+const tagged = computed(
+  () =>
+    leaningEdges(props.part).length > 0 &&
+    box.value.width * props.scale < TAG_ROOM.width &&
+    box.value.height * props.scale < TAG_ROOM.height,
+);
 /** A pad has its name beside it. */
 const beside = computed(() => kindOnTable(props.part) === 'pad');
 const second = computed(() => {
@@ -61,9 +77,11 @@ const second = computed(() => {
     words.value.some(({ kind }) => kind === 'words') &&
     box.value.height * props.scale < FACE_ROOM &&
     props.part.count === 1;
-  if (roomy.value && !crowded) return `${props.part.faceUp} face up`;
+  if (roomy.value && !crowded && !tagged.value) return `${props.part.faceUp} face up`;
   return props.part.count > 1 ? `cut ${props.part.count}` : '';
 });
+/** From the middle of the part down to its name (px): above the second line, above the tags, or in the middle. */
+const nameBy = computed(() => (second.value ? -6 : tagged.value ? -16 : 2));
 </script>
 
 <template>
@@ -78,7 +96,7 @@ const second = computed(() => {
       class="name"
       :class="{ beside }"
       :x="beside ? at[0] + box.width * scale + 12 : middle[0]"
-      :y="middle[1] - (second ? 6 : -2)"
+      :y="middle[1] + nameBy"
     >
       {{ part.name }}<template v-if="roomy && part.count > 1">, cut {{ part.count }}</template>
     </text>
