@@ -1,7 +1,7 @@
 import { firedLength, wetLength } from '../clay/shrinkage.ts';
 import { withinFeet } from '../feet/feet.ts';
 import { degrees, radians, TAU } from '../numbers.ts';
-import type { Support } from '../outline/plan.ts';
+import type { Support } from '../outline/support.ts';
 import { planArea } from '../outline/planMeasures.ts';
 import { additionsOf } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';

@@ -1,3 +1,4 @@
+import { once } from '../numbers.ts';
 import { studentT } from './studentT.ts';
 
 /** The states at which a shrink bar is measured again, in order. */
@@ -86,8 +87,8 @@ export interface BarFigures {
   readonly outlier: number | null;
 }
 
-/** Works out a clay's bars. Bars that were set aside are left out. */
-export function barFigures(bars: readonly ShrinkBar[]): BarFigures {
+/** Works out a clay's bars, once for each list. Bars that were set aside are left out. */
+export const barFigures = once((bars: readonly ShrinkBar[]): BarFigures => {
   const counted = bars.filter(({ aside }) => !aside);
   const figure = (of: readonly ShrinkBar[], shrinkage: (bar: ShrinkBar) => number | null) =>
     shrinkageFigure(of.map(shrinkage).filter((value) => value !== null));
@@ -107,7 +108,7 @@ export function barFigures(bars: readonly ShrinkBar[]): BarFigures {
     across: running('across'),
     outlier: odd === null ? null : bars.indexOf(measured[odd] as ShrinkBar),
   };
-}
+});
 
 /** Where a clay's shrinkage comes from when no bars say it. */
 export const BASES = ['maker', 'guess'] as const;

@@ -1,5 +1,6 @@
 import { TAU } from '../numbers.ts';
-import { inward, pointAt, turned, type Support } from '../outline/plan.ts';
+import { inward, pointAt } from '../outline/plan.ts';
+import { turned, type Support } from '../outline/support.ts';
 import { circle } from '../outline/shapes.ts';
 import type { Face } from '../part/lean.ts';
 import type { Part } from '../part/part.ts';

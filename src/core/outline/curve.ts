@@ -1,5 +1,6 @@
 import { once, POINT_TOLERANCE } from '../numbers.ts';
-import { pointAt, stationsOf, UNROLL_STATIONS, type Station, type Support } from './plan.ts';
+import { pointAt, stationsAround, UNROLL_STATIONS, type Station } from './plan.ts';
+import { type Support } from './support.ts';
 import type { Outline, Vertex } from './outline.ts';
 
 /** Arcs of a full turn: three degrees each, within a hundredth of a mm even on an ellipse seven times as long as wide. */
@@ -63,7 +64,7 @@ export function arcsThrough(
 export const planOutline = once((shape: Support): Outline => {
   // From between two flat edges, so that none of them is cut in two.
   const [first = 0, second = first] = shape.flats;
-  const stations = stationsOf(shape.flats, 2 * ARCS, (first + second) / 2);
+  const stations = stationsAround(shape, 2 * ARCS, (first + second) / 2);
   return arcsThrough(
     stations.map(({ phi, side }) => pointAt(shape, phi, side)),
     stations,

@@ -1,4 +1,5 @@
 import { POINT_TOLERANCE, TAU } from '../numbers.ts';
+import { circle, ellipse, NORMAL_TOLERANCE, roundedPolygon, turned, withHeights, type Support } from './support.ts';
 
 /** A plan outline in the file: sizes in mm, `at` its centre, polygons with one side square to the x axis. */
 export type PlanOutline =
@@ -26,82 +27,22 @@ export type PlanOutline =
 
 export const PLAN_KINDS: readonly PlanOutline['kind'][] = ['circle', 'ellipse', 'rounded', 'polygon'];
 
-/**
- * A convex outline by its support function: `h(phi)` is the distance from the origin to the tangent whose outward
- * normal points to phi (radians), `slope` its derivative. At the normal of a flat edge the slope jumps; `side` says
- * from which side it is taken (geometry: outlines by support function).
- */
-export interface Support {
-  readonly h: (phi: number) => number;
-  readonly slope: (phi: number, side: 'before' | 'after') => number;
-  /** Normals of the flat edges, ascending in [0, tau). */
-  readonly flats: readonly number[];
-}
-
-/** Two normals nearer than this are one (radians). */
-const NORMAL_TOLERANCE = 1e-9;
-
-/** Angle brought into [0, tau); a rounding below a full turn is 0. */
-export function turned(phi: number): number {
-  const rest = phi % TAU;
-  const positive = rest < 0 ? rest + TAU : rest;
-  return positive > TAU - NORMAL_TOLERANCE ? 0 : positive;
-}
-
-function smooth(h: (phi: number) => number, slope: (phi: number) => number): Support {
-  return { h, slope, flats: [] };
-}
-
-/** A polygon by its corners (counter-clockwise, about the origin) grown by a radius. */
-function roundedPolygon(corners: readonly (readonly [number, number])[], radius: number): Support {
-  // Corner i lies between the normals of the edges that end and start at it.
-  const normals = corners.map(([x, y], index) => {
-    const [toX, toY] = corners[(index + 1) % corners.length] ?? [x, y];
-    return { flat: turned(Math.atan2(toY - y, toX - x) - Math.PI / 2), after: corners[(index + 1) % corners.length] };
-  });
-  const sorted = normals.sort((one, other) => one.flat - other.flat);
-  const flats = sorted.map(({ flat }) => flat);
-  const cornerAt = (phi: number, side: 'before' | 'after'): readonly [number, number] => {
-    const at = turned(phi);
-    let found = sorted[sorted.length - 1];
-    for (const normal of sorted) {
-      const past = at - normal.flat;
-      if (past > NORMAL_TOLERANCE || (side === 'after' && past >= -NORMAL_TOLERANCE)) found = normal;
-      else break;
-    }
-    return found?.after ?? [0, 0];
-  };
-  return {
-    h: (phi) => {
-      const [x, y] = cornerAt(phi, 'after');
-      return x * Math.cos(phi) + y * Math.sin(phi) + radius;
-    },
-    slope: (phi, side) => {
-      const [x, y] = cornerAt(phi, side);
-      return y * Math.cos(phi) - x * Math.sin(phi);
-    },
-    flats,
-  };
-}
-
 function movedSupport(shape: Support, [x, y]: readonly [number, number]): Support {
   if (x === 0 && y === 0) return shape;
   return {
     h: (phi) => shape.h(phi) + x * Math.cos(phi) + y * Math.sin(phi),
     slope: (phi, side) => shape.slope(phi, side) - x * Math.sin(phi) + y * Math.cos(phi),
     flats: shape.flats,
+    ...pointed(shape, (phi, [px, py]) => [px + x, py + y]),
   };
 }
 
-function ellipse(a: number, b: number): Support {
-  const h = (cos: number, sin: number) => Math.sqrt(a * a * cos * cos + b * b * sin * sin);
-  return smooth(
-    (phi) => h(Math.cos(phi), Math.sin(phi)),
-    (phi) => {
-      const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
-      return ((b * b - a * a) * sin * cos) / h(cos, sin);
-    },
-  );
+/** The known points of an outline, moved; nothing where they are not known. */
+function pointed(
+  { point }: Support,
+  moved: (phi: number, at: readonly [number, number]) => readonly [number, number],
+): Pick<Support, 'point'> {
+  return point ? { point: (phi) => moved(phi, point(phi)) } : {};
 }
 
 function polygonCorners(sides: number, apothem: number): (readonly [number, number])[] {
@@ -133,7 +74,7 @@ export function supportOf(plan: PlanOutline): Support {
   const at = plan.at ?? [0, 0];
   switch (plan.kind) {
     case 'circle':
-      return movedSupport(smooth(() => plan.diameter / 2, () => 0), at); // prettier-ignore
+      return movedSupport(circle(plan.diameter / 2), at);
     case 'ellipse':
       return movedSupport(ellipse(plan.length / 2, plan.width / 2), at);
     case 'rounded': {
@@ -151,6 +92,7 @@ export function supportOf(plan: PlanOutline): Support {
 
 /** The point of an outline with outward normal phi, from one side of a flat edge: `h n + h' n_perp` (mm). */
 export function pointAt(shape: Support, phi: number, side: Station['side']): readonly [number, number] {
+  if (shape.point) return shape.point(phi);
   const h = shape.h(phi);
   const slope = slopeOf(shape, { phi, side });
   const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
@@ -161,7 +103,8 @@ export function pointAt(shape: Support, phi: number, side: Station['side']): rea
 export function remembered(shape: Support): Support {
   const heights = new Map<number, number>();
   const slopes = { before: new Map<number, number>(), after: new Map<number, number>() };
-  const once = (known: Map<number, number>, phi: number, work: () => number): number => {
+  const points = new Map<number, readonly [number, number]>();
+  const once = <T>(known: Map<number, T>, phi: number, work: () => T): T => {
     const found = known.get(phi);
     if (found !== undefined) return found;
     const value = work();
@@ -172,13 +115,15 @@ export function remembered(shape: Support): Support {
     flats: shape.flats,
     h: (phi) => once(heights, phi, () => shape.h(phi)),
     slope: (phi, side) => once(slopes[side], phi, () => shape.slope(phi, side)),
+    ...(shape.point && { point: (phi: number) => once(points, phi, () => pointAt(shape, phi, 'after')) }),
   };
 }
 
 /** The outline moved inward by d mm (negative: outward): `h - d`, corners sharper than d staying sharp. */
 export function inward(shape: Support, d: number): Support {
   if (d === 0) return shape;
-  return mitred({ ...shape, h: (phi) => shape.h(phi) - d });
+  const moved = withHeights(shape, (phi) => shape.h(phi) - d);
+  return mitred({ ...moved, ...pointed(shape, (phi, [x, y]) => [x - d * Math.cos(phi), y - d * Math.sin(phi)]) });
 }
 
 /** Where the lines of two tangents meet (mm). */
@@ -226,25 +171,46 @@ export function mitred(shape: Support): Support {
   };
 }
 
-/** The outline grown by d mm all round; where flat edges alone enclose it, its corners stay sharp. */
-export function outwardSharp(shape: Support, d: number): Support {
+/** Whether an outline is flat edges and sharp corners alone. */
+export function isSharp(shape: Support): boolean {
   const { flats } = shape;
-  const sharp =
+  return (
     flats.length > 2 &&
     flats.every((from, index) => {
       const [x0, y0] = pointAt(shape, from, 'after');
       const [x1, y1] = pointAt(shape, flats[(index + 1) % flats.length] ?? from, 'before');
       return Math.hypot(x1 - x0, y1 - y0) < POINT_TOLERANCE;
-    });
-  if (!sharp) return inward(shape, -d);
-  const grown = { ...shape, h: (phi: number) => shape.h(phi) + d };
+    })
+  );
+}
+
+/** Stations once round: about `count`, or the corners alone of an outline that is nothing but flat edges. */
+export function stationsAround(shape: Support, count: number, start = 0): Station[] {
+  return stationsOf(shape.flats, isSharp(shape) ? 1 : count, start);
+}
+
+/** The outline grown by d mm all round; where flat edges alone enclose it, its corners stay sharp. */
+export function outwardSharp(shape: Support, d: number): Support {
+  const { flats } = shape;
+  if (!isSharp(shape)) return inward(shape, -d);
+  const grown = withHeights(shape, (phi) => shape.h(phi) + d);
   return roundedPolygon(flats.map((from, index) => crossing(grown, from, flats[(index + 1) % flats.length] ?? from)), 0); // prettier-ignore
+}
+
+function mixed(
+  [x0, y0]: readonly [number, number],
+  [x1, y1]: readonly [number, number],
+  f: number,
+): readonly [number, number] {
+  return [(1 - f) * x0 + f * x1, (1 - f) * y0 + f * y1];
 }
 
 /** The outline at the share `f` of the way from one to another: the section of the hull of both. */
 export function between(one: Support, other: Support, f: number): Support {
   if (one === other) return one;
+  const { point } = other;
   return {
+    ...(point && pointed(one, (phi, [x, y]) => mixed([x, y], point(phi), f))),
     h: (phi) => (1 - f) * one.h(phi) + f * other.h(phi),
     slope: (phi, side) => (1 - f) * one.slope(phi, side) + f * other.slope(phi, side),
     flats: mergedFlats(one, other),

@@ -1,5 +1,6 @@
 import { once } from '../numbers.ts';
-import { pointAt, stationsOf, type Support } from './plan.ts';
+import { pointAt, stationsAround } from './plan.ts';
+import { type Support } from './support.ts';
 
 /** Stations for girths and areas: with chords corrected to arcs, exact to a millionth on any piece that fits a table. */
 export const STATIONS = 360;
@@ -16,7 +17,7 @@ interface Step {
 
 /** An outline once round, step by step; its girth, area and tightest curve are all taken from it. */
 const stepsOf = once((shape: Support): readonly Step[] => {
-  const stations = stationsOf(shape.flats, STATIONS);
+  const stations = stationsAround(shape, STATIONS);
   const steps: Step[] = [];
   let [x0, y0, phi] = [NaN, NaN, 0];
   for (const station of stations) {

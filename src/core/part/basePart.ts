@@ -1,7 +1,8 @@
 import { degrees } from '../numbers.ts';
 import { planOutline } from '../outline/curve.ts';
 import { area, mirrored } from '../outline/outline.ts';
-import { between, mergedFlats, stationsOf, type Support } from '../outline/plan.ts';
+import { between, mergedFlats, stationsOf } from '../outline/plan.ts';
+import { type Support } from '../outline/support.ts';
 import { leanWord, type Face } from './lean.ts';
 import type { Part } from './part.ts';
 

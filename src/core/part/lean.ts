@@ -35,6 +35,17 @@ export function leanWord(lean: number): LeanWord {
   return lean > 0 ? 'spread' : 'tuck';
 }
 
+/** Whether two leans are told alike: one edge, one figure. */
+export function sameLean(one: Lean, other: Lean): boolean {
+  return (
+    one.edge === other.edge &&
+    one.word === other.word &&
+    one.lean === other.lean &&
+    one.least === other.least &&
+    one.greatest === other.greatest
+  );
+}
+
 /** The lean with the piece's other face up: the sign changes. */
 export function turnedLean(lean: number): number {
   return lean === 0 ? 0 : -lean;

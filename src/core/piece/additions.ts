@@ -5,7 +5,7 @@ import { handleCurve, type HandleCurve, type HandleWall } from '../handle/handle
 import { handlePart } from '../handle/handlePart.ts';
 import { cutLid, type LidFigures } from '../lid/lid.ts';
 import { once, radians } from '../numbers.ts';
-import type { Support } from '../outline/plan.ts';
+import type { Support } from '../outline/support.ts';
 import type { Part } from '../part/part.ts';
 import { DEFAULT_BEVEL_ANGLE } from '../seam/seam.ts';
 import { kindOf } from './kinds/kinds.ts';

@@ -1,5 +1,6 @@
 import { area, bounds, edges, validateOutline, type Outline } from '../outline/outline.ts';
-import { grownPlan, supportOf, type PlanOutline, type Support } from '../outline/plan.ts';
+import { grownPlan, supportOf, type PlanOutline } from '../outline/plan.ts';
+import { type Support } from '../outline/support.ts';
 import { girth } from '../outline/planMeasures.ts';
 import { validatePart, type Part } from '../part/part.ts';
 import { develop } from './develop.ts';

@@ -1,4 +1,4 @@
-import { type Support } from '../outline/plan.ts';
+import { type Support } from '../outline/support.ts';
 import { planArea } from '../outline/planMeasures.ts';
 
 /** A point of a silhouette: height and how far it reaches to the left and right of the middle (mm). */

@@ -1,4 +1,5 @@
-import { inward, type Support } from '../outline/plan.ts';
+import { inward } from '../outline/plan.ts';
+import { withHeights, type Support } from '../outline/support.ts';
 import { baseAndSlope } from '../piece/kinds/flat.ts';
 import type { Target } from '../piece/target.ts';
 import type { Point3 } from '../wall/loft.ts';
@@ -28,7 +29,7 @@ export function flatBody(target: Target): Body {
       const own = inward(outerAt(z), inset('own'));
       const side = inward(outerAt(z), inset('side'));
       const mixed = (at: number) => (at === normal ? own : side).h(at);
-      const plan: Support = { ...own, h: mixed };
+      const plan = withHeights(own, mixed);
       return [cornerOf(plan, before, normal, z), cornerOf(plan, normal, after, z)];
     };
     // Butted: the sides square to x are the short ones and stand between the long ones.

@@ -1,5 +1,6 @@
 import { degrees, TAU } from '../numbers.ts';
-import { mergedFlats, pointAt, stationsOf, type Support } from '../outline/plan.ts';
+import { mergedFlats, pointAt, stationsOf } from '../outline/plan.ts';
+import { type Support } from '../outline/support.ts';
 import { baseOf, wallOf } from '../piece/kinds/loft.ts';
 import type { Target } from '../piece/target.ts';
 import { rulingPairs, slopeAt } from '../wall/loft.ts';

@@ -1,13 +1,6 @@
 import { degrees, once } from '../numbers.ts';
-import {
-  mergedFlats,
-  mitred,
-  pointAt,
-  stationsOf,
-  UNROLL_STATIONS,
-  type Station,
-  type Support,
-} from '../outline/plan.ts';
+import { inward, mergedFlats, mitred, pointAt, stationsOf, UNROLL_STATIONS, type Station } from '../outline/plan.ts';
+import { type Support } from '../outline/support.ts';
 
 /** The wall between two outlines, by the supports of its outer face at the table and at the rim. Wet mm. */
 export interface LoftWall {
@@ -44,6 +37,7 @@ export function sectionAt(wall: LoftWall, z: number, depth: number): Support {
 }
 
 function newSection({ foot, rim, height }: LoftWall, z: number, depth: number): Support {
+  if (foot === rim) return inward(foot, depth);
   const f = z / height;
   return mitred({
     flats: mergedFlats(foot, rim),

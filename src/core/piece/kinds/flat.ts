@@ -1,6 +1,7 @@
 import { shortValue, type Fault } from '../../errors.ts';
 import { degrees, radians } from '../../numbers.ts';
-import { inward, supportOf, type Support } from '../../outline/plan.ts';
+import { inward, supportOf } from '../../outline/plan.ts';
+import { type Support } from '../../outline/support.ts';
 import { panelPart } from '../../part/panelPart.ts';
 import type { Mark, Part } from '../../part/part.ts';
 import { acrossOf, hollowOf, reachOf, widestOf, type Standing } from '../standing.ts';

@@ -1,5 +1,6 @@
 import { degrees } from '../../numbers.ts';
-import { inward, mitred, type Support } from '../../outline/plan.ts';
+import { inward, mitred } from '../../outline/plan.ts';
+import { withHeights, type Support } from '../../outline/support.ts';
 import { basePart } from '../../part/basePart.ts';
 import type { Part } from '../../part/part.ts';
 import type { Target } from '../target.ts';
@@ -26,7 +27,7 @@ export interface LevelBase {
 function innerAt(wall: LevelWall, z: number): Support {
   const outer = wall.outerAt(z);
   const depth = (phi: number) => wall.target.slab.wall / Math.cos(wall.slopeAt(phi));
-  return mitred({ ...outer, h: (phi) => outer.h(phi) - depth(phi) });
+  return mitred(withHeights(outer, (phi) => outer.h(phi) - depth(phi)));
 }
 
 /** The base of a piece that is not round, for each school: its outline is the piece's own, not a circle. */

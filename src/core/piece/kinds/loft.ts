@@ -8,8 +8,8 @@ import {
   supportOf,
   type PlanOutline,
   type Station,
-  type Support,
 } from '../../outline/plan.ts';
+import { type Support } from '../../outline/support.ts';
 import { girth, leastRadius, STATIONS } from '../../outline/planMeasures.ts';
 import { bandPart } from '../../part/bandPart.ts';
 import { loftPart } from '../../part/loftPart.ts';

@@ -72,6 +72,9 @@ const tagged = computed(
 );
 /** A pad has its name beside it. */
 const beside = computed(() => kindOnTable(props.part) === 'pad');
+const nameX = computed(() => (beside.value ? props.at[0] + box.value.width * props.scale + 12 : middle.value[0]));
+/** Text is moved by transform: the page need not lay its letters out again. */
+const moved = (x: number, y: number) => `translate(${x} ${y})`;
 const second = computed(() => {
   const crowded =
     words.value.some(({ kind }) => kind === 'words') &&
@@ -89,24 +92,13 @@ const nameBy = computed(() => (second.value ? -6 : tagged.value ? -16 : 2));
     <path v-if="leans" class="under" :d="pathData(part.underside, scale, origin, screenPx)" />
     <path class="cut" :d="pathData(part.outline, scale, origin, screenPx)" />
     <path v-for="drawn in lines" :key="drawn.name" :class="['mark', drawn.name]" :d="drawn.d" />
-    <text v-for="(mark, index) in words" :key="index" :class="mark.kind" :x="wordAt(mark)[0]" :y="wordAt(mark)[1]">
+    <text v-for="(mark, index) in words" :key="index" :class="mark.kind" :transform="moved(...wordAt(mark))">
       {{ mark.text }}
     </text>
-    <text
-      class="name"
-      :class="{ beside }"
-      :x="beside ? at[0] + box.width * scale + 12 : middle[0]"
-      :y="middle[1] + nameBy"
-    >
+    <text class="name" :class="{ beside }" :transform="moved(nameX, middle[1] + nameBy)">
       {{ part.name }}<template v-if="roomy && part.count > 1">, cut {{ part.count }}</template>
     </text>
-    <text
-      v-if="second"
-      class="face"
-      :class="{ beside }"
-      :x="beside ? at[0] + box.width * scale + 12 : middle[0]"
-      :y="middle[1] + 18"
-    >
+    <text v-if="second" class="face" :class="{ beside }" :transform="moved(nameX, middle[1] + 18)">
       {{ second }}
     </text>
   </g>

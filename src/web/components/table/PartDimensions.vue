@@ -33,8 +33,12 @@ const straight = ({ part }: PartPlace, edge: string) =>
         :y2="place.traced.top + place.traced.pxHeight"
       />
       <template v-if="place.width > 190">
-        <text v-if="straight(place, 'rim')" :x="place.x + 6" :y="place.y - place.height - 8">rim, straight down</text>
-        <text v-if="straight(place, 'foot')" :x="place.x + 6" :y="place.y + 20">foot, straight down</text>
+        <text v-if="straight(place, 'rim')" :transform="`translate(${place.x + 6} ${place.y - place.height - 8})`"
+          >rim, straight down</text
+        >
+        <text v-if="straight(place, 'foot')" :transform="`translate(${place.x + 6} ${place.y + 20})`"
+          >foot, straight down</text
+        >
         <g class="roll" :transform="`translate(${place.x + place.width - 92} ${place.y + 15})`">
           <text x="-8" y="5">roll</text>
           <path d="M0 0h84m-9 -5 9 5 -9 5" />

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Lean } from '../../../core/part/lean.ts';
+import { sameLean, type Lean } from '../../../core/part/lean.ts';
 import { AIR, TAG } from '../../composables/tableLayout.ts';
 import LeanTag from './LeanTag.vue';
 import { hangingLeans, kindOnTable, leaningEdges, type PartPlace, type TablePlaces } from './tablePlaces.ts';
@@ -56,17 +56,26 @@ function tagsOf(place: PartPlace, narrow: boolean): Tag[] {
 }
 
 const HANG = { start: '', middle: ' translateX(-50%)', end: ' translateX(-100%)' } as const;
-const tags = computed(() => props.places.parts.flatMap((place) => tagsOf(place, props.narrow)));
+/** Each edge's lean as it was told last: while it stays the same its tag is moved, not drawn again. */
+const told = new Map<string, Lean>();
+function steady(tag: Tag): Tag {
+  const before = told.get(tag.key);
+  const lean = before && sameLean(before, tag.lean) ? before : tag.lean;
+  told.set(tag.key, lean);
+  return { ...tag, lean };
+}
+const tags = computed(() => props.places.parts.flatMap((place) => tagsOf(place, props.narrow)).map(steady));
 </script>
 
 <template>
-  <LeanTag
+  <div
     v-for="tag in tags"
     :key="tag.key"
     class="tag"
-    :lean="tag.lean"
     :style="{ transform: `translate(${tag.left}px, ${tag.top}px)${HANG[tag.hang]}` }"
-  />
+  >
+    <LeanTag :lean="tag.lean" />
+  </div>
 </template>
 
 <style scoped>
@@ -74,5 +83,6 @@ const tags = computed(() => props.places.parts.flatMap((place) => tagsOf(place, 
   position: absolute;
   top: 0;
   left: 0;
+  display: grid;
 }
 </style>

@@ -5,6 +5,9 @@ import { isPlate } from '../../../core/part/part.ts';
 import { NARROW_TABLE, type TableLayout } from '../../composables/tableLayout.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSize } from '../../composables/useSize.ts';
+import { whileIdle } from '../../composables/whileIdle.ts';
+import { develop } from '../../../core/piece/develop.ts';
+import { useBench } from '../../stores/bench.ts';
 import { usePiece } from '../../stores/piece.ts';
 import DimensionLine from './DimensionLine.vue';
 import FigureTag from './FigureTag.vue';
@@ -36,6 +39,14 @@ const layout = computed(
   () => held.value ?? layTable(piece.target, piece.developed, { width: width.value, height: room.value }),
 );
 const places = computed(() => tablePlaces(piece.target, piece.developed, layout.value));
+/** The piece is worked out a few times before the first key (ms in all). */
+const WARM = 250;
+const bench = useBench();
+whileIdle(() => {
+  const target = { ...piece.target };
+  const developed = develop(target, bench.bench);
+  tablePlaces(target, developed, layTable(target, developed, { width: width.value, height: room.value }));
+}, WARM);
 const straight = computed(() => ['cylinder', 'former'].includes(piece.target.form.kind));
 const round = computed(() => ['cylinder', 'former', 'taper', 'stack'].includes(piece.target.form.kind));
 const baseFigure = computed<FigureId>(() =>
@@ -127,7 +138,7 @@ function endDrag(): void {
         <text class="looking" x="14" :y="(narrow ? layout.height + 24 : height) - 12">
           {{ piece.target.slab.faceUp }} face up, seen from above
         </text>
-        <text class="caption" :x="places.piece.middle" :y="places.piece.y - 30">
+        <text class="caption" :transform="`translate(${places.piece.middle} ${places.piece.y - 30})`">
           {{ places.piece.right - places.piece.left > 130 ? 'fired, wet dashed' : 'fired' }}
         </text>
       </svg>
