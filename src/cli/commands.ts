@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { fileStem } from '../core/format/fileStem.ts';
-import { develop } from '../core/piece/develop.ts';
+import { developWhole } from '../core/piece/develop.ts';
 import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
 import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
 import { TEMPLATE_FORMATS, type TemplateFormat } from '../print/templateFormat.ts';
@@ -31,7 +31,7 @@ Bad input: exit code 2 and one line a fault, and nothing is written.`;
 function developFiles(files: readonly string[], station: Station): number {
   const targets = readTargets(files, station);
   if (!targets) return BAD_INPUT;
-  for (const { target } of targets) station.print(JSON.stringify(develop(target)));
+  for (const { target } of targets) station.print(JSON.stringify(developWhole(target)));
   return DONE;
 }
 
@@ -67,7 +67,7 @@ async function writeSheets(files: readonly string[], call: SheetCall, station: S
   const { writeTemplate } = await import('../print/writeTemplate.ts');
   const used = new Map<string, number>();
   for (const { target } of targets) {
-    const { parts } = develop(target);
+    const { parts } = developWhole(target);
     const stem = fileStem(target.name);
     const times = (used.get(stem) ?? 0) + 1;
     used.set(stem, times);

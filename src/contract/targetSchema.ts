@@ -3,6 +3,8 @@ import { shortValue, type Fault, type FaultCode } from '../core/errors.ts';
 import { DEFAULT_FEET } from '../core/feet/feet.ts';
 import { DEFAULT_HANDLE, HANDLE_KINDS } from '../core/handle/handle.ts';
 import { DEFAULT_LID, LID_KINDS } from '../core/lid/lid.ts';
+import { MOULD_SIDES } from '../core/flatten/blankOf.ts';
+import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, MOULD_WALLS } from '../core/mould/mouldForm.ts';
 import { PLAN_KINDS } from '../core/outline/plan.ts';
 import { FACES } from '../core/part/lean.ts';
 import { checkTarget } from '../core/piece/checkTarget.ts';
@@ -55,7 +57,18 @@ const planSchema = Joi.object({
   at,
 });
 
-const profile = Joi.array().items(Joi.array().items(figure().required()).length(2)).min(2).max(MOST_PROFILE_POINTS);
+const pairs = (least: number, most: number) =>
+  Joi.array().items(Joi.array().items(figure().required()).length(2)).min(least).max(most);
+const profile = pairs(2, MOST_PROFILE_POINTS);
+
+/** Lists of three figures: places of vertices, corners of triangles. */
+const triples = (item: Joi.Schema, most: number) =>
+  Joi.array().items(Joi.array().items(item).length(3)).min(1).max(most);
+
+/** A key of a slab on a mould, refused with all other forms. */
+function draped(schema: Joi.Schema): Joi.Schema {
+  return Joi.when('kind', { is: Joi.valid('mould', 'mesh'), then: schema, otherwise: Joi.forbidden() });
+}
 
 /** A form: one of the kinds, each with its own sizes. */
 const formSchema = Joi.object({
@@ -65,7 +78,7 @@ const formSchema = Joi.object({
   rim: Joi.when('kind', {
     switch: [
       { is: Joi.valid('taper', 'facet'), then: figure().required() },
-      { is: 'loft', then: planSchema.required() },
+      { is: Joi.valid('loft', 'mould'), then: planSchema.required() },
     ],
     otherwise: Joi.forbidden(),
   }),
@@ -73,10 +86,38 @@ const formSchema = Joi.object({
     switch: [
       { is: Joi.valid('taper', 'facet'), then: figure().required() },
       { is: 'loft', then: planSchema.required() },
+      { is: 'mould', then: planSchema },
     ],
     otherwise: Joi.forbidden(),
   }),
-  profile: Joi.when('kind', { is: 'stack', then: profile.required(), otherwise: Joi.forbidden() }),
+  profile: Joi.when('kind', {
+    switch: [
+      { is: 'stack', then: profile.required() },
+      { is: 'mould', then: pairs(MOULD_LIMITS.profile.least, MOULD_LIMITS.profile.greatest) },
+    ],
+    otherwise: Joi.forbidden(),
+  }),
+  depth: needed('kind', ['mould']),
+  wall: Joi.when('kind', { is: 'mould', then: oneOf(MOULD_WALLS).default('curved'), otherwise: Joi.forbidden() }),
+  vertices: Joi.when('kind', {
+    is: 'mesh',
+    then: triples(figure(), MOULD_LIMITS.vertices.greatest).required(),
+    otherwise: Joi.forbidden(),
+  }),
+  triangles: Joi.when('kind', {
+    is: 'mesh',
+    then: triples(figure().integer().min(0), 2 * MOULD_LIMITS.vertices.greatest).required(),
+    otherwise: Joi.forbidden(),
+  }),
+  side: draped(oneOf(MOULD_SIDES).default('hump')),
+  margin: draped(figure().default(DEFAULT_BLANK_MARGIN)),
+  cloth: draped(figure()),
+  darts: draped(
+    Joi.array()
+      .items(Joi.object({ at: figure().required(), depth: figure().required() }))
+      .max(MOULD_LIMITS.darts.greatest),
+  ),
+  limits: draped(Joi.object({ stretch: figure().required(), gather: figure().required() })),
   length: needed('kind', ['oval', 'box']),
   width: needed('kind', ['oval', 'box']),
   sides: needed('kind', ['facet']),

@@ -1,6 +1,7 @@
 import { firedLength } from '../clay/shrinkage.ts';
 import { degrees } from '../numbers.ts';
 import type { DevelopedForm } from '../piece/kinds/kind.ts';
+import { isDraped } from '../mould/draped.ts';
 import { additionsOf } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import type { Reach } from '../piece/standing.ts';
@@ -12,6 +13,7 @@ import { additionChecks } from './additions.ts';
 import type { Bench } from './bench.ts';
 import { checkBend } from './bend.ts';
 import type { Check } from './check.ts';
+import { checkDraped } from './draped.ts';
 import { checkFit } from './fit.ts';
 import { checkReach } from './reach.ts';
 import { checkSlabSize } from './slabSize.ts';
@@ -46,6 +48,7 @@ function sweepOf(target: Target, { numbers }: DevelopedForm): Check | null {
 
 /** All advice on a piece that can be made, for the potter's own bench. Advice never blocks an export. */
 export function checksOf(target: Target, developed: DevelopedForm, bench: Bench): Check[] {
+  if (isDraped(target)) return checkDraped(target, developed, bench);
   const { slab, base, clay } = target;
   const { outer, mouth, height } = kindOf(target).standing(target);
   const stiffness = clay.stiffness ?? DEFAULT_STIFFNESS;

@@ -4,13 +4,16 @@ import { assemble, energyOf } from './dirichlet.ts';
 import { distortionOf, type Distortion } from './distortion.ts';
 import { restShapes } from './restShapes.ts';
 import { relaxed } from './rough.ts';
+import { assembleSeams, seamEdges, seamEnergy } from './seamLengths.ts';
 import { seenFlat, stretchedInDisc } from './startLayout.ts';
 import { longestStep } from './stepLength.ts';
 
 /** How a mesh is laid flat: from which start, and who is told and may stop it. */
 export interface FlattenRun {
-  /** Begin in a disc even where the mesh could be seen flat. */
-  readonly start?: 'seen' | 'disc';
+  /** Begin in a disc even where the mesh could be seen flat, or from a layout without flips. */
+  readonly start?: 'seen' | 'disc' | Float64Array;
+  /** Edges that are joined to one another: they keep their length. Each as the index of its first corner among all corners of the triangles. */
+  readonly seams?: readonly number[];
   /** Told of every step with its energy (area-weighted mean, 0 without distortion). */
   readonly step?: (energy: number, iteration: number) => void;
   /** Work goes on while this is true. */
@@ -35,6 +38,11 @@ const SETTLED = 1e-17;
 /** ... and after a whole step that promised less than this part of it, the next would win nothing: they converge quadratically. */
 const LAST = 1e-8;
 
+function startOf(mesh: Mesh, start: FlattenRun['start'], area: number): Float64Array {
+  if (start instanceof Float64Array) return start;
+  return (start === 'disc' ? null : seenFlat(mesh)) ?? stretchedInDisc(mesh, area);
+}
+
 /**
  * Lays a mesh flat with the least symmetric Dirichlet energy, which punishes stretch and gather alike and never turns a
  * triangle over: projected Newton steps with a sparse direct factorisation, each shortened until the energy falls. The
@@ -45,20 +53,21 @@ const LAST = 1e-8;
 export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
   const rest = restShapes(mesh);
   const { triangles } = mesh;
-  const seen = run.start === 'disc' ? null : seenFlat(mesh);
-  let uv = seen ?? stretchedInDisc(mesh, rest.area);
+  const seams = seamEdges(mesh, run.seams ?? [], rest.area);
+  let uv = startOf(mesh, run.start, rest.area);
   const count = uv.length / 2;
   const x = Float64Array.from({ length: count }, (_, vertex) => uv[2 * vertex] as number);
   const y = Float64Array.from({ length: count }, (_, vertex) => uv[2 * vertex + 1] as number);
-  let energy = energyOf(rest, uv);
+  let energy = energyOf(rest, uv) + seamEnergy(seams, uv);
   if (!Number.isFinite(energy)) throw new RangeError('the mesh cannot be spread without folds');
   run.step?.(energy, 0);
-  ({ uv, energy } = relaxed(rest, uv, energy, new BlockSystem(triangles, x, y, 1)));
+  if (seams.length === 0) ({ uv, energy } = relaxed(rest, uv, energy, new BlockSystem(triangles, x, y, 1)));
   const system = new BlockSystem(triangles, x, y, 2);
   let iterations = 0;
   let converged = false;
   while (iterations < MOST_STEPS && (run.going?.() ?? true)) {
     const slope = assemble(rest, uv, system);
+    assembleSeams(seams, uv, system, slope);
     system.stiffen(1e-10);
     const factor = system.factor();
     if (!factor) break;
@@ -73,7 +82,7 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
     let lower = energy;
     for (; step > 1e-12; step /= 2) {
       next = uv.map((value, index) => value + step * (way[index] as number));
-      lower = energyOf(rest, next);
+      lower = energyOf(rest, next) + seamEnergy(seams, next);
       if (lower <= energy + 1e-4 * step * falls) break;
     }
     if (!(lower < energy)) {

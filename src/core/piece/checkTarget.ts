@@ -54,6 +54,10 @@ function formRanges(form: Form): Ranged[] {
       return [...planRanges('rim', form.rim), ...planRanges('foot', form.foot), ['height', form.height, SIZE]];
     case 'former':
       return [['diameter', form.diameter, SIZE], ['sleeve', form.sleeve, CORNER], ['height', form.height, SIZE]]; // prettier-ignore
+    case 'mould':
+      return [...planRanges('rim', form.rim), ...(form.foot ? planRanges('foot', form.foot) : []), ['depth', form.depth, SIZE]]; // prettier-ignore
+    case 'mesh':
+      return [];
   }
 }
 
@@ -80,10 +84,10 @@ function wholeNumbers({ form, seam, marks }: Target): Fault[] {
     counted.push(['marks.panels.count', marks.panels.count, LIMITS.wallPanels]);
   }
   if (form.kind === 'facet') counted.push(['form.sides', form.sides, SIDES_LIMITS]);
-  if (form.kind === 'loft') {
+  if (form.kind === 'loft' || form.kind === 'mould') {
     for (const key of ['rim', 'foot'] as const) {
       const plan = form[key];
-      if (plan.kind === 'polygon') counted.push([`form.${key}.sides`, plan.sides, SIDES_LIMITS]);
+      if (plan?.kind === 'polygon') counted.push([`form.${key}.sides`, plan.sides, SIDES_LIMITS]);
     }
   }
   return counted

@@ -2,6 +2,9 @@ import { DEFAULT_BENCH, type Bench } from '../checks/bench.ts';
 import type { Check } from '../checks/check.ts';
 import { checksOf } from '../checks/checks.ts';
 import { FaultError } from '../errors.ts';
+import { layBlank, type Blank } from '../mould/blank.ts';
+import { blankFigures, type BlankFigures } from '../mould/blankFigures.ts';
+import { isDraped } from '../mould/draped.ts';
 import { markedParts } from '../marks/marks.ts';
 import { repeatsOf, type Repeat } from '../marks/repeats.ts';
 import type { Part } from '../part/part.ts';
@@ -11,6 +14,7 @@ import { additionsOf, type Additions, type Lump } from './additions.ts';
 import { checkTarget } from './checkTarget.ts';
 import { finished, type Finished } from './finished.ts';
 import type { Numbers } from './kinds/kind.ts';
+import { developDraped } from './kinds/draped.ts';
 import { kindOf } from './kinds/kinds.ts';
 import type { Target } from './target.ts';
 
@@ -50,6 +54,8 @@ export interface Development {
   readonly lumps?: readonly WeighedLump[];
   /** How the texture that is marked repeats along each edge. */
   readonly repeats?: readonly Repeat[];
+  /** What the clay of a draped piece must do. */
+  readonly blank?: BlankFigures;
   readonly slabs: readonly SlabNeeded[];
   readonly finished: Finished;
   readonly checks: readonly CheckResult[];
@@ -59,13 +65,14 @@ export interface Development {
  * Develops a target into flat parts (geometry: the form's own section, seams, edges). All lengths wet mm unless they say fired.
  *
  * @param bench the potter's hand and slab, which some of the advice rests on
+ * @param blank the blank of a draped target as it was laid; a quick one is laid when it is left out
  * @throws FaultError with every fault when the target cannot be made
  * @example develop(newTarget('Rack tumbler')).numbers.wrapLength // 281.03
  */
-export function develop(target: Target, bench: Bench = DEFAULT_BENCH): Development {
+export function develop(target: Target, bench: Bench = DEFAULT_BENCH, blank?: Blank): Development {
   const faults = checkTarget(target);
   if (faults.length > 0) throw new FaultError(faults);
-  const form = kindOf(target).develop(target);
+  const form = blank && isDraped(target) ? developDraped(target, blank) : kindOf(target).develop(target);
   const { numbers } = form;
   const { marks, seam } = target;
   const own = markedParts(target, form);
@@ -76,6 +83,7 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH): Developme
     parts,
     ...(added.lumps.length > 0 && { lumps: added.lumps.map((lump) => weighed(lump, target.clay.wetDensity)) }),
     ...(marks?.repeat && { repeats: repeatsOf(own, seam, marks.repeat) }),
+    ...(form.blank && { blank: blankFigures(form.blank) }),
     slabs: slabsNeeded(parts, target.clay.wetDensity),
     finished: finished(target, parts),
     checks: checksOf(target, form, bench).map((check) => ({
@@ -83,4 +91,10 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH): Developme
       text: writePhrase(check.phrase, { unit: 'mm' }),
     })),
   };
+}
+
+/** Develops a target as it is cut: a draped piece with its fine blank. Takes up to some seconds. */
+export function developWhole(target: Target, bench: Bench = DEFAULT_BENCH): Development {
+  if (!isDraped(target) || checkTarget(target).length > 0) return develop(target, bench);
+  return develop(target, bench, layBlank(target, 'fine'));
 }

@@ -1,3 +1,5 @@
+import { DEFAULT_BLANK_MARGIN, type MeshForm } from '../mould/mouldForm.ts';
+import { once } from '../numbers.ts';
 import type { PlanOutline } from '../outline/plan.ts';
 import type { Phrase } from '../units/phrase.ts';
 import type { Form, FormKind } from './target.ts';
@@ -78,6 +80,16 @@ function rows(form: Form): Row[] {
         ['sleeve', 'Sleeve, thick', form.sleeve],
         ['height', 'Height, wet', form.height],
       ];
+    case 'mould':
+      return [
+        ...planRows('rim', form.rim),
+        ...(form.foot ? planRows('foot', form.foot) : []),
+        ['depth', 'Depth', form.depth],
+        ['margin', 'Margin to trim', form.margin],
+        ['cloth', 'Cloth between, thick', form.cloth ?? 0],
+      ];
+    case 'mesh':
+      return [['margin', 'Margin to trim', form.margin], ['cloth', 'Cloth between, thick', form.cloth ?? 0]]; // prettier-ignore
   }
 }
 
@@ -98,6 +110,15 @@ export function planAcross(plan: PlanOutline): number {
   return plan.kind === 'polygon' ? plan.acrossFlats : plan.length;
 }
 
+/** Across an imported mould, along x, and its depth (mm). */
+const meshSize = once((form: MeshForm) => {
+  const reach = (axis: 0 | 1 | 2) => {
+    const all = form.vertices.map((vertex) => vertex[axis]);
+    return all.reduce((most, value) => Math.max(most, value), -Infinity) - all.reduce((least, value) => Math.min(least, value), Infinity); // prettier-ignore
+  };
+  return { rim: reach(0), foot: reach(0), height: reach(2) };
+});
+
 /** Rough size of any form: across rim and foot, and height (mm). */
 export function roughSize(form: Form): { readonly rim: number; readonly foot: number; readonly height: number } {
   switch (form.kind) {
@@ -116,7 +137,17 @@ export function roughSize(form: Form): { readonly rim: number; readonly foot: nu
       return { rim: form.length, foot: form.length, height: form.height };
     case 'loft':
       return { rim: planAcross(form.rim), foot: planAcross(form.foot), height: form.height };
+    case 'mould':
+      return { rim: planAcross(form.rim), foot: planAcross(form.foot ?? form.rim), height: form.depth };
+    case 'mesh':
+      return meshSize(form);
   }
+}
+
+/** A shallow oval tray over a hump, about as wide (mm); an imported mould begins with a file, not here. */
+function newMould(across: number): Form {
+  const plan = (share: number) => ({ kind: 'ellipse', length: share * across, width: 0.7 * share * across }) as const;
+  return { kind: 'mould', rim: plan(1), foot: plan(0.75), depth: 0.12 * across, wall: 'curved', side: 'hump', margin: DEFAULT_BLANK_MARGIN }; // prettier-ignore
 }
 
 /** A form of another kind of about the same size. */
@@ -144,6 +175,9 @@ export function formOfKind(kind: FormKind, from: Form): Form {
       };
     case 'former':
       return { kind, diameter: rim, sleeve: 1, height };
+    case 'mould':
+    case 'mesh':
+      return newMould(Math.max(rim, 120));
   }
 }
 

@@ -201,5 +201,8 @@ export function returned(target: Target, parts: readonly Part[]): Returned[] {
       return box(target, form, parts);
     case 'loft':
       throw new TypeError('a loft is folded up, see returnedLoft');
+    case 'mould':
+    case 'mesh':
+      throw new TypeError('a draped slab is stretched, not rolled up');
   }
 }

@@ -2,6 +2,7 @@ import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../clay/shrinkage.ts';
 import type { Feet } from '../feet/feet.ts';
 import type { Handle } from '../handle/handle.ts';
 import type { Lid } from '../lid/lid.ts';
+import type { MeshForm, MouldForm } from '../mould/mouldForm.ts';
 import type { Face } from '../part/lean.ts';
 import type { PlanOutline } from '../outline/plan.ts';
 import { DEFAULT_BEVEL_ANGLE, type Seam } from '../seam/seam.ts';
@@ -81,11 +82,23 @@ export interface FormerForm {
 }
 
 /** The forms that can be developed. */
-export type Form = CylinderForm | TaperForm | StackForm | OvalForm | FacetForm | BoxForm | LoftForm | FormerForm;
+export type Form =
+  CylinderForm | TaperForm | StackForm | OvalForm | FacetForm | BoxForm | LoftForm | FormerForm | MouldForm | MeshForm;
 
 export type FormKind = Form['kind'];
 
-export const FORM_KINDS: readonly FormKind[] = ['cylinder', 'taper', 'stack', 'oval', 'facet', 'box', 'loft', 'former'];
+export const FORM_KINDS: readonly FormKind[] = [
+  'cylinder',
+  'taper',
+  'stack',
+  'oval',
+  'facet',
+  'box',
+  'loft',
+  'former',
+  'mould',
+  'mesh',
+];
 
 /** Most points of a profile, and sides of a facetted piece or polygon. */
 export const MOST_PROFILE_POINTS = 24;

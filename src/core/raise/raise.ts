@@ -10,7 +10,7 @@ import { chainHinges, foldPanels, panelPose } from './panels.ts';
 import { after, placedBy, poseBetween, times, UNMOVED, type Pose } from './pose.ts';
 import { straightBody, taperedBody } from './roundBody.ts';
 
-const BODIES: Readonly<Record<FormKind, (target: Target, rulings?: number) => Body>> = {
+const BODIES: Readonly<Partial<Record<FormKind, (target: Target, rulings?: number) => Body>>> = {
   cylinder: straightBody,
   former: straightBody,
   taper: taperedBody,
@@ -23,10 +23,13 @@ const BODIES: Readonly<Record<FormKind, (target: Target, rulings?: number) => Bo
 
 /**
  * The piece of a target that can be made, as it stands, wet mm: its first seam towards the x axis, the table at z = 0.
+ * @throws RangeError for forms that are draped: they are stretched, not only bent
  * @param rulings how many straight lines a bent wall is drawn by, once round
  */
 export function standingBody(target: Target, rulings?: number): Body {
-  return BODIES[target.form.kind](target, rulings);
+  const body = BODIES[target.form.kind];
+  if (!body) throw new RangeError(`a ${target.form.kind} is formed, not raised`);
+  return body(target, rulings);
 }
 
 /** Clear room between the base and the parts that lie round it, and between bands (mm). */

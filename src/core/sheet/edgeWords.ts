@@ -61,6 +61,8 @@ const SHARE: Readonly<Record<Lean['edge'], number>> = {
   right: 0.22,
   side: 0.5,
   round: 0.5,
+  'dart-left': 0.5,
+  'dart-right': 0.5,
 };
 
 /** Where the words of an edge stand, from the point `at` on it (mm). */
@@ -69,8 +71,10 @@ function placeWords(part: Part, lean: Lean, at: readonly [number, number]): read
   const under = bounds(part.underside);
   switch (lean.edge) {
     case 'left':
+    case 'dart-right':
       return [Math.max(at[0], under.minX) + 3, at[1]];
     case 'right':
+    case 'dart-left':
       return [at[0] - 3, at[1]];
     case 'rim':
       return [at[0], at[1] - WORD_SIZE - 1];

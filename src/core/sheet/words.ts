@@ -11,6 +11,8 @@ export const EDGE_WORDS: Readonly<Record<Lean['edge'], string>> = {
   right: 'right end',
   side: 'sides',
   round: 'edge',
+  'dart-left': 'dart, left side',
+  'dart-right': 'dart, right side',
 };
 
 /** Leans along an edge that differ by less are told as one (degrees): a hand cannot cut the difference. */

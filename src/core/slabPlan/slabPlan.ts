@@ -1,6 +1,6 @@
 import { bounds, moved, type Outline } from '../outline/outline.ts';
 import { isPlate, type Part } from '../part/part.ts';
-import { develop } from '../piece/develop.ts';
+import { developWhole } from '../piece/develop.ts';
 import type { Target } from '../piece/target.ts';
 import type { NestPart, Placement } from '../nest/nestJob.ts';
 import { footprintOf } from './footprint.ts';
@@ -57,7 +57,7 @@ function alongSlab(outline: Outline): Outline {
  */
 export function planGroups(pieces: readonly BatchPiece[], rules: PlanRules): PlanGroup[] {
   const parts = pieces.flatMap(({ key, target, count }) =>
-    develop(target).parts.map((part) => {
+    developWhole(target).parts.map((part) => {
       const { outline, over } = footprintOf(part);
       const box = bounds(alongSlab(outline));
       const along = (line: Outline) => moved(alongSlab(line), -(box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2);

@@ -1,6 +1,6 @@
 import { Router } from 'express';
 import { developBody, templateBody } from '../../contract/requests.ts';
-import { develop } from '../../core/piece/develop.ts';
+import { developWhole } from '../../core/piece/develop.ts';
 import { fileStem } from '../../core/format/fileStem.ts';
 import { TEMPLATE_TYPES } from '../../print/templateFormat.ts';
 import { writeTemplate } from '../../print/writeTemplate.ts';
@@ -11,13 +11,13 @@ export function patternRoutes(): Router {
   const router = Router();
 
   router.post('/develop', (req, res) => {
-    res.json(develop(parseTarget(parse(developBody, req.body).target)));
+    res.json(developWhole(parseTarget(parse(developBody, req.body).target)));
   });
 
   router.post('/sheets', async (req, res) => {
     const { target, format, paper, units, marks } = parse(templateBody, req.body);
     const piece = parseTarget(target);
-    const { parts } = develop(piece);
+    const { parts } = developWhole(piece);
     const file = await writeTemplate(parts, format, { name: piece.name, paper, style: { unit: units, marks } });
     res
       .attachment(`${fileStem(piece.name)}.${format}`)

@@ -48,6 +48,6 @@ export function wetSizeSteps(words: string, size: number, target: Target): Step[
 /** From the height that is meant to the wet one (mm). A former's height is wet already. */
 export function wetHeightSteps(target: Target, height: number): Step[] {
   const { form } = target;
-  if (form.kind === 'former' || form.kind === 'stack' || toWet(form.height, target) !== height) return [];
+  if (!('height' in form) || form.kind === 'former' || toWet(form.height, target) !== height) return [];
   return wetSizeSteps('height', form.height, target);
 }

@@ -1,4 +1,5 @@
 import type { Fault } from '../../errors.ts';
+import type { Blank } from '../../mould/blank.ts';
 import type { Part } from '../../part/part.ts';
 import type { Standing } from '../standing.ts';
 
@@ -40,6 +41,10 @@ export interface Numbers {
   readonly girthRim?: number;
   readonly girthFoot?: number;
   readonly area?: number;
+  /** Radii of a round mould's blank along its section, and of the disc as large; how much the first one's girth is too long. */
+  readonly lengthTrue?: number;
+  readonly areaTrue?: number;
+  readonly girthExcess?: number;
   /** A strap or pulled handle as it is cut or drawn, wet, and from end to end as it stands, fired mm. */
   readonly handleLength?: number;
   readonly handleDrop?: number;
@@ -61,6 +66,8 @@ export interface DevelopedForm {
   readonly parts: readonly Part[];
   readonly bendRadius: number;
   /** Where an angle round from the first seam (degrees) lies on a wall that is not round. */
+  /** The blank of a piece from a mould. */
+  readonly blank?: Blank;
   readonly placeAt?: (angle: number) => WallPlace;
 }
 

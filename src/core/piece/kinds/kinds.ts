@@ -1,5 +1,6 @@
 import { once } from '../../numbers.ts';
 import type { FormKind, Target } from '../target.ts';
+import { drapedKind } from './draped.ts';
 import { flatKind } from './flat.ts';
 import type { FormKindWork } from './kind.ts';
 import { loftKind } from './loft.ts';
@@ -15,6 +16,7 @@ const straightWork = standingOnce(straightKind);
 const roundWork = standingOnce(roundKind);
 const loftWork = standingOnce(loftKind);
 const flatWork = standingOnce(flatKind);
+const drapedWork = standingOnce(drapedKind);
 
 const KINDS: Readonly<Record<FormKind, FormKindWork<Target>>> = {
   cylinder: straightWork,
@@ -25,6 +27,8 @@ const KINDS: Readonly<Record<FormKind, FormKindWork<Target>>> = {
   loft: loftWork,
   facet: flatWork,
   box: flatWork,
+  mould: drapedWork,
+  mesh: drapedWork,
 };
 
 /** What the target's kind of form can do. */

@@ -74,6 +74,7 @@ function handleOf(size: FormSize, height: number, profile: readonly (readonly [n
   }
   switch (size.key) {
     case 'height':
+    case 'depth':
       return up(1);
     case 'diameter':
       return across(0.5);
@@ -101,7 +102,7 @@ export function useSizeDrag() {
   const handles = computed(() => {
     const { form } = piece.target;
     const profile = form.kind === 'stack' ? form.profile : [];
-    const height = form.kind === 'stack' ? (profile.at(-1)?.[0] ?? 1) : form.height;
+    const height = form.kind === 'stack' ? (profile.at(-1)?.[0] ?? 1) : 'height' in form ? form.height : 1;
     const sizes = formSizes(form)
       .map((size) => handleOf(size, height, profile))
       .filter((handle) => handle !== null);
@@ -123,7 +124,7 @@ export function useSizeDrag() {
   /** The handle follows the fired outline: sizes that are meant wet move by the wet length. */
   function dragTo({ size, factor, fired }: DraggedSize, px: number, scale: number): void {
     const { form, size: meant, clay } = piece.target;
-    const wet = !fired && (form.kind === 'former' || meant.state === 'wet');
+    const wet = !fired && (['former', 'mould', 'mesh'].includes(form.kind) || meant.state === 'wet');
     const length = wet ? px / scale / firedLength(1, clay.shrinkage) : px / scale;
     const mm = from + length * factor;
     take(size.key, Math.round(mm / DRAG_STEP) * DRAG_STEP);

@@ -1,0 +1,78 @@
+import type { DrapedTarget } from '../mould/draped.ts';
+import { STRAIN_LIMITS, type StrainLimits } from '../mould/mouldForm.ts';
+import type { DevelopedForm } from '../piece/kinds/kind.ts';
+import { firedLength } from '../clay/shrinkage.ts';
+import { kindOf } from '../piece/kinds/kinds.ts';
+import type { Reach } from '../piece/standing.ts';
+import { DEFAULT_STIFFNESS } from '../piece/target.ts';
+import type { Bench } from './bench.ts';
+import type { Check } from './check.ts';
+import { checkFit } from './fit.ts';
+import { checkSlabSize } from './slabSize.ts';
+
+/** A slab that gives less than this part of its limits lies down by itself. A rule of the bench. */
+export const BY_ITSELF = 1 / 3;
+
+/** More gather than this (fraction) is not cut out in darts: the piece is made from sections. A rule of the bench. */
+export const SECTIONS_BEYOND = 0.3;
+
+/** The limits that hold for a draped target: its own, or those of its clay's stiffness. */
+export function limitsOf({ form, clay }: DrapedTarget): StrainLimits {
+  return form.limits ?? STRAIN_LIMITS[clay.stiffness ?? DEFAULT_STIFFNESS];
+}
+
+/** What is to be done with a slab on its mould. */
+export type DrapeAdvice = 'by-itself' | 'rib' | 'darts' | 'sections';
+
+/** Advice by the greatest stretch and gather (fractions). */
+export function drapeAdvice(most: StrainLimits, limits: StrainLimits): DrapeAdvice {
+  if (most.gather > SECTIONS_BEYOND) return 'sections';
+  if (most.stretch > limits.stretch || most.gather > limits.gather) return 'darts';
+  const easy = most.stretch <= BY_ITSELF * limits.stretch && most.gather <= BY_ITSELF * limits.gather;
+  return easy ? 'by-itself' : 'rib';
+}
+
+/** Words for each advice: its level, its title and what to do. */
+const WORDS: Readonly<Record<DrapeAdvice, readonly [Check['level'], string, string]>> = {
+  'by-itself': ['note', 'Lies down by itself', 'Press it on with the flat hand from the middle out.'],
+  rib: ['note', 'Works with a rib', 'Ease it down from the middle out with a soft rib, a little at a time, all round.'],
+  darts: ['care', 'Needs darts', 'It would fold at the rim: cut darts, or use a softer slab and a shallower mould.'],
+  sections: ['stop', 'Make it from sections instead', 'No dart takes so much: a foot disc with tapered bands round it does.'], // prettier-ignore
+};
+
+function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
+  if (!blank) return [];
+  const { stretch, gather, thin } = blank.strain.most;
+  const limits = limitsOf(target);
+  const [level, title, todo] = WORDS[drapeAdvice({ stretch, gather }, limits)];
+  return [
+    {
+      code: 'drape',
+      level,
+      title,
+      phrase: [
+        'It stretches up to ',
+        { percent: 100 * Math.max(0, stretch) },
+        ` (this clay takes ${(100 * limits.stretch).toFixed(0)} %) and gathers up to `,
+        { percent: 100 * Math.max(0, gather) },
+        ` (${(100 * limits.gather).toFixed(0)} %); its thinnest place keeps `,
+        { mm: thin * target.slab.wall },
+        `. ${todo}`,
+      ],
+    },
+    ...blank.missed.map((index): Check => ({ code: 'dart-missed', level: 'stop', title: `Dart ${index + 1} is not cut`, phrase: ['It misses the blank or crosses another one. Move it, or make it shorter.'] })), // prettier-ignore
+  ];
+}
+
+/** Advice on a piece from a mould. */
+export function checkDraped(target: DrapedTarget, developed: DevelopedForm, bench: Bench): Check[] {
+  const { outer, height } = kindOf(target).standing(target);
+  const s = target.clay.shrinkage;
+  const fired = outer.map(([z, left, right]): Reach => [firedLength(z, s), firedLength(left, s), firedLength(right, s)]); // prettier-ignore
+  const large = checkSlabSize(developed.parts, bench.slab, null);
+  return [
+    ...checkStrain(target, developed),
+    ...checkFit({ outer: fired, height: firedLength(height, s) }, target.fit),
+    ...(large ? [large] : []),
+  ];
+}

@@ -1,0 +1,180 @@
+import { flatten } from '../flatten/flatten.ts';
+import { borderOf, type Mesh } from '../mesh/mesh.ts';
+import { vertexCount } from '../mesh/mesh.ts';
+import { TAU } from '../numbers.ts';
+import { cutMesh, type Cut, type CutLine, type LaidMesh } from './cutMesh.ts';
+import { faceMesh, type DrapedTarget } from './draped.ts';
+import type { Dart } from './mouldForm.ts';
+import { strainOf, type Strain } from './strain.ts';
+
+/** Vertices of a blank: a quick one for every key, a fine one for the knife. */
+export const BLANK_VERTICES = { quick: 160, fine: 2600 } as const;
+
+export type Fineness = keyof typeof BLANK_VERTICES;
+
+/** Who is told how far the work is, and may stop it. */
+export interface BlankRun {
+  readonly step?: (share: number) => void;
+  readonly going?: () => boolean;
+}
+
+/** A slab laid flat: its neutral surface as it is formed, the same flat, and what the clay must do between. */
+export interface Blank extends LaidMesh {
+  readonly cuts: readonly Cut[];
+  readonly strain: Strain;
+  /** Vertices of the flat border once round. */
+  readonly border: readonly number[];
+  /** Mean of the symmetric distortion, steps taken, and whether it came to rest. */
+  readonly distortion: number;
+  readonly iterations: number;
+  readonly converged: boolean;
+  /** Darts that could not be cut, as their places in the list. */
+  readonly missed: readonly number[];
+}
+
+/** Turns a layout about its middle so that it lies as the formed piece does, seen from above. */
+function aligned(mesh: Mesh, uv: Float64Array): Float64Array {
+  const count = uv.length / 2;
+  const mean = [0, 0, 0, 0];
+  for (let vertex = 0; vertex < count; vertex += 1) {
+    [uv[2 * vertex], uv[2 * vertex + 1], mesh.positions[3 * vertex], mesh.positions[3 * vertex + 1]].forEach((value, index) => (mean[index] = (mean[index] ?? 0) + (value ?? 0) / count)); // prettier-ignore
+  }
+  const [mu = 0, mv = 0, mx = 0, my = 0] = mean;
+  let [cos, sin] = [0, 0];
+  for (let vertex = 0; vertex < count; vertex += 1) {
+    const [u, v] = [(uv[2 * vertex] as number) - mu, (uv[2 * vertex + 1] as number) - mv];
+    const [x, y] = [(mesh.positions[3 * vertex] as number) - mx, (mesh.positions[3 * vertex + 1] as number) - my];
+    cos += u * x + v * y;
+    sin += u * y - v * x;
+  }
+  const long = Math.hypot(cos, sin) || 1;
+  const [c, s] = [cos / long, sin / long];
+  return uv.map((_, index) => {
+    const vertex = index >> 1;
+    const [u, v] = [(uv[2 * vertex] as number) - mu, (uv[2 * vertex + 1] as number) - mv];
+    return index % 2 === 0 ? c * u - s * v : s * u + c * v;
+  });
+}
+
+/** How many vertices to each side the direction across the rim is taken over. */
+const RIM_REACH = 3;
+
+/** The line of a dart in a layout without darts: from the rim where it is seen at its angle, square to the rim inward. */
+export function dartLine({ mesh, uv }: LaidMesh, border: readonly number[], { at, depth }: Dart): CutLine {
+  const middle = [0, 1].map((axis) => border.reduce((sum, vertex) => sum + (mesh.positions[3 * vertex + axis] as number), 0) / border.length); // prettier-ignore
+  const wanted = (at / 360) * TAU;
+  const angleOf = (vertex: number) => Math.atan2((mesh.positions[3 * vertex + 1] as number) - (middle[1] ?? 0), (mesh.positions[3 * vertex] as number) - (middle[0] ?? 0)); // prettier-ignore
+  const past = (vertex: number) => {
+    const by = (angleOf(vertex) - wanted) / TAU;
+    return by - Math.round(by);
+  };
+  let found = 0;
+  border.forEach((vertex, index) => {
+    const next = border[(index + 1) % border.length] as number;
+    if (past(vertex) <= 0 && past(next) > 0 && past(next) - past(vertex) < 0.5) found = index;
+  });
+  const vertexAt = (index: number) => border[(index + border.length) % border.length] as number;
+  const place = (index: number) => [uv[2 * vertexAt(index)] as number, uv[2 * vertexAt(index) + 1] as number] as const;
+  const [low, high] = [past(vertexAt(found)), past(vertexAt(found + 1))];
+  const f = high > low ? Math.max(0, Math.min(1, -low / (high - low))) : 0;
+  const [a, b] = [place(found), place(found + 1)];
+  const [p, q] = [place(found - RIM_REACH), place(found + 1 + RIM_REACH)];
+  const long = Math.hypot(q[0] - p[0], q[1] - p[1]) || 1;
+  return {
+    from: [a[0] + f * (b[0] - a[0]), a[1] + f * (b[1] - a[1])],
+    way: [-(q[1] - p[1]) / long, (q[0] - p[0]) / long],
+    length: depth,
+  };
+}
+
+/** Corners of triangles at which an edge of a dart's side begins. */
+function seamCorners(triangles: Uint32Array, cuts: readonly Cut[]): number[] {
+  const edges = new Set<string>();
+  for (const side of cuts.flatMap(({ left, right }) => [left, right])) {
+    for (let at = 1; at < side.length; at += 1) edges.add(`${side[at - 1]} ${side[at]}`).add(`${side[at]} ${side[at - 1]}`); // prettier-ignore
+  }
+  const corners: number[] = [];
+  if (edges.size === 0) return corners;
+  for (let corner = 0; corner < triangles.length; corner += 1) {
+    const next = corner - (corner % 3) + ((corner + 1) % 3);
+    if (edges.has(`${triangles[corner]} ${triangles[next]}`)) corners.push(corner);
+  }
+  return corners;
+}
+
+/** Cuts all darts that can be cut into a laid mesh. */
+function cutAll(
+  base: LaidMesh,
+  border: readonly number[],
+  darts: readonly Dart[],
+): { laid: LaidMesh; cuts: Cut[]; missed: number[] } {
+  let laid = base;
+  const cuts: Cut[] = [];
+  const missed: number[] = [];
+  darts.forEach((dart, index) => {
+    const next = cutMesh(laid, dartLine(base, border, dart));
+    if (!next || !borderOf(next.mesh)) missed.push(index);
+    else {
+      laid = next;
+      cuts.push(next.cut);
+    }
+  });
+  return { laid, cuts, missed };
+}
+
+/** A neutral surface laid flat without darts, from which cuts are made. */
+export interface BlankBase extends LaidMesh {
+  readonly border: readonly number[];
+  readonly distortion: number;
+  readonly iterations: number;
+  readonly converged: boolean;
+}
+
+/** Steps in which a flattening comes to rest, for telling how far it is. */
+const USUAL_STEPS = 8;
+
+/** Lays a neutral surface flat, turned as the piece is seen from above. */
+export function baseOf(mesh: Mesh, run: BlankRun = {}): BlankBase {
+  const laid = flatten(mesh, {
+    ...(run.going && { going: run.going }),
+    step: (_, iteration) => run.step?.(Math.min(0.95, iteration / USUAL_STEPS)),
+  });
+  const { distortion, iterations, converged } = laid;
+  return { mesh, uv: aligned(mesh, laid.uv), border: borderOf(mesh) ?? [], distortion, iterations, converged };
+}
+
+/** Cuts darts into a laid surface and lays it flat again with the cuts open; their sides keep their length. */
+export function dartedOf(base: BlankBase, darts: readonly Dart[], run: BlankRun = {}): Blank {
+  if (darts.length === 0) return { ...base, cuts: [], strain: strainOf(base), missed: [] };
+  const { laid, cuts, missed } = cutAll(base, base.border, darts);
+  const { uv, distortion, iterations, converged } = flatten(laid.mesh, {
+    start: laid.uv,
+    seams: seamCorners(laid.mesh.triangles, cuts),
+    ...(run.going && { going: run.going }),
+    step: (_, iteration) => run.step?.(Math.min(0.95, iteration / USUAL_STEPS)),
+  });
+  const open: LaidMesh = { mesh: laid.mesh, uv: aligned(laid.mesh, uv) };
+  return { ...open, cuts, strain: strainOf(open), border: borderOf(laid.mesh) ?? [], distortion, iterations, converged, missed }; // prettier-ignore
+}
+
+/**
+ * The blank of a draped target: its neutral surface meshed, flattened with the least symmetric Dirichlet energy, and with
+ * darts flattened again with the cuts open (geometry: drape, hump and slump blanks).
+ *
+ * @throws RangeError when the surface cannot be spread without folds
+ */
+export function layBlank(target: DrapedTarget, fineness: Fineness, run: BlankRun = {}): Blank {
+  const darts = target.form.darts ?? [];
+  const half = (from: number, share: number): BlankRun => ({
+    ...(run.going && { going: run.going }),
+    step: (done) => run.step?.(from + share * done),
+  });
+  const mesh = faceMesh(target, 'neutral', BLANK_VERTICES[fineness]);
+  const base = baseOf(mesh, half(0, darts.length > 0 ? 0.5 : 1));
+  return dartedOf(base, darts, half(0.5, 0.5));
+}
+
+/** Number of vertices that a blank was worked out with. */
+export function blankVertices({ mesh }: Blank): number {
+  return vertexCount(mesh);
+}

@@ -1,0 +1,58 @@
+import { neutralSurface } from '../flatten/blankOf.ts';
+import { bulge, borderOf, offsetMesh, type Mesh } from '../mesh/mesh.ts';
+import { planArea } from '../outline/planMeasures.ts';
+import type { Target } from '../piece/target.ts';
+import type { DrapedForm, MeshForm, MouldForm } from './mouldForm.ts';
+import { mouldMesh } from './mouldMesh.ts';
+import { mouldSurface } from './mouldSurface.ts';
+
+/** A target whose form is draped. */
+export type DrapedTarget = Target & { readonly form: DrapedForm };
+
+export function isDraped(target: Target): target is DrapedTarget {
+  return target.form.kind === 'mould' || target.form.kind === 'mesh';
+}
+
+/** How far the faces of a slab and its neutral surface lie from the mould (mm): positive outward, as on a hump. */
+export interface Offsets {
+  readonly inner: number;
+  readonly neutral: number;
+  readonly outer: number;
+}
+
+/** Offsets of a slab on its mould, with cloth between (geometry: drape, hump and slump blanks). */
+export function offsetsOf({ form, slab }: DrapedTarget): Offsets {
+  const { wall: t, neutralFraction: k } = slab;
+  const cloth = form.cloth ?? 0;
+  if (form.side === 'hump') return { inner: cloth, neutral: cloth + k * t, outer: cloth + t };
+  return { inner: -(cloth + t), neutral: -(cloth + (1 - k) * t), outer: -cloth };
+}
+
+/** A form's mesh as it was read. */
+export function meshOf(form: MeshForm): Mesh {
+  return { positions: Float64Array.from(form.vertices.flat()), triangles: Uint32Array.from(form.triangles.flat()) };
+}
+
+/** The spacing that gives a surface about so many vertices (mm): an even mesh has half as many vertices as triangles. */
+function spacingFor(area: number, vertices: number): number {
+  return Math.sqrt((2 * area) / (Math.sqrt(3) * vertices));
+}
+
+/** Rough area of a mould's surface (mm2): half way between its rim's plan and that plan with a wall round it. */
+function roughArea(form: MouldForm): number {
+  const { rim, foot, depth } = mouldSurface(form);
+  const [low, high] = [planArea(foot), planArea(rim)];
+  const wide = Math.sqrt(high / Math.PI);
+  const narrow = Math.sqrt(Math.max(0, low) / Math.PI);
+  return low + Math.PI * (wide + narrow) * Math.hypot(wide - narrow, depth);
+}
+
+/** A face of the slab or its neutral surface on the mould, as a mesh of about so many vertices; an imported mesh keeps its own. */
+export function faceMesh(target: DrapedTarget, face: keyof Offsets, vertices: number): Mesh {
+  const { form } = target;
+  const offset = offsetsOf(target)[face];
+  if (form.kind === 'mould') return mouldMesh(mouldSurface(form), offset, spacingFor(roughArea(form), vertices));
+  const mesh = meshOf(form);
+  if (face === 'neutral' && !form.cloth) return neutralSurface(mesh, target.slab.wall, form.side, target.slab.neutralFraction); // prettier-ignore
+  return offsetMesh(mesh, bulge(mesh, borderOf(mesh) ?? []) * offset);
+}

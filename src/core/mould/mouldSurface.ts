@@ -1,0 +1,266 @@
+import { TAU } from '../numbers.ts';
+import { between, inward, pointAt, supportOf } from '../outline/plan.ts';
+import { planArea } from '../outline/planMeasures.ts';
+import { turned, type Support } from '../outline/support.ts';
+import type { MouldForm } from './mouldForm.ts';
+
+export type Point3 = readonly [number, number, number];
+
+/** A place round a mould: the normal of its outline, and how far along a flat edge (0 to 1; 0 where it is round). */
+export interface Bearing {
+  readonly phi: number;
+  readonly along: number;
+}
+
+/** A step of the wall's profile: shares out and up, and how they grow. */
+interface ProfileStep {
+  readonly out: number;
+  readonly up: number;
+  readonly outBy: number;
+  readonly upBy: number;
+}
+
+/** A mould as a surface that can be moved along its normals. Z from the floor (0) up to the rim, open upward; mm. */
+export interface MouldSurface {
+  readonly foot: Support;
+  readonly rim: Support;
+  readonly depth: number;
+  /** The wall at a share of its way, 0 at the floor and 1 at the rim. */
+  readonly profile: (share: number) => ProfileStep;
+  /** The wall leaves the floor at an edge. */
+  readonly edged: boolean;
+  /** There is a flat floor. */
+  readonly floored: boolean;
+}
+
+/** Radius of the circle as large as an outline (mm). */
+export function evenRadius(shape: Support): number {
+  return Math.sqrt(planArea(shape) / Math.PI);
+}
+
+/** The profile of a spherical cap that rises `depth` over a radius. */
+function domeProfile(radius: number, depth: number): MouldSurface['profile'] {
+  const sphere = (radius * radius) / (2 * depth) + depth / 2;
+  const whole = Math.acos(1 - depth / sphere);
+  return (share) => {
+    const angle = share * whole;
+    return {
+      out: (sphere * Math.sin(angle)) / radius,
+      up: (sphere * (1 - Math.cos(angle))) / depth,
+      outBy: (sphere * Math.cos(angle)) / radius,
+      upBy: (sphere * Math.sin(angle)) / depth,
+    };
+  };
+}
+
+/** A drawn profile, its corners rounded by a curve through its points. */
+function drawnProfile(points: readonly (readonly [number, number])[]): MouldSurface['profile'] {
+  const last = points.length - 1;
+  const at = (index: number) => points[Math.max(0, Math.min(last, index))] ?? [0, 0];
+  const slope = (index: number, axis: 0 | 1) => {
+    const [low, high] = [Math.max(0, index - 1), Math.min(last, index + 1)];
+    return (at(high)[axis] - at(low)[axis]) / (high - low);
+  };
+  return (share) => {
+    const along = share * last;
+    const index = Math.min(last - 1, Math.floor(along));
+    const f = along - index;
+    const hermite = (axis: 0 | 1): readonly [value: number, by: number] => {
+      const [p, q, m, n] = [at(index)[axis], at(index + 1)[axis], slope(index, axis), slope(index + 1, axis)];
+      const a = 2 * p - 2 * q + m + n;
+      const b = 3 * q - 3 * p - 2 * m - n;
+      return [((a * f + b) * f + m) * f + p, (3 * a * f + 2 * b) * f + m];
+    };
+    const [out, outBy] = hermite(0);
+    const [up, upBy] = hermite(1);
+    return { out, up, outBy, upBy };
+  };
+}
+
+const QUARTER = Math.PI / 2;
+
+/** The surface of a mould that is given by outlines and a wall (geometry: drape, hump and slump blanks). */
+export function mouldSurface(form: MouldForm): MouldSurface {
+  const rim = supportOf(form.rim);
+  const [x, y] = form.rim.at ?? [0, 0];
+  const foot = form.foot ? supportOf(form.foot) : supportOf({ kind: 'circle', diameter: 0, at: [x, y] });
+  const common = { foot, rim, depth: form.depth, floored: form.foot !== undefined, edged: false };
+  switch (form.wall) {
+    case 'straight':
+      return { ...common, edged: true, profile: (u) => ({ out: u, up: u, outBy: 1, upBy: 1 }) };
+    case 'curved':
+      return { ...common, profile: (u) => ({ out: Math.sin(QUARTER * u), up: 1 - Math.cos(QUARTER * u), outBy: QUARTER * Math.cos(QUARTER * u), upBy: QUARTER * Math.sin(QUARTER * u) }) }; // prettier-ignore
+    case 's':
+      return { ...common, profile: (u) => ({ out: u, up: (1 - Math.cos(Math.PI * u)) / 2, outBy: 1, upBy: (Math.PI * Math.sin(Math.PI * u)) / 2 }) }; // prettier-ignore
+    case 'dome':
+      return { ...common, profile: domeProfile(evenRadius(rim), form.depth) };
+    case 'drawn':
+      return { ...common, profile: drawnProfile(form.profile ?? [[0, 0], [1, 1]]) }; // prettier-ignore
+  }
+}
+
+function normalAt({ foot, rim, depth }: MouldSurface, phi: number, { outBy, upBy }: ProfileStep): Point3 {
+  const across = (rim.h(phi) - foot.h(phi)) * outBy;
+  const rise = depth * upBy;
+  const long = Math.hypot(across, rise);
+  if (long === 0) return [0, 0, -1];
+  return [(Math.cos(phi) * rise) / long, (Math.sin(phi) * rise) / long, -across / long];
+}
+
+/** A sharp inner corner of the outlines, from one flat edge's normal to the next, where a slab in a hollow is mitred. */
+interface TightCorner {
+  readonly from: number;
+  readonly to: number;
+}
+
+function radiusBetween(shape: Support, from: number, to: number): number {
+  const [x0, y0] = pointAt(shape, from, 'after');
+  const [x1, y1] = pointAt(shape, to, 'before');
+  return Math.hypot(x1 - x0, y1 - y0) / (2 * Math.sin((to - from) / 2));
+}
+
+/** A mould's surface moved along its normals: out of the piece (mm, positive, as on a hump) or into it (as in a hollow). */
+export interface MovedMould {
+  /** The floor's edge, or null where there is no floor; the wall begins there. */
+  readonly floorAt: (bearing: Bearing) => Point3;
+  /** Round the floor's sharp edge, 0 to 1. */
+  readonly edgeAt: (bearing: Bearing, share: number) => Point3;
+  readonly wallAt: (bearing: Bearing, share: number) => Point3;
+  /** Height of the floor (mm). */
+  readonly floor: number;
+  /** The edge is rounded by the offset. */
+  readonly turning: boolean;
+  /** Places once round, by shares of the girth half way up; `kept` are the ends of flat edges. */
+  readonly bearingAt: (share: number) => Bearing;
+  readonly kept: readonly number[];
+}
+
+/** Steps in which the girth is measured for the places round a mould. */
+const ROUND_STEPS = 1440;
+
+/** Moves a mould's surface along its normals by a distance (mm). */
+export function movedMould(surface: MouldSurface, distance: number): MovedMould {
+  const { foot, rim, depth, profile } = surface;
+  const into = Math.max(0, -distance);
+  const middle = between(foot, rim, surface.floored ? 0.5 : 0.7);
+  const { flats } = middle;
+  const tight: readonly TightCorner[] = flats
+    .map((from, index) => ({ from, to: from + turned((flats[(index + 1) % flats.length] ?? from) - from) }))
+    .filter(({ from, to }) => distance <= 0 && to > from && radiusBetween(rim, from, to) <= into + 1e-9);
+  const tightAt = (phi: number, end: 'before' | 'after') => {
+    const same = (one: number, other: number) => turned(one - other + 1e-6) < 2e-6;
+    return tight.find(({ from, to }) => (end === 'after' ? same(phi, from) : same(phi, to))) ?? null;
+  };
+  const crossing = (shape: Support, { from, to }: TightCorner): readonly [number, number] => {
+    const [h, g, sine] = [shape.h(from), shape.h(to), Math.sin(to - from)];
+    return [(h * Math.sin(to) - g * Math.sin(from)) / sine, (g * Math.cos(from) - h * Math.cos(to)) / sine];
+  };
+  /** The point of the wall at one end of a flat edge or on a round one, and the way that it moves. */
+  const spot = (phi: number, end: 'before' | 'after', step: ProfileStep): readonly [Point3, Point3] => {
+    const corner = tightAt(phi, end);
+    const at = (shape: Support) => (corner ? crossing(shape, corner) : pointAt(shape, phi, end));
+    const [[x0, y0], [x1, y1]] = [at(foot), at(rim)];
+    const place: Point3 = [x0 + (x1 - x0) * step.out, y0 + (y1 - y0) * step.out, depth * step.up];
+    if (!corner) return [place, normalAt(surface, phi, step)];
+    const [n, m] = [normalAt(surface, corner.from, step), normalAt(surface, corner.to, step)];
+    const share = 1 / (1 + n[0] * m[0] + n[1] * m[1] + n[2] * m[2]);
+    return [place, [share * (n[0] + m[0]), share * (n[1] + m[1]), share * (n[2] + m[2])]];
+  };
+  const shifted = ([[x, y, z], [u, v, w]]: readonly [Point3, Point3]): Point3 => [
+    x + distance * u,
+    y + distance * v,
+    z + distance * w,
+  ];
+  const mixed = (one: Point3, other: Point3, f: number): Point3 => [
+    one[0] + f * (other[0] - one[0]),
+    one[1] + f * (other[1] - one[1]),
+    one[2] + f * (other[2] - one[2]),
+  ];
+  const isFlat = (phi: number) => flats.some((flat) => turned(flat - phi + 1e-9) < 2e-9);
+  const onBearing = ({ phi, along }: Bearing, made: (end: 'before' | 'after') => Point3): Point3 =>
+    isFlat(phi) ? mixed(made('before'), made('after'), along) : made('after');
+  // In a hollow the wall begins where its moved surface meets the moved floor.
+  const start = (phi: number, end: 'before' | 'after') => {
+    if (!surface.edged || into === 0) return 0;
+    const [, [, , down]] = spot(phi, end, profile(0));
+    return (into * (1 + down)) / depth;
+  };
+  const wallAt = (bearing: Bearing, share: number) =>
+    onBearing(bearing, (end) => {
+      const from = start(bearing.phi, end);
+      return shifted(spot(bearing.phi, end, profile(from + share * (1 - from))));
+    });
+  const turning = surface.edged && distance > 0;
+  const edgeAt = (bearing: Bearing, share: number) =>
+    onBearing(bearing, (end) => {
+      const [place, [u, v, w]] = spot(bearing.phi, end, profile(0));
+      const lean = Math.asin(Math.min(1, -w));
+      const angle = QUARTER - share * (QUARTER - lean);
+      const level = Math.hypot(u, v);
+      return shifted([place, [(u / level) * Math.cos(angle), (v / level) * Math.cos(angle), -Math.sin(angle)]]);
+    });
+  const round = roundTable(distance > 0 ? inward(middle, -distance) : middle, tight);
+  return {
+    floorAt: (bearing) => (turning ? edgeAt(bearing, 0) : wallAt(bearing, 0)),
+    edgeAt,
+    wallAt,
+    floor: -distance,
+    turning,
+    ...round,
+  };
+}
+
+/** Places by shares of an outline's girth. What lies within a mitred corner has no length. */
+function roundTable(shape: Support, tight: readonly TightCorner[]): Pick<MovedMould, 'bearingAt' | 'kept'> {
+  const rows: { readonly share: number; readonly bearing: Bearing }[] = [];
+  const { flats } = shape;
+  const breaks = flats.length > 0 ? flats : [0];
+  const kept: number[] = [];
+  let length = 0;
+  const add = (by: number, bearing: Bearing) => {
+    length += by;
+    rows.push({ share: length, bearing });
+  };
+  breaks.forEach((from, index) => {
+    const next = breaks[(index + 1) % breaks.length] ?? from;
+    const to = from + (turned(next - from) || TAU);
+    if (flats.length > 0) {
+      const [x0, y0] = pointAt(shape, from, 'before');
+      const [x1, y1] = pointAt(shape, from, 'after');
+      kept.push(length);
+      add(0, { phi: from, along: 0 });
+      add(Math.hypot(x1 - x0, y1 - y0), { phi: from, along: 1 });
+      kept.push(length);
+    } else add(0, { phi: from, along: 0 });
+    if (tight.some((corner) => turned(corner.from - from + 1e-6) < 2e-6)) return;
+    const steps = Math.max(1, Math.ceil((ROUND_STEPS * (to - from)) / TAU));
+    let [x, y] = pointAt(shape, from, 'after');
+    for (let step = 1; step <= steps; step += 1) {
+      const phi = from + ((to - from) * step) / steps;
+      const [nextX, nextY] = pointAt(shape, phi, step === steps ? 'before' : 'after');
+      // The next flat edge's own start stands for the end of this curve.
+      const last = step === steps && flats.length > 0;
+      add(Math.hypot(nextX - x, nextY - y), last ? { phi: next, along: 0 } : { phi, along: 0 });
+      [x, y] = [nextX, nextY];
+    }
+  });
+  const bearingAt = (share: number): Bearing => {
+    const wanted = Math.max(0, Math.min(1, share)) * length;
+    let [low, high] = [0, rows.length - 1];
+    while (high - low > 1) {
+      const half = (low + high) >> 1;
+      if ((rows[half]?.share ?? 0) <= wanted) low = half;
+      else high = half;
+    }
+    const [one, other] = [rows[low], rows[high]];
+    if (!one || !other) return { phi: 0, along: 0 };
+    const f = other.share > one.share ? (wanted - one.share) / (other.share - one.share) : 0;
+    if (f < 1e-9) return one.bearing;
+    if (f > 1 - 1e-9) return other.bearing;
+    if (one.bearing.phi === other.bearing.phi) return { phi: one.bearing.phi, along: one.bearing.along + f * (other.bearing.along - one.bearing.along) }; // prettier-ignore
+    const by = turned(other.bearing.phi - one.bearing.phi) || TAU;
+    return { phi: turned(one.bearing.phi + f * (by > Math.PI ? by - TAU : by)), along: 0 };
+  };
+  const shares = kept.map((at) => at / length);
+  return { bearingAt, kept: [...new Set(shares)].filter((share) => share < 1 - 1e-12) };
+}

@@ -1,0 +1,109 @@
+import { limitsOf } from '../checks/draped.ts';
+import { TAU } from '../numbers.ts';
+import { turned } from '../outline/support.ts';
+import { supportOf } from '../outline/plan.ts';
+import { baseOf, dartedOf, layBlank, type BlankBase, type BlankRun } from './blank.ts';
+import { faceMesh, type DrapedTarget } from './draped.ts';
+import type { Dart } from './mouldForm.ts';
+import { isRound } from './roundMould.ts';
+import { strainOf } from './strain.ts';
+
+/** What was found: darts that bring the gather within the limit, or the reason why there are none. */
+export type DartProposal =
+  | { readonly kind: 'darts'; readonly darts: readonly Dart[] }
+  | { readonly kind: 'none-needed' }
+  | { readonly kind: 'too-deep' }
+  | { readonly kind: 'stopped' };
+
+/** Vertices with which darts are looked for; the last look is with the fine blank. */
+const SEARCHING = 800;
+
+/** Depths that are tried, as parts of the way from the rim to the middle. */
+const DEPTHS = [0.15, 0.25, 0.35, 0.45, 0.55, 0.65, 0.75, 0.85] as const;
+
+/** Darts found on the coarse blank keep this much clear of the limit (fraction), since a finer mesh finds more. */
+const CLEAR = 0.9;
+
+/** How much deeper each further look is cut, and how often. */
+const DEEPER = 1.15;
+const LOOKS = 4;
+
+const degreesOf = (phi: number) => (turned(phi) / TAU) * 360;
+
+/** Even places round the rim, from the first one (degrees). */
+function evenly(count: number, first: number): number[] {
+  return Array.from({ length: count }, (_, index) => (first + (360 * index) / count) % 360);
+}
+
+/** Where darts go first: plan corners, the ends of an oval, evenly round a circle; then more of them (degrees, seen from above). */
+function placeSets(target: DrapedTarget, base: BlankBase): number[][] {
+  const { form } = target;
+  if (form.kind === 'mesh') return peakSets(base);
+  if (isRound(form)) return [3, 4, 6, 8, 12].map((count) => evenly(count, 90));
+  const rim = supportOf(form.rim);
+  const [x, y] = form.rim.at ?? [0, 0];
+  const angleAt = (phi: number, next: number) => {
+    const middle = phi + turned(next - phi) / 2;
+    const h = rim.h(middle) - x * Math.cos(middle) - y * Math.sin(middle);
+    const slope = (rim.slope(middle, 'before') + rim.slope(middle, 'after')) / 2 + x * Math.sin(middle) - y * Math.cos(middle); // prettier-ignore
+    return degreesOf(middle + Math.atan2(slope, h));
+  };
+  if (rim.flats.length > 0) {
+    const corners = rim.flats.map((flat, index) => angleAt(flat, rim.flats[(index + 1) % rim.flats.length] ?? flat));
+    const beside = (by: number) => corners.flatMap((at) => [(at - by + 360) % 360, (at + by) % 360]);
+    return [corners, [...corners, ...beside(16)], [...corners, ...beside(11), ...beside(22)]];
+  }
+  const ends = [0, 180];
+  return [ends, [...ends, 25, 155, 205, 335], [...ends, 18, 38, 142, 162, 198, 218, 322, 342], evenly(12, 0)];
+}
+
+/** On an imported mould: where the rim gathers most, in sets of two and more, at least thirty degrees apart. */
+function peakSets(base: BlankBase): number[][] {
+  const { gather } = strainOf(base);
+  const { positions } = base.mesh;
+  const middle = [0, 1].map((axis) => base.border.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / base.border.length); // prettier-ignore
+  const angle = (vertex: number) => degreesOf(Math.atan2((positions[3 * vertex + 1] as number) - (middle[1] ?? 0), (positions[3 * vertex] as number) - (middle[0] ?? 0))); // prettier-ignore
+  const sorted = [...base.border].sort((one, other) => (gather[other] as number) - (gather[one] as number)).map(angle);
+  return [2, 4, 6, 8].map((count) =>
+    sorted.reduce<number[]>((taken, at) => {
+      const clear = taken.every((one) => Math.abs(((one - at + 540) % 360) - 180) > 180 / count);
+      return clear && taken.length < count ? [...taken, at] : taken;
+    }, []),
+  );
+}
+
+/** From the middle of the flat blank to its nearest rim (mm): darts are cut no deeper. */
+function reachOf({ uv, border }: BlankBase): number {
+  return border.reduce((least, vertex) => Math.min(least, Math.hypot(uv[2 * vertex] as number, uv[2 * vertex + 1] as number)), Infinity); // prettier-ignore
+}
+
+/**
+ * Proposes darts for a draped target: as few as bring the gather within its limit, at plan corners first, none deeper than
+ * needed; looked for on a coarse blank and proved on the fine one, deeper where that finds more.
+ */
+export function proposeDarts(target: DrapedTarget, run: BlankRun = {}): DartProposal {
+  const limit = limitsOf(target).gather;
+  const going = () => run.going?.() ?? true;
+  const base = baseOf(faceMesh(target, 'neutral', SEARCHING));
+  if (strainOf(base).most.gather <= limit) return { kind: 'none-needed' };
+  const reach = reachOf(base);
+  const sets = placeSets(target, base);
+  for (const [index, places] of sets.entries()) {
+    for (const [step, share] of DEPTHS.entries()) {
+      run.step?.((index + step / DEPTHS.length) / sets.length);
+      if (!going()) return { kind: 'stopped' };
+      const dartsAt = (depth: number) => places.map((at): Dart => ({ at: Math.round(at * 10) / 10, depth: Math.round(depth) })); // prettier-ignore
+      const tried = dartedOf(base, dartsAt(share * reach));
+      if (tried.missed.length > 0 || tried.strain.most.gather > CLEAR * limit) continue;
+      let depth = share * reach;
+      for (let look = 0; look < LOOKS && depth < 0.95 * reach; look += 1) {
+        if (!going()) return { kind: 'stopped' };
+        const darts = dartsAt(depth);
+        const fine = layBlank({ ...target, form: { ...target.form, darts } }, 'fine');
+        if (fine.missed.length === 0 && fine.strain.most.gather <= limit) return { kind: 'darts', darts };
+        depth *= DEEPER;
+      }
+    }
+  }
+  return { kind: 'too-deep' };
+}

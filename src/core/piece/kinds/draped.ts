@@ -1,0 +1,52 @@
+import { shortValue, type Fault } from '../../errors.ts';
+import { once } from '../../numbers.ts';
+import { layBlank, type Blank } from '../../mould/blank.ts';
+import { blankPart } from '../../mould/blankPart.ts';
+import { offsetsOf, type DrapedTarget } from '../../mould/draped.ts';
+import { drapedStanding } from '../../mould/drapedStanding.ts';
+import { drapedFaults } from '../../mould/drapedFaults.ts';
+import { isRound, roundBlank } from '../../mould/roundMould.ts';
+import { restShapes } from '../../flatten/restShapes.ts';
+import type { Target } from '../target.ts';
+import type { DevelopedForm, FormKindWork } from './kind.ts';
+
+/** A quick blank, for drawing at every key; null where the surface cannot be spread. */
+const quickBlank = once((target: DrapedTarget): Blank | null => {
+  try {
+    return layBlank(target, 'quick');
+  } catch (error) {
+    if (error instanceof RangeError) return null;
+    throw error;
+  }
+});
+
+/** Develops a draped target by a blank that has been laid, or by a quick one. */
+export function developDraped(target: DrapedTarget, fine?: Blank): DevelopedForm {
+  const blank = fine ?? quickBlank(target);
+  if (!blank) return { numbers: { bevelRun: 0 }, parts: [], bendRadius: Infinity };
+  const { form } = target;
+  const round = form.kind === 'mould' && isRound(form) ? roundBlank(form, offsetsOf(target).neutral) : null;
+  return {
+    numbers: {
+      bevelRun: 0,
+      ...(round && { lengthTrue: round.lengthTrue, areaTrue: round.areaTrue, girthExcess: round.girthExcess }),
+      area: restShapes(blank.mesh).area,
+    },
+    parts: [blankPart(target, blank)],
+    bendRadius: Infinity,
+    blank,
+  };
+}
+
+function faults(target: Target): Fault[] {
+  const found = drapedFaults(target as DrapedTarget);
+  if (found.length > 0 || quickBlank(target as DrapedTarget)) return found;
+  return [{ code: 'impossible-piece', path: 'form', value: shortValue(target.form.kind), rule: 'cannot be spread flat without folds: is it too deep, or undercut?' }]; // prettier-ignore
+}
+
+/** Slabs over a hump or in a hollow. */
+export const drapedKind: FormKindWork<Target> = {
+  standing: (target) => drapedStanding(target as DrapedTarget),
+  develop: (target) => developDraped(target as DrapedTarget),
+  faults,
+};
