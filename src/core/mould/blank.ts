@@ -1,6 +1,6 @@
 import { flatten } from '../flatten/flatten.ts';
-import { borderOf, type Mesh } from '../mesh/mesh.ts';
-import { vertexCount } from '../mesh/mesh.ts';
+import { seenFlat, stretchedInDisc } from '../flatten/startLayout.ts';
+import { borderOf, meshArea, vertexCount, type Mesh } from '../mesh/mesh.ts';
 import { TAU } from '../numbers.ts';
 import { cutMesh, type Cut, type CutLine, type LaidMesh } from './cutMesh.ts';
 import { faceMesh, type DrapedTarget } from './draped.ts';
@@ -11,6 +11,17 @@ import { strainOf, type Strain } from './strain.ts';
 export const BLANK_VERTICES = { quick: 160, fine: 2600 } as const;
 
 export type Fineness = keyof typeof BLANK_VERTICES;
+
+/** A finer imported mesh is only looked at from above until its blank has been laid. */
+export const QUICK_MOST = 500;
+
+/** A blank that has not been laid yet: the mesh as it is seen from above. */
+function seenBlank(mesh: Mesh): Blank {
+  const uv = seenFlat(mesh) ?? stretchedInDisc(mesh, meshArea(mesh));
+  const laid = { mesh, uv: aligned(mesh, uv) };
+  const border = borderOf(mesh) ?? [];
+  return { ...laid, border, cuts: [], strain: strainOf(laid), distortion: NaN, iterations: 0, converged: false, missed: [] }; // prettier-ignore
+}
 
 /** Who is told how far the work is, and may stop it. */
 export interface BlankRun {
@@ -170,6 +181,7 @@ export function layBlank(target: DrapedTarget, fineness: Fineness, run: BlankRun
     step: (done) => run.step?.(from + share * done),
   });
   const mesh = faceMesh(target, 'neutral', BLANK_VERTICES[fineness]);
+  if (fineness === 'quick' && vertexCount(mesh) > QUICK_MOST) return seenBlank(mesh);
   const base = baseOf(mesh, half(0, darts.length > 0 ? 0.5 : 1));
   return dartedOf(base, darts, half(0.5, 0.5));
 }

@@ -10,6 +10,8 @@ type Point = readonly [number, number];
 /** The border of a flat blank in stretches: along the rim, and the two sides of each dart, all in one direction round. */
 export interface BlankStretch {
   readonly kind: 'rim' | 'dart-in' | 'dart-out';
+  /** Which of the cuts it is a side of. */
+  readonly cut?: number;
   readonly points: readonly Point[];
 }
 
@@ -20,20 +22,20 @@ export function stretchesOf(border: readonly number[], cuts: readonly Cut[], uv:
   const at = new Map(border.map((vertex, index) => [vertex, index]));
   // The border runs anticlockwise: into a dart along the side that ends at its tip, and out along the other.
   const sides = cuts
-    .map(({ left, right }) => {
+    .map(({ left, right }, cut) => {
       const [a, b] = [at.get(left[0] ?? -1) ?? 0, at.get(right[0] ?? -1) ?? 0];
       const tip = at.get(left.at(-1) ?? -1) ?? 0;
       const ahead = (from: number, to: number) => (to - from + border.length) % border.length;
-      return ahead(a, tip) < ahead(tip, a) && ahead(a, tip) <= left.length ? { mouth: a, into: left, out: [...right].reverse(), end: b } : { mouth: b, into: right, out: [...left].reverse(), end: a }; // prettier-ignore
+      return ahead(a, tip) < ahead(tip, a) && ahead(a, tip) <= left.length ? { cut, mouth: a, into: left, out: [...right].reverse(), end: b } : { cut, mouth: b, into: right, out: [...left].reverse(), end: a }; // prettier-ignore
     })
     .sort((one, other) => one.mouth - other.mouth);
-  return sides.flatMap(({ into, out, end }, index): BlankStretch[] => {
+  return sides.flatMap(({ cut, into, out, end }, index): BlankStretch[] => {
     const next = sides[(index + 1) % sides.length]?.mouth ?? end;
     const steps = (next - end + border.length) % border.length || border.length;
     const rim = Array.from({ length: steps + 1 }, (_, step) => border[(end + step) % border.length] as number);
     return [
-      { kind: 'dart-in', points: into.map(place) },
-      { kind: 'dart-out', points: out.map(place) },
+      { kind: 'dart-in', cut, points: into.map(place) },
+      { kind: 'dart-out', cut, points: out.map(place) },
       { kind: 'rim', points: rim.map(place) },
     ];
   });

@@ -31,18 +31,17 @@ function trimLine(stretches: readonly BlankStretch[], sign: number): Mark[] {
 }
 
 /** A letter at both sides of each dart, which are joined to one another. */
-function dartLetters(stretches: readonly BlankStretch[], sign: number): Mark[] {
-  let dart = 0;
+function dartLetters(stretches: readonly BlankStretch[], missed: readonly number[], sign: number): Mark[] {
   return stretches
     .filter(({ kind }) => kind !== 'rim')
-    .map(({ kind, points }): Mark => {
+    .map(({ kind, points, cut = 0 }): Mark => {
       const ordered = kind === 'dart-in' ? points : [...points].reverse();
       const index = Math.max(1, ordered.findIndex(([x, y]) => Math.hypot(x - (ordered[0]?.[0] ?? 0), y - (ordered[0]?.[1] ?? 0)) > LETTER.in)); // prettier-ignore
       const [a, b] = [ordered[index - 1] ?? [0, 0], ordered[index] ?? [0, 0]];
       const long = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
       const off = kind === 'dart-in' ? LETTER.off : -LETTER.off;
-      const text = String.fromCharCode(65 + (Math.floor(dart / 2) % 26));
-      dart += 1;
+      // Darts that are not cut keep their letter.
+      const text = String.fromCharCode(65 + missed.reduce((index, one) => (one <= index ? index + 1 : index), cut));
       return { kind: 'letter', at: [sign * (b[0] - (off * (b[1] - a[1])) / long), b[1] + (off * (b[0] - a[0])) / long], text }; // prettier-ignore
     });
 }
@@ -72,7 +71,7 @@ export function blankPart({ form, slab, seam }: DrapedTarget, blank: Blank): Par
       middle('centre', [x - CROSS, y], [x + CROSS, y]),
       middle('centre', [x, y - CROSS], [x, y + CROSS]),
       ...(form.margin > 0 ? trimLine(rim, sign) : []),
-      ...dartLetters(rim, sign),
+      ...dartLetters(rim, blank.missed, sign),
     ],
     volume: (thickness * (area(outline) + area(underside))) / 2,
   };

@@ -1,5 +1,6 @@
 import { neutralSurface } from '../flatten/blankOf.ts';
 import { bulge, borderOf, offsetMesh, type Mesh } from '../mesh/mesh.ts';
+import { once } from '../numbers.ts';
 import { planArea } from '../outline/planMeasures.ts';
 import type { Target } from '../piece/target.ts';
 import type { DrapedForm, MeshForm, MouldForm } from './mouldForm.ts';
@@ -29,9 +30,13 @@ export function offsetsOf({ form, slab }: DrapedTarget): Offsets {
 }
 
 /** A form's mesh as it was read. */
-export function meshOf(form: MeshForm): Mesh {
-  return { positions: Float64Array.from(form.vertices.flat()), triangles: Uint32Array.from(form.triangles.flat()) };
+export function meshOf({ vertices, triangles }: MeshForm): Mesh {
+  return { positions: figuresOf(vertices), triangles: cornersOf(triangles) };
 }
+
+/** Lists in a file are never changed: each is taken apart once. */
+const figuresOf = once((vertices: MeshForm['vertices']) => Float64Array.from(vertices.flat()));
+const cornersOf = once((triangles: MeshForm['triangles']) => Uint32Array.from(triangles.flat()));
 
 /** The spacing that gives a surface about so many vertices (mm): an even mesh has half as many vertices as triangles. */
 function spacingFor(area: number, vertices: number): number {

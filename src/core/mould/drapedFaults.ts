@@ -5,7 +5,7 @@ import { bulge, borderOf, doubleNormals, type Mesh } from '../mesh/mesh.ts';
 import { supportOf } from '../outline/plan.ts';
 import { TAU } from '../numbers.ts';
 import { meshOf, offsetsOf, type DrapedTarget } from './draped.ts';
-import { MOULD_LIMITS, type DrapedForm, type MouldForm } from './mouldForm.ts';
+import { MOULD_LIMITS, type DrapedForm, type MeshForm, type MouldForm } from './mouldForm.ts';
 import { evenRadius } from './mouldSurface.ts';
 
 const fault = (path: string, value: unknown, rule: string): Fault => ({ code: 'impossible-piece', path, value: shortValue(value), rule }); // prettier-ignore
@@ -66,6 +66,16 @@ export function drapedMeshTrouble(mesh: Mesh): string | null {
   return `overhangs: ${share.toFixed(0)} % of its triangles look the other way. Turn it so that it opens upward (z), and take undercuts away`; // prettier-ignore
 }
 
+/** The mesh of one list of vertices and triangles is looked at once. */
+const known = new WeakMap<Float64Array, { readonly triangles: unknown; readonly trouble: string | null }>();
+function troubleOf(positions: Float64Array, form: MeshForm): string | null {
+  const before = known.get(positions);
+  if (before?.triangles === form.triangles) return before.trouble;
+  const trouble = drapedMeshTrouble(meshOf(form));
+  known.set(positions, { triangles: form.triangles, trouble });
+  return trouble;
+}
+
 /** Why a draped target cannot be made, its figures being of the right shape. */
 export function drapedFaults(target: DrapedTarget): Fault[] {
   const { form } = target;
@@ -74,6 +84,6 @@ export function drapedFaults(target: DrapedTarget): Fault[] {
   const unwanted = (['handle', 'lid', 'feet'] as const).filter((key) => target[key] !== undefined);
   if (unwanted.length > 0) return unwanted.map((key) => fault(key, key, 'is not worked out for a piece from a mould yet: leave it out')); // prettier-ignore
   if (form.kind === 'mould') return mouldFaults(form, -offsetsOf(target).inner);
-  const trouble = drapedMeshTrouble(meshOf(form));
+  const trouble = troubleOf(meshOf(form).positions, form);
   return trouble ? [fault('form', `${form.vertices.length} vertices`, trouble)] : [];
 }

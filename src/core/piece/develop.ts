@@ -13,7 +13,7 @@ import { writePhrase } from '../units/phrase.ts';
 import { additionsOf, type Additions, type Lump } from './additions.ts';
 import { checkTarget } from './checkTarget.ts';
 import { finished, type Finished } from './finished.ts';
-import type { Numbers } from './kinds/kind.ts';
+import type { Numbers, DevelopedForm } from './kinds/kind.ts';
 import { developDraped } from './kinds/draped.ts';
 import { kindOf } from './kinds/kinds.ts';
 import type { Target } from './target.ts';
@@ -36,6 +36,12 @@ export interface WeighedLump {
 
 function weighed({ volume, ...lump }: Lump, wetDensity: number): WeighedLump {
   return { ...lump, mass: (volume / 1000) * wetDensity };
+}
+
+/** What is trimmed off a blank once it lies on its mould (mm3): its margin. */
+function trimmedOf({ slab }: Target, { blank, parts }: DevelopedForm): number {
+  if (!blank) return 0;
+  return parts.reduce((sum, part) => sum + part.count * part.volume, 0) - blank.strain.flatArea * slab.wall;
 }
 
 /** Figures of handle, feet and lid for the result. */
@@ -85,7 +91,7 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH, blank?: Bl
     ...(marks?.repeat && { repeats: repeatsOf(own, seam, marks.repeat) }),
     ...(form.blank && { blank: blankFigures(form.blank) }),
     slabs: slabsNeeded(parts, target.clay.wetDensity),
-    finished: finished(target, parts),
+    finished: finished(target, parts, trimmedOf(target, form)),
     checks: checksOf(target, form, bench).map((check) => ({
       ...check,
       text: writePhrase(check.phrase, { unit: 'mm' }),

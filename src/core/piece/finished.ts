@@ -21,14 +21,17 @@ function sparesOf({ handle }: Target, { id }: Part): number {
   return id === 'handle' ? (handle?.spares ?? 0) : 0;
 }
 
-/** Capacity from the inner faces at fired size; mass from the volume of the flat parts times wet density. */
-export function finished(target: Target, parts: readonly Part[]): Finished {
+/**
+ * Capacity from the inner faces at fired size; mass from the volume of the flat parts times wet density.
+ * @param trimmed what is trimmed off the parts once they are formed (mm3)
+ */
+export function finished(target: Target, parts: readonly Part[], trimmed = 0): Finished {
   const { outer, rim, height, hollowVolume } = kindOf(target).standing(target);
   const s = target.clay.shrinkage;
   const holds = target.base.join === 'none' ? 0 : hollowVolume * (1 - s) ** 3;
   const { handle } = additionsOf(target);
   const pulled = target.handle?.kind === 'pulled' && handle ? handle.angles.length * handle.volume : 0;
-  const volume = parts.reduce((sum, part) => sum + (part.count - sparesOf(target, part)) * part.volume, pulled);
+  const volume = parts.reduce((sum, part) => sum + (part.count - sparesOf(target, part)) * part.volume, pulled - trimmed);
   const wet = (volume / 1000) * target.clay.wetDensity;
   const across = (reach: (typeof outer)[number] | undefined) => (reach ? firedLength(reach[2] - reach[1], s) : 0);
   return {

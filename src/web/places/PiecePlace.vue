@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
+import { isDraped } from '../../core/mould/draped.ts';
 import type { FigureId } from '../../core/piece/explain/step.ts';
 import AdditionFields from '../components/piece/AdditionFields.vue';
 import CheckList from '../components/piece/CheckList.vue';
@@ -19,6 +20,9 @@ import ShapeFields from '../components/piece/ShapeFields.vue';
 import SolverNote from '../components/piece/SolverNote.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import { figuresToMeasure, finishedFigures, type Figure } from '../components/piece/figures.ts';
+import BlankDesk from '../components/mould/BlankDesk.vue';
+import DartFields from '../components/mould/DartFields.vue';
+import RoundBlank from '../components/mould/RoundBlank.vue';
 import SlabDesk from '../components/slab/SlabDesk.vue';
 import SlabFields from '../components/slab/SlabFields.vue';
 import SlabFigures from '../components/slab/SlabFigures.vue';
@@ -43,13 +47,14 @@ const piece = usePiece();
 const bench = useBench();
 const id = computed(() => String(route.params['id']));
 const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
+const draped = computed(() => isDraped(piece.target));
 const how = ref<Figure | null>(null);
 const history = ref(false);
 const share = ref(0);
 const choices = ref<RaiseChoices>(FIRST_CHOICES);
 /** From where the raised piece is looked at; a new one each time, so that a view can be asked for again. */
 const look = ref<{ readonly view: ViewName }>({ view: 'turned' });
-const raised = computed(() => stage.value === 'flat' && share.value > 0);
+const raised = computed(() => stage.value === 'flat' && share.value > 0 && !draped.value);
 
 const measure = computed(() => figuresToMeasure(piece.beside.developed));
 const finished = computed(() => finishedFigures(piece.beside.developed));
@@ -123,6 +128,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     <div class="bench">
       <CutDesk v-if="stage === 'cut'" class="middle" />
       <SlabDesk v-else-if="stage === 'slab'" class="middle" />
+      <BlankDesk v-else-if="stage === 'flat' && draped" class="middle" />
       <div v-else class="middle raising">
         <StandingView v-if="raised" :share="share" :choices="choices" :look="look" />
         <WorkTable v-else @how="askOnTable" />
@@ -140,6 +146,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
           <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
           <CheckList :checks="piece.beside.developed.checks" @remedy="cutInPieces" />
           <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
+          <RoundBlank v-if="draped" />
           <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
           <FinishedRange />
           <KitUse />
@@ -147,7 +154,8 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
       </aside>
       <aside class="left" aria-label="What to change">
-        <template v-if="stage === 'shape'"><ShapeFields /><AdditionFields /><FitFields /></template>
+        <template v-if="stage === 'shape'"><ShapeFields /><AdditionFields v-if="!draped" /><FitFields /></template>
+        <DartFields v-else-if="stage === 'flat' && draped" />
         <FlatFields v-else-if="stage === 'flat'" />
         <SlabFields v-else-if="stage === 'slab'" />
         <CutFields v-else />

@@ -7,6 +7,7 @@ import { develop } from '../../core/piece/develop.ts';
 import { newTarget, type Target } from '../../core/piece/target.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { afterPaint } from '../composables/afterPaint.ts';
+import { useFineBlank } from '../composables/useFineBlank.ts';
 import { useBench } from './bench.ts';
 import { useConnection } from './connection.ts';
 import { dropDraft, heldDraft, holdDraft } from './draft.ts';
@@ -30,7 +31,8 @@ export const usePiece = defineStore('piece', () => {
   /** The design as someone else left it, while both sides wait for a decision. */
   const theirs = shallowRef<Design | null>(null);
   const bench = useBench();
-  const developed = computed(() => develop(target.value, bench.bench));
+  const laying = useFineBlank(target);
+  const developed = computed(() => develop(target.value, bench.bench, laying.blank.value ?? undefined));
   /** What the fields and figures beside the table show: a key or a drag is answered on the table first. */
   const beside = afterPaint(() => ({ target: target.value, developed: developed.value }));
 
@@ -218,5 +220,5 @@ export const usePiece = defineStore('piece', () => {
   }
 
   const verbs = { open, change, endGesture, undo, redo, keep, keepLeaving, keepMine, keepTheirs, restore };
-  return { design, target, past, future, keeping, trouble, state, theirs, developed, beside, ...verbs };
+  return { design, target, past, future, keeping, trouble, state, theirs, developed, beside, laying, ...verbs };
 });

@@ -7,11 +7,18 @@ import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
+import MouldFields from '../mould/MouldFields.vue';
 import { FORM_WAYS, PLAN_WAYS, planOfKind } from './formWays.ts';
 
 /** The form of the piece and its sizes. */
 const piece = usePiece();
 const form = computed(() => piece.beside.target.form);
+/** A mould from a file is reached by reading the file. */
+const formWays = computed(() => FORM_WAYS.filter(({ value }) => value !== 'mesh' || form.value.kind === 'mesh'));
+/** A full dome has no foot. */
+const plannedEdges = computed(() =>
+  form.value.kind === 'mould' && !form.value.foot ? (['rim'] as const) : (['rim', 'foot'] as const),
+);
 const sizes = computed(() => formSizes(form.value));
 
 function take(key: string) {
@@ -26,9 +33,10 @@ function chooseKind(kind: FormKind): void {
 }
 
 function choosePlan(edge: 'rim' | 'foot', kind: PlanOutline['kind']): void {
-  const loft = piece.target.form;
-  if (loft.kind !== 'loft') return;
-  piece.change({ ...piece.target, form: { ...loft, [edge]: planOfKind(kind, planAcross(loft[edge])) } });
+  const { form: now } = piece.target;
+  if (now.kind !== 'loft' && now.kind !== 'mould') return;
+  const plan = now[edge];
+  if (plan) piece.change({ ...piece.target, form: { ...now, [edge]: planOfKind(kind, planAcross(plan)) } });
 }
 
 /** A new point stands half a band above the last but one, so that the piece keeps its height. */
@@ -46,14 +54,15 @@ function dropPoint(stack: StackForm): void {
 
 <template>
   <div>
-    <ChoiceField label="Form" name="form" :value="form.kind" :choices="FORM_WAYS" @choose="chooseKind" />
-    <template v-if="form.kind === 'loft'">
+    <ChoiceField label="Form" name="form" :value="form.kind" :choices="formWays" @choose="chooseKind" />
+    <MouldFields />
+    <template v-if="form.kind === 'loft' || form.kind === 'mould'">
       <ChoiceField
-        v-for="edge in ['rim', 'foot'] as const"
+        v-for="edge in plannedEdges"
         :key="edge"
         :label="edge === 'rim' ? 'Rim is' : 'Foot is'"
         :name="`${edge}-plan`"
-        :value="form[edge].kind"
+        :value="form[edge]?.kind ?? 'circle'"
         :choices="PLAN_WAYS"
         @choose="(kind) => choosePlan(edge, kind)"
       />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
+import { isDraped } from '../../../core/mould/draped.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -19,6 +20,9 @@ function put(group: string, next: Partial<Target>): readonly Fault[] {
 }
 const slab = (key: 'wall' | 'base') => (mm: number) =>
   put(`slab.${key}`, { slab: { ...piece.target.slab, [key]: mm } });
+/** A tool is measured as it is: neither over a face nor before or after firing. */
+const fromTool = computed(() => ['former', 'mould', 'mesh'].includes(shown.value.form.kind));
+const draped = computed(() => isDraped(shown.value));
 const done = () => piece.endGesture();
 </script>
 
@@ -27,7 +31,7 @@ const done = () => piece.endGesture();
     <h2 id="shape-heading">The finished piece</h2>
     <FormFields />
     <ChoiceField
-      v-if="shown.form.kind !== 'former'"
+      v-if="!fromTool"
       label="Measured over"
       name="face"
       :value="shown.size.face"
@@ -35,7 +39,7 @@ const done = () => piece.endGesture();
       @choose="(face) => put('size', { size: { ...piece.target.size, face } })"
     />
     <ChoiceField
-      v-if="shown.form.kind !== 'former'"
+      v-if="!fromTool"
       label="Sizes are"
       name="state"
       :value="shown.size.state"
@@ -44,8 +48,14 @@ const done = () => piece.endGesture();
     />
     <h2>Clay and slab</h2>
     <ClayFields />
-    <LengthField label="Wall, wet" name="wall" :mm="shown.slab.wall" :take="slab('wall')" :done="done" />
-    <LengthField label="Base, wet" name="base" :mm="shown.slab.base" :take="slab('base')" :done="done" />
+    <LengthField
+      :label="draped ? 'Slab, wet' : 'Wall, wet'"
+      name="wall"
+      :mm="shown.slab.wall"
+      :take="slab('wall')"
+      :done="done"
+    />
+    <LengthField v-if="!draped" label="Base, wet" name="base" :mm="shown.slab.base" :take="slab('base')" :done="done" />
     <StickOffer />
   </section>
 </template>

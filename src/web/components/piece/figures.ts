@@ -93,7 +93,7 @@ function wallFigures({ numbers, parts }: Development): Figure[] {
     const { length, height } = boxOf(wall.outline);
     return [
       lengthFigure('cutLength', `${wall.name}, along`, length),
-      lengthFigure('cutHeight', `${wall.name}, height`, height),
+      lengthFigure('cutHeight', `${wall.name}, ${wall.id === 'blank' ? 'across' : 'height'}`, height),
     ];
   });
 }

@@ -18,6 +18,8 @@ export const FORM_WAYS: readonly Choice<FormKind>[] = [
     title: 'one outline to another',
     why: 'Square to round, oval to round, off-centre: straight lines from foot to rim.',
   },
+  { value: 'mould', title: 'over or in a mould', why: 'Trays and bowls from one blank: a hump or a hollow.' },
+  { value: 'mesh', title: 'a mould from a file', why: 'A mould that was read from OBJ or STL.' },
   { value: 'former', title: 'round a former', why: 'From a pipe or can that you own: the piece that it gives.' },
 ];
 

@@ -34,6 +34,8 @@ const held = shallowRef<TableLayout | null>(null);
 const narrow = computed(() => width.value > 0 && width.value < NARROW_TABLE);
 /** The lowest line of the table says which face is looked at (px). */
 const CAPTION = 26;
+/** A lower piece has no room for the words in it (px). */
+const CAPTION_ROOM = 70;
 const room = computed(() => (narrow.value ? Infinity : Math.max(0, height.value - CAPTION)));
 const layout = computed(
   () => held.value ?? layTable(piece.target, piece.developed, { width: width.value, height: room.value }),
@@ -138,7 +140,9 @@ function endDrag(): void {
         <text class="looking" x="14" :y="(narrow ? layout.height + 24 : height) - 12">
           {{ piece.target.slab.faceUp }} face up, seen from above
         </text>
-        <text class="caption" :transform="`translate(${places.piece.middle} ${places.piece.y - 30})`">
+        <text
+          v-if="places.piece.y - places.piece.top > CAPTION_ROOM"
+          class="caption" :transform="`translate(${places.piece.middle} ${places.piece.y - 30})`">
           {{ places.piece.right - places.piece.left > 130 ? 'fired, wet dashed' : 'fired' }}
         </text>
       </svg>

@@ -1,0 +1,72 @@
+import { MESH_LIMITS } from './checkMesh.ts';
+import { MESH_FILE_LIMIT, type MeshReading } from './readObj.ts';
+
+const refused = (rule: string): MeshReading => ({ kind: 'refused', rule });
+
+/** Bytes of a binary file before its triangles, and of each triangle. */
+const HEAD = 84;
+const EACH = 50;
+
+/** Corners nearer to one another than this are one vertex (mm): the files write each triangle by itself. */
+const WELD = 1e-4;
+
+/** Reads an STL file, binary or text (mm); equal corners become one vertex, triangles without area are left out. Never throws. */
+export function readStl(bytes: Uint8Array): MeshReading {
+  if (bytes.length > MESH_FILE_LIMIT) return refused('is too large to be read');
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  const count = bytes.length >= HEAD ? view.getUint32(80, true) : -1;
+  if (count > 0 && bytes.length === HEAD + EACH * count) return binary(view, count);
+  const text = new TextDecoder().decode(bytes);
+  if (/^\s*solid\b/.test(text) && /\bfacet\b/.test(text)) return written(text);
+  if (count > 0) return refused(`is cut short or is no STL file: it promises ${count} triangles, which take ${HEAD + EACH * count} bytes, and has ${bytes.length}`); // prettier-ignore
+  return refused('is no STL file');
+}
+
+function binary(view: DataView, count: number): MeshReading {
+  if (count > MESH_LIMITS.triangles) return refused(`has more than ${MESH_LIMITS.triangles} triangles`);
+  const corners = new Float64Array(9 * count);
+  for (let index = 0; index < count; index += 1) {
+    for (let at = 0; at < 9; at += 1)
+      corners[9 * index + at] = view.getFloat32(HEAD + EACH * index + 12 + 4 * at, true);
+  }
+  return welded(corners);
+}
+
+function written(text: string): MeshReading {
+  const corners: number[] = [];
+  const lines = text.split('\n');
+  for (const [index, line] of lines.entries()) {
+    const row = line.trim();
+    if (!row.startsWith('vertex')) continue;
+    const figures = row.split(/\s+/).slice(1).map(Number);
+    if (figures.length !== 3 || !figures.every(Number.isFinite)) return refused(`line ${index + 1}: a vertex has three numbers`); // prettier-ignore
+    corners.push(...figures);
+    if (corners.length / 9 > MESH_LIMITS.triangles) return refused(`has more than ${MESH_LIMITS.triangles} triangles`);
+  }
+  if (corners.length % 9 !== 0) return refused('is cut short: its last triangle lacks a corner');
+  return welded(Float64Array.from(corners));
+}
+
+function welded(corners: Float64Array): MeshReading {
+  if (corners.length === 0) return refused('has no triangles');
+  if (!corners.every(Number.isFinite)) return refused('has a vertex that is no number');
+  const known = new Map<string, number>();
+  const positions: number[] = [];
+  const triangles: number[] = [];
+  const round = (value: number) => Math.round(value / WELD);
+  for (let index = 0; index < corners.length / 9; index += 1) {
+    const vertices = [0, 1, 2].map((side) => {
+      const at = 9 * index + 3 * side;
+      const [x, y, z] = [corners[at], corners[at + 1], corners[at + 2]] as unknown as [number, number, number];
+      const name = `${round(x)} ${round(y)} ${round(z)}`;
+      const found = known.get(name);
+      if (found !== undefined) return found;
+      known.set(name, positions.length / 3);
+      positions.push(x, y, z);
+      return positions.length / 3 - 1;
+    }) as [number, number, number];
+    if (new Set(vertices).size === 3) triangles.push(...vertices);
+  }
+  if (positions.length / 3 > MESH_LIMITS.vertices) return refused(`has more than ${MESH_LIMITS.vertices} vertices`);
+  return { kind: 'mesh', mesh: { positions: Float64Array.from(positions), triangles: Uint32Array.from(triangles) } };
+}

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue';
+import { limitsOf } from '../../../core/checks/draped.ts';
+import type { Blank } from '../../../core/mould/blank.ts';
+import { isDraped } from '../../../core/mould/draped.ts';
+import type { Dart } from '../../../core/mould/mouldForm.ts';
+import { usePiece } from '../../stores/piece.ts';
+import StrainMap from './StrainMap.vue';
+import type { MapQuantity } from './strainDrawing.ts';
+
+/** The blank of a piece from a mould: what the clay must do, flat and formed, and how far the work on it is. */
+const piece = usePiece();
+const formed = ref(false);
+const quantity = ref<MapQuantity>('gather');
+/** The last blank stays while the next one is laid. */
+const shown = shallowRef<Blank | null>(piece.laying.blank);
+watch(
+  () => piece.laying.blank,
+  (blank) => {
+    if (blank) shown.value = blank;
+  },
+);
+
+const QUANTITIES: readonly { value: MapQuantity; words: string }[] = [
+  { value: 'gather', words: 'Gather' },
+  { value: 'stretch', words: 'Stretch' },
+  { value: 'thickness', words: 'Thickness left' },
+];
+const draped = computed(() => (isDraped(piece.target) ? piece.target : null));
+const stopped = computed(() => piece.laying.stopped === piece.target && !piece.laying.blank);
+
+function moveDart(index: number, dart: Dart): void {
+  const { target } = piece;
+  if (!isDraped(target)) return;
+  const darts = (target.form.darts ?? []).map((one, at) => (at === index ? dart : one));
+  piece.change({ ...target, form: { ...target.form, darts } }, `dart.${index}`);
+}
+</script>
+
+<template>
+  <div class="blank-desk">
+    <StrainMap
+      v-if="shown && draped"
+      :blank="shown"
+      :formed="formed"
+      :quantity="quantity"
+      :limits="limitsOf(draped)"
+      :thickness="draped.slab.wall"
+      :darts="draped.form.darts ?? []"
+      @move="moveDart"
+      @moved="piece.endGesture()"
+    />
+    <p v-else class="wait" role="status">{{ piece.laying.trouble || 'Laying the slab flat.' }}</p>
+    <div class="blank-bar">
+      <div role="group" aria-label="The slab">
+        <button type="button" :aria-pressed="!formed" @click="formed = false">Flat</button>
+        <button type="button" :aria-pressed="formed" @click="formed = true">Formed</button>
+      </div>
+      <div role="group" aria-label="What is drawn">
+        <button
+          v-for="one in QUANTITIES"
+          :key="one.value"
+          type="button"
+          :aria-pressed="quantity === one.value"
+          @click="quantity = one.value"
+        >
+          {{ one.words }}
+        </button>
+      </div>
+      <div v-if="piece.laying.far !== null" class="far">
+        <progress :value="piece.laying.far" max="1" aria-label="Laying the slab flat" />
+        <button type="button" class="quiet" @click="piece.laying.stop()">Stop</button>
+      </div>
+      <button v-else-if="stopped" type="button" class="quiet" @click="piece.laying.lay()">Lay it flat</button>
+      <span v-else-if="piece.laying.trouble" role="alert">{{ piece.laying.trouble }}</span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.blank-desk {
+  display: grid;
+  grid-template-rows: minmax(0, 1fr) auto;
+}
+.wait {
+  display: grid;
+  place-content: center;
+  background: var(--cloth);
+}
+.blank-bar {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  align-items: center;
+  min-height: 58px;
+  padding: 6px 18px;
+  background: var(--panel);
+  border-top: 1px solid var(--line);
+}
+[role='group'] {
+  display: flex;
+  flex-wrap: wrap;
+}
+[role='group'] button {
+  min-height: 44px;
+  padding: 0 12px;
+  font-weight: 600;
+  border-bottom: 3px solid transparent;
+}
+[role='group'] button[aria-pressed='true'] {
+  color: var(--press);
+  border-bottom-color: var(--press);
+}
+.far {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin-left: auto;
+}
+progress {
+  width: 120px;
+  accent-color: var(--press);
+}
+</style>

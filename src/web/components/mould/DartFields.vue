@@ -1,0 +1,199 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { limitsOf } from '../../../core/checks/draped.ts';
+import type { Fault } from '../../../core/errors.ts';
+import { isDraped, type DrapedTarget } from '../../../core/mould/draped.ts';
+import type { Dart } from '../../../core/mould/mouldForm.ts';
+import { FACE_UP_WAYS, SEAM_WAYS } from '../piece/ways.ts';
+import { useBlankWork } from '../../composables/useBlankWork.ts';
+import { usePiece } from '../../stores/piece.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LengthField from '../fields/LengthField.vue';
+import NumberField from '../fields/NumberField.vue';
+
+/** How the blank is cut: its darts, what the clay takes, the face that lies up. */
+const piece = usePiece();
+const work = useBlankWork();
+const words = ref('');
+const draped = computed(() => (isDraped(piece.beside.target) ? piece.beside.target : null));
+const darts = computed(() => draped.value?.form.darts ?? []);
+
+function put(change: Partial<DrapedTarget['form']>, group: string | null = null): readonly Fault[] {
+  const { target } = piece;
+  return isDraped(target) ? piece.change({ ...target, form: { ...target.form, ...change } as DrapedTarget['form'] }, group) : []; // prettier-ignore
+}
+const now = () => (isDraped(piece.target) ? (piece.target.form.darts ?? []) : []);
+const dart = (index: number, key: keyof Dart) => (value: number) =>
+  put({ darts: now().map((one, at) => (at === index ? { ...one, [key]: value } : one)) }, `dart.${index}.${key}`);
+const limit = (key: 'stretch' | 'gather') => (value: number) =>
+  isDraped(piece.target) ? put({ limits: { ...limitsOf(piece.target), [key]: value } }, `limit.${key}`) : [];
+
+/** The widest gap between darts gets the next one. */
+function add(): void {
+  const list = [...now()].sort((one, other) => one.at - other.at);
+  const first = list[0];
+  if (!first) return void put({ darts: [{ at: 0, depth: 40 }] });
+  const gaps = list.map((one, index) => ({ from: one.at, wide: ((list[(index + 1) % list.length]?.at ?? 0) - one.at + 360) % 360 || 360 })); // prettier-ignore
+  const widest = gaps.reduce((most, gap) => (gap.wide > most.wide ? gap : most));
+  put({ darts: [...now(), { at: (Math.round((widest.from + widest.wide / 2) * 10) / 10) % 360, depth: first.depth }] });
+}
+
+async function propose(): Promise<void> {
+  words.value = '';
+  if (!isDraped(piece.target)) return;
+  const asked = piece.target;
+  const reply = await work.ask({ kind: 'propose', target: asked });
+  if (reply?.kind === 'failed') words.value = reply.rule;
+  if (reply?.kind !== 'proposed') return;
+  const { proposal } = reply;
+  if (proposal.kind === 'darts' && piece.target === asked) put({ darts: proposal.darts });
+  if (proposal.kind === 'none-needed') words.value = 'No darts are needed: it gathers less than this clay takes.';
+  if (proposal.kind === 'too-deep') words.value = 'Too deep for darts: make it from a foot and bands round it.';
+}
+const letter = (index: number) => String.fromCharCode(65 + index);
+</script>
+
+<template>
+  <section v-if="draped" aria-labelledby="dart-heading">
+    <h2 id="dart-heading">How it is cut</h2>
+    <ChoiceField
+      label="Face up"
+      name="faceUp"
+      :value="draped.slab.faceUp"
+      :choices="FACE_UP_WAYS"
+      @choose="(faceUp) => piece.change({ ...piece.target, slab: { ...piece.target.slab, faceUp } })"
+    />
+    <LengthField
+      label="Margin to trim"
+      name="margin"
+      :mm="draped.form.margin"
+      :take="(margin) => put({ margin }, 'margin')"
+      :done="piece.endGesture"
+    />
+    <h2>Darts</h2>
+    <p v-if="darts.length === 0" class="none">None: the rim gathers all round.</p>
+    <ul>
+      <li v-for="(one, index) in darts" :key="index">
+        <strong>{{ letter(index) }}</strong>
+        <div>
+          <NumberField
+            label="At"
+            :name="`dart-${index}-at`"
+            unit="°"
+            :digits="1"
+            :value="one.at"
+            :take="dart(index, 'at')"
+            :done="piece.endGesture"
+          />
+          <LengthField
+            label="Deep"
+            :name="`dart-${index}-depth`"
+            :mm="one.depth"
+            :take="dart(index, 'depth')"
+            :done="piece.endGesture"
+          />
+        </div>
+        <button
+          type="button"
+          class="away"
+          :aria-label="`Take dart ${letter(index)} away`"
+          @click="put({ darts: now().filter((_, at) => at !== index) })"
+        >
+          ×
+        </button>
+      </li>
+    </ul>
+    <div class="verbs">
+      <button type="button" class="quiet" @click="add">Add a dart</button>
+      <button v-if="work.far.value === null" type="button" class="quiet" @click="propose">Propose darts</button>
+      <template v-else>
+        <progress :value="work.far.value" max="1" aria-label="Looking for darts" />
+        <button type="button" class="quiet" @click="work.stop()">Give up</button>
+      </template>
+      <button v-if="darts.length" type="button" class="quiet" @click="put({ darts: [] })">None</button>
+    </div>
+    <p role="status" class="none">{{ words }}</p>
+    <h2>What the clay takes</h2>
+    <NumberField
+      label="Stretch, at most"
+      name="limit-stretch"
+      unit=" %"
+      :digits="1"
+      :factor="0.01"
+      :value="limitsOf(draped).stretch"
+      :take="limit('stretch')"
+      :done="piece.endGesture"
+    />
+    <NumberField
+      label="Gather, at most"
+      name="limit-gather"
+      unit=" %"
+      :digits="1"
+      :factor="0.01"
+      :value="limitsOf(draped).gather"
+      :take="limit('gather')"
+      :done="piece.endGesture"
+    />
+    <ChoiceField
+      label="Darts are joined"
+      name="seam"
+      :value="draped.seam.kind"
+      :choices="SEAM_WAYS.filter(({ value }) => value === 'bevel' || value === 'butt')"
+      @choose="
+        (kind) =>
+          piece.change({
+            ...piece.target,
+            seam: kind === 'bevel' ? { kind, angle: 45, panels: 1 } : { kind: 'butt', panels: 1 },
+          })
+      "
+    />
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 17px;
+  margin: 12px 0 4px;
+}
+h2:first-child {
+  margin-top: 4px;
+}
+.none {
+  font-size: 15px;
+  color: var(--ink-soft);
+  padding: 4px 0;
+}
+ul {
+  list-style: none;
+  padding: 0;
+}
+li {
+  display: grid;
+  grid-template-columns: 24px minmax(0, 1fr) 44px;
+  align-items: center;
+  border-bottom: 1px solid var(--line);
+}
+li strong {
+  font-family: 'Bitter', serif;
+  font-size: 19px;
+}
+.away {
+  min-height: 44px;
+  font-size: 20px;
+  color: var(--press);
+}
+.verbs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  padding: 8px 0;
+}
+.verbs .quiet {
+  padding: 4px 12px;
+}
+progress {
+  width: 90px;
+  accent-color: var(--press);
+}
+</style>

@@ -1,0 +1,123 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import type { MouldSide } from '../../../core/flatten/blankOf.ts';
+import { readMould } from '../../../core/mould/importedMould.ts';
+import type { MouldForm, MouldWall } from '../../../core/mould/mouldForm.ts';
+import { isDraped } from '../../../core/mould/draped.ts';
+import { usePiece } from '../../stores/piece.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { SIDE_WAYS, WALL_WAYS } from './mouldWays.ts';
+import { readProfile } from './readProfile.ts';
+
+/** What kind of mould it is, or the file that it is read from. */
+const piece = usePiece();
+const form = computed(() => (isDraped(piece.beside.target) ? piece.beside.target.form : null));
+const trouble = ref('');
+
+function chooseSide(side: MouldSide): void {
+  const { target } = piece;
+  if (isDraped(target)) piece.change({ ...target, form: { ...target.form, side } });
+}
+
+/** A full dome has no floor; all others get one of three quarters of the rim. */
+function chooseWall(wall: MouldWall): void {
+  const { form: now } = piece.target;
+  if (now.kind !== 'mould') return;
+  const { foot, profile, ...rest } = now;
+  const floor = foot ?? shrunk(now.rim);
+  const next: MouldForm = wall === 'dome' ? { ...rest, wall } : { ...rest, wall, foot: floor, ...(wall === 'drawn' && { profile: profile ?? [[0, 0], [0.5, 0.3], [1, 1]] }) }; // prettier-ignore
+  const faults = piece.change({ ...piece.target, form: next });
+  trouble.value = faults[0]?.rule ?? '';
+}
+
+function shrunk(rim: MouldForm['rim']): MouldForm['rim'] {
+  const share = 0.75;
+  if (rim.kind === 'circle') return { ...rim, diameter: share * rim.diameter };
+  if (rim.kind === 'polygon') return { ...rim, acrossFlats: share * rim.acrossFlats, corner: share * rim.corner };
+  const sized = { ...rim, length: share * rim.length, width: share * rim.width };
+  return sized.kind === 'rounded' ? { ...sized, corner: share * sized.corner } : sized;
+}
+
+async function readFile(event: Event): Promise<void> {
+  const input = event.currentTarget as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  trouble.value = '';
+  if (/\.svg$/i.test(file.name)) return takeProfile(file.name, await file.text());
+  const reading = readMould(file.name, new Uint8Array(await file.arrayBuffer()));
+  if (reading.kind === 'refused') {
+    trouble.value = `${file.name} ${reading.rule}.`;
+    return;
+  }
+  const side = form.value?.side ?? 'hump';
+  const faults = piece.change({ ...piece.target, form: { ...reading.form, side } });
+  trouble.value = faults[0] ? `${file.name} ${faults[0].rule}.` : '';
+}
+
+function takeProfile(name: string, text: string): void {
+  const { form: now } = piece.target;
+  const reading = readProfile(text);
+  if (reading.kind === 'refused') {
+    trouble.value = `${name} ${reading.rule}.`;
+    return;
+  }
+  if (now.kind !== 'mould') {
+    trouble.value = 'A wall is read for a mould that is given by its outlines.';
+    return;
+  }
+  const faults = piece.change({ ...piece.target, form: { ...now, wall: 'drawn', foot: now.foot ?? shrunk(now.rim), profile: reading.profile } }); // prettier-ignore
+  trouble.value = faults[0] ? `${name}: ${faults[0].rule}.` : '';
+}
+</script>
+
+<template>
+  <div v-if="form">
+    <ChoiceField label="The slab lies" name="side" :value="form.side" :choices="SIDE_WAYS" @choose="chooseSide" />
+    <ChoiceField
+      v-if="form.kind === 'mould'"
+      label="Its wall is"
+      name="mould-wall"
+      :value="form.wall"
+      :choices="WALL_WAYS"
+      @choose="chooseWall"
+    />
+    <p v-else class="read">Read from a file: {{ form.vertices.length }} vertices.</p>
+    <label class="quiet file">
+      Read a mould from a file
+      <input type="file" name="mould-file" accept=".obj,.stl,.svg" @change="readFile" />
+    </label>
+    <p class="read">OBJ or STL in mm, or a wall drawn as one SVG path from floor to rim.</p>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+  </div>
+</template>
+
+<style scoped>
+.file {
+  display: inline-flex;
+  align-items: center;
+  margin: 8px 0 2px;
+  padding: 4px 12px;
+  cursor: pointer;
+}
+.file:focus-within {
+  outline: 3px solid var(--press);
+}
+.file input {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  opacity: 0;
+}
+.read {
+  font-size: 15px;
+  color: var(--ink-soft);
+  padding: 2px 0 6px;
+}
+.trouble {
+  padding: 8px 12px;
+  margin: 4px 0 8px;
+  border-left: 4px solid var(--stop-edge);
+  background: var(--stop);
+}
+</style>

@@ -1,0 +1,271 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, shallowRef, watch } from 'vue';
+import type { Blank } from '../../../core/mould/blank.ts';
+import type { Dart, StrainLimits } from '../../../core/mould/mouldForm.ts';
+import { useDrag } from '../../composables/useDrag.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { useSize } from '../../composables/useSize.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { dartTips, dartTo } from './dartPlaces.ts';
+import {
+  figuresAt,
+  flatView,
+  formedView,
+  mapColour,
+  mapFigures,
+  paintMap,
+  paintOrder,
+  type MapQuantity,
+} from './strainDrawing.ts';
+
+/** What the clay must do, drawn on the flat blank or on the formed piece; figures under the pointer, darts by their tips. */
+const props = defineProps<{
+  blank: Blank;
+  formed: boolean;
+  quantity: MapQuantity;
+  limits: StrainLimits;
+  thickness: number;
+  darts: readonly Dart[];
+}>();
+const emit = defineEmits<{ move: [index: number, dart: Dart]; moved: [] }>();
+
+const settings = useSettings();
+const lengths = useLengths();
+const box = ref<HTMLElement | null>(null);
+const canvas = ref<HTMLCanvasElement | null>(null);
+const { width, height } = useSize(box);
+/** From where the formed piece is seen (degrees). */
+const turn = ref({ round: -32, up: 38 });
+const under = shallowRef<{ readonly x: number; readonly y: number; readonly words: string } | null>(null);
+
+/** Room round the blank for the scale and the figures (px). */
+const AIR = 56;
+const limit = computed(() => (props.quantity === 'thickness' ? null : props.limits[props.quantity]));
+const figures = computed(() => mapFigures(props.blank, props.quantity, limit.value));
+const view = computed(() => ({ width: width.value, height: height.value, air: AIR }));
+const seen = computed(() =>
+  props.formed
+    ? formedView(props.blank, view.value, turn.value.round, turn.value.up)
+    : flatView(props.blank, view.value),
+);
+const order = computed(() => paintOrder(props.blank, seen.value, !props.formed));
+const tips = computed(() => (props.formed ? [] : dartTips(props.blank, seen.value, props.darts)));
+
+function paint(): void {
+  const pen = canvas.value?.getContext('2d');
+  if (!canvas.value || !pen || width.value === 0) return;
+  const sharp = window.devicePixelRatio || 1;
+  canvas.value.width = Math.round(width.value * sharp);
+  canvas.value.height = Math.round(height.value * sharp);
+  pen.setTransform(sharp, 0, 0, sharp, 0, 0);
+  pen.lineJoin = 'round';
+  paintMap(pen, props.blank, seen.value, order.value, figures.value, '#2b1f1a');
+  const edge = getComputedStyle(canvas.value).getPropertyValue('--slab-edge').trim() || '#3b2a22';
+  pen.strokeStyle = edge;
+  pen.lineWidth = props.formed ? 1.2 : 2;
+  pen.beginPath();
+  props.blank.border.forEach((vertex, index) => {
+    if (index === 0) pen.moveTo(seen.value.x[vertex] as number, seen.value.y[vertex] as number);
+    else pen.lineTo(seen.value.x[vertex] as number, seen.value.y[vertex] as number);
+  });
+  pen.closePath();
+  pen.stroke();
+}
+onMounted(paint);
+watch([seen, order, figures, () => settings.light], paint, { flush: 'post' });
+
+const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
+const shownAs = (value: number) => (props.quantity === 'thickness' ? lengths.length(value * props.thickness) : percent(value)); // prettier-ignore
+/** The scale's marks: its ends, and the limit. */
+const marks = computed(() => {
+  const { least, greatest } = figures.value;
+  const place = (value: number) => (100 * (value - least)) / Math.max(1e-9, greatest - least);
+  return [
+    { at: 0, words: shownAs(least) },
+    ...(limit.value === null ? [] : [{ at: place(limit.value), words: `limit ${percent(limit.value)}` }]),
+    { at: 100, words: shownAs(greatest) },
+  ].filter(({ at }, index, all) => index !== 2 || at - (all[1]?.at ?? 0) > 16 || all.length < 3);
+});
+const colours = Array.from({ length: 11 }, (_, index) => mapColour(index / 10)).join(', ');
+
+function onPointer(event: PointerEvent): void {
+  const bounds = canvas.value?.getBoundingClientRect();
+  if (!bounds) return;
+  const [x, y] = [event.clientX - bounds.left, event.clientY - bounds.top];
+  const found = figuresAt(props.blank, seen.value, order.value, x, y);
+  under.value = found && {
+    x,
+    y,
+    words: `gathers ${percent(found.gather)}, stretches ${percent(found.stretch)}, ${lengths.length(found.thickness * props.thickness)} left`,
+  };
+}
+
+let before = turn.value;
+const turning = useDrag({
+  move: (dx, dy) => {
+    turn.value = { round: before.round + dx / 2, up: Math.max(5, Math.min(90, before.up + dy / 2)) };
+  },
+  end: () => undefined,
+});
+function onDown(event: PointerEvent): void {
+  if (!props.formed) return;
+  before = turn.value;
+  turning.start(event);
+}
+const TURNS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-10, 0], ArrowRight: [10, 0], ArrowUp: [0, 10], ArrowDown: [0, -10] }; // prettier-ignore
+function onKey(event: KeyboardEvent): void {
+  const by = TURNS[event.key];
+  if (!by || !props.formed) return;
+  event.preventDefault();
+  turn.value = { round: turn.value.round + by[0], up: Math.max(5, Math.min(90, turn.value.up + by[1])) };
+}
+
+/** The tip that is dragged, and where it was taken. */
+let held: { readonly index: number; readonly at: readonly [number, number]; readonly blank: Blank; readonly seen: typeof seen.value } | null = null; // prettier-ignore
+const tipDrag = useDrag({
+  move: (dx, dy) => {
+    if (held) emit('move', held.index, dartTo(held.blank, held.seen, held.at[0] + dx, held.at[1] + dy));
+  },
+  end: () => {
+    held = null;
+    emit('moved');
+  },
+});
+function takeTip(index: number, at: readonly [number, number], event: PointerEvent): void {
+  held = { index, at, blank: props.blank, seen: seen.value };
+  (event.currentTarget as HTMLElement).focus();
+  tipDrag.start(event);
+}
+/** Arrow keys: deeper and shallower (mm), round the rim (degrees). */
+function keyTip(index: number, event: KeyboardEvent): void {
+  const dart = props.darts[index];
+  const by = { ArrowUp: [0, 2], ArrowDown: [0, -2], ArrowLeft: [1, 0], ArrowRight: [-1, 0] }[event.key];
+  if (!dart || !by) return;
+  event.preventDefault();
+  emit('move', index, { at: (dart.at + (by[0] ?? 0) + 360) % 360, depth: Math.max(5, dart.depth + (by[1] ?? 0)) });
+}
+</script>
+
+<template>
+  <div ref="box" class="strain-map" :data-scale="seen.scale">
+    <canvas
+      ref="canvas"
+      role="img"
+      tabindex="0"
+      :class="{ formed }"
+      :aria-label="`${formed ? 'The formed piece' : 'The flat blank'}: ${quantity}, from ${shownAs(figures.least)} to ${shownAs(figures.greatest)}`"
+      @pointermove="onPointer"
+      @pointerdown="onDown"
+      @pointerleave="under = null"
+      @keydown="onKey"
+    />
+    <div
+      v-for="tip in tips"
+      :key="tip.index"
+      class="tip"
+      role="slider"
+      tabindex="0"
+      :aria-label="`Tip of dart ${String.fromCharCode(65 + tip.index)}: up and down cut it deeper, left and right move it`"
+      :aria-valuenow="darts[tip.index]?.depth"
+      :aria-valuetext="lengths.length(darts[tip.index]?.depth ?? 0)"
+      :style="{ transform: `translate(${tip.at[0]}px, ${tip.at[1]}px)` }"
+      @pointerdown="takeTip(tip.index, tip.at, $event)"
+      @keydown="keyTip(tip.index, $event)"
+      @blur="emit('moved')"
+    >
+      {{ String.fromCharCode(65 + tip.index) }}
+    </div>
+    <p
+      v-if="under"
+      class="under"
+      :style="{ left: `${Math.min(under.x + 14, width - 230)}px`, top: `${Math.max(8, under.y - 44)}px` }"
+    >
+      {{ under.words }}
+    </p>
+    <div class="scale" aria-hidden="true">
+      <div class="bar" :style="{ background: `linear-gradient(90deg, ${colours})` }" />
+      <span v-for="mark in marks" :key="mark.words" class="mark" :style="{ left: `${mark.at}%` }">{{
+        mark.words
+      }}</span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.strain-map {
+  position: relative;
+  overflow: hidden;
+  min-height: 340px;
+  background: var(--cloth);
+}
+canvas {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+}
+canvas.formed {
+  cursor: grab;
+  touch-action: none;
+}
+.tip {
+  position: absolute;
+  top: 0;
+  left: 0;
+  width: 44px;
+  height: 44px;
+  margin: -22px 0 0 -22px;
+  border-radius: 50%;
+  cursor: move;
+  touch-action: none;
+  padding: 2px 0 0 32px;
+  font-family: 'Bitter', serif;
+  font-size: 20px;
+  font-weight: 600;
+  line-height: 1;
+}
+.tip::after {
+  content: '';
+  position: absolute;
+  inset: 13px;
+  border-radius: 50%;
+  background: var(--press);
+  border: 2px solid var(--panel);
+}
+.under {
+  position: absolute;
+  padding: 4px 10px;
+  width: 220px;
+  font-size: 15px;
+  font-weight: 600;
+  border-radius: 8px;
+  color: var(--ink);
+  background: var(--panel);
+  pointer-events: none;
+}
+.scale {
+  position: absolute;
+  left: 28px;
+  right: 28px;
+  top: 14px;
+  height: 40px;
+  font-size: 15px;
+  font-weight: 600;
+  max-width: 420px;
+}
+.bar {
+  position: absolute;
+  inset: 0 0 auto;
+  height: 14px;
+  border: 1.5px solid var(--slab-edge);
+}
+.mark {
+  position: absolute;
+  top: 17px;
+  transform: translateX(-50%);
+  white-space: nowrap;
+}
+.mark:first-of-type {
+  transform: none;
+}
+</style>

@@ -1,0 +1,16 @@
+import type { MouldSide } from '../../../core/flatten/blankOf.ts';
+import type { MouldWall } from '../../../core/mould/mouldForm.ts';
+import type { Choice } from '../fields/choice.ts';
+
+export const SIDE_WAYS: readonly Choice<MouldSide>[] = [
+  { value: 'hump', title: 'over a hump', why: 'The inside touches the mould: the mould sets the inner size.' },
+  { value: 'slump', title: 'in a hollow', why: 'The outside touches the mould: the mould sets the outer size.' },
+];
+
+export const WALL_WAYS: readonly Choice<MouldWall>[] = [
+  { value: 'straight', title: 'straight', why: 'A flat floor, an edge, and a straight wall to the rim.' },
+  { value: 'curved', title: 'curved', why: 'Leaves the floor without an edge and stands upright at the rim.' },
+  { value: 's', title: 'S-shaped', why: 'Leaves the floor without an edge and lies level again at the rim.' },
+  { value: 'dome', title: 'full dome', why: 'No flat floor: over a circle it is part of a ball.' },
+  { value: 'drawn', title: 'drawn', why: 'Follows a line of its own, read from an SVG path.' },
+];

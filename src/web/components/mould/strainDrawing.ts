@@ -1,0 +1,166 @@
+import { interpolateLab, piecewise } from 'd3';
+import type { Blank } from '../../../core/mould/blank.ts';
+
+/** What is drawn on the map. */
+export type MapQuantity = 'gather' | 'stretch' | 'thickness';
+
+/** The map's figures: at each vertex, its scale, and the steps of its contour lines. */
+export interface MapFigures {
+  readonly values: Float64Array;
+  readonly least: number;
+  readonly greatest: number;
+  readonly steps: readonly number[];
+  /** The limit, which is drawn as the strong line. */
+  readonly limit: number | null;
+}
+
+/** Even to the eye from light to dark: its lightness falls in equal steps. */
+export const mapColour = piecewise(interpolateLab, ['#fdf3dc', '#d9a566', '#9a5a3c', '#4a2436']);
+
+/** Steps between contour lines (fractions). */
+const STEPS = [0.005, 0.01, 0.02, 0.05, 0.1] as const;
+
+export function mapFigures({ strain }: Blank, quantity: MapQuantity, limit: number | null): MapFigures {
+  const values = strain[quantity];
+  const least = quantity === 'thickness' ? strain.most.thin : 0;
+  const greatest = quantity === 'thickness' ? strain.most.thick : Math.max(strain.most[quantity], (limit ?? 0) * 1.1);
+  const span = Math.max(1e-6, greatest - least);
+  const step = STEPS.find((one) => span / one <= 8) ?? 0.2;
+  const first = Math.ceil(least / step + 1e-9);
+  const steps = Array.from({ length: Math.max(0, Math.floor(greatest / step) - first + 1) }, (_, index) => (first + index) * step); // prettier-ignore
+  return { values, least, greatest, steps, limit };
+}
+
+/** A vertex on the screen (px), and how near it is to the eye. */
+export interface Projected {
+  readonly x: Float64Array;
+  readonly y: Float64Array;
+  readonly near: Float64Array;
+  readonly scale: number;
+  readonly middle: readonly [number, number];
+}
+
+interface View {
+  readonly width: number;
+  readonly height: number;
+  /** Room to be left at each side (px). */
+  readonly air: number;
+}
+
+function fitted(u: Float64Array, v: Float64Array, near: Float64Array, { width, height, air }: View): Projected {
+  let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
+  u.forEach((value, index) => {
+    [x0, x1] = [Math.min(x0, value), Math.max(x1, value)];
+    [y0, y1] = [Math.min(y0, v[index] as number), Math.max(y1, v[index] as number)];
+  });
+  const scale = Math.max(0.05, Math.min((width - 2 * air) / (x1 - x0), (height - 2 * air) / (y1 - y0)));
+  const middle = [(x0 + x1) / 2, (y0 + y1) / 2] as const;
+  return {
+    x: u.map((value) => width / 2 + scale * (value - middle[0])),
+    y: v.map((value) => height / 2 - scale * (value - middle[1])),
+    near,
+    scale,
+    middle,
+  };
+}
+
+/** The flat blank seen from above. */
+export function flatView({ uv }: Blank, view: View): Projected {
+  const count = uv.length / 2;
+  const axis = (at: 0 | 1) => Float64Array.from({ length: count }, (_, vertex) => uv[2 * vertex + at] as number);
+  return fitted(axis(0), axis(1), new Float64Array(count), view);
+}
+
+/** The formed piece seen from a side, turned round and up (degrees). */
+export function formedView({ mesh }: Blank, view: View, round: number, up: number): Projected {
+  const { positions } = mesh;
+  const count = positions.length / 3;
+  const [c, s] = [Math.cos((round * Math.PI) / 180), Math.sin((round * Math.PI) / 180)];
+  const [ce, se] = [Math.cos((up * Math.PI) / 180), Math.sin((up * Math.PI) / 180)];
+  const [u, v, near] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)];
+  for (let vertex = 0; vertex < count; vertex += 1) {
+    const [x, y, z] = [0, 1, 2].map((axis) => positions[3 * vertex + axis] as number) as [number, number, number];
+    const away = -s * x + c * y;
+    u[vertex] = c * x + s * y;
+    v[vertex] = away * se + z * ce;
+    near[vertex] = -away * ce + z * se;
+  }
+  return fitted(u, v, near, view);
+}
+
+/** Triangles in the order in which they are painted: what lies behind first. */
+export function paintOrder({ mesh }: Blank, { near }: Projected, flat: boolean): Uint32Array {
+  const { triangles } = mesh;
+  const order = Uint32Array.from({ length: triangles.length / 3 }, (_, index) => index);
+  if (flat) return order;
+  const depth = Float64Array.from(order, (index) => (near[triangles[3 * index] as number] as number) + (near[triangles[3 * index + 1] as number] as number) + (near[triangles[3 * index + 2] as number] as number)); // prettier-ignore
+  return order.sort((one, other) => (depth[one] as number) - (depth[other] as number));
+}
+
+/** Paints the map: each triangle by its mean, then the contour lines that run through it. */
+export function paintMap(
+  pen: CanvasRenderingContext2D,
+  blank: Blank,
+  seen: Projected,
+  order: Uint32Array,
+  figures: MapFigures,
+  ink: string,
+): void {
+  const { triangles } = blank.mesh;
+  const { values, least, greatest, steps, limit } = figures;
+  const span = Math.max(1e-9, greatest - least);
+  for (const index of order) {
+    const corners = [0, 1, 2].map((side) => triangles[3 * index + side] as number) as [number, number, number];
+    const own = corners.map((vertex) => values[vertex] as number) as [number, number, number];
+    const colour = mapColour(Math.max(0, Math.min(1, ((own[0] + own[1] + own[2]) / 3 - least) / span)));
+    pen.fillStyle = colour;
+    pen.strokeStyle = colour;
+    pen.lineWidth = 0.8;
+    pen.beginPath();
+    corners.forEach((vertex, side) => {
+      if (side === 0) pen.moveTo(seen.x[vertex] as number, seen.y[vertex] as number);
+      else pen.lineTo(seen.x[vertex] as number, seen.y[vertex] as number);
+    });
+    pen.closePath();
+    pen.fill();
+    pen.stroke();
+    for (const level of limit === null ? steps : [...steps, limit]) {
+      const ends = [0, 1, 2].flatMap((side) => {
+        const [a, b] = [side, (side + 1) % 3];
+        const [p, q] = [own[a] as number, own[b] as number];
+        if (p < level === q < level) return [];
+        const f = (level - p) / (q - p);
+        const [from, to] = [corners[a] as number, corners[b] as number];
+        return [[(seen.x[from] as number) + f * ((seen.x[to] as number) - (seen.x[from] as number)), (seen.y[from] as number) + f * ((seen.y[to] as number) - (seen.y[from] as number))] as const]; // prettier-ignore
+      });
+      const [one, other] = ends;
+      if (!one || !other) continue;
+      pen.strokeStyle = level === limit ? ink : 'rgba(43, 31, 26, 0.45)';
+      pen.lineWidth = level === limit ? 2.6 : 1;
+      pen.beginPath();
+      pen.moveTo(one[0], one[1]);
+      pen.lineTo(other[0], other[1]);
+      pen.stroke();
+    }
+  }
+}
+
+/** The figures of a blank at a place on the screen; null beside it. */
+export function figuresAt(blank: Blank, seen: Projected, order: Uint32Array, px: number, py: number) {
+  const { triangles } = blank.mesh;
+  for (let at = order.length - 1; at >= 0; at -= 1) {
+    const index = order[at] as number;
+    const [a, b, c] = [0, 1, 2].map((side) => triangles[3 * index + side] as number) as [number, number, number];
+    const [x0, y0] = [seen.x[a] as number, seen.y[a] as number];
+    const [ux, uy] = [(seen.x[b] as number) - x0, (seen.y[b] as number) - y0];
+    const [vx, vy] = [(seen.x[c] as number) - x0, (seen.y[c] as number) - y0];
+    const whole = ux * vy - uy * vx;
+    if (whole === 0) continue;
+    const f = ((px - x0) * vy - (py - y0) * vx) / whole;
+    const g = (ux * (py - y0) - uy * (px - x0)) / whole;
+    if (f < 0 || g < 0 || f + g > 1) continue;
+    const mix = (values: Float64Array) => (1 - f - g) * (values[a] as number) + f * (values[b] as number) + g * (values[c] as number); // prettier-ignore
+    return { stretch: mix(blank.strain.stretch), gather: mix(blank.strain.gather), thickness: mix(blank.strain.thickness) }; // prettier-ignore
+  }
+  return null;
+}

@@ -1,0 +1,52 @@
+import { computed, shallowRef, watch, type ShallowRef } from 'vue';
+import type { Blank } from '../../core/mould/blank.ts';
+import { isDraped } from '../../core/mould/draped.ts';
+import type { Target } from '../../core/piece/target.ts';
+import { useBlankWork } from './useBlankWork.ts';
+
+/** Pause after the last change before the fine blank is laid (ms). */
+const LAY_AFTER = 250;
+
+/** What of a target its blank depends on. */
+function sameBlank(one: Target, other: Target): boolean {
+  return one.form === other.form && one.slab === other.slab && one.seam === other.seam;
+}
+
+/** The fine blank of a draped target, laid in a worker after each change; the quick one stands in until then. */
+export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
+  const work = useBlankWork();
+  const laid = shallowRef<{ readonly target: Target; readonly blank: Blank } | null>(null);
+  const trouble = shallowRef('');
+  const stopped = shallowRef<Target | null>(null);
+  let timer: ReturnType<typeof setTimeout> | undefined;
+
+  async function lay(): Promise<void> {
+    const wanted = target.value;
+    if (!isDraped(wanted)) return;
+    stopped.value = null;
+    const reply = await work.ask({ kind: 'lay', target: wanted });
+    if (reply?.kind === 'laid') laid.value = { target: wanted, blank: reply.blank };
+    if (reply?.kind === 'failed') trouble.value = reply.rule;
+  }
+
+  watch(
+    target,
+    (now) => {
+      clearTimeout(timer);
+      trouble.value = '';
+      if (!isDraped(now)) return work.stop();
+      if (laid.value && sameBlank(laid.value.target, now)) return;
+      work.stop();
+      timer = setTimeout(() => void lay(), LAY_AFTER);
+    },
+    { immediate: true },
+  );
+
+  const blank = computed(() => (laid.value && sameBlank(laid.value.target, target.value) ? laid.value.blank : null));
+  const stop = () => {
+    clearTimeout(timer);
+    stopped.value = target.value;
+    work.stop();
+  };
+  return { blank, far: work.far, trouble, stopped, lay, stop };
+}
