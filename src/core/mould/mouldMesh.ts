@@ -13,6 +13,19 @@ function apart(one: Point3, other: Point3): number {
   return Math.hypot(one[0] - other[0], one[1] - other[1], one[2] - other[2]);
 }
 
+/** Points nearer to one another than this part of the spacing are one: a flat side may run out into a point. */
+const CLOSEST = 0.05;
+
+function parted(places: readonly { readonly share: number; readonly point: Point3 }[], closest: number): Ring {
+  const first = places[0]?.point;
+  const kept = places.filter(({ point }, index) => {
+    const before = places[index - 1]?.point;
+    if (!before || !first) return true;
+    return apart(before, point) > closest && apart(first, point) > closest;
+  });
+  return { shares: kept.map(({ share }) => share), points: kept.map(({ point }) => point) };
+}
+
 /** Mean length of the lines along which a mould is meshed: over the floor, round its edge, up the wall (mm). */
 function waysOut(moved: MovedMould, middle: Point3): { floor: number; edge: number; wall: number } {
   const bearings = Array.from({ length: 24 }, (_, index) => moved.bearingAt(index / 24));
@@ -58,7 +71,7 @@ export function mouldMesh(surface: MouldSurface, distance: number, spacing: numb
   const ring = (at: (bearing: Bearing) => Point3, kept: readonly number[]): Ring => {
     const count = Math.max(LEAST_ROUND, Math.round(girthOf(moved, at) / spacing));
     const shares = ringShares(count, count > 3 * kept.length ? kept : []);
-    return { shares, points: shares.map((share) => at(moved.bearingAt(share))) };
+    return parted(shares.map((share) => ({ share, point: at(moved.bearingAt(share)) })), CLOSEST * spacing); // prettier-ignore
   };
   const rings: Ring[] = [];
   if (surface.floored) {

@@ -1,7 +1,9 @@
 import { firedBetween } from '../clay/bars.ts';
 import { firedLength } from '../clay/shrinkage.ts';
+import { isDraped } from '../mould/draped.ts';
 import type { Development } from './develop.ts';
 import { formSizes } from './formSizes.ts';
+import { kindOf } from './kinds/kinds.ts';
 import type { Target } from './target.ts';
 
 /** A finished size, and between what it comes out of the kiln. Lengths fired mm. */
@@ -18,6 +20,7 @@ export interface FinishedSize {
  */
 export function finishedBetween(target: Target, interval: readonly [number, number]): FinishedSize[] {
   const { form, size, clay } = target;
+  if (isDraped(target)) return formedBetween(target, interval);
   const wet = size.state === 'wet' || form.kind === 'former';
   return formSizes(form)
     .filter(({ unit }) => unit !== 'count')
@@ -35,4 +38,19 @@ export function capacityBetween(
 ): readonly [number, number] {
   const at = (shrinkage: number) => finished.capacityBrim * ((1 - shrinkage) / (1 - clay.shrinkage)) ** 3;
   return [at(interval[1]), at(interval[0])];
+}
+
+/** What a mould gives: its own sizes are the tool's, not the piece's. */
+function formedBetween(target: Target, interval: readonly [number, number]): FinishedSize[] {
+  const { across, height } = kindOf(target).standing(target);
+  const { shrinkage } = target.clay;
+  const rows: readonly (readonly [string, string, number])[] = [
+    ['length', 'Length', across[0]],
+    ['width', 'Width', across[1]],
+    ['height', 'Height', height],
+  ];
+  return rows.map(([key, label, wet]) => {
+    const fired = firedLength(wet, shrinkage);
+    return { key, label, fired, between: firedBetween(fired, shrinkage, interval) };
+  });
 }
