@@ -57,8 +57,8 @@ export function eachVisit(
 }
 
 /** Waits until an element's text fits, and returns it. */
-export async function textOf(locator: Locator, wanted: RegExp): Promise<string> {
-  const until = Date.now() + 8000;
+export async function textOf(locator: Locator, wanted: RegExp, most = 8000): Promise<string> {
+  const until = Date.now() + most;
   for (;;) {
     const text = ((await locator.first().textContent()) ?? '').replace(/\s+/g, ' ').trim();
     if (wanted.test(text)) return text;

@@ -15,7 +15,7 @@ import { recordService } from './services/records.ts';
 import type { Door } from './services/door.ts';
 
 /** Largest body that the server reads. */
-const BODY_LIMIT = '1mb';
+const BODY_LIMIT = '4mb';
 
 /** What the app is built from. */
 export interface AppParts {

@@ -40,12 +40,12 @@ const WORDS: Readonly<Record<DrapeAdvice, readonly [Check['level'], string, stri
   sections: ['stop', 'Make it from sections instead', 'No dart takes so much: a foot disc with tapered bands round it does.'], // prettier-ignore
 };
 
-/** A mesh that is too fine to be laid at every key. */
-const UNLAID: Check = { code: 'drape', level: 'note', title: 'The blank is being laid', phrase: ['It is drawn as seen from above until then.'] }; // prettier-ignore
+/** At every key a quick blank is drawn, too coarse to be judged by. */
+const UNLAID: Check = { code: 'drape', level: 'note', title: 'The blank is being laid', phrase: ['What the clay must do follows in a moment.'] }; // prettier-ignore
 
 function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
   if (!blank) return [];
-  if (Number.isNaN(blank.distortion)) return [UNLAID];
+  if (!blank.fine) return [UNLAID];
   const { stretch, gather, thin } = blank.strain.most;
   const limits = limitsOf(target);
   const [level, title, todo] = WORDS[drapeAdvice({ stretch, gather }, limits)];

@@ -43,6 +43,7 @@ function written(text: string): MeshReading {
     corners.push(...figures);
     if (corners.length / 9 > MESH_LIMITS.triangles) return refused(`has more than ${MESH_LIMITS.triangles} triangles`);
   }
+  if (!/\bendsolid\b/.test(text)) return refused('is cut short: its end is missing');
   if (corners.length % 9 !== 0) return refused('is cut short: its last triangle lacks a corner');
   return welded(Float64Array.from(corners));
 }

@@ -20,7 +20,7 @@ function seenBlank(mesh: Mesh): Blank {
   const uv = seenFlat(mesh) ?? stretchedInDisc(mesh, meshArea(mesh));
   const laid = { mesh, uv: aligned(mesh, uv) };
   const border = borderOf(mesh) ?? [];
-  return { ...laid, border, cuts: [], strain: strainOf(laid), distortion: NaN, iterations: 0, converged: false, missed: [] }; // prettier-ignore
+  return { ...laid, border, cuts: [], strain: strainOf(laid), distortion: NaN, iterations: 0, converged: false, fine: false, missed: [] }; // prettier-ignore
 }
 
 /** Who is told how far the work is, and may stop it. */
@@ -39,6 +39,8 @@ export interface Blank extends LaidMesh {
   readonly distortion: number;
   readonly iterations: number;
   readonly converged: boolean;
+  /** Fine enough for the knife and for advice; a quick one is for drawing only. */
+  readonly fine: boolean;
   /** Darts that could not be cut, as their places in the list. */
   readonly missed: readonly number[];
 }
@@ -156,7 +158,7 @@ export function baseOf(mesh: Mesh, run: BlankRun = {}): BlankBase {
 
 /** Cuts darts into a laid surface and lays it flat again with the cuts open; their sides keep their length. */
 export function dartedOf(base: BlankBase, darts: readonly Dart[], run: BlankRun = {}): Blank {
-  if (darts.length === 0) return { ...base, cuts: [], strain: strainOf(base), missed: [] };
+  if (darts.length === 0) return { ...base, cuts: [], strain: strainOf(base), fine: true, missed: [] };
   const { laid, cuts, missed } = cutAll(base, base.border, darts);
   const { uv, distortion, iterations, converged } = flatten(laid.mesh, {
     start: laid.uv,
@@ -165,7 +167,7 @@ export function dartedOf(base: BlankBase, darts: readonly Dart[], run: BlankRun 
     step: (_, iteration) => run.step?.(Math.min(0.95, iteration / USUAL_STEPS)),
   });
   const open: LaidMesh = { mesh: laid.mesh, uv: aligned(laid.mesh, uv) };
-  return { ...open, cuts, strain: strainOf(open), border: borderOf(laid.mesh) ?? [], distortion, iterations, converged, missed }; // prettier-ignore
+  return { ...open, cuts, strain: strainOf(open), border: borderOf(laid.mesh) ?? [], distortion, iterations, converged, fine: true, missed }; // prettier-ignore
 }
 
 /**
@@ -183,7 +185,7 @@ export function layBlank(target: DrapedTarget, fineness: Fineness, run: BlankRun
   const mesh = faceMesh(target, 'neutral', BLANK_VERTICES[fineness]);
   if (fineness === 'quick' && vertexCount(mesh) > QUICK_MOST) return seenBlank(mesh);
   const base = baseOf(mesh, half(0, darts.length > 0 ? 0.5 : 1));
-  return dartedOf(base, darts, half(0.5, 0.5));
+  return { ...dartedOf(base, darts, half(0.5, 0.5)), fine: fineness === 'fine' || target.form.kind === 'mesh' };
 }
 
 /** Number of vertices that a blank was worked out with. */

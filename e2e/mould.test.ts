@@ -1,0 +1,125 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import DxfParser from 'dxf-parser';
+import { download, eachVisit, figure, kept, textOf, type } from './visit.ts';
+
+jest.setTimeout(120_000);
+const visit = eachVisit({ demo: true });
+const folder = mkdtempSync(join(tmpdir(), 'fawn-mould-'));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+/** A shallow round bowl, 200 across and 24 deep, as an OBJ file. */
+function bowl(): string {
+  const rings = 12;
+  const rows = ['v 0 0 0'];
+  const node = (ring: number, at: number) => (ring === 0 ? 1 : 2 + 3 * ring * (ring - 1) + (at % (6 * ring)));
+  for (let ring = 1; ring <= rings; ring += 1) {
+    for (let at = 0; at < 6 * ring; at += 1) {
+      const [share, turn] = [ring / rings, (2 * Math.PI * at) / (6 * ring)];
+      rows.push(`v ${100 * share * Math.cos(turn)} ${100 * share * Math.sin(turn)} ${40 * share * share}`);
+    }
+  }
+  for (let ring = 1; ring <= rings; ring += 1) {
+    for (let sector = 0; sector < 6; sector += 1) {
+      for (let at = 0; at < ring; at += 1) {
+        const [outer, inner] = [sector * ring + at, sector * (ring - 1) + at];
+        rows.push(`f ${node(ring, outer)} ${node(ring, outer + 1)} ${node(ring - 1, inner)}`);
+        if (at < ring - 1)
+          rows.push(`f ${node(ring - 1, inner)} ${node(ring, outer + 1)} ${node(ring - 1, inner + 1)}`);
+      }
+    }
+  }
+  return rows.join('\n');
+}
+
+function file(name: string, text: string): string {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+}
+
+async function onTray() {
+  const { page } = visit.now;
+  await page.locator('[data-design="Service tray"] .drawing').click();
+  await page.waitForURL(/piece/);
+  await page.locator('input[name="depth"]').waitFor();
+  return page;
+}
+
+const number = (text: string) => Number(/[\d.]+/.exec(text)?.[0]);
+
+describe('moulds', () => {
+  it('reads a mesh, lays its blank, cuts a dart into it, and the file that is saved has the wedge', async () => {
+    const page = await onTray();
+    await page.locator('input[name="mould-file"]').setInputFiles(file('bowl.obj', bowl()));
+    await textOf(page.locator('.left'), /Read from a file: 469 vertices/);
+    await page.keyboard.press('2');
+    const map = page.getByRole('img', { name: /The flat blank: gather/ });
+    await map.waitFor();
+    const across = async () => number(await figure(page, 'cutLength').innerText());
+    // Between the rim's width with its margin and the length along the bowl.
+    expect(await across()).toBeGreaterThan(240);
+    expect(await across()).toBeLessThan(280);
+    await page.getByRole('button', { name: 'Add a dart' }).click();
+    const tip = page.getByRole('slider', { name: /Tip of dart A/ });
+    await tip.waitFor();
+    await type(page, 'dart-0-depth', '60');
+    const box = await tip.boundingBox();
+    if (!box) throw new Error('the dart has no tip');
+    await page.waitForTimeout(1500);
+
+    await page.keyboard.press('4');
+    const dxf = await download(page, () => page.getByRole('button', { name: /^DXF/ }).click());
+    const entities = new DxfParser().parseSync(dxf.bytes.toString())?.entities as unknown as {
+      layer: string;
+      vertices: { x: number; y: number }[];
+    }[];
+    const cut = entities.find(({ layer }) => layer === 'CUT')?.vertices ?? [];
+    const xs = cut.map(({ x }) => x);
+    const wide = Math.max(...xs) - Math.min(...xs);
+    expect(wide).toBeGreaterThan(230);
+    // The tip lies its depth and the margin inside the rim, at the side on which the dart is cut.
+    const middle = (Math.max(...cut.map(({ y }) => y)) + Math.min(...cut.map(({ y }) => y))) / 2;
+    const inner = cut.filter(({ x, y }) => Math.abs(y - middle) < 4 && x > Math.min(...xs) + wide / 2);
+    const tipX = Math.min(...inner.map(({ x }) => x));
+    expect(Math.abs(Math.max(...xs) - tipX - 80)).toBeLessThan(8);
+    expect(visit.now.troubles).toEqual([]);
+  });
+
+  it('proposes darts until the gather is within the limit, and draws the map on the formed piece', async () => {
+    const page = await onTray();
+    await page.keyboard.press('2');
+    await page.getByRole('button', { name: 'None', exact: true }).click();
+    await textOf(page.locator('.right'), /Needs darts/);
+    await page.getByRole('button', { name: 'Propose darts' }).click();
+    await textOf(page.locator('.right'), /Works with a rib/, 60_000);
+    expect(await page.getByRole('slider', { name: /Tip of dart/ }).count()).toBe(4);
+    await page.getByRole('button', { name: 'Formed' }).click();
+    await page.getByRole('img', { name: /The formed piece: gather/ }).waitFor();
+    await page.getByRole('button', { name: 'Thickness left' }).click();
+    await page.getByRole('img', { name: /The formed piece: thickness/ }).waitFor();
+    await kept(page);
+  });
+
+  it.each([
+    ['torn.obj', 'v 0 0 0\nv 90 0 0\nv 0 90 0\nf 1 2 9', /not there/],
+    ['entities.svg', '<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0"/></svg>', /entities/],
+    ['script.svg', '<svg xmlns="http://www.w3.org/2000/svg" onload="document.title=\'run\'"><script>document.title="run"</script></svg>', /0 paths/],
+    ['back.svg', '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 50 L80 40 L20 20 L90 0" onload="document.title=\'run\'"/></svg>', /turns back/],
+  ])('refuses %s in plain words and stays as it was', async (name, text, words) => {
+    const page = await onTray();
+    await page.locator('input[name="mould-file"]').setInputFiles(file(name, text));
+    await textOf(page.locator('.left [role="alert"]'), words);
+    expect(await page.title()).toBe('Service tray · Fawn Table');
+    expect(number(await page.locator('input[name="depth"]').inputValue())).toBe(32);
+  }); // prettier-ignore
+
+  it('takes a wall that is drawn as an SVG path', async () => {
+    const page = await onTray();
+    const drawn = '<svg xmlns="http://www.w3.org/2000/svg"><path d="M10 60 C 40 60 60 50 70 20 L 80 10"/></svg>';
+    await page.locator('input[name="mould-file"]').setInputFiles(file('wall.svg', drawn));
+    await textOf(page.locator('[name="mould-wall"]'), /drawn/);
+    await kept(page);
+  });
+});
