@@ -65,6 +65,11 @@ const profile = pairs(2, MOST_PROFILE_POINTS);
 const triples = (item: Joi.Schema, most: number) =>
   Joi.array().items(Joi.array().items(item).length(3)).min(1).max(most);
 
+/** A key of a scroll stand, refused with all other forms. */
+function standing(schema: Joi.Schema): Joi.Schema {
+  return Joi.when('kind', { is: 'stand', then: schema, otherwise: Joi.forbidden() });
+}
+
 /** A key of a slab on a mould, refused with all other forms. */
 function draped(schema: Joi.Schema): Joi.Schema {
   return Joi.when('kind', { is: Joi.valid('mould', 'mesh'), then: schema, otherwise: Joi.forbidden() });
@@ -97,6 +102,18 @@ const formSchema = Joi.object({
     ],
     otherwise: Joi.forbidden(),
   }),
+  device: standing(
+    Joi.object({
+      length: figure().required(),
+      width: figure().required(),
+      thickness: figure().required(),
+      mass: figure().required(),
+    }).required(),
+  ),
+  clearance: standing(figure().default(2)),
+  lean: standing(figure().required()),
+  roll: standing(figure()),
+  across: standing(figure()),
   depth: needed('kind', ['mould']),
   wall: Joi.when('kind', { is: 'mould', then: oneOf(MOULD_WALLS).default('curved'), otherwise: Joi.forbidden() }),
   vertices: Joi.when('kind', {

@@ -57,6 +57,7 @@ function formRanges(form: Form): Ranged[] {
     case 'mould':
       return [...planRanges('rim', form.rim), ...(form.foot ? planRanges('foot', form.foot) : []), ['depth', form.depth, SIZE]]; // prettier-ignore
     case 'mesh':
+    case 'stand':
       return [];
   }
 }

@@ -4,6 +4,7 @@ import type { SidePoint } from '../handle/handleCurve.ts';
 import { once } from '../numbers.ts';
 import { moved, type Outline } from '../outline/outline.ts';
 import { circle } from '../outline/shapes.ts';
+import { standSide } from '../stand/stand.ts';
 import { additionsOf } from './additions.ts';
 import { kindOf } from './kinds/kinds.ts';
 import type { Reach, Standing } from './standing.ts';
@@ -16,7 +17,7 @@ export interface Elevation {
   readonly hollow: Outline;
   /** Handles, pads and lid. */
   readonly added: readonly Outline[];
-  /** The fingers in the handle, at their own size. */
+  /** What is no clay, at its own size: fingers in the handle, the device in a stand. */
   readonly fingers: readonly Outline[];
   /** All that is drawn: widest reach to the left and right of the middle, the left one negative, and the height. */
   readonly left: number;
@@ -106,6 +107,17 @@ function lidShapes(target: Target, { height, rim }: Standing, { fromWet, lift }:
   return [box(x0, x1, at(height - depth), at(height)), plate];
 }
 
+/** The rolls of a scroll stand, and the device that leans in it. */
+function standShapes({ form, slab, clay }: Target, { fromFired }: Drawing): { rolls: Outline[]; device: Outline[] } {
+  if (form.kind !== 'stand') return { rolls: [], device: [] };
+  const side = standSide(form, firedLength(slab.wall, clay.shrinkage));
+  const ring = (at: readonly [number, number], radius: number) => moved(circle(fromFired(2 * radius)), fromFired(at[0]), fromFired(at[1])); // prettier-ignore
+  return {
+    rolls: [side.back, side.front].flatMap((at) => [ring(at, side.radius), ring(at, side.radius - side.strip)]),
+    device: [side.device.map(([x, z]) => [fromFired(x), fromFired(z), 0] as const)],
+  };
+}
+
 function drawn(target: Target, state: SizeState): Elevation {
   const standing = kindOf(target).standing(target);
   const s = target.clay.shrinkage;
@@ -118,14 +130,20 @@ function drawn(target: Target, state: SizeState): Elevation {
     ...[...reaches].reverse().map(([z, left]) => [fromWet(left), fromWet(z) + lift, 0] as const),
   ];
   const handles = handleShapes(target, standing, drawing);
-  const added = [...handles.outlines, ...padShapes(target, drawing), ...lidShapes(target, standing, drawing)];
+  const stand = standShapes(target, drawing);
+  const added = [
+    ...handles.outlines,
+    ...padShapes(target, drawing),
+    ...lidShapes(target, standing, drawing),
+    ...stand.rolls,
+  ];
   const body = {
     left: fromWet(Math.min(...standing.outer.map((reach) => reach[1]))),
     right: fromWet(Math.max(...standing.outer.map((reach) => reach[2]))),
     foot: lift,
     top: fromWet(standing.height) + lift,
   };
-  const all = added.flat();
+  const all = [...added, ...stand.device].flat();
   const left = Math.min(body.left, ...all.map(([x]) => x));
   const right = Math.max(body.right, ...all.map(([x]) => x));
   const [rimHeight, rimLeft, rimRight] = standing.rim;
@@ -133,7 +151,7 @@ function drawn(target: Target, state: SizeState): Elevation {
     outer: around(standing.outer),
     hollow: around(standing.hollow),
     added,
-    fingers: handles.fingers,
+    fingers: [...handles.fingers, ...stand.device],
     left,
     right,
     width: right - left,

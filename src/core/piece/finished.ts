@@ -31,7 +31,10 @@ export function finished(target: Target, parts: readonly Part[], trimmed = 0): F
   const holds = target.base.join === 'none' ? 0 : hollowVolume * (1 - s) ** 3;
   const { handle } = additionsOf(target);
   const pulled = target.handle?.kind === 'pulled' && handle ? handle.angles.length * handle.volume : 0;
-  const volume = parts.reduce((sum, part) => sum + (part.count - sparesOf(target, part)) * part.volume, pulled - trimmed);
+  const volume = parts.reduce(
+    (sum, part) => sum + (part.count - sparesOf(target, part)) * part.volume,
+    pulled - trimmed,
+  );
   const wet = (volume / 1000) * target.clay.wetDensity;
   const across = (reach: (typeof outer)[number] | undefined) => (reach ? firedLength(reach[2] - reach[1], s) : 0);
   return {

@@ -1,4 +1,5 @@
 import { DEFAULT_BLANK_MARGIN, type MeshForm } from '../mould/mouldForm.ts';
+import { acrossOf, rollOf } from '../stand/stand.ts';
 import { once } from '../numbers.ts';
 import type { PlanOutline } from '../outline/plan.ts';
 import type { Phrase } from '../units/phrase.ts';
@@ -88,6 +89,17 @@ function rows(form: Form): Row[] {
         ['margin', 'Margin to trim', form.margin],
         ['cloth', 'Cloth between, thick', form.cloth ?? 0],
       ];
+    case 'stand':
+      return [
+        ['device.length', 'Device, standing up', form.device.length],
+        ['device.width', 'Device, along the slot', form.device.width],
+        ['device.thickness', 'Device, thick', form.device.thickness],
+        ['device.mass', 'Device weighs, g', form.device.mass, 'count'],
+        ['lean', 'Leans back, degrees', form.lean, 'count'],
+        ['clearance', 'Room in the slot', form.clearance],
+        ['roll', 'A roll across, fired', rollOf(form)],
+        ['across', 'Strip across, fired', acrossOf(form)],
+      ];
     case 'mesh':
       return [['margin', 'Margin to trim', form.margin], ['cloth', 'Cloth between, thick', form.cloth ?? 0]]; // prettier-ignore
   }
@@ -141,6 +153,8 @@ export function roughSize(form: Form): { readonly rim: number; readonly foot: nu
       return { rim: planAcross(form.rim), foot: planAcross(form.foot ?? form.rim), height: form.depth };
     case 'mesh':
       return meshSize(form);
+    case 'stand':
+      return { rim: 3 * rollOf(form), foot: 3 * rollOf(form), height: rollOf(form) };
   }
 }
 
@@ -178,6 +192,8 @@ export function formOfKind(kind: FormKind, from: Form): Form {
     case 'mould':
     case 'mesh':
       return newMould(Math.max(rim, 120));
+    case 'stand':
+      return { kind, device: { length: 150, width: 75, thickness: 12, mass: 210 }, clearance: 2, lean: 18 };
   }
 }
 

@@ -203,6 +203,7 @@ export function returned(target: Target, parts: readonly Part[]): Returned[] {
       throw new TypeError('a loft is folded up, see returnedLoft');
     case 'mould':
     case 'mesh':
+    case 'stand':
       throw new TypeError('a draped slab is stretched, not rolled up');
   }
 }

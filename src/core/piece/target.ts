@@ -5,6 +5,7 @@ import type { Lid } from '../lid/lid.ts';
 import type { MeshForm, MouldForm } from '../mould/mouldForm.ts';
 import type { Face } from '../part/lean.ts';
 import type { PlanOutline } from '../outline/plan.ts';
+import type { StandForm } from '../stand/stand.ts';
 import { DEFAULT_BEVEL_ANGLE, type Seam } from '../seam/seam.ts';
 
 /** The name that marks a file of this format. */
@@ -83,7 +84,17 @@ export interface FormerForm {
 
 /** The forms that can be developed. */
 export type Form =
-  CylinderForm | TaperForm | StackForm | OvalForm | FacetForm | BoxForm | LoftForm | FormerForm | MouldForm | MeshForm;
+  | CylinderForm
+  | TaperForm
+  | StackForm
+  | OvalForm
+  | FacetForm
+  | BoxForm
+  | LoftForm
+  | FormerForm
+  | MouldForm
+  | MeshForm
+  | StandForm;
 
 export type FormKind = Form['kind'];
 
@@ -98,6 +109,7 @@ export const FORM_KINDS: readonly FormKind[] = [
   'former',
   'mould',
   'mesh',
+  'stand',
 ];
 
 /** Most points of a profile, and sides of a facetted piece or polygon. */

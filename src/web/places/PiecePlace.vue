@@ -154,7 +154,9 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
       </aside>
       <aside class="left" aria-label="What to change">
-        <template v-if="stage === 'shape'"><ShapeFields /><AdditionFields v-if="!draped" /><FitFields /></template>
+        <template v-if="stage === 'shape'"
+          ><ShapeFields /><AdditionFields v-if="!draped && piece.target.form.kind !== 'stand'" /><FitFields
+        /></template>
         <DartFields v-else-if="stage === 'flat' && draped" />
         <FlatFields v-else-if="stage === 'flat'" />
         <SlabFields v-else-if="stage === 'slab'" />

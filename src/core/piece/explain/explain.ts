@@ -4,6 +4,7 @@ import type { Development } from '../develop.ts';
 import { kindOf } from '../kinds/kinds.ts';
 import type { Target } from '../target.ts';
 import { flangeSteps, handleSteps, lidSteps } from './added.ts';
+import { blankSteps, slotSteps, stripSteps } from './tools.ts';
 import { shapedSteps } from './shaped.ts';
 import type { FigureId, Step } from './step.ts';
 import { baseSteps, heightSteps, lengthSteps } from './straight.ts';
@@ -78,9 +79,12 @@ export function explain(figure: FigureId, target: Target, developed: Development
   const { numbers, finished } = developed;
   switch (figure) {
     case 'cutLength':
-      return isStraight(target) ? lengthSteps(target, developed) : [];
+      if (target.form.kind === 'stand') return stripSteps(target);
+      return isStraight(target) ? lengthSteps(target, developed) : blankSteps(target, developed);
     case 'cutHeight':
-      return isStraight(target) ? heightSteps(target, developed) : [];
+      return isStraight(target) ? heightSteps(target, developed) : blankSteps(target, developed);
+    case 'slot':
+      return slotSteps(target);
     case 'baseDiameter':
     case 'baseTopDiameter': {
       const across = numbers[figure];

@@ -18,6 +18,7 @@ export type FigureId =
   | 'panelFoot'
   | 'panelRim'
   | 'sideMitre'
+  | 'slot'
   | 'handleLength'
   | 'lidAcross'
   | 'flangeLength'

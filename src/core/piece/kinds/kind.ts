@@ -45,6 +45,10 @@ export interface Numbers {
   readonly lengthTrue?: number;
   readonly areaTrue?: number;
   readonly girthExcess?: number;
+  /** A stand's flat strip, its slot and a roll across, wet. */
+  readonly stripLength?: number;
+  readonly slot?: number;
+  readonly rollAcross?: number;
   /** A strap or pulled handle as it is cut or drawn, wet, and from end to end as it stands, fired mm. */
   readonly handleLength?: number;
   readonly handleDrop?: number;

@@ -5,6 +5,7 @@ import { flatKind } from './flat.ts';
 import type { FormKindWork } from './kind.ts';
 import { loftKind } from './loft.ts';
 import { roundKind } from './round.ts';
+import { standKind } from './stand.ts';
 import { straightKind } from './straight.ts';
 
 /** Targets are never changed, so the standing piece of one is worked out once: drawing, advice and capacity all ask for it. */
@@ -16,6 +17,7 @@ const straightWork = standingOnce(straightKind);
 const roundWork = standingOnce(roundKind);
 const loftWork = standingOnce(loftKind);
 const flatWork = standingOnce(flatKind);
+const standWork = standingOnce(standKind);
 const drapedWork = standingOnce(drapedKind);
 
 const KINDS: Readonly<Record<FormKind, FormKindWork<Target>>> = {
@@ -29,6 +31,7 @@ const KINDS: Readonly<Record<FormKind, FormKindWork<Target>>> = {
   box: flatWork,
   mould: drapedWork,
   mesh: drapedWork,
+  stand: standWork,
 };
 
 /** What the target's kind of form can do. */

@@ -21,8 +21,9 @@ function put(group: string, next: Partial<Target>): readonly Fault[] {
 const slab = (key: 'wall' | 'base') => (mm: number) =>
   put(`slab.${key}`, { slab: { ...piece.target.slab, [key]: mm } });
 /** A tool is measured as it is: neither over a face nor before or after firing. */
-const fromTool = computed(() => ['former', 'mould', 'mesh'].includes(shown.value.form.kind));
-const draped = computed(() => isDraped(shown.value));
+const fromTool = computed(() => ['former', 'mould', 'mesh', 'stand'].includes(shown.value.form.kind));
+/** Cut from one slab, without a base. */
+const oneSlab = computed(() => isDraped(shown.value) || shown.value.form.kind === 'stand');
 const done = () => piece.endGesture();
 </script>
 
@@ -49,13 +50,20 @@ const done = () => piece.endGesture();
     <h2>Clay and slab</h2>
     <ClayFields />
     <LengthField
-      :label="draped ? 'Slab, wet' : 'Wall, wet'"
+      :label="oneSlab ? 'Slab, wet' : 'Wall, wet'"
       name="wall"
       :mm="shown.slab.wall"
       :take="slab('wall')"
       :done="done"
     />
-    <LengthField v-if="!draped" label="Base, wet" name="base" :mm="shown.slab.base" :take="slab('base')" :done="done" />
+    <LengthField
+      v-if="!oneSlab"
+      label="Base, wet"
+      name="base"
+      :mm="shown.slab.base"
+      :take="slab('base')"
+      :done="done"
+    />
     <StickOffer />
   </section>
 </template>

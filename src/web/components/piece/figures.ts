@@ -93,7 +93,7 @@ function wallFigures({ numbers, parts }: Development): Figure[] {
     const { length, height } = boxOf(wall.outline);
     return [
       lengthFigure('cutLength', `${wall.name}, along`, length),
-      lengthFigure('cutHeight', `${wall.name}, ${wall.id === 'blank' ? 'across' : 'height'}`, height),
+      lengthFigure('cutHeight', `${wall.name}, ${['blank', 'strip'].includes(wall.id) ? 'across' : 'height'}`, height),
     ];
   });
 }
@@ -139,6 +139,7 @@ export function figuresToMeasure(developed: Development): Figure[] {
   return [
     ...wallFigures(developed),
     ...parts.filter(({ id }) => id === 'base').flatMap(baseFigures),
+    ...(numbers.slot === undefined ? [] : [lengthFigure('slot', 'Slot', numbers.slot)]),
     ...addedFigures(developed),
     ...(numbers.bevelRun > 0 ? [lengthFigure('bevelRun', 'Slant runs', numbers.bevelRun, { minor: true })] : []),
     ...slabs.map((slab): Figure => ({

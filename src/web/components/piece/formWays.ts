@@ -20,6 +20,11 @@ export const FORM_WAYS: readonly Choice<FormKind>[] = [
   },
   { value: 'mould', title: 'over or in a mould', why: 'Trays and bowls from one blank: a hump or a hollow.' },
   { value: 'mesh', title: 'a mould from a file', why: 'A mould that was read from OBJ or STL.' },
+  {
+    value: 'stand',
+    title: 'a rolled stand',
+    why: 'A strip rolled from both ends, with a slot for a device that leans in it.',
+  },
   { value: 'former', title: 'round a former', why: 'From a pipe or can that you own: the piece that it gives.' },
 ];
 

@@ -1,0 +1,68 @@
+import { isDraped, offsetsOf } from '../../mould/draped.ts';
+import { standSide, stripOf } from '../../stand/stand.ts';
+import type { Development } from '../develop.ts';
+import type { Target } from '../target.ts';
+import type { Step } from './step.ts';
+
+/** How the length of a stand's strip came about: two whole turns and the floor between. */
+export function stripSteps({ form, slab, clay }: Target): Step[] {
+  if (form.kind !== 'stand') return [];
+  const strip = stripOf(form, slab.wall, slab.neutralFraction, clay.shrinkage);
+  return [
+    {
+      rule: 'neutral radius of a roll = wet outer radius − wall × (1 − neutral fraction)',
+      worked: [{ mmPlain: strip.rollOuter / 2 }, ' − ', { mmPlain: slab.wall }, ` × (1 − ${slab.neutralFraction})`],
+      gives: [{ mm: strip.neutralRadius }],
+    },
+    {
+      rule: 'one roll = 2 π × neutral radius',
+      worked: ['2 π × ', { mmPlain: strip.neutralRadius }],
+      gives: [{ mm: strip.rollLength }],
+    },
+    {
+      rule: 'strip = two rolls + the floor between their middles',
+      worked: ['2 × ', { mmPlain: strip.rollLength }, ' + ', { mmPlain: strip.floor }],
+      gives: [{ mm: strip.length }],
+    },
+  ];
+}
+
+/** How wide the slot is: the leaning device and its room, level at the middles of the rolls. */
+export function slotSteps({ form, slab, clay }: Target): Step[] {
+  if (form.kind !== 'stand') return [];
+  const side = standSide(form, slab.wall * (1 - clay.shrinkage));
+  const fired: Step = {
+    rule: 'slot, fired = (roll + device + room) ÷ cos(lean) − roll',
+    worked: ['(', { mmPlain: 2 * side.radius }, ' + ', { mmPlain: form.device.thickness }, ' + ', { mmPlain: form.clearance }, ') ÷ cos ', { degrees: form.lean }, ' − ', { mmPlain: 2 * side.radius }], // prettier-ignore
+    gives: [{ mm: side.slot }],
+  };
+  const wet: Step = {
+    rule: 'wet slot = fired slot ÷ (1 − shrinkage)',
+    worked: [{ mmPlain: side.slot }, ` ÷ (1 − ${clay.shrinkage})`],
+    gives: [{ mm: side.slot / (1 - clay.shrinkage) }],
+  };
+  return [fired, wet];
+}
+
+/** How a blank came about: which surface is laid flat, and what is added. */
+export function blankSteps(target: Target, { numbers }: Development): Step[] {
+  if (!isDraped(target)) return [];
+  const { neutral } = offsetsOf(target);
+  const out = neutral >= 0 ? 'out of' : 'into';
+  const surface: Step = {
+    rule: `neutral surface = the mould moved ${out} the piece's outside by the cloth and its part of the slab`,
+    worked: [{ mmPlain: target.form.cloth ?? 0 }, ' + ', { mmPlain: Math.abs(neutral) - (target.form.cloth ?? 0) }],
+    gives: [{ mm: Math.abs(neutral) }],
+  };
+  const laid: Step = {
+    rule: 'that surface is laid flat so that it must stretch and gather as little as can be; its area in square centimetres',
+    worked: [`${((numbers.area ?? 0) / 100).toFixed(1)} cm²`],
+    gives: [`${((numbers.area ?? 0) / 100).toFixed(1)} cm²`],
+  };
+  const margin: Step = {
+    rule: 'the line that is cut lies outside it by the margin, all round',
+    worked: ['+ ', { mm: target.form.margin }],
+    gives: [{ mm: target.form.margin }],
+  };
+  return [surface, laid, margin];
+}

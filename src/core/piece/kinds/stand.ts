@@ -1,0 +1,96 @@
+import { shortValue, type Fault } from '../../errors.ts';
+import { supportOf } from '../../outline/plan.ts';
+import type { Part } from '../../part/part.ts';
+import { rangeFaults } from '../../ranges.ts';
+import { acrossOf, rollOf, STAND_LIMITS, standSide, stripOf, type StandForm } from '../../stand/stand.ts';
+import type { Reach, Standing } from '../standing.ts';
+import type { Target } from '../target.ts';
+import type { DevelopedForm, FormKindWork } from './kind.ts';
+
+const formOf = (target: Target) => target.form as StandForm;
+
+/** The empty stand, wet mm: two rolls on a floor, seen from the side. */
+function standing(target: Target): Standing {
+  const { slab, clay } = target;
+  const strip = stripOf(formOf(target), slab.wall, slab.neutralFraction, clay.shrinkage);
+  const reach = strip.floor / 2 + strip.rollOuter / 2;
+  const box: readonly Reach[] = [[0, -strip.floor / 2, strip.floor / 2], [slab.wall, -strip.floor / 2, strip.floor / 2]]; // prettier-ignore
+  const plan = supportOf({ kind: 'rounded', length: 2 * reach, width: strip.across, corner: 0 });
+  return {
+    height: strip.rollOuter,
+    floor: slab.wall,
+    outer: box,
+    rim: [slab.wall, -strip.floor / 2, strip.floor / 2],
+    hollow: box.map(([, left, right]): Reach => [slab.wall, left, right]),
+    mouth: [strip.slot, strip.across],
+    across: [2 * reach, strip.across],
+    section: () => ({ outer: plan, inner: plan }),
+    hollowVolume: 0,
+  };
+}
+
+/** The strip: where each roll begins, and the middle of the slot. */
+function stripPart(target: Target): Part {
+  const { slab, clay } = target;
+  const strip = stripOf(formOf(target), slab.wall, slab.neutralFraction, clay.shrinkage);
+  const { length, across, rollLength } = strip;
+  const line = (x: number, name: 'fold' | 'centre') => ({ kind: 'line', name, from: [x, 0], to: [x, across] }) as const;
+  const outline = [[0, 0, 0], [length, 0, 0], [length, across, 0], [0, across, 0]] as const; // prettier-ignore
+  const straight = (edge: 'foot' | 'rim', from: number) => ({ edge, from, to: (from + 1) % 4, lean: 0, word: 'straight down' }) as const; // prettier-ignore
+  return {
+    id: 'strip',
+    name: 'Strip',
+    count: 1,
+    thickness: slab.wall,
+    faceUp: slab.faceUp,
+    outline,
+    underside: outline,
+    leans: [straight('foot', 0), straight('rim', 2)],
+    marks: [
+      line(rollLength, 'fold'),
+      line(length - rollLength, 'fold'),
+      line(length / 2, 'centre'),
+      { kind: 'words', at: [rollLength / 2, across / 2], text: 'roll' },
+      { kind: 'words', at: [length - rollLength / 2, across / 2], text: 'roll' },
+    ],
+    volume: length * across * slab.wall,
+  };
+}
+
+function develop(target: Target): DevelopedForm {
+  const { slab, clay } = target;
+  const strip = stripOf(formOf(target), slab.wall, slab.neutralFraction, clay.shrinkage);
+  return {
+    numbers: { bevelRun: 0, stripLength: strip.length, slot: strip.slot, rollAcross: strip.rollOuter },
+    parts: [stripPart(target)],
+    bendRadius: strip.neutralRadius,
+  };
+}
+
+function faults(target: Target): Fault[] {
+  const form = formOf(target);
+  const { size, mass, clearance, lean } = STAND_LIMITS;
+  const ranges = [
+    ...(['length', 'width', 'thickness'] as const).flatMap((key) => rangeFaults(`form.device.${key}`, form.device[key], size)), // prettier-ignore
+    ...rangeFaults('form.device.mass', form.device.mass, mass),
+    ...rangeFaults('form.clearance', form.clearance, clearance),
+    ...rangeFaults('form.lean', form.lean, lean),
+    ...rangeFaults('form.roll', rollOf(form), size),
+    ...rangeFaults('form.across', acrossOf(form), size),
+  ];
+  if (ranges.length > 0) return ranges;
+  const impossible = (path: string, value: unknown, rule: string): Fault => ({ code: 'impossible-piece', path, value: shortValue(value), rule }); // prettier-ignore
+  const unwanted = (['handle', 'lid', 'feet'] as const).filter((key) => target[key] !== undefined);
+  if (unwanted.length > 0) return unwanted.map((key) => impossible(key, key, 'does not go on a rolled stand'));
+  const { wall, neutralFraction } = target.slab;
+  const { shrinkage } = target.clay;
+  const wet = rollOf(form) / (1 - shrinkage);
+  if (wet <= 2 * wall) return [impossible('form.roll', rollOf(form), `must be over ${(2 * wall * (1 - shrinkage)).toFixed(1)} mm: twice the slab, fired`)]; // prettier-ignore
+  const side = standSide(form, wall * (1 - shrinkage));
+  if (stripOf(form, wall, neutralFraction, shrinkage).slot <= 0) return [impossible('form.clearance', form.clearance, 'leaves no slot')]; // prettier-ignore
+  if (side.device[0][0] < side.back[0] || side.device[1][0] > side.front[0]) return [impossible('form.lean', form.lean, 'leans so far that the device’s foot slips under a roll: make the rolls smaller')]; // prettier-ignore
+  return [];
+}
+
+/** Scroll stands. */
+export const standKind: FormKindWork<Target> = { standing, develop, faults };
