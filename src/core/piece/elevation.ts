@@ -111,9 +111,14 @@ function lidShapes(target: Target, { height, rim }: Standing, { fromWet, lift }:
 function standShapes({ form, slab, clay }: Target, { fromFired }: Drawing): { rolls: Outline[]; device: Outline[] } {
   if (form.kind !== 'stand') return { rolls: [], device: [] };
   const side = standSide(form, firedLength(slab.wall, clay.shrinkage));
-  const ring = (at: readonly [number, number], radius: number) => moved(circle(fromFired(2 * radius)), fromFired(at[0]), fromFired(at[1])); // prettier-ignore
+  // A strip that runs once round: its end shows on the side of the slot.
+  const roll = ([x, z]: readonly [number, number], end: 1 | -1): Outline => {
+    const [outer, inner] = [end * side.radius, end * (side.radius - side.strip)];
+    const at = (off: number, bulge: number) => [fromFired(x + off), fromFired(z), bulge] as const;
+    return [at(outer, 1), at(-outer, 1), at(outer, 0), at(inner, -1), at(-inner, -1), at(inner, 0)];
+  };
   return {
-    rolls: [side.back, side.front].flatMap((at) => [ring(at, side.radius), ring(at, side.radius - side.strip)]),
+    rolls: [roll(side.back, 1), roll(side.front, -1)],
     device: [side.device.map(([x, z]) => [fromFired(x), fromFired(z), 0] as const)],
   };
 }

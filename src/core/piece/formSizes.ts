@@ -202,6 +202,7 @@ export function sizePhrase(form: Form): Phrase {
   if (form.kind === 'oval' || form.kind === 'box') {
     return [{ mmPlain: form.length }, ' × ', { mmPlain: form.width }, ' × ', { mm: form.height }];
   }
+  if (form.kind === 'stand') return ['for ', { mmPlain: form.device.length }, ' × ', { mm: form.device.thickness }];
   const { rim, foot, height } = roughSize(form);
   const across: Phrase = rim === foot ? [{ mmPlain: rim }] : [{ mmPlain: rim }, ' / ', { mmPlain: foot }];
   return [...across, ' × ', { mm: height }];

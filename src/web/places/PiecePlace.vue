@@ -54,7 +54,8 @@ const share = ref(0);
 const choices = ref<RaiseChoices>(FIRST_CHOICES);
 /** From where the raised piece is looked at; a new one each time, so that a view can be asked for again. */
 const look = ref<{ readonly view: ViewName }>({ view: 'turned' });
-const raised = computed(() => stage.value === 'flat' && share.value > 0 && !draped.value);
+const raises = computed(() => !draped.value && piece.target.form.kind !== 'stand');
+const raised = computed(() => stage.value === 'flat' && share.value > 0 && raises.value);
 
 const measure = computed(() => figuresToMeasure(piece.beside.developed));
 const finished = computed(() => finishedFigures(piece.beside.developed));
@@ -79,6 +80,7 @@ const cutInPieces = async () => {
 };
 
 const raiseOrLay = () => {
+  if (!raises.value) return;
   if (stage.value !== 'flat') go('flat');
   share.value = share.value < 1 ? 1 : 0;
 };
@@ -133,7 +135,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         <StandingView v-if="raised" :share="share" :choices="choices" :look="look" />
         <WorkTable v-else @how="askOnTable" />
         <RaiseBar
-          v-if="stage === 'flat'"
+          v-if="stage === 'flat' && raises"
           v-model:share="share"
           v-model:choices="choices"
           :can-hole="piece.target.fit?.hole !== undefined"

@@ -38,6 +38,8 @@ const putBase = (key: string) => (value: number) =>
   put(`base.${key}`, { base: { ...base.value, [key]: value } as Base });
 const putNeutral = (neutralFraction: number) =>
   put('slab.neutralFraction', { slab: { ...target.value.slab, neutralFraction } });
+/** A strip is rolled, not joined: it has neither seam nor base. */
+const strip = computed(() => target.value.form.kind === 'stand');
 const flatPanels = computed(() => target.value.form.kind === 'facet' || target.value.form.kind === 'box');
 const baseWay = computed<BaseWay>(() =>
   base.value.join === 'under' && base.value.trim > 0 ? 'traced' : base.value.join,
@@ -62,82 +64,90 @@ const done = () => piece.endGesture();
       :choices="FACE_UP_WAYS"
       @choose="(faceUp) => piece.change({ ...target, slab: { ...target.slab, faceUp } })"
     />
-    <ChoiceField
-      v-if="target.form.kind !== 'facet'"
-      :label="target.form.kind === 'box' ? 'Corners' : 'Seam'"
-      name="seam"
-      :value="seam.kind"
-      :choices="target.form.kind === 'box' ? CORNER_WAYS : SEAM_WAYS"
-      @choose="(kind) => piece.change({ ...target, seam: seamOfKind(kind, seam.panels) })"
-    />
-    <NumberField
-      v-if="seam.kind === 'bevel' && !flatPanels"
-      label="Slant, from the face"
-      name="angle"
-      unit="°"
-      :value="seam.angle"
-      :take="putSeam('angle')"
-      :done="done"
-    />
-    <LengthField
-      v-if="seam.kind === 'lap' || seam.kind === 'half-lap'"
-      label="Overlap"
-      name="overlap"
-      :mm="seam.overlap"
-      :take="putSeam('overlap')"
-      :done="done"
-    />
-    <LengthField
-      v-if="seam.kind === 'cut-in-place'"
-      label="Spare at each end"
-      name="margin"
-      :mm="seam.margin"
-      :take="putSeam('margin')"
-      :done="done"
-    />
-    <ChoiceField
-      v-if="target.form.kind === 'facet'"
-      label="Sides are"
-      name="fold"
-      :value="target.form.fold"
-      :choices="FOLD_WAYS"
-      @choose="(fold) => target.form.kind === 'facet' && piece.change({ ...target, form: { ...target.form, fold } })"
-    />
-    <ChoiceField
-      v-if="target.form.kind === 'taper' || target.form.kind === 'stack'"
-      label="Rim"
-      name="rim-cut"
-      :value="target.rim"
-      :choices="RIM_WAYS"
-      @choose="(rim) => piece.change({ ...target, rim })"
-    />
-    <NumberField
-      v-if="!flatPanels"
-      label="Wall in pieces"
-      name="panels"
-      unit=""
-      :digits="0"
-      :value="seam.panels"
-      :take="putSeam('panels')"
-      :done="done"
-    />
-    <ChoiceField label="Base" name="base" :value="baseWay" :choices="[...BASE_WAYS, TRACED_WAY]" @choose="chooseBase" />
-    <LengthField
-      v-if="base.join === 'skirt'"
-      label="Skirt"
-      name="skirt"
-      :mm="base.overlap"
-      :take="putBase('overlap')"
-      :done="done"
-    />
-    <LengthField
-      v-if="base.join !== 'none'"
-      label="Trim after joining"
-      name="trim"
-      :mm="base.trim"
-      :take="putBase('trim')"
-      :done="done"
-    />
+    <template v-if="!strip">
+      <ChoiceField
+        v-if="target.form.kind !== 'facet'"
+        :label="target.form.kind === 'box' ? 'Corners' : 'Seam'"
+        name="seam"
+        :value="seam.kind"
+        :choices="target.form.kind === 'box' ? CORNER_WAYS : SEAM_WAYS"
+        @choose="(kind) => piece.change({ ...target, seam: seamOfKind(kind, seam.panels) })"
+      />
+      <NumberField
+        v-if="seam.kind === 'bevel' && !flatPanels"
+        label="Slant, from the face"
+        name="angle"
+        unit="°"
+        :value="seam.angle"
+        :take="putSeam('angle')"
+        :done="done"
+      />
+      <LengthField
+        v-if="seam.kind === 'lap' || seam.kind === 'half-lap'"
+        label="Overlap"
+        name="overlap"
+        :mm="seam.overlap"
+        :take="putSeam('overlap')"
+        :done="done"
+      />
+      <LengthField
+        v-if="seam.kind === 'cut-in-place'"
+        label="Spare at each end"
+        name="margin"
+        :mm="seam.margin"
+        :take="putSeam('margin')"
+        :done="done"
+      />
+      <ChoiceField
+        v-if="target.form.kind === 'facet'"
+        label="Sides are"
+        name="fold"
+        :value="target.form.fold"
+        :choices="FOLD_WAYS"
+        @choose="(fold) => target.form.kind === 'facet' && piece.change({ ...target, form: { ...target.form, fold } })"
+      />
+      <ChoiceField
+        v-if="target.form.kind === 'taper' || target.form.kind === 'stack'"
+        label="Rim"
+        name="rim-cut"
+        :value="target.rim"
+        :choices="RIM_WAYS"
+        @choose="(rim) => piece.change({ ...target, rim })"
+      />
+      <NumberField
+        v-if="!flatPanels"
+        label="Wall in pieces"
+        name="panels"
+        unit=""
+        :digits="0"
+        :value="seam.panels"
+        :take="putSeam('panels')"
+        :done="done"
+      />
+      <ChoiceField
+        label="Base"
+        name="base"
+        :value="baseWay"
+        :choices="[...BASE_WAYS, TRACED_WAY]"
+        @choose="chooseBase"
+      />
+      <LengthField
+        v-if="base.join === 'skirt'"
+        label="Skirt"
+        name="skirt"
+        :mm="base.overlap"
+        :take="putBase('overlap')"
+        :done="done"
+      />
+      <LengthField
+        v-if="base.join !== 'none'"
+        label="Trim after joining"
+        name="trim"
+        :mm="base.trim"
+        :take="putBase('trim')"
+        :done="done"
+      />
+    </template>
     <NumberField
       label="Neutral fraction"
       name="neutralFraction"
@@ -146,9 +156,11 @@ const done = () => piece.endGesture();
       :take="putNeutral"
       :done="done"
     />
-    <CutterField />
-    <RuleOfThree />
-    <MarkFields />
+    <template v-if="!strip">
+      <CutterField />
+      <RuleOfThree />
+      <MarkFields />
+    </template>
   </section>
 </template>
 

@@ -64,7 +64,7 @@ function finish(): void {
         <path v-for="(d, index) in added" :key="index" class="body" :class="clayTone(design)" :d="d" />
         <path class="body" :class="clayTone(design)" :d="path" />
         <ellipse
-          v-if="!design.target.lid"
+          v-if="design.target.form.kind !== 'stand' && !design.target.lid"
           class="rim"
           :cx="drawn.middle"
           :cy="drawn.top"

@@ -126,12 +126,14 @@ function endDrag(): void {
         </template>
         <PieceElevation :target="piece.target" :scale="places.scale" :at="places.piece.at" />
         <DimensionLine
+          v-if="sizeTags.some(({ handle }) => handle.axis === 'across')"
           :x1="places.piece.left"
           :x2="places.piece.right"
           :y1="places.piece.y + 28"
           :y2="places.piece.y + 28"
         />
         <DimensionLine
+          v-if="sizeTags.some(({ handle }) => handle.axis === 'up')"
           :x1="places.piece.wetRight + 48"
           :x2="places.piece.wetRight + 48"
           :y1="places.piece.y"
@@ -141,8 +143,10 @@ function endDrag(): void {
           {{ piece.target.slab.faceUp }} face up, seen from above
         </text>
         <text
-          v-if="places.piece.y - places.piece.top > CAPTION_ROOM"
-          class="caption" :transform="`translate(${places.piece.middle} ${places.piece.y - 30})`">
+          v-if="places.piece.y - places.piece.top > CAPTION_ROOM && piece.target.form.kind !== 'stand'"
+          class="caption"
+          :transform="`translate(${places.piece.middle} ${places.piece.y - 30})`"
+        >
           {{ places.piece.right - places.piece.left > 130 ? 'fired, wet dashed' : 'fired' }}
         </text>
       </svg>

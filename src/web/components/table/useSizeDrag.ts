@@ -78,6 +78,8 @@ function handleOf(size: FormSize, height: number, profile: readonly (readonly [n
       return up(1);
     case 'diameter':
       return across(0.5);
+    case 'roll':
+      return { ...up(1), fired: true };
     case 'rim':
     case 'length':
     case 'rim.diameter':
