@@ -126,6 +126,11 @@ const formSchema = Joi.object({
     then: triples(figure().integer().min(0), 2 * MOULD_LIMITS.vertices.greatest).required(),
     otherwise: Joi.forbidden(),
   }),
+  own: Joi.when('kind', {
+    is: 'mould',
+    then: Joi.object({ shrinkage: figure().required(), casts: figure().default(1) }),
+    otherwise: Joi.forbidden(),
+  }),
   side: draped(oneOf(MOULD_SIDES).default('hump')),
   margin: draped(figure().default(DEFAULT_BLANK_MARGIN)),
   cloth: draped(figure()),

@@ -38,6 +38,12 @@ function undercut(form: MouldForm): Fault[] {
 
 function mouldFaults(form: MouldForm, into: number): Fault[] {
   const found: Fault[] = [];
+  if (form.own) {
+    found.push(...rangeFaults('form.own.shrinkage', form.own.shrinkage, MOULD_LIMITS.ownShrinkage));
+    found.push(...rangeFaults('form.own.casts', form.own.casts, MOULD_LIMITS.casts));
+    if (!Number.isInteger(form.own.casts))
+      found.push(fault('form.own.casts', form.own.casts, 'must be a whole number'));
+  }
   if (form.wall === 'dome') {
     if (form.foot) found.push(fault('form.foot', form.foot.kind, 'is left out of a full dome'));
     const radius = evenRadius(supportOf(form.rim));

@@ -1,5 +1,5 @@
 import { type Support } from '../outline/support.ts';
-import type { Mesh } from '../mesh/mesh.ts';
+import { borderOf, type Mesh } from '../mesh/mesh.ts';
 import type { Reach, Standing } from '../piece/standing.ts';
 import { faceMesh, offsetsOf, type DrapedTarget } from './draped.ts';
 import { mouldSurface } from './mouldSurface.ts';
@@ -50,12 +50,12 @@ function silhouette(mesh: Mesh, lift: number): Reach[] {
     const next = at - (at % 3) + ((at + 1) % 3);
     const [p, q] = [3 * (triangles[at] as number), 3 * (triangles[next] as number)];
     const [x0, z0, x1, z1] = [positions[p], positions[p + 2], positions[q], positions[q + 2]] as unknown as [number, number, number, number]; // prettier-ignore
-    for (const row of rows) {
-      const [z] = row;
-      if ((z - z0) * (z - z1) > 0) continue;
-      const x = z1 === z0 ? [x0, x1] : [x0 + ((z - z0) / (z1 - z0)) * (x1 - x0)];
-      row[1] = Math.min(row[1], ...x);
-      row[2] = Math.max(row[2], ...x);
+    const rowAt = (z: number) => ((z - low) * ROWS) / Math.max(1e-9, high - low);
+    const [first, last] = [Math.ceil(rowAt(Math.min(z0, z1)) - 1e-9), Math.floor(rowAt(Math.max(z0, z1)) + 1e-9)];
+    for (const row of rows.slice(Math.max(0, first), last + 1)) {
+      const x = z1 === z0 ? x0 : x0 + ((row[0] - z0) / (z1 - z0)) * (x1 - x0);
+      row[1] = Math.min(row[1], x, z1 === z0 ? x1 : x);
+      row[2] = Math.max(row[2], x, z1 === z0 ? x1 : x);
     }
   }
   return rows.filter(([, left, right]) => right >= left).map(([z, left, right]): Reach => [z + lift, left, right]);
@@ -124,14 +124,6 @@ export function drapedStanding(target: DrapedTarget): Standing {
 }
 
 /** Height of the lowest place of the rim, which the piece holds to (mm). */
-function lowestRim({ positions, triangles }: Mesh): number {
-  const used = new Map<string, number>();
-  for (let at = 0; at < triangles.length; at += 1) {
-    const next = at - (at % 3) + ((at + 1) % 3);
-    const [a, b] = [triangles[at] as number, triangles[next] as number];
-    const name = a < b ? `${a} ${b}` : `${b} ${a}`;
-    used.set(name, (used.get(name) ?? 0) + 1);
-  }
-  const rim = [...used].filter(([, count]) => count === 1).map(([name]) => Number(name.split(' ')[0]));
-  return rim.reduce((least, vertex) => Math.min(least, positions[3 * vertex + 2] as number), Infinity);
+function lowestRim(mesh: Mesh): number {
+  return (borderOf(mesh) ?? []).reduce((least, vertex) => Math.min(least, mesh.positions[3 * vertex + 2] as number), Infinity); // prettier-ignore
 }

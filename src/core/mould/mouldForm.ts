@@ -32,6 +32,8 @@ export interface MouldForm {
   readonly darts?: readonly Dart[];
   /** What this clay takes, where it is not its stiffness' own (fractions). */
   readonly limits?: StrainLimits;
+  /** The mould is of clay that has shrunk itself. */
+  readonly own?: OwnMould;
 }
 
 /** A mould read from a mesh: its face as it measures today (mm), open upward, one border. */
@@ -56,6 +58,13 @@ export interface StrainLimits {
   readonly gather: number;
 }
 
+/** A mould of clay: how much its own clay shrinks from the model to the mould as it is now (fraction), and how often. */
+export interface OwnMould {
+  readonly shrinkage: number;
+  /** 1: the mould itself shrank; 2: it was cast from one that had shrunk; and so on. */
+  readonly casts: number;
+}
+
 /** Limits of medium clay (geometry: drape, hump and slump blanks), and rules of the bench for softer and stiffer. */
 export const STRAIN_LIMITS = {
   soft: { stretch: 0.12, gather: 0.09 },
@@ -73,4 +82,6 @@ export const MOULD_LIMITS = {
   darts: { greatest: 16 },
   profile: { least: 2, greatest: 60 },
   vertices: { greatest: 20_000 },
+  ownShrinkage: { least: 0, greatest: 0.25 },
+  casts: { least: 1, greatest: 4 },
 } as const;

@@ -99,12 +99,26 @@ export function mouldSurface(form: MouldForm): MouldSurface {
   }
 }
 
-function normalAt({ foot, rim, depth }: MouldSurface, phi: number, { outBy, upBy }: ProfileStep): Point3 {
-  const across = (rim.h(phi) - foot.h(phi)) * outBy;
+/** A tangent direction of the outlines, and how far the rim lies outside the foot along it. */
+interface Side {
+  readonly cos: number;
+  readonly sin: number;
+  readonly across: number;
+}
+
+/** Foot and rim at a bearing, and the direction in which the wall is moved there: two at a mitred corner. */
+interface Stand {
+  readonly foot: readonly [number, number];
+  readonly rim: readonly [number, number];
+  readonly sides: readonly Side[];
+}
+
+function normalAt({ cos, sin, across }: Side, depth: number, { outBy, upBy }: ProfileStep): Point3 {
+  const out = across * outBy;
   const rise = depth * upBy;
-  const long = Math.hypot(across, rise);
+  const long = Math.sqrt(out * out + rise * rise);
   if (long === 0) return [0, 0, -1];
-  return [(Math.cos(phi) * rise) / long, (Math.sin(phi) * rise) / long, -across / long];
+  return [(cos * rise) / long, (sin * rise) / long, -out / long];
 }
 
 /** A sharp inner corner of the outlines, from one flat edge's normal to the next, where a slab in a hollow is mitred. */
@@ -155,14 +169,24 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
     const [h, g, sine] = [shape.h(from), shape.h(to), Math.sin(to - from)];
     return [(h * Math.sin(to) - g * Math.sin(from)) / sine, (g * Math.cos(from) - h * Math.cos(to)) / sine];
   };
-  /** The point of the wall at one end of a flat edge or on a round one, and the way that it moves. */
-  const spot = (phi: number, end: 'before' | 'after', step: ProfileStep): readonly [Point3, Point3] => {
+  /** What does not change up the wall at a bearing, looked up once for all rings. */
+  const stands = { before: new Map<number, Stand>(), after: new Map<number, Stand>() };
+  const standAt = (phi: number, end: 'before' | 'after'): Stand => {
+    const known = stands[end].get(phi);
+    if (known) return known;
     const corner = tightAt(phi, end);
     const at = (shape: Support) => (corner ? crossing(shape, corner) : pointAt(shape, phi, end));
-    const [[x0, y0], [x1, y1]] = [at(foot), at(rim)];
+    const own = (normal: number) => ({ cos: Math.cos(normal), sin: Math.sin(normal), across: rim.h(normal) - foot.h(normal) }); // prettier-ignore
+    const made = { foot: at(foot), rim: at(rim), sides: corner ? [own(corner.from), own(corner.to)] : [own(phi)] };
+    stands[end].set(phi, made);
+    return made;
+  };
+  /** The point of the wall at one end of a flat edge or on a round one, and the way that it moves. */
+  const spot = (phi: number, end: 'before' | 'after', step: ProfileStep): readonly [Point3, Point3] => {
+    const { foot: [x0, y0], rim: [x1, y1], sides } = standAt(phi, end); // prettier-ignore
     const place: Point3 = [x0 + (x1 - x0) * step.out, y0 + (y1 - y0) * step.out, depth * step.up];
-    if (!corner) return [place, normalAt(surface, phi, step)];
-    const [n, m] = [normalAt(surface, corner.from, step), normalAt(surface, corner.to, step)];
+    const [n = [0, 0, -1] as Point3, m] = sides.map((side) => normalAt(side, depth, step));
+    if (!m) return [place, n];
     const share = 1 / (1 + n[0] * m[0] + n[1] * m[1] + n[2] * m[2]);
     return [place, [share * (n[0] + m[0]), share * (n[1] + m[1]), share * (n[2] + m[2])]];
   };

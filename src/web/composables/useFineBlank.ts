@@ -43,10 +43,20 @@ export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
   );
 
   const blank = computed(() => (laid.value && sameBlank(laid.value.target, target.value) ? laid.value.blank : null));
+  /** The last blank of this piece, too old to give advice by: it stays on the table until the next one is laid. */
+  const last = computed(() =>
+    laid.value && isDraped(target.value) && laid.value.target.form.kind === target.value.form.kind
+      ? { ...laid.value.blank, fine: false }
+      : null,
+  );
+  /** Another piece is laid on the table. */
+  const clear = () => {
+    laid.value = null;
+  };
   const stop = () => {
     clearTimeout(timer);
     stopped.value = target.value;
     work.stop();
   };
-  return { blank, far: work.far, trouble, stopped, lay, stop };
+  return { blank, last, clear, far: work.far, trouble, stopped, lay, stop };
 }

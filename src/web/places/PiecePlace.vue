@@ -22,7 +22,7 @@ import StageRuler from '../components/piece/StageRuler.vue';
 import { figuresToMeasure, finishedFigures, type Figure } from '../components/piece/figures.ts';
 import BlankDesk from '../components/mould/BlankDesk.vue';
 import DartFields from '../components/mould/DartFields.vue';
-import RoundBlank from '../components/mould/RoundBlank.vue';
+import FormedFigures from '../components/mould/FormedFigures.vue';
 import SlabDesk from '../components/slab/SlabDesk.vue';
 import SlabFields from '../components/slab/SlabFields.vue';
 import SlabFigures from '../components/slab/SlabFigures.vue';
@@ -148,7 +148,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
           <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
           <CheckList :checks="piece.beside.developed.checks" @remedy="cutInPieces" />
           <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
-          <RoundBlank v-if="draped" />
+          <FormedFigures v-if="draped" />
           <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
           <FinishedRange />
           <KitUse />

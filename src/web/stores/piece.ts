@@ -32,7 +32,9 @@ export const usePiece = defineStore('piece', () => {
   const theirs = shallowRef<Design | null>(null);
   const bench = useBench();
   const laying = useFineBlank(target);
-  const developed = computed(() => develop(target.value, bench.bench, laying.blank.value ?? undefined));
+  const developed = computed(() =>
+    develop(target.value, bench.bench, laying.blank.value ?? laying.last.value ?? undefined),
+  );
   /** What the fields and figures beside the table show: a key or a drag is answered on the table first. */
   const beside = afterPaint(() => ({ target: target.value, developed: developed.value }));
 
@@ -41,6 +43,7 @@ export const usePiece = defineStore('piece', () => {
   let sending: Promise<void> | null = null;
 
   function show(found: Design): void {
+    if (found.id !== design.value?.id) laying.clear();
     design.value = found;
     target.value = found.target;
     past.value = [];

@@ -1,4 +1,3 @@
-import { shortValue, type Fault } from '../../errors.ts';
 import { once } from '../../numbers.ts';
 import { layBlank, type Blank } from '../../mould/blank.ts';
 import { blankPart } from '../../mould/blankPart.ts';
@@ -38,15 +37,9 @@ export function developDraped(target: DrapedTarget, fine?: Blank): DevelopedForm
   };
 }
 
-function faults(target: Target): Fault[] {
-  const found = drapedFaults(target as DrapedTarget);
-  if (found.length > 0 || quickBlank(target as DrapedTarget)) return found;
-  return [{ code: 'impossible-piece', path: 'form', value: shortValue(target.form.kind), rule: 'cannot be spread flat without folds: is it too deep, or undercut?' }]; // prettier-ignore
-}
-
 /** Slabs over a hump or in a hollow. */
 export const drapedKind: FormKindWork<Target> = {
   standing: (target) => drapedStanding(target as DrapedTarget),
   develop: (target) => developDraped(target as DrapedTarget),
-  faults,
+  faults: (target) => drapedFaults(target as DrapedTarget),
 };

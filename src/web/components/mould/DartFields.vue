@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import { limitsOf } from '../../../core/checks/draped.ts';
 import type { Fault } from '../../../core/errors.ts';
 import { isDraped, type DrapedTarget } from '../../../core/mould/draped.ts';
+import { fromSections } from '../../../core/mould/sections.ts';
 import type { Dart } from '../../../core/mould/mouldForm.ts';
 import { FACE_UP_WAYS, SEAM_WAYS } from '../piece/ways.ts';
 import { useBlankWork } from '../../composables/useBlankWork.ts';
@@ -50,6 +51,13 @@ async function propose(): Promise<void> {
   if (proposal.kind === 'none-needed') words.value = 'No darts are needed: it gathers less than this clay takes.';
   if (proposal.kind === 'too-deep') words.value = 'Too deep for darts: make it from a foot and bands round it.';
 }
+/** A piece too deep for darts is offered in sections. */
+const deep = computed(
+  () =>
+    words.value.startsWith('Too deep') ||
+    piece.beside.developed.checks.some(({ code, level }) => code === 'drape' && level === 'stop'),
+);
+const sections = computed(() => (draped.value ? fromSections(draped.value) : null));
 const letter = (index: number) => String.fromCharCode(65 + index);
 </script>
 
@@ -113,6 +121,9 @@ const letter = (index: number) => String.fromCharCode(65 + index);
       <button v-if="darts.length" type="button" class="quiet" @click="put({ darts: [] })">None</button>
     </div>
     <p role="status" class="none">{{ words }}</p>
+    <button v-if="deep && sections" type="button" class="quiet" @click="piece.change(sections)">
+      Make it from a foot and {{ sections.form.kind === 'stack' ? 'bands' : 'a wall' }}
+    </button>
     <h2>What the clay takes</h2>
     <NumberField
       label="Stretch, at most"

@@ -6,6 +6,7 @@ import { NARROW_TABLE, type TableLayout } from '../../composables/tableLayout.ts
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSize } from '../../composables/useSize.ts';
 import { whileIdle } from '../../composables/whileIdle.ts';
+import { isDraped } from '../../../core/mould/draped.ts';
 import { develop } from '../../../core/piece/develop.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -44,11 +45,13 @@ const places = computed(() => tablePlaces(piece.target, piece.developed, layout.
 /** The piece is worked out a few times before the first key (ms in all). */
 const WARM = 250;
 const bench = useBench();
-whileIdle(() => {
+const warm = () => {
   const target = { ...piece.target };
   const developed = develop(target, bench.bench);
   tablePlaces(target, developed, layTable(target, developed, { width: width.value, height: room.value }));
-}, WARM);
+};
+// A piece from a mould is laid in a worker.
+if (!isDraped(piece.target)) whileIdle(warm, WARM);
 const straight = computed(() => ['cylinder', 'former'].includes(piece.target.form.kind));
 const round = computed(() => ['cylinder', 'former', 'taper', 'stack'].includes(piece.target.form.kind));
 const baseFigure = computed<FigureId>(() =>

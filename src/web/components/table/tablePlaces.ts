@@ -79,7 +79,16 @@ function partPlace(part: Part, [x, y]: readonly [number, number], scale: number)
 }
 
 /** The order in which leaning edges are told: the ends as they lie, left and right, then foot and rim. */
-const EDGE_ORDER: readonly Lean['edge'][] = ['left', 'right', 'dart-left', 'dart-right', 'side', 'foot', 'rim', 'round'];
+const EDGE_ORDER: readonly Lean['edge'][] = [
+  'left',
+  'right',
+  'dart-left',
+  'dart-right',
+  'side',
+  'foot',
+  'rim',
+  'round',
+];
 
 /** The edges of a part that lean, each once: a strip repeats one lean over its panels. */
 export function leaningEdges({ leans }: Part): Lean[] {

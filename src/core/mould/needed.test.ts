@@ -1,0 +1,65 @@
+import { develop } from '../piece/develop.ts';
+import { checkTarget } from '../piece/checkTarget.ts';
+import { kindOf } from '../piece/kinds/kinds.ts';
+import { newTarget, type Target } from '../piece/target.ts';
+import { isDraped, type DrapedTarget } from './draped.ts';
+import { formedSize, modelFactor, mouldFor } from './neededMould.ts';
+import type { MouldForm } from './mouldForm.ts';
+import { fromSections } from './sections.ts';
+
+const draped = (form: Omit<MouldForm, 'kind' | 'margin'>): DrapedTarget => {
+  const target: Target = { ...newTarget('m'), form: { kind: 'mould', margin: 20, ...form } };
+  if (!isDraped(target)) throw new TypeError('not draped');
+  return target;
+};
+const TRAY = draped({ rim: { kind: 'rounded', length: 320, width: 210, corner: 50 }, foot: { kind: 'rounded', length: 260, width: 150, corner: 30 }, depth: 32, wall: 'straight', side: 'hump', cloth: 0.5 }); // prettier-ignore
+const BOWL = draped({ rim: { kind: 'circle', diameter: 200 }, depth: 90, wall: 'dome', side: 'hump' });
+
+describe('both ways between a mould and its piece', () => {
+  it.each([
+    ['length', 300],
+    ['width', 150],
+    ['height', 44],
+  ] as const)('a wanted %s of %d is met to a hundredth', (size, wanted) => {
+    for (const target of [TRAY, { ...TRAY, form: { ...TRAY.form, side: 'slump' } } as DrapedTarget]) {
+      const found = mouldFor(target, size, wanted);
+      if (!isDraped(found)) throw new TypeError('not draped');
+      expect(formedSize(found, size)).toBeCloseTo(wanted, 2);
+      expect(checkTarget(found)).toEqual([]);
+    }
+  });
+
+  it('the face that touches has the mould’s own size, fired', () => {
+    const slump = { ...TRAY, form: { ...TRAY.form, side: 'slump', cloth: 0 } } as DrapedTarget;
+    expect(formedSize(slump, 'length')).toBeCloseTo(320 * 0.88, 6);
+    const { mouth } = kindOf({ ...TRAY, form: { ...TRAY.form, cloth: 0 } } as DrapedTarget).standing({ ...TRAY, form: { ...TRAY.form, cloth: 0 } } as DrapedTarget); // prettier-ignore
+    expect(mouth[0] * 0.88).toBeCloseTo(320 * 0.88, 6);
+  });
+
+  it.each([
+    [0.06, 1, 1.0638297872],
+    [0.12, 1, 1.1363636364],
+    [0.06, 2, 1.1317338162],
+  ])('a model for clay that shrinks %d, %d times, is %d as large', (shrinkage, casts, factor) => {
+    expect(modelFactor({ shrinkage, casts })).toBeCloseTo(factor, 9);
+  });
+});
+
+describe('pieces from sections', () => {
+  it.each([
+    ['bowl over a hump', BOWL],
+    ['bowl in a hollow', draped({ ...(BOWL.form as MouldForm), side: 'slump' })],
+    ['tray', TRAY],
+  ])('a %s is developed from its foot and bands as wide as the mould', (_, target) => {
+    const made = fromSections(target);
+    if (!made) throw new Error('no sections');
+    expect(checkTarget(made)).toEqual([]);
+    const { hollow, across, floor, height } = kindOf(made).standing(made);
+    const [, left = 0, right = 0] = hollow.at(-1) ?? [];
+    const form = target.form as MouldForm;
+    const rim = form.rim.kind === 'circle' ? form.rim.diameter : form.rim.kind === 'rounded' ? form.rim.length : NaN;
+    expect(form.side === 'hump' ? right - left : across[0]).toBeCloseTo(rim, 6);
+    expect(height - (form.side === 'hump' ? floor : 0)).toBeGreaterThan(0.6 * form.depth);
+    expect(develop(made).parts.length).toBeGreaterThan(1);
+  });
+});

@@ -1,0 +1,48 @@
+import { firedLength } from '../clay/shrinkage.ts';
+import { kindOf } from '../piece/kinds/kinds.ts';
+import type { Target } from '../piece/target.ts';
+import type { DrapedTarget } from './draped.ts';
+import type { MouldForm, OwnMould } from './mouldForm.ts';
+
+/** A size of the finished piece over its outside, fired. */
+export type FormedSize = 'length' | 'width' | 'height';
+
+/** What a mould gives over the outside (fired mm). */
+export function formedSize(target: DrapedTarget, size: FormedSize): number {
+  const { across, height } = kindOf(target).standing(target);
+  const wet = { length: across[0], width: across[1], height }[size];
+  return firedLength(wet, target.clay.shrinkage);
+}
+
+/** A plan grown along or across by mm. */
+function grown<T extends MouldForm['rim']>(plan: T, size: FormedSize, by: number): T {
+  if (plan.kind === 'circle') return { ...plan, diameter: plan.diameter + by };
+  if (plan.kind === 'polygon') return { ...plan, acrossFlats: plan.acrossFlats + by };
+  return size === 'length' ? { ...plan, length: plan.length + by } : { ...plan, width: plan.width + by };
+}
+
+function changed(form: MouldForm, size: FormedSize, by: number): MouldForm {
+  if (size === 'height') return { ...form, depth: form.depth + by };
+  return { ...form, rim: grown(form.rim, size, by), ...(form.foot && { foot: grown(form.foot, size, by) }) };
+}
+
+/** Rounds in which a size is met: the offset at the rim hardly changes with it. */
+const ROUNDS = 6;
+
+/** The target with the mould that is needed for a finished outside size (fired mm); foot and rim change alike. */
+export function mouldFor(target: DrapedTarget, size: FormedSize, wanted: number): Target {
+  let found = target;
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const { form } = found;
+    if (form.kind !== 'mould') return found;
+    const by = (wanted - formedSize(found, size)) / (1 - target.clay.shrinkage);
+    if (Math.abs(by) < 1e-6) break;
+    found = { ...found, form: changed(form, size, by) };
+  }
+  return found;
+}
+
+/** How much larger than the mould its model is made: `1 / (1 - s)` for each time that clay shrank. */
+export function modelFactor({ shrinkage, casts }: OwnMould): number {
+  return (1 - shrinkage) ** -casts;
+}
