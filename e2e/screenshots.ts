@@ -65,6 +65,12 @@ const slabPlanned = async (page: Page, url: string) => {
   await page.getByRole('button', { name: 'Stop, keep the best' }).click();
 };
 
+/** The tray, once its blank is laid. */
+const blankLaid = (stage: string) => async (page: Page, url: string) => {
+  await onPiece('Service tray', stage)(page, url);
+  await page.getByText('Works with a rib').waitFor();
+};
+
 const DESK = { width: 1280, height: 800 };
 const TABLET = { width: 1024, height: 768 };
 const PHONE = { width: 390, height: 844 };
@@ -77,13 +83,13 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-flat', ...DESK, take: onPiece('Soup cup', 'flat') },
   { name: 'piece-stack', ...DESK, take: onPiece('Window vase', 'shape') },
   { name: 'piece-loft', ...DESK, take: onPiece('Bread bowl, square to round', 'flat') },
-  { name: 'piece-facets', ...DESK, take: onPiece('Salt box', 'flat') },
+  { name: 'piece-mould', ...DESK, take: blankLaid('shape') },
+  { name: 'piece-darts', ...DESK, take: blankLaid('flat') },
   { name: 'piece-raising', ...DESK, take: raisedTo('Soup cup', '0.55') },
   { name: 'piece-raised', ...DESK, take: raisedTo('Rack tumbler', '1', ['Cut level', 'Seam']) },
   { name: 'piece-handle', ...DESK, take: onPiece('Galley mug', 'shape') },
   { name: 'piece-slab', ...DESK, take: slabPlanned },
   { name: 'clay', ...DESK, take: onPlace('clay', '[data-bar]') },
-  { name: 'clay-phone', ...PHONE, take: onPlace('clay', '[data-bar]') },
   { name: 'kit', ...DESK, take: onPlace('kit', '[data-kit]') },
   { name: 'owned', ...DESK, take: onOwned },
   { name: 'piece-flat-tablet', ...TABLET, take: onPiece('Rack tumbler', 'flat') },
