@@ -1,6 +1,8 @@
 import { develop } from '../piece/develop.ts';
 import { checkTarget } from '../piece/checkTarget.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
+import { atScale } from '../reverse/scaled.ts';
+import { solveCapacity } from '../reverse/solveCapacity.ts';
 import { newTarget, type Target } from '../piece/target.ts';
 import { isDraped, type DrapedTarget } from './draped.ts';
 import { formedSize, modelFactor, mouldFor } from './neededMould.ts';
@@ -42,6 +44,21 @@ describe('both ways between a mould and its piece', () => {
     [0.06, 2, 1.1317338162],
   ])('a model for clay that shrinks %d, %d times, is %d as large', (shrinkage, casts, factor) => {
     expect(modelFactor({ shrinkage, casts })).toBeCloseTo(factor, 9);
+  });
+});
+
+describe('moulds at another scale', () => {
+  it('keep margin, cloth and angles, and cut their darts by the same share', () => {
+    const { form } = atScale({ ...TRAY, form: { ...TRAY.form, darts: [{ at: 32, depth: 60 }] } } as DrapedTarget, 0.5);
+    expect(form).toMatchObject({ depth: 16, margin: 20, cloth: 0.5, darts: [{ at: 32, depth: 30 }] });
+    expect(form.kind === 'mould' && form.rim).toMatchObject({ length: 160, width: 105, corner: 25 });
+  });
+
+  it('are solved for what they hold', () => {
+    const solved = solveCapacity(TRAY, 1500, 'height');
+    if (solved.kind !== 'solved') throw new Error(solved.rule);
+    expect(develop(solved.target).finished.capacityBrim).toBeCloseTo(1500, 0);
+    expect(solved.target.form.kind === 'mould' && solved.target.form.depth).toBe(32);
   });
 });
 

@@ -7,7 +7,7 @@ export type Keep = 'proportions' | 'height' | 'width' | 'rim' | 'foot';
 export const KEEPS: readonly Keep[] = ['proportions', 'height', 'width', 'rim', 'foot'];
 
 function isHeight(key: string): boolean {
-  return key === 'height' || /^profile\.\d+\.0$/.test(key);
+  return key === 'height' || key === 'depth' || /^profile\.\d+\.0$/.test(key);
 }
 
 /** Whether a size belongs to the rim or the foot of a form. */
@@ -36,14 +36,26 @@ function isKept(form: Form, keep: Keep, key: string): boolean {
   }
 }
 
-/** The form with its sizes multiplied, as far as they are not kept. Counts, and the thickness of a sleeve, stay. */
+/** What is not the piece's own size: it stays as it is at any scale. */
+const FIXED: readonly string[] = ['sleeve', 'cloth', 'margin', 'clearance'];
+
+/** Darts are cut as much deeper as the mould is larger. */
+function withDarts(form: Form, factor: number): Form {
+  if ((form.kind !== 'mould' && form.kind !== 'mesh') || !form.darts) return form;
+  return { ...form, darts: form.darts.map((dart) => ({ ...dart, depth: dart.depth * factor })) };
+}
+
+/** The form with its sizes multiplied, as far as they are not kept. Counts, and what is not the piece's own, stay. */
 export function scaledForm(form: Form, factor: number, keep: Keep): Form {
   return formSizes(form)
-    .filter(({ key, unit }) => unit === 'length' && key !== 'sleeve' && !isKept(form, keep, key))
-    .reduce((changed, { key, value }) => {
-      const size = formSizes(changed).find((one) => one.key === key);
-      return size ? size.put(value * factor) : changed;
-    }, form);
+    .filter(({ key, unit }) => unit === 'length' && !FIXED.includes(key) && !isKept(form, keep, key))
+    .reduce(
+      (changed, { key, value }) => {
+        const size = formSizes(changed).find((one) => one.key === key);
+        return size ? size.put(value * factor) : changed;
+      },
+      withDarts(form, keep === 'proportions' ? factor : 1),
+    );
 }
 
 /**

@@ -216,6 +216,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
   padding: 16px 18px;
   border-left: 1px solid var(--line);
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
   align-content: start;
 }

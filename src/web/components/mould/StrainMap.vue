@@ -219,6 +219,8 @@ canvas.formed {
   cursor: move;
   touch-action: none;
   padding: 2px 0 0 32px;
+  /* The map is as light in the evening. */
+  color: #2b1f1a;
   font-family: 'Bitter', serif;
   font-size: 20px;
   font-weight: 600;

@@ -36,9 +36,10 @@ h2 {
 }
 .row {
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   align-items: baseline;
-  gap: 10px;
+  gap: 0 10px;
   width: 100%;
   min-height: 46px;
   padding: 3px 2px;
@@ -53,7 +54,9 @@ h2 {
 .label {
   color: var(--ink-soft);
 }
+/* Two long figures in inches stand on a line of their own. */
 .amount {
+  margin-left: auto;
   white-space: nowrap;
 }
 strong {
