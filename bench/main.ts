@@ -45,7 +45,7 @@ const { parts } = develop(crock);
 const options = { name: 'Crock', paper: 'a4', style: { unit: 'mm' } } as const;
 
 /** Forms that are stretched or rolled, not raised. */
-const UNRAISED: readonly string[] = ['mould', 'mesh', 'stand'];
+const UNRAISED: readonly string[] = ['mould', 'mesh', 'stand', 'sheet'];
 
 /** Recompute of one demo design of each kind, each time as if it had just been changed, and one step of raising it. */
 async function kindTimes(): Promise<Times[]> {

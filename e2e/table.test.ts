@@ -11,7 +11,7 @@ describe('the shelf', () => {
     const { page } = visit.now;
     const height = async (name: string) => (await drawnBox(page, `[data-design="${name}"] .body`)).height;
     await page.locator('[data-design]').first().waitFor();
-    expect(await page.locator('[data-design]').count()).toBe(18);
+    expect(await page.locator('[data-design]').count()).toBe(21);
     expect((await height('Ladle jar')) / (await height('Rack tumbler'))).toBeCloseTo(205 / 110, 3);
     expect(visit.now.troubles).toEqual([]);
   });
@@ -34,7 +34,7 @@ describe('the shelf', () => {
     await page.locator('[data-design="Salt dish"]').waitFor();
     await page.reload();
     await page.locator('[data-design="Sugar pot, dining car"]').waitFor();
-    expect(await page.locator('[data-design]').count()).toBe(19);
+    expect(await page.locator('[data-design]').count()).toBe(22);
   });
 
   it('finds a design by Ctrl+K and the keyboard alone, shows its shortcuts, and opens a design file', async () => {
@@ -90,8 +90,8 @@ describe('two people and one design', () => {
   const visit = eachVisit({ demo: true });
 
   it.each([
-    ['Put mine on top', /^84\.0 × 130\.0 mm$/, 18],
-    ['Take theirs, keep mine as a copy', /^84\.0 × 140\.0 mm$/, 19],
+    ['Put mine on top', /^84\.0 × 130\.0 mm$/, 21],
+    ['Take theirs, keep mine as a copy', /^84\.0 × 140\.0 mm$/, 22],
   ])('lose neither side: %s', async (choice, onTop, designs) => {
     const { page } = visit.now;
     await page.locator('[data-design="Rack tumbler"] .drawing').click();

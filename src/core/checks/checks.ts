@@ -17,6 +17,7 @@ import { checkDraped } from './draped.ts';
 import { checkFit } from './fit.ts';
 import { checkReach } from './reach.ts';
 import { checkSlabSize } from './slabSize.ts';
+import { checkSheet } from './sheet.ts';
 import { checkStand } from './stand.ts';
 import { checkThickness } from './thickness.ts';
 import { checkBelly, checkSweep, checkTallWall } from './wall.ts';
@@ -49,6 +50,7 @@ function sweepOf(target: Target, { numbers }: DevelopedForm): Check | null {
 
 /** All advice on a piece that can be made, for the potter's own bench. Advice never blocks an export. */
 export function checksOf(target: Target, developed: DevelopedForm, bench: Bench): Check[] {
+  if (target.form.kind === 'sheet') return checkSheet(target, developed, bench);
   if (target.form.kind === 'stand') return checkStand(target, developed, bench);
   if (isDraped(target)) return checkDraped(target, developed, bench);
   const { slab, base, clay } = target;

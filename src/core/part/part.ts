@@ -30,6 +30,8 @@ export interface Part {
   readonly faceUp: Face;
   /** The line that the knife follows on the face that lies up, mm, counter-clockwise, foot towards smaller y. */
   readonly outline: Outline;
+  /** Holes that are cut out of it, each counter-clockwise in the same frame. */
+  readonly holes?: readonly Outline[];
   /** The same part's outline on its underside, where it differs by the leans. */
   readonly underside: Outline;
   readonly leans: readonly Lean[];

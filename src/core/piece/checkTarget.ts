@@ -58,6 +58,7 @@ function formRanges(form: Form): Ranged[] {
       return [...planRanges('rim', form.rim), ...(form.foot ? planRanges('foot', form.foot) : []), ['depth', form.depth, SIZE]]; // prettier-ignore
     case 'mesh':
     case 'stand':
+    case 'sheet':
       return [];
   }
 }

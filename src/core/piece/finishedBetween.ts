@@ -1,10 +1,9 @@
 import { firedBetween } from '../clay/bars.ts';
 import { firedLength } from '../clay/shrinkage.ts';
-import { isDraped } from '../mould/draped.ts';
 import type { Development } from './develop.ts';
 import { formSizes } from './formSizes.ts';
 import { kindOf } from './kinds/kinds.ts';
-import type { Target } from './target.ts';
+import type { FormKind, Target } from './target.ts';
 
 /** A finished size, and between what it comes out of the kiln. Lengths fired mm. */
 export interface FinishedSize {
@@ -14,13 +13,16 @@ export interface FinishedSize {
   readonly between: readonly [number, number];
 }
 
+/** Forms whose sizes are a tool's, a device's or the flat sheet's: what comes out of the kiln is measured on the standing piece. */
+const OF_A_TOOL: readonly FormKind[] = ['mould', 'mesh', 'stand', 'sheet'];
+
 /**
  * Every length of the finished piece with the interval that the clay's shrinkage leaves it: the piece is cut for the
  * target's own figure, and the true one lies in `interval` (fractions).
  */
 export function finishedBetween(target: Target, interval: readonly [number, number]): FinishedSize[] {
   const { form, size, clay } = target;
-  if (isDraped(target)) return formedBetween(target, interval);
+  if (OF_A_TOOL.includes(form.kind)) return formedBetween(target, interval);
   const wet = size.state === 'wet' || form.kind === 'former';
   return formSizes(form)
     .filter(({ unit }) => unit !== 'count')
@@ -40,7 +42,7 @@ export function capacityBetween(
   return [at(interval[1]), at(interval[0])];
 }
 
-/** What a mould gives: its own sizes are the tool's, not the piece's. */
+/** The standing piece along, across and high. */
 function formedBetween(target: Target, interval: readonly [number, number]): FinishedSize[] {
   const { across, height } = kindOf(target).standing(target);
   const { shrinkage } = target.clay;

@@ -1,6 +1,7 @@
 import { DEFAULT_BLANK_MARGIN, type MeshForm } from '../mould/mouldForm.ts';
 import { acrossOf, rollOf } from '../stand/stand.ts';
 import { once } from '../numbers.ts';
+import { bounds, type Outline } from '../outline/outline.ts';
 import type { PlanOutline } from '../outline/plan.ts';
 import type { Phrase } from '../units/phrase.ts';
 import type { Form, FormKind } from './target.ts';
@@ -89,6 +90,17 @@ function rows(form: Form): Row[] {
         ['margin', 'Margin to trim', form.margin],
         ['cloth', 'Cloth between, thick', form.cloth ?? 0],
       ];
+    case 'sheet':
+      return [
+        ['bend.diameter', 'Bent over, across', form.bend.diameter],
+        ['bend.angle', 'Its axis at, degrees', form.bend.angle, 'count'],
+        ...(form.feet
+          ? ([
+              ['feet.height', 'Feet, at least long', form.feet.height],
+              ['feet.diameter', 'Feet, across', form.feet.diameter],
+            ] as const)
+          : []),
+      ];
     case 'stand':
       return [
         ['device.length', 'Device, standing up', form.device.length],
@@ -153,6 +165,10 @@ export function roughSize(form: Form): { readonly rim: number; readonly foot: nu
       return { rim: planAcross(form.rim), foot: planAcross(form.foot ?? form.rim), height: form.depth };
     case 'mesh':
       return meshSize(form);
+    case 'sheet': {
+      const box = bounds(form.outline);
+      return { rim: box.maxX - box.minX, foot: box.maxX - box.minX, height: box.maxY - box.minY };
+    }
     case 'stand':
       return { rim: 3 * rollOf(form), foot: 3 * rollOf(form), height: rollOf(form) };
   }
@@ -162,6 +178,19 @@ export function roughSize(form: Form): { readonly rim: number; readonly foot: nu
 function newMould(across: number): Form {
   const plan = (share: number) => ({ kind: 'ellipse', length: share * across, width: 0.7 * share * across }) as const;
   return { kind: 'mould', rim: plan(1), foot: plan(0.75), depth: 0.12 * across, wall: 'curved', side: 'hump', margin: DEFAULT_BLANK_MARGIN }; // prettier-ignore
+}
+
+/** A leaf over a bottle, with two veins cut out of it (mm). */
+function leafSheet(): Form {
+  const leaf = (x: number, y: number, length: number, bulge: number): Outline => [[x, y - length / 2, bulge], [x, y + length / 2, bulge]]; // prettier-ignore
+  return {
+    kind: 'sheet',
+    outline: leaf(0, 0, 170, 0.42),
+    holes: [leaf(-14, 10, 44, 0.12), leaf(14, -6, 44, 0.12)],
+    lines: [[[0, -70], [0, 70]]], // prettier-ignore
+    bend: { diameter: 90, angle: 90 },
+    feet: { count: 3, height: 6, diameter: 12 },
+  };
 }
 
 /** A form of another kind of about the same size. */
@@ -192,8 +221,17 @@ export function formOfKind(kind: FormKind, from: Form): Form {
     case 'mould':
     case 'mesh':
       return newMould(Math.max(rim, 120));
+    case 'sheet':
+      return leafSheet();
     case 'stand':
-      return { kind, device: { length: 150, width: 75, thickness: 12, mass: 210 }, clearance: 2, lean: 18 };
+      return {
+        kind,
+        device: { length: 150, width: 75, thickness: 12, mass: 210 },
+        clearance: 2,
+        lean: 18,
+        roll: 46,
+        across: 45,
+      };
   }
 }
 

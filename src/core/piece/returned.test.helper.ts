@@ -204,6 +204,7 @@ export function returned(target: Target, parts: readonly Part[]): Returned[] {
     case 'mould':
     case 'mesh':
     case 'stand':
+    case 'sheet':
       throw new TypeError('a draped slab is stretched, not rolled up');
   }
 }

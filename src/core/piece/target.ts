@@ -1,4 +1,5 @@
 import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../clay/shrinkage.ts';
+import type { SheetForm } from '../bentSheet/bentSheet.ts';
 import type { Feet } from '../feet/feet.ts';
 import type { Handle } from '../handle/handle.ts';
 import type { Lid } from '../lid/lid.ts';
@@ -94,7 +95,8 @@ export type Form =
   | FormerForm
   | MouldForm
   | MeshForm
-  | StandForm;
+  | StandForm
+  | SheetForm;
 
 export type FormKind = Form['kind'];
 
@@ -110,6 +112,7 @@ export const FORM_KINDS: readonly FormKind[] = [
   'mould',
   'mesh',
   'stand',
+  'sheet',
 ];
 
 /** Most points of a profile, and sides of a facetted piece or polygon. */

@@ -48,6 +48,7 @@ export function partDrawing(part: Part, style: LengthStyle, window: Bounds = bou
   return [
     ...(leans ? [{ kind: 'path', layer: 'lean', outline: part.underside, dash: 'dash' } as const] : []),
     { kind: 'path', layer: 'cut', outline: part.outline },
+    ...(part.holes ?? []).map((outline) => ({ kind: 'path', layer: 'cut', outline }) as const),
     ...marks,
     {
       kind: 'text',

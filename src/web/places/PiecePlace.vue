@@ -54,7 +54,9 @@ const share = ref(0);
 const choices = ref<RaiseChoices>(FIRST_CHOICES);
 /** From where the raised piece is looked at; a new one each time, so that a view can be asked for again. */
 const look = ref<{ readonly view: ViewName }>({ view: 'turned' });
-const raises = computed(() => !draped.value && piece.target.form.kind !== 'stand');
+/** A strip and a sheet are rolled and bent as they are: they have no parts to raise, and nothing is added to them. */
+const bentAlone = computed(() => ['stand', 'sheet'].includes(piece.target.form.kind));
+const raises = computed(() => !draped.value && !bentAlone.value);
 const raised = computed(() => stage.value === 'flat' && share.value > 0 && raises.value);
 
 const measure = computed(() => figuresToMeasure(piece.beside.developed));
@@ -157,7 +159,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
       </aside>
       <aside class="left" aria-label="What to change">
         <template v-if="stage === 'shape'"
-          ><ShapeFields /><AdditionFields v-if="!draped && piece.target.form.kind !== 'stand'" /><FitFields
+          ><ShapeFields /><AdditionFields v-if="!draped && !bentAlone" /><FitFields
         /></template>
         <DartFields v-else-if="stage === 'flat' && draped" />
         <FlatFields v-else-if="stage === 'flat'" />

@@ -49,6 +49,11 @@ export interface Numbers {
   readonly stripLength?: number;
   readonly slot?: number;
   readonly rollAcross?: number;
+  /** A bent sheet along and across the cylinder and how high its edges rise, neutral wet mm; its feet, fired mm. */
+  readonly bentLength?: number;
+  readonly bentWidth?: number;
+  readonly bentRise?: number;
+  readonly footLengths?: readonly number[];
   /** A strap or pulled handle as it is cut or drawn, wet, and from end to end as it stands, fired mm. */
   readonly handleLength?: number;
   readonly handleDrop?: number;

@@ -5,6 +5,7 @@ import { flatKind } from './flat.ts';
 import type { FormKindWork } from './kind.ts';
 import { loftKind } from './loft.ts';
 import { roundKind } from './round.ts';
+import { sheetKind } from './sheet.ts';
 import { standKind } from './stand.ts';
 import { straightKind } from './straight.ts';
 
@@ -17,6 +18,7 @@ const straightWork = standingOnce(straightKind);
 const roundWork = standingOnce(roundKind);
 const loftWork = standingOnce(loftKind);
 const flatWork = standingOnce(flatKind);
+const sheetWork = standingOnce(sheetKind);
 const standWork = standingOnce(standKind);
 const drapedWork = standingOnce(drapedKind);
 
@@ -32,6 +34,7 @@ const KINDS: Readonly<Record<FormKind, FormKindWork<Target>>> = {
   mould: drapedWork,
   mesh: drapedWork,
   stand: standWork,
+  sheet: sheetWork,
 };
 
 /** What the target's kind of form can do. */

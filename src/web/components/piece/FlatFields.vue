@@ -39,7 +39,7 @@ const putBase = (key: string) => (value: number) =>
 const putNeutral = (neutralFraction: number) =>
   put('slab.neutralFraction', { slab: { ...target.value.slab, neutralFraction } });
 /** A strip is rolled, not joined: it has neither seam nor base. */
-const strip = computed(() => target.value.form.kind === 'stand');
+const strip = computed(() => ['stand', 'sheet'].includes(target.value.form.kind));
 const flatPanels = computed(() => target.value.form.kind === 'facet' || target.value.form.kind === 'box');
 const baseWay = computed<BaseWay>(() =>
   base.value.join === 'under' && base.value.trim > 0 ? 'traced' : base.value.join,

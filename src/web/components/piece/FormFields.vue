@@ -8,6 +8,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
 import MouldFields from '../mould/MouldFields.vue';
+import SheetFields from '../mould/SheetFields.vue';
 import { FORM_WAYS, PLAN_WAYS, planOfKind } from './formWays.ts';
 
 /** The form of the piece and its sizes. */
@@ -56,6 +57,7 @@ function dropPoint(stack: StackForm): void {
   <div>
     <ChoiceField label="Form" name="form" :value="form.kind" :choices="formWays" @choose="chooseKind" />
     <MouldFields />
+    <SheetFields />
     <template v-if="form.kind === 'loft' || form.kind === 'mould'">
       <ChoiceField
         v-for="edge in plannedEdges"

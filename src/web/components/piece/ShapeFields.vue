@@ -21,9 +21,9 @@ function put(group: string, next: Partial<Target>): readonly Fault[] {
 const slab = (key: 'wall' | 'base') => (mm: number) =>
   put(`slab.${key}`, { slab: { ...piece.target.slab, [key]: mm } });
 /** A tool is measured as it is: neither over a face nor before or after firing. */
-const fromTool = computed(() => ['former', 'mould', 'mesh', 'stand'].includes(shown.value.form.kind));
+const fromTool = computed(() => ['former', 'mould', 'mesh', 'stand', 'sheet'].includes(shown.value.form.kind));
 /** Cut from one slab, without a base. */
-const oneSlab = computed(() => isDraped(shown.value) || shown.value.form.kind === 'stand');
+const oneSlab = computed(() => isDraped(shown.value) || ['stand', 'sheet'].includes(shown.value.form.kind));
 const done = () => piece.endGesture();
 </script>
 

@@ -93,7 +93,11 @@ function wallFigures({ numbers, parts }: Development): Figure[] {
     const { length, height } = boxOf(wall.outline);
     return [
       lengthFigure('cutLength', `${wall.name}, along`, length),
-      lengthFigure('cutHeight', `${wall.name}, ${['blank', 'strip'].includes(wall.id) ? 'across' : 'height'}`, height),
+      lengthFigure(
+        'cutHeight',
+        `${wall.name}, ${['blank', 'strip', 'sheet'].includes(wall.id) ? 'across' : 'height'}`,
+        height,
+      ),
     ];
   });
 }

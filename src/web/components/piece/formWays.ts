@@ -20,6 +20,7 @@ export const FORM_WAYS: readonly Choice<FormKind>[] = [
   },
   { value: 'mould', title: 'over or in a mould', why: 'Trays and bowls from one blank: a hump or a hollow.' },
   { value: 'mesh', title: 'a mould from a file', why: 'A mould that was read from OBJ or STL.' },
+  { value: 'sheet', title: 'a bent sheet', why: 'A leaf or any outline with holes, bent over a bottle or a pipe.' },
   {
     value: 'stand',
     title: 'a rolled stand',

@@ -64,7 +64,7 @@ function finish(): void {
         <path v-for="(d, index) in added" :key="index" class="body" :class="clayTone(design)" :d="d" />
         <path class="body" :class="clayTone(design)" :d="path" />
         <ellipse
-          v-if="design.target.form.kind !== 'stand' && !design.target.lid"
+          v-if="!['stand', 'sheet'].includes(design.target.form.kind) && !design.target.lid"
           class="rim"
           :cx="drawn.middle"
           :cy="drawn.top"

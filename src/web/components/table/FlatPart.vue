@@ -91,6 +91,12 @@ const nameBy = computed(() => (second.value ? -6 : tagged.value ? -16 : 2));
   <g :data-part="part.id" class="flat-part">
     <path v-if="leans" class="under" :d="pathData(part.underside, scale, origin, screenPx)" />
     <path class="cut" :d="pathData(part.outline, scale, origin, screenPx)" />
+    <path
+      v-for="(hole, index) in part.holes ?? []"
+      :key="`hole ${index}`"
+      class="hole"
+      :d="pathData(hole, scale, origin, screenPx)"
+    />
     <path v-for="drawn in lines" :key="drawn.name" :class="['mark', drawn.name]" :d="drawn.d" />
     <text v-for="(mark, index) in words" :key="index" :class="mark.kind" :transform="moved(...wordAt(mark))">
       {{ mark.text }}
@@ -113,6 +119,11 @@ const nameBy = computed(() => (second.value ? -6 : tagged.value ? -16 : 2));
 }
 .cut {
   fill: var(--slab);
+  stroke: var(--slab-edge);
+  stroke-width: 2;
+}
+.hole {
+  fill: var(--cloth);
   stroke: var(--slab-edge);
   stroke-width: 2;
 }

@@ -1,0 +1,152 @@
+import Joi from 'joi';
+import { SHEET_LIMITS } from '../core/bentSheet/bentSheet.ts';
+import { MOULD_SIDES } from '../core/flatten/blankOf.ts';
+import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, MOULD_WALLS } from '../core/mould/mouldForm.ts';
+import { PLAN_KINDS } from '../core/outline/plan.ts';
+import { FORM_KINDS, MOST_PROFILE_POINTS } from '../core/piece/target.ts';
+
+/** A figure, strictly a number. */
+export const figure = () => Joi.number().strict().unsafe();
+/** One of some words. */
+export const oneOf = (values: readonly string[]) => Joi.string().valid(...values);
+
+/** A figure that some kinds must have: refused with the others. */
+function needed(field: string, kinds: readonly string[]): Joi.Schema {
+  return Joi.when(field, { is: Joi.valid(...kinds), then: figure().required(), otherwise: Joi.forbidden() });
+}
+
+/** A figure that belongs to some kinds only: refused with the others, its default with these. */
+export function only(field: string, kinds: readonly string[], fallback: number): Joi.Schema {
+  return Joi.when(field, {
+    is: Joi.valid(...kinds),
+    then: figure().default(fallback),
+    otherwise: Joi.forbidden(),
+  });
+}
+
+const at = Joi.array().items(figure().required()).length(2);
+
+/** A plan outline: one of the kinds, each with its own sizes. */
+const planSchema = Joi.object({
+  kind: oneOf(PLAN_KINDS).required(),
+  diameter: needed('kind', ['circle']),
+  length: needed('kind', ['ellipse', 'rounded']),
+  width: needed('kind', ['ellipse', 'rounded']),
+  sides: needed('kind', ['polygon']),
+  acrossFlats: needed('kind', ['polygon']),
+  corner: only('kind', ['rounded', 'polygon'], 0),
+  at,
+});
+
+const pairs = (least: number, most: number) =>
+  Joi.array().items(Joi.array().items(figure().required()).length(2)).min(least).max(most);
+const profile = pairs(2, MOST_PROFILE_POINTS);
+
+/** Lists of three figures: places of vertices, corners of triangles. */
+const triples = (item: Joi.Schema, most: number) =>
+  Joi.array().items(Joi.array().items(item).length(3)).min(1).max(most);
+
+/** A key of a bent sheet, refused with all other forms. */
+function bentOnly(schema: Joi.Schema): Joi.Schema {
+  return Joi.when('kind', { is: 'sheet', then: schema, otherwise: Joi.forbidden() });
+}
+
+/** An outline of a sheet: points with the bulge of the arc to the next. */
+const outlineSchema = Joi.array()
+  .items(Joi.array().items(figure().required()).length(3))
+  .min(SHEET_LIMITS.points.least)
+  .max(SHEET_LIMITS.points.greatest);
+
+/** A key of a scroll stand, refused with all other forms. */
+function standing(schema: Joi.Schema): Joi.Schema {
+  return Joi.when('kind', { is: 'stand', then: schema, otherwise: Joi.forbidden() });
+}
+
+/** A key of a slab on a mould, refused with all other forms. */
+function draped(schema: Joi.Schema): Joi.Schema {
+  return Joi.when('kind', { is: Joi.valid('mould', 'mesh'), then: schema, otherwise: Joi.forbidden() });
+}
+
+/** A form: one of the kinds, each with its own sizes. */
+export const formSchema = Joi.object({
+  kind: oneOf(FORM_KINDS).required(),
+  diameter: needed('kind', ['cylinder', 'former']),
+  height: needed('kind', ['cylinder', 'taper', 'oval', 'facet', 'box', 'loft', 'former']),
+  rim: Joi.when('kind', {
+    switch: [
+      { is: Joi.valid('taper', 'facet'), then: figure().required() },
+      { is: Joi.valid('loft', 'mould'), then: planSchema.required() },
+    ],
+    otherwise: Joi.forbidden(),
+  }),
+  foot: Joi.when('kind', {
+    switch: [
+      { is: Joi.valid('taper', 'facet'), then: figure().required() },
+      { is: 'loft', then: planSchema.required() },
+      { is: 'mould', then: planSchema },
+    ],
+    otherwise: Joi.forbidden(),
+  }),
+  profile: Joi.when('kind', {
+    switch: [
+      { is: 'stack', then: profile.required() },
+      { is: 'mould', then: pairs(MOULD_LIMITS.profile.least, MOULD_LIMITS.profile.greatest) },
+    ],
+    otherwise: Joi.forbidden(),
+  }),
+  device: standing(
+    Joi.object({
+      length: figure().required(),
+      width: figure().required(),
+      thickness: figure().required(),
+      mass: figure().required(),
+    }).required(),
+  ),
+  clearance: standing(figure().default(2)),
+  lean: standing(figure().required()),
+  roll: standing(figure()),
+  across: standing(figure()),
+  outline: bentOnly(outlineSchema.required()),
+  holes: bentOnly(Joi.array().items(outlineSchema).max(SHEET_LIMITS.holes.greatest)),
+  lines: bentOnly(Joi.array().items(pairs(2, SHEET_LIMITS.points.greatest)).max(SHEET_LIMITS.lines.greatest)),
+  bend: bentOnly(Joi.object({ diameter: figure().required(), angle: figure().default(0) }).required()),
+  feet: bentOnly(
+    Joi.object({ count: figure().valid(3, 4).default(3), height: figure().required(), diameter: figure().required() }),
+  ),
+  grew: bentOnly(figure()),
+  depth: needed('kind', ['mould']),
+  wall: Joi.when('kind', { is: 'mould', then: oneOf(MOULD_WALLS).default('curved'), otherwise: Joi.forbidden() }),
+  vertices: Joi.when('kind', {
+    is: 'mesh',
+    then: triples(figure(), MOULD_LIMITS.vertices.greatest).required(),
+    otherwise: Joi.forbidden(),
+  }),
+  triangles: Joi.when('kind', {
+    is: 'mesh',
+    then: triples(figure().integer().min(0), 2 * MOULD_LIMITS.vertices.greatest).required(),
+    otherwise: Joi.forbidden(),
+  }),
+  own: Joi.when('kind', {
+    is: 'mould',
+    then: Joi.object({ shrinkage: figure().required(), casts: figure().default(1) }),
+    otherwise: Joi.forbidden(),
+  }),
+  side: draped(oneOf(MOULD_SIDES).default('hump')),
+  margin: draped(figure().default(DEFAULT_BLANK_MARGIN)),
+  cloth: draped(figure()),
+  darts: draped(
+    Joi.array()
+      .items(Joi.object({ at: figure().required(), depth: figure().required() }))
+      .max(MOULD_LIMITS.darts.greatest),
+  ),
+  limits: draped(Joi.object({ stretch: figure().required(), gather: figure().required() })),
+  length: needed('kind', ['oval', 'box']),
+  width: needed('kind', ['oval', 'box']),
+  sides: needed('kind', ['facet']),
+  fold: Joi.when('kind', {
+    is: 'facet',
+    then: oneOf(['separate', 'strip']).default('separate'),
+    otherwise: Joi.forbidden(),
+  }),
+  sleeve: only('kind', ['former'], 0),
+});

@@ -1,0 +1,38 @@
+import { bentSheet, narrowest, placeFeet } from '../bentSheet/bentSheet.ts';
+import type { DevelopedForm } from '../piece/kinds/kind.ts';
+import { DEFAULT_STIFFNESS, type Target } from '../piece/target.ts';
+import { checkBend } from './bend.ts';
+import type { Bench } from './bench.ts';
+import type { Check } from './check.ts';
+import { checkSlabSize } from './slabSize.ts';
+
+/** Bridges between holes, and tips, at least this many times as wide as the slab is thick. A rule of the bench. */
+export const BRIDGE = 1.5;
+export const TIP = 2;
+
+/** Advice on a bent sheet: how it lies, its bridges and tips, its bend, the slab. */
+export function checkSheet(target: Target, developed: DevelopedForm, bench: Bench): Check[] {
+  const { form, slab, clay } = target;
+  if (form.kind !== 'sheet') return [];
+  const { bridge, tip } = narrowest(form, slab.wall);
+  const footing = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage);
+  const bent = bentSheet(form, slab.wall, slab.neutralFraction);
+  const rocks: Check = { code: 'sheet-rocks', level: 'care', title: 'It rocks', phrase: ['Hollow side up it touches along one line, its edges ', { mm: bent.rise }, ' higher. Give it three or four feet.'] }; // prettier-ignore
+  const stands: Check | null = footing && {
+    code: 'sheet-stands',
+    level: footing.room > 0 ? 'note' : 'stop',
+    title: footing.room > 0 ? 'It stands on its feet' : 'It tips off its feet',
+    phrase:
+      footing.room > 0
+        ? ['Its middle lies ', { mm: footing.room }, ' within them. Fired, they are ', footing.feet.map(({ length }) => length.toFixed(1)).join(', '), ' mm long, so that it stands level.'] // prettier-ignore
+        : ['There is no room for feet that its middle lies between. Make them smaller.'],
+  };
+  const checks: (Check | null)[] = [
+    stands ?? (form.feet ? { code: 'sheet-feet', level: 'stop', title: 'No room for its feet', phrase: ['Every place is too near to an edge or a hole.'] } : rocks), // prettier-ignore
+    bridge < BRIDGE * slab.wall ? { code: 'sheet-bridge', level: 'care', title: 'A thin bridge', phrase: ['Between a hole and the next edge are ', { mm: bridge }, ': it may crack where it dries first.'] } : null, // prettier-ignore
+    tip < TIP * slab.wall ? { code: 'sheet-tip', level: 'care', title: 'A narrow tip', phrase: ['The sheet narrows to ', { mm: tip }, ': round its tip, and keep it covered while it dries.'] } : null, // prettier-ignore
+    checkBend({ thickness: slab.wall, neutralRadius: developed.bendRadius, neutralFraction: slab.neutralFraction, stiffness: clay.stiffness ?? DEFAULT_STIFFNESS }), // prettier-ignore
+    checkSlabSize(developed.parts, bench.slab, null),
+  ];
+  return checks.filter((check) => check !== null);
+}

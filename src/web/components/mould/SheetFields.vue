@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { scaledSheet, type SheetForm } from '../../../core/bentSheet/bentSheet.ts';
+import type { Fault } from '../../../core/errors.ts';
+import { bounds } from '../../../core/outline/outline.ts';
+import { usePiece } from '../../stores/piece.ts';
+import type { Choice } from '../fields/choice.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import LengthField from '../fields/LengthField.vue';
+import { without } from '../piece/without.ts';
+import { readOutline } from './readOutline.ts';
+
+/** The outline of a bent sheet: read from a drawing, scaled to a length, mended when it grew; and its feet. */
+const piece = usePiece();
+const trouble = ref('');
+const form = computed(() => (piece.beside.target.form.kind === 'sheet' ? piece.beside.target.form : null));
+/** Along the drawing's larger side (mm). */
+const longest = (sheet: SheetForm) => {
+  const { minX, minY, maxX, maxY } = bounds(sheet.outline);
+  return Math.max(maxX - minX, maxY - minY);
+};
+
+const FEET: readonly Choice<'0' | '3' | '4'>[] = [
+  { value: '0', title: 'none', why: 'It lies on its lowest line and rocks.' },
+  { value: '3', title: 'three', why: 'Three feet stand on any table.' },
+  { value: '4', title: 'four', why: 'Four feet hold a long sheet, once they are pressed level.' },
+];
+
+function put(change: (sheet: SheetForm) => SheetForm, group: string | null = null): readonly Fault[] {
+  const { target } = piece;
+  if (target.form.kind !== 'sheet') return [];
+  return piece.change({ ...target, form: change(target.form) }, group);
+}
+
+const scaleTo = (mm: number) => put((sheet) => scaledSheet(sheet, mm / longest(sheet)), 'sheet.scale');
+const grew = (mm: number) =>
+  put((sheet) => {
+    const by = mm / longest(sheet);
+    return Math.abs(by - 1) < 1e-6 ? without({ ...sheet, grew: undefined } as SheetForm) : { ...sheet, grew: by };
+  }, 'sheet.grew');
+
+function chooseFeet(count: '0' | '3' | '4'): void {
+  put(({ feet, ...sheet }) => count === '0' ? sheet : { ...sheet, feet: { height: 6, diameter: 12, ...feet, count: count === '3' ? 3 : 4 } }); // prettier-ignore
+}
+
+async function readFile(event: Event): Promise<void> {
+  const input = event.currentTarget as HTMLInputElement;
+  const file = input.files?.[0];
+  input.value = '';
+  if (!file) return;
+  const reading = readOutline(await file.text());
+  if (reading.kind === 'refused') {
+    trouble.value = `${file.name} ${reading.rule}.`;
+    return;
+  }
+  const { outline, holes } = reading;
+  const faults = put((sheet) => ({ ...without({ ...sheet, lines: undefined, holes: undefined } as unknown as SheetForm), outline, ...(holes.length > 0 && { holes }) })); // prettier-ignore
+  trouble.value = faults[0] ? `${file.name}: ${faults[0].rule}.` : '';
+}
+</script>
+
+<template>
+  <div v-if="form">
+    <label class="quiet file">
+      Read an outline from SVG
+      <input type="file" name="sheet-file" accept=".svg" @change="readFile" />
+    </label>
+    <p class="read">The largest closed path is the sheet, the others are its holes.</p>
+    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <LengthField
+      label="Longest side, flat"
+      name="sheet-length"
+      :mm="longest(form)"
+      :take="scaleTo"
+      :done="piece.endGesture"
+    />
+    <LengthField
+      label="Measured, once smoothed"
+      name="sheet-grew"
+      :mm="longest(form) * (form.grew ?? 1)"
+      :take="grew"
+      :done="piece.endGesture"
+    />
+    <p v-if="form.grew" class="read">
+      It grew by {{ ((form.grew - 1) * 100).toFixed(1) }} %: the template is cut smaller by as much.
+    </p>
+    <ChoiceField
+      label="Feet"
+      name="sheet-feet"
+      :value="`${form.feet?.count ?? 0}`"
+      :choices="FEET"
+      @choose="chooseFeet"
+    />
+  </div>
+</template>
+
+<style scoped>
+.file {
+  display: inline-flex;
+  align-items: center;
+  margin: 8px 0 2px;
+  padding: 4px 12px;
+  cursor: pointer;
+}
+.file:focus-within {
+  outline: 3px solid var(--press);
+}
+.file input {
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  opacity: 0;
+}
+.read {
+  font-size: 15px;
+  color: var(--ink-soft);
+  padding: 2px 0 6px;
+}
+.trouble {
+  padding: 8px 12px;
+  margin: 4px 0 8px;
+  border-left: 4px solid var(--stop-edge);
+  background: var(--stop);
+}
+</style>
