@@ -1,10 +1,10 @@
 import type { DrapedTarget } from '../mould/draped.ts';
-import { STRAIN_LIMITS, type StrainLimits } from '../mould/mouldForm.ts';
+import { limitsOf } from '../mould/limits.ts';
+import type { StrainLimits } from '../mould/mouldForm.ts';
 import type { DevelopedForm } from '../piece/kinds/kind.ts';
 import { firedLength } from '../clay/shrinkage.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import type { Reach } from '../piece/standing.ts';
-import { DEFAULT_STIFFNESS } from '../piece/target.ts';
 import type { Bench } from './bench.ts';
 import type { Check } from './check.ts';
 import { checkFit } from './fit.ts';
@@ -15,11 +15,6 @@ export const BY_ITSELF = 1 / 3;
 
 /** More gather than this (fraction) is not cut out in darts: the piece is made from sections. A rule of the bench. */
 export const SECTIONS_BEYOND = 0.3;
-
-/** The limits that hold for a draped target: its own, or those of its clay's stiffness. */
-export function limitsOf({ form, clay }: DrapedTarget): StrainLimits {
-  return form.limits ?? STRAIN_LIMITS[clay.stiffness ?? DEFAULT_STIFFNESS];
-}
 
 /** What is to be done with a slab on its mould. */
 export type DrapeAdvice = 'by-itself' | 'rib' | 'darts' | 'sections';

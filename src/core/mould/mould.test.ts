@@ -9,7 +9,7 @@ import { bent, sampled } from './arcs.test.helper.ts';
 import { layBlank } from './blank.ts';
 import { faceMesh, isDraped, type DrapedTarget } from './draped.ts';
 import type { MouldForm } from './mouldForm.ts';
-import { limitsOf } from '../checks/draped.ts';
+import { limitsOf } from './limits.ts';
 import { proposeDarts } from './proposeDarts.ts';
 import { roundBlank } from './roundMould.ts';
 

@@ -1,4 +1,4 @@
-import { limitsOf } from '../checks/draped.ts';
+import { limitsOf } from './limits.ts';
 import { TAU } from '../numbers.ts';
 import { turned } from '../outline/support.ts';
 import { supportOf } from '../outline/plan.ts';

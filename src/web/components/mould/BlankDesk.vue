@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue';
-import { limitsOf } from '../../../core/checks/draped.ts';
-import type { Blank } from '../../../core/mould/blank.ts';
+import { computed, ref } from 'vue';
+import { limitsOf } from '../../../core/mould/limits.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
 import type { Dart } from '../../../core/mould/mouldForm.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -12,14 +11,8 @@ import type { MapQuantity } from './strainDrawing.ts';
 const piece = usePiece();
 const formed = ref(false);
 const quantity = ref<MapQuantity>('gather');
-/** The last blank stays while the next one is laid. */
-const shown = shallowRef<Blank | null>(piece.laying.blank);
-watch(
-  () => piece.laying.blank,
-  (blank) => {
-    if (blank) shown.value = blank;
-  },
-);
+/** The last blank of this piece stays while the next one is laid. */
+const shown = computed(() => piece.laying.blank ?? piece.laying.last);
 
 const QUANTITIES: readonly { value: MapQuantity; words: string }[] = [
   { value: 'gather', words: 'Gather' },

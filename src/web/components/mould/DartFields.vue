@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { limitsOf } from '../../../core/checks/draped.ts';
+import { computed, ref, shallowRef } from 'vue';
+import { limitsOf } from '../../../core/mould/limits.ts';
 import type { Fault } from '../../../core/errors.ts';
 import { isDraped, type DrapedTarget } from '../../../core/mould/draped.ts';
 import { fromSections } from '../../../core/mould/sections.ts';
 import type { Dart } from '../../../core/mould/mouldForm.ts';
 import { FACE_UP_WAYS, SEAM_WAYS } from '../piece/ways.ts';
 import { useBlankWork } from '../../composables/useBlankWork.ts';
+import type { Target } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
@@ -16,6 +17,8 @@ import NumberField from '../fields/NumberField.vue';
 const piece = usePiece();
 const work = useBlankWork();
 const words = ref('');
+/** The design that was found too deep for darts. */
+const tooDeep = shallowRef<Target | null>(null);
 const draped = computed(() => (isDraped(piece.beside.target) ? piece.beside.target : null));
 const darts = computed(() => draped.value?.form.darts ?? []);
 
@@ -49,12 +52,15 @@ async function propose(): Promise<void> {
   const { proposal } = reply;
   if (proposal.kind === 'darts' && piece.target === asked) put({ darts: proposal.darts });
   if (proposal.kind === 'none-needed') words.value = 'No darts are needed: it gathers less than this clay takes.';
-  if (proposal.kind === 'too-deep') words.value = 'Too deep for darts: make it from a foot and bands round it.';
+  if (proposal.kind === 'too-deep') {
+    tooDeep.value = asked;
+    words.value = 'Too deep for darts: make it from a foot and bands round it.';
+  }
 }
 /** A piece too deep for darts is offered in sections. */
 const deep = computed(
   () =>
-    words.value.startsWith('Too deep') ||
+    tooDeep.value === piece.target ||
     piece.beside.developed.checks.some(({ code, level }) => code === 'drape' && level === 'stop'),
 );
 const sections = computed(() => (draped.value ? fromSections(draped.value) : null));

@@ -6,6 +6,7 @@ import type { MouldForm, MouldWall } from '../../../core/mould/mouldForm.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
+import FileField from '../fields/FileField.vue';
 import { SIDE_WAYS, WALL_WAYS } from './mouldWays.ts';
 import { readProfile } from './readProfile.ts';
 
@@ -38,11 +39,7 @@ function shrunk(rim: MouldForm['rim']): MouldForm['rim'] {
   return sized.kind === 'rounded' ? { ...sized, corner: share * sized.corner } : sized;
 }
 
-async function readFile(event: Event): Promise<void> {
-  const input = event.currentTarget as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
+async function readFile(file: File): Promise<void> {
   trouble.value = '';
   if (/\.svg$/i.test(file.name)) return takeProfile(file.name, await file.text());
   const reading = readMould(file.name, new Uint8Array(await file.arrayBuffer()));
@@ -83,41 +80,21 @@ function takeProfile(name: string, text: string): void {
       @choose="chooseWall"
     />
     <p v-else class="read">Read from a file: {{ form.vertices.length }} vertices.</p>
-    <label class="quiet file">
-      Read a mould from a file
-      <input type="file" name="mould-file" accept=".obj,.stl,.svg" @change="readFile" />
-    </label>
-    <p class="read">OBJ or STL in mm, or a wall drawn as one SVG path from floor to rim.</p>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <FileField
+      label="Read a mould from a file"
+      name="mould-file"
+      accept=".obj,.stl,.svg"
+      note="OBJ or STL in mm, or a wall drawn as one SVG path from floor to rim."
+      :trouble="trouble"
+      @read="readFile"
+    />
   </div>
 </template>
 
 <style scoped>
-.file {
-  display: inline-flex;
-  align-items: center;
-  margin: 8px 0 2px;
-  padding: 4px 12px;
-  cursor: pointer;
-}
-.file:focus-within {
-  outline: 3px solid var(--press);
-}
-.file input {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  opacity: 0;
-}
 .read {
   font-size: 15px;
   color: var(--ink-soft);
   padding: 2px 0 6px;
-}
-.trouble {
-  padding: 8px 12px;
-  margin: 4px 0 8px;
-  border-left: 4px solid var(--stop-edge);
-  background: var(--stop);
 }
 </style>

@@ -6,6 +6,7 @@ import { bounds } from '../../../core/outline/outline.ts';
 import { usePiece } from '../../stores/piece.ts';
 import type { Choice } from '../fields/choice.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
+import FileField from '../fields/FileField.vue';
 import LengthField from '../fields/LengthField.vue';
 import { without } from '../piece/without.ts';
 import { readOutline } from './readOutline.ts';
@@ -43,11 +44,7 @@ function chooseFeet(count: '0' | '3' | '4'): void {
   put(({ feet, ...sheet }) => count === '0' ? sheet : { ...sheet, feet: { height: 6, diameter: 12, ...feet, count: count === '3' ? 3 : 4 } }); // prettier-ignore
 }
 
-async function readFile(event: Event): Promise<void> {
-  const input = event.currentTarget as HTMLInputElement;
-  const file = input.files?.[0];
-  input.value = '';
-  if (!file) return;
+async function readFile(file: File): Promise<void> {
   const reading = readOutline(await file.text());
   if (reading.kind === 'refused') {
     trouble.value = `${file.name} ${reading.rule}.`;
@@ -61,12 +58,14 @@ async function readFile(event: Event): Promise<void> {
 
 <template>
   <div v-if="form">
-    <label class="quiet file">
-      Read an outline from SVG
-      <input type="file" name="sheet-file" accept=".svg" @change="readFile" />
-    </label>
-    <p class="read">The largest closed path is the sheet, the others are its holes.</p>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    <FileField
+      label="Read an outline from SVG"
+      name="sheet-file"
+      accept=".svg"
+      note="The largest closed path is the sheet, the others are its holes."
+      :trouble="trouble"
+      @read="readFile"
+    />
     <LengthField
       label="Longest side, flat"
       name="sheet-length"
@@ -95,31 +94,9 @@ async function readFile(event: Event): Promise<void> {
 </template>
 
 <style scoped>
-.file {
-  display: inline-flex;
-  align-items: center;
-  margin: 8px 0 2px;
-  padding: 4px 12px;
-  cursor: pointer;
-}
-.file:focus-within {
-  outline: 3px solid var(--press);
-}
-.file input {
-  position: absolute;
-  width: 1px;
-  height: 1px;
-  opacity: 0;
-}
 .read {
   font-size: 15px;
   color: var(--ink-soft);
   padding: 2px 0 6px;
-}
-.trouble {
-  padding: 8px 12px;
-  margin: 4px 0 8px;
-  border-left: 4px solid var(--stop-edge);
-  background: var(--stop);
 }
 </style>

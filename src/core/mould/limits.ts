@@ -1,0 +1,8 @@
+import { DEFAULT_STIFFNESS } from '../piece/target.ts';
+import type { DrapedTarget } from './draped.ts';
+import { STRAIN_LIMITS, type StrainLimits } from './mouldForm.ts';
+
+/** The limits that hold for a draped target: its own, or those of its clay's stiffness. */
+export function limitsOf({ form, clay }: DrapedTarget): StrainLimits {
+  return form.limits ?? STRAIN_LIMITS[clay.stiffness ?? DEFAULT_STIFFNESS];
+}
