@@ -1,4 +1,4 @@
-import { eachVisit, figure, kept, textOf } from './visit.ts';
+import { countOf, eachVisit, figure, kept, read, textOf } from './visit.ts';
 
 jest.setTimeout(90_000);
 const visit = eachVisit({ demo: true });
@@ -16,7 +16,7 @@ describe('handle, feet and lid', () => {
   it('a handle follows its fingers and is drawn out by its curve; the strap is as long as it is drawn', async () => {
     const page = await onPiece('Galley mug');
     const strap = async () => number(await figure(page, 'handleLength').innerText());
-    const before = await strap();
+    const before = await read(strap, (mm) => mm > 0);
     await page.locator('input[name="handle.fingers"]').fill('2');
     await textOf(figure(page, 'handleLength'), /^11\d/);
     const shorter = await strap();
@@ -32,7 +32,10 @@ describe('handle, feet and lid', () => {
     await page.mouse.up();
     const field = page.locator('input[name="handle.projection"]');
     await textOf(figure(page, 'handleLength'), /^14\d/);
-    expect(number(await field.inputValue())).toBeGreaterThan(40);
+    await read(
+      () => field.inputValue(),
+      (text) => number(text) > 40,
+    );
     expect(await strap()).toBeGreaterThan(shorter + 5);
 
     // What lies on the table is the strap of the list, at the scale of the wall.
@@ -53,13 +56,13 @@ describe('handle, feet and lid', () => {
     await page.getByRole('button', { name: /^pads/ }).click();
     for (const id of ['handle', 'lid', 'flange', 'foot']) await page.locator(`[data-part="${id}"]`).first().waitFor();
     await textOf(page.locator('[data-part="handle"]'), /cut 3/);
-    expect(await page.locator('[data-part="wall"]').innerHTML()).toMatch(/handle/);
+    await textOf(page.locator('[data-part="wall"]'), /handle/);
     await kept(page);
     await page.keyboard.press('3');
     await page.getByTestId('lay-out').click();
     // Wall, base, lid, flange, three straps with the spare one, and three pads.
     await page.locator('[data-place]').nth(9).waitFor({ timeout: 30_000 });
-    expect(await page.locator('[data-place]').count()).toBe(10);
+    await countOf(page.locator('[data-place]'), 10);
     expect(visit.now.troubles).toEqual([]);
   });
 

@@ -1,6 +1,6 @@
 import { createCanvas, loadImage } from '@napi-rs/canvas';
 import type { Page } from 'playwright-core';
-import { eachVisit, kept, textOf, type } from './visit.ts';
+import { countOf, eachVisit, kept, textOf, type } from './visit.ts';
 
 jest.setTimeout(90_000);
 const visit = eachVisit({ demo: true, webgl: 'webgl' });
@@ -57,10 +57,10 @@ describe('raising', () => {
     await page.mouse.down();
     await page.mouse.move(x + 24, y, { steps: 4 });
     await page.mouse.up();
+    await kept(page, /2/);
     const widest = await field(page, 'profile.1.1');
     expect(widest).toBeGreaterThan(before + 4);
     const height = await field(page, 'profile.2.0');
-    await kept(page);
     await page.keyboard.press('2');
     await slider(page).fill('1');
     await press(page, 'Side');
@@ -93,7 +93,7 @@ describe('raising', () => {
     expect(Math.abs((await claySeen(page)).height - 62.5)).toBeLessThan(1.6);
     await press(page, 'Flat');
     await page.locator('[data-part="wall"] .cut').waitFor();
-    expect(await page.locator('canvas').count()).toBe(0);
+    await countOf(page.locator('canvas'), 0);
   });
 
   it('is turned by keys and raised by R, and shows the plain side view without WebGL', async () => {
@@ -126,6 +126,6 @@ describe('what the piece must fit', () => {
     await page.keyboard.press('2');
     await slider(page).fill('1');
     await press(page, 'Rack hole');
-    expect(await page.getByRole('button', { name: 'Rack hole' }).getAttribute('aria-pressed')).toBe('true');
+    await page.getByRole('button', { name: 'Rack hole', pressed: true }).waitFor();
   });
 });

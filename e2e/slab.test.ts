@@ -2,6 +2,7 @@ import type { Browser, Page } from 'playwright-core';
 import type { Kept } from '../src/contract/records.ts';
 import { openBrowser } from './browser.ts';
 import { openTable, type TestTable } from './testTable.ts';
+import { countOf, fieldSays, read, textOf } from './visit.ts';
 
 jest.setTimeout(90_000);
 
@@ -44,18 +45,20 @@ describe('the clay book', () => {
     await page.getByRole('button', { name: 'Add a bar' }).click();
     await page.getByLabel('Bar 7, fired').fill('8.6 cm');
     await page.getByLabel('Bar 7, fired').blur();
-    expect(await words('[data-bar="6"] strong')).toBe('14.0 %');
+    await textOf(page.locator('[data-bar="6"] strong'), /^14\.0 %$/);
     await says('[data-bar="6"]', 'stands apart');
     await says('[data-testid="sureness"]', '7 bars');
     await page.waitForTimeout(700);
 
     await onPiece('Rack tumbler', 'shape');
     await page.locator('[data-range="diameter"]').waitFor();
-    const after = await words('[data-range="diameter"]');
-    expect(after).not.toBe(before);
+    const after = await read(
+      () => words('[data-range="diameter"]'),
+      (text) => text !== before,
+    );
     const low = (text: string) => Number(/between ([\d.]+)/.exec(text)?.[1]);
     expect(low(after)).toBeLessThan(low(before));
-    expect(await page.getByRole('button', { name: /Cut it for 12\.3 %/ }).count()).toBe(1);
+    await countOf(page.getByRole('button', { name: /Cut it for 12\.3 %/ }), 1);
   });
 
   it('refuses a bar that is longer than when it was wet, and undoes', async () => {
@@ -93,12 +96,12 @@ describe('a piece and the kit', () => {
   it('takes wall and base from the sticks with one press, and says what it uses', async () => {
     await onPiece('Night tumbler, short', 'shape');
     await page.getByRole('button', { name: 'Wall and base 8.0 mm' }).click();
-    expect(await page.locator('input[name="wall"]').inputValue()).toBe('8.0 mm');
-    expect(await page.locator('input[name="base"]').inputValue()).toBe('8.0 mm');
+    await fieldSays(page, 'wall', /^8\.0 mm$/);
+    await fieldSays(page, 'base', /^8\.0 mm$/);
     await page.locator('[data-use="slab"]', { hasText: 'Ash sticks, 8' }).waitFor();
-    expect(await words('[data-use="shelf"]')).toMatch(/Low shelf \d+ at once/);
+    await textOf(page.locator('[data-use="shelf"]'), /Low shelf ?\d+ at once/);
     await page.getByRole('button', { name: 'Undo', exact: true }).click();
-    expect(await page.locator('input[name="wall"]').inputValue()).toBe('6.0 mm');
+    await fieldSays(page, 'wall', /^6\.0 mm$/);
   });
 });
 
@@ -111,16 +114,16 @@ describe('a slab plan', () => {
     await page.locator('input[name^="count-"]').fill('4');
     await page.locator('input[name^="count-"]').press('Enter');
     await page.getByTestId('lay-out').click();
-    await page.locator('[data-slab="0"] [data-place="7"]').waitFor({ timeout: 5000 });
+    await page.locator('[data-slab="0"] [data-place="7"]').waitFor({ timeout: 20_000 });
     await page.getByRole('button', { name: 'Stop, keep the best' }).click();
-    expect(await words('[data-testid="weigh-out"]')).toMatch(/^\d+ g$/);
+    await textOf(page.getByTestId('weigh-out'), /^\d+ g$/);
 
     const part = page.locator('[data-slab="0"] [data-place="0"]');
     await part.focus();
     const at = () => part.getAttribute('data-at');
     const before = await at();
     await page.keyboard.press('ArrowRight');
-    expect(await at()).not.toBe(before);
+    await read(at, (now) => now !== before);
     await page.getByRole('button', { name: 'Lock', exact: true }).click();
     const locked = await at();
     await page.keyboard.press('ArrowRight');
@@ -129,9 +132,9 @@ describe('a slab plan', () => {
     await page.getByTestId('lay-out').click();
     await page.waitForTimeout(1500);
     await page.getByRole('button', { name: 'Stop, keep the best' }).click();
-    expect(await page.locator('.part.locked').count()).toBe(1);
+    await countOf(page.locator('.part.locked'), 1);
     expect(await page.locator('.part.locked').getAttribute('data-at')).toBe(locked);
-    expect(await page.locator('[data-slab="0"] .part').count()).toBe(8);
+    await countOf(page.locator('[data-slab="0"] .part'), 8);
 
     await page.waitForTimeout(700);
     const kept = (await (await fetch(`${table.url}api/records/plan`)).json()) as Kept<'plan'>[];
@@ -147,7 +150,7 @@ describe('a slab plan', () => {
   it('says where parts that were moved by hand lie too near, and undoes the move', async () => {
     await onPiece('Rack tumbler', 'slab');
     await page.getByTestId('lay-out').click();
-    await page.locator('[data-slab="0"] [data-place="1"]').waitFor({ timeout: 5000 });
+    await page.locator('[data-slab="0"] [data-place="1"]').waitFor({ timeout: 20_000 });
     await page.getByRole('button', { name: 'Stop, keep the best' }).click();
     const disc = page.locator('[data-slab="0"] .part', { hasText: 'Base' });
     const wall = await page.locator('[data-slab="0"] .part', { hasText: 'Wall' }).boundingBox();
@@ -158,7 +161,7 @@ describe('a slab plan', () => {
     await page.mouse.move(wall.x + wall.width / 2, wall.y + wall.height / 2, { steps: 4 });
     await page.mouse.up();
     await page.locator('.part.wrong').first().waitFor();
-    expect(await page.locator('.part.wrong').count()).toBe(2);
+    await countOf(page.locator('.part.wrong'), 2);
     await page.getByRole('button', { name: 'Undo on the slab' }).click();
     await page.locator('.part.wrong').first().waitFor({ state: 'detached' });
   });

@@ -1,6 +1,6 @@
 import { gzipSync } from 'node:zlib';
 import { openTable } from './testTable.ts';
-import { drawnBox, eachVisit, figure, kept, textOf, type } from './visit.ts';
+import { countOf, drawnBox, eachVisit, figure, kept, textOf, type } from './visit.ts';
 
 jest.setTimeout(90_000);
 
@@ -11,7 +11,7 @@ describe('the shelf', () => {
     const { page } = visit.now;
     const height = async (name: string) => (await drawnBox(page, `[data-design="${name}"] .body`)).height;
     await page.locator('[data-design]').first().waitFor();
-    expect(await page.locator('[data-design]').count()).toBe(21);
+    await countOf(page.locator('[data-design]'), 21);
     expect((await height('Ladle jar')) / (await height('Rack tumbler'))).toBeCloseTo(205 / 110, 3);
     expect(visit.now.troubles).toEqual([]);
   });
@@ -34,7 +34,7 @@ describe('the shelf', () => {
     await page.locator('[data-design="Salt dish"]').waitFor();
     await page.reload();
     await page.locator('[data-design="Sugar pot, dining car"]').waitFor();
-    expect(await page.locator('[data-design]').count()).toBe(22);
+    await countOf(page.locator('[data-design]'), 22);
   });
 
   it('finds a design by Ctrl+K and the keyboard alone, shows its shortcuts, and opens a design file', async () => {
@@ -106,7 +106,7 @@ describe('two people and one design', () => {
     await kept(page);
     await page.keyboard.press('s');
     await textOf(page.locator('[data-design="Rack tumbler"] .sizes'), onTop);
-    expect(await page.locator('[data-design]').count()).toBe(designs);
+    await countOf(page.locator('[data-design]'), designs);
     await other.close();
   });
 });

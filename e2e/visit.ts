@@ -56,16 +56,43 @@ export function eachVisit(
   return holder;
 }
 
-/** Waits until an element's text fits, and returns it. */
-export async function textOf(locator: Locator, wanted: RegExp, most = 8000): Promise<string> {
+/** Reads again and again until what is read fits, and returns it: fields and figures follow the table a frame later. */
+export async function read<T>(
+  from: () => Promise<T>,
+  fits: (found: T) => boolean,
+  wanted = 'what was expected',
+  most = 8000,
+): Promise<T> {
   const until = Date.now() + most;
   for (;;) {
-    const text = ((await locator.first().textContent()) ?? '').replace(/\s+/g, ' ').trim();
-    if (wanted.test(text)) return text;
-    if (Date.now() > until) throw new Error(`“${text}” did not become ${wanted}`);
+    const found = await from();
+    if (fits(found)) return found;
+    if (Date.now() > until) throw new Error(`“${String(found)}” did not become ${wanted}`);
     await new Promise((resolve) => setTimeout(resolve, 25));
   }
 }
+
+/** Waits until an element's text fits, and returns it. */
+export function textOf(locator: Locator, wanted: RegExp, most = 8000): Promise<string> {
+  const text = async () => ((await locator.first().textContent()) ?? '').replace(/\s+/g, ' ').trim();
+  return read(text, (found) => wanted.test(found), String(wanted), most);
+}
+
+/** Waits until a field shows the text, and returns it. */
+export const fieldSays = (page: Page, name: string, wanted: RegExp) =>
+  read(
+    () => page.locator(`input[name="${name}"]`).inputValue(),
+    (found) => wanted.test(found),
+    String(wanted),
+  );
+
+/** Waits until so many elements are there. */
+export const countOf = (locator: Locator, wanted: number) =>
+  read(
+    () => locator.count(),
+    (found) => found === wanted,
+    String(wanted),
+  );
 
 /** Waits until everything on the piece screen is kept. */
 export const kept = (page: Page, revision = /\d+/) =>
