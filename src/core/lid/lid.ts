@@ -6,7 +6,7 @@ import { turned, type Support } from '../outline/support.ts';
 import { girth, leastRadius } from '../outline/planMeasures.ts';
 import { bandPart } from '../part/bandPart.ts';
 import type { Face } from '../part/lean.ts';
-import { panelPart } from '../part/panelPart.ts';
+import { laidPanel } from '../part/panelPart.ts';
 import type { Part } from '../part/part.ts';
 import type { Seam } from '../seam/seam.ts';
 
@@ -103,26 +103,27 @@ function strips(outer: Support, name: string, { depth, wall, faceUp }: CutLid): 
     return { length: Math.hypot(bx - ax, by - ay), mitre: degrees(turn) / 2 };
   });
   const kinds = sides.filter((side, index) => sides.findIndex((one) => Math.abs(one.length - side.length) < 1e-6) === index); // prettier-ignore
-  return kinds.map(({ length, mitre }, index) =>
-    panelPart({
-      id: kinds.length === 1 ? 'flange' : `flange-${index + 1}`,
-      name: kinds.length === 1 ? name : `${name} ${index + 1}`,
-      count: sides.filter((side) => Math.abs(side.length - length) < 1e-6).length,
-      thickness: wall,
-      faceUp,
-      corners: [
-        [0, 0],
-        [length, 0],
-        [length, depth],
-        [0, depth],
-      ],
-      edges: [
-        { name: 'foot', lean: 0 },
-        { name: 'right', lean: mitre },
-        { name: 'rim', lean: 0 },
-        { name: 'left', lean: mitre },
-      ],
-    }),
+  return kinds.map(
+    ({ length, mitre }, index) =>
+      laidPanel({
+        id: kinds.length === 1 ? 'flange' : `flange-${index + 1}`,
+        name: kinds.length === 1 ? name : `${name} ${index + 1}`,
+        count: sides.filter((side) => Math.abs(side.length - length) < 1e-6).length,
+        thickness: wall,
+        faceUp,
+        corners: [
+          [0, 0],
+          [length, 0],
+          [length, depth],
+          [0, depth],
+        ],
+        edges: [
+          { name: 'foot', lean: 0 },
+          { name: 'right', lean: mitre },
+          { name: 'rim', lean: 0 },
+          { name: 'left', lean: mitre },
+        ],
+      }).part,
   );
 }
 

@@ -3,7 +3,7 @@ import type { Mark, Part } from '../part/part.ts';
 import { develop } from '../piece/develop.ts';
 import type { Form, Target, WallMarks } from '../piece/target.ts';
 import { level } from '../piece/targets.test.helper.ts';
-import { panelCount } from './marks.ts';
+import { panelCount } from './marking.ts';
 
 const TAPER: Form = { kind: 'taper', rim: 120, foot: 80, height: 90 };
 const STACK: Form = { kind: 'stack', profile: [[0, 60], [70, 95], [150, 45]] }; // prettier-ignore

@@ -1,29 +1,18 @@
 import { bounds } from '../outline/outline.ts';
-import { isWall, type Mark, type Part } from '../part/part.ts';
+import type { Mark, Part } from '../part/part.ts';
 import type { DevelopedForm, WallPlace } from '../piece/kinds/kind.ts';
 import { wetLength } from '../clay/shrinkage.ts';
-import { additionsOf, handleAngles } from '../piece/additions.ts';
+import { additionsOf } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
-import type { JoinPlace, Target, WallMarks } from '../piece/target.ts';
+import type { Target } from '../piece/target.ts';
+import { between, END_TICK, panelCount, placesOf, TICK } from './marking.ts';
+import { withPanelMarks } from './panelMarks.ts';
 import { repeatsOf } from './repeats.ts';
 import { wallLines, type WallLines } from './wallLines.ts';
 
 /** Angle of a band's first seam (degrees): every second band is turned by half a piece, so that no two seams stand in line. */
 export function seamTurn(band: number, panels: number): number {
   return (band % 2) * (180 / panels);
-}
-
-/** Length of the tick of one repeat (mm). */
-const TICK = 7;
-
-/** How many equal panels the whole wall is marked in: a whole number for each of its pieces. */
-export function panelCount(panels: NonNullable<WallMarks['panels']>, girth: number, pieces: number): number {
-  const wanted = 'count' in panels ? panels.count : girth / panels.width;
-  return Math.max(1, Math.round(wanted / pieces)) * pieces;
-}
-
-function between(a: readonly [number, number], b: readonly [number, number], f: number): readonly [number, number] {
-  return [a[0] + f * (b[0] - a[0]), a[1] + f * (b[1] - a[1])];
 }
 
 function panelLines(lines: WallLines, count: number): Mark[] {
@@ -67,16 +56,6 @@ function roundPlace(angle: number, band: number, pieces: number): WallPlace {
   return { piece, foot: whole - piece, rim: whole - piece };
 }
 
-/** Half the length of the tick at an end of a handle (mm). */
-const END_TICK = 8;
-
-/** The places that the design asks for, and those of its handles where it names none. */
-function placesOf(target: Target): readonly JoinPlace[] {
-  const places = target.marks?.places ?? [];
-  if (!target.handle || places.some(({ kind }) => kind === 'handle')) return places;
-  return [...places, ...handleAngles(target).map((at): JoinPlace => ({ kind: 'handle', at }))];
-}
-
 /** Ticks across a handle's line where the middles of its ends are joined, measured down the wall from its upper edge. */
 function endMarks(lines: WallLines, place: WallPlace, target: Target, band: number): Mark[] {
   const { handle } = additionsOf(target);
@@ -96,28 +75,6 @@ function endMarks(lines: WallLines, place: WallPlace, target: Target, band: numb
     const [u, v] = [(-dy / length) * END_TICK, (dx / length) * END_TICK];
     return [{ kind: 'line', name: 'repeat', from: [x - u, y - v], to: [x + u, y + v] }];
   });
-}
-
-/** Which panels a handle at an angle is joined to; a folded strip has no line of its own for it. */
-function onPanel({ id }: Part, angle: number): boolean {
-  const across = Math.round(angle / 90) % 2 === 1;
-  return id === 'panel' || (id === 'long' && across) || (id === 'short' && !across);
-}
-
-/** On a flat panel a handle stands on the middle line: a tick where each of its ends is joined. */
-function withHandle(part: Part, target: Target): Part {
-  const { handle } = additionsOf(target);
-  const here = handle?.angles.filter((angle) => onPanel(part, angle)) ?? [];
-  if (!handle || here.length === 0) return part;
-  const { minX, maxX, maxY } = bounds(part.outline);
-  const x = (minX + maxX) / 2;
-  const { rim } = kindOf(target).standing(target);
-  const ticks = [handle.curve.from, handle.curve.to].map((height): Mark => {
-    const y = maxY - (rim[0] - wetLength(height, target.clay.shrinkage)) / Math.cos(handle.wall.leanAt(height));
-    return { kind: 'line', name: 'repeat', from: [x - END_TICK, y], to: [x + END_TICK, y] };
-  });
-  const word = part.count > here.length ? `handle, on ${here.length} of ${part.count}` : 'handle';
-  return { ...part, marks: [...part.marks, ...ticks, { kind: 'words', at: [x, maxY - 14], text: word }] };
 }
 
 /** Where pads are pressed on: a cross on the base, as it lies, for each. */
@@ -147,8 +104,9 @@ function stackWords(part: Part, lines: WallLines, band: number): Mark[] {
  * The parts with what the design wants marked on its wall: equal panels to the true taper, places of handles and spouts,
  * repeats of a texture, a line of text, and on a stack where each band stands on the one below.
  */
-export function markedParts(target: Target, { parts, placeAt, numbers }: DevelopedForm): Part[] {
+export function markedParts(target: Target, { parts, placeAt, numbers, panels }: DevelopedForm): Part[] {
   const { marks = {}, seam, form } = target;
+  if (panels) return parts.map((part) => (part.id === 'base' ? withFeet(part, target) : withPanelMarks(part, panels, target))); // prettier-ignore
   const walls = parts.filter(({ id }) => id.startsWith('wall'));
   const girth = Math.max(numbers.wrapLength ?? 0, numbers.girthRim ?? 0, ...(numbers.bands ?? []).map((band) => band.girthRim)); // prettier-ignore
   return parts.map((part) => {
@@ -157,7 +115,7 @@ export function markedParts(target: Target, { parts, placeAt, numbers }: Develop
     const lapAt = form.kind === 'loft' && part.faceUp === 'inside' ? 'left' : 'right';
     const lines = index < 0 ? null : wallLines(part, seam, lapAt);
     if (part.id === 'base') return withFeet(part, target);
-    if (!lines) return isWall(part) ? withHandle(part, target) : part;
+    if (!lines) return part;
     const band = form.kind === 'stack' ? index : 0;
     const lofted = form.kind === 'loft';
     const added: Mark[] = [];

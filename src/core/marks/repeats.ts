@@ -1,3 +1,4 @@
+import type { LaidPanel } from '../part/laidPanel.ts';
 import { isWall, type Part } from '../part/part.ts';
 import type { Seam } from '../seam/seam.ts';
 import { wallLines } from './wallLines.ts';
@@ -12,14 +13,29 @@ export interface Repeat {
   readonly give: number;
 }
 
-/** The whole repeats of a width (mm) nearest to each edge of the wall; foot and rim of a taper have numbers of their own. */
-export function repeatsOf(parts: readonly Part[], seam: Seam, width: number): Repeat[] {
-  return parts.flatMap((part) => {
-    const lines = !isWall(part) ? null : wallLines(part, seam);
-    if (!lines) return [];
-    return (['rim', 'foot'] as const).map((edge): Repeat => {
-      const count = Math.max(1, Math.round(lines[edge] / width));
-      return { part: part.id, edge, length: lines[edge], count, give: lines[edge] / count - width };
+/** The whole repeats of a width nearest to a length, and what each gives (mm). */
+export function fitting(length: number, width: number): Pick<Repeat, 'count' | 'give'> {
+  const count = Math.max(1, Math.round(length / width));
+  return { count, give: length / count - width };
+}
+
+/**
+ * The whole repeats of a width (mm) nearest to each edge of the wall; foot and rim of a taper have numbers of their own,
+ * and on flat panels each panel has, over its outer face.
+ */
+export function repeatsOf(
+  parts: readonly Part[],
+  seam: Seam,
+  width: number,
+  panels: readonly LaidPanel[] = [],
+): Repeat[] {
+  const along = (part: string, lines: { readonly foot: number; readonly rim: number }) =>
+    (['rim', 'foot'] as const).map((edge): Repeat => {
+      const length = lines[edge];
+      return { part, edge, length, ...fitting(length, width) };
     });
+  return parts.filter(isWall).flatMap((part) => {
+    const lines = panels.find((panel) => panel.part === part.id) ?? wallLines(part, seam);
+    return lines ? along(part.id, lines) : [];
   });
 }

@@ -2,7 +2,7 @@ import { radians } from '../numbers.ts';
 import { area, bounds, mirrored, moved } from '../outline/outline.ts';
 import { insetPolygon } from '../outline/polygon.ts';
 import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
-import type { Mark, Part } from './part.ts';
+import type { Part } from './part.ts';
 
 /**
  * A flat panel by the corners of its outer face (mm, counter-clockwise, foot first, as seen from outside) and the lean of
@@ -16,11 +16,13 @@ export interface Panel {
   readonly edges: readonly { readonly name: Lean['edge']; readonly lean: number }[];
   readonly thickness: number;
   readonly faceUp: Face;
-  readonly marks?: readonly Mark[];
 }
 
-/** The flat part of a panel as it lies with `faceUp` up, its box starting at (0, 0). */
-export function panelPart(panel: Panel): Part {
+/** A point of a panel's outer face as seen from outside, and the point of its part as it lies straight through the slab (mm). */
+export type PlaceOnPart = (at: readonly [number, number]) => readonly [number, number];
+
+/** The flat part of a panel as it lies with `faceUp` up, its box starting at (0, 0), and where points of its outer face lie on it. */
+export function laidPanel(panel: Panel): { readonly part: Part; readonly place: PlaceOnPart } {
   const { corners, edges, thickness: t, faceUp } = panel;
   // Seen with the inside up, a spread edge is larger on the outer face: the inner one lies inward by t tan(lean).
   const insets = (depth: number) => edges.map(({ lean }) => depth * Math.tan(radians(lean)));
@@ -30,7 +32,9 @@ export function panelPart(panel: Panel): Part {
   const [up, down] = faceUp === 'inside' ? [mirrored(inner), mirrored(outer)] : [outer, inner];
   const box = bounds(up);
   const last = corners.length - 1;
-  return {
+  const sign = faceUp === 'inside' ? -1 : 1;
+  const place: PlaceOnPart = ([x, y]) => [sign * x - box.minX, y - box.minY];
+  const part: Part = {
     id: panel.id,
     name: panel.name,
     count: panel.count,
@@ -50,19 +54,12 @@ export function panelPart(panel: Panel): Part {
         word: leanWord(seen),
       };
     }),
-    marks: (panel.marks ?? []).map((mark) => placed(mark, faceUp, box)),
+    marks: [],
     volume: (t * (area(outer) + 4 * area(middle) + area(inner))) / 6,
   };
+  return { part, place };
 }
 
 function turnedEdge(name: Lean['edge']): Lean['edge'] {
   return name === 'left' ? 'right' : name === 'right' ? 'left' : name;
-}
-
-function placed(mark: Mark, faceUp: Face, box: { minX: number; minY: number }): Mark {
-  const sign = faceUp === 'inside' ? -1 : 1;
-  const at = ([x, y]: readonly [number, number]) => [sign * x - box.minX, y - box.minY] as const;
-  if (mark.kind === 'line') return { ...mark, from: at(mark.from), to: at(mark.to) };
-  if (mark.kind === 'lean') return { ...mark, at: at(mark.at), inward: [sign * mark.inward[0], mark.inward[1]] };
-  return { ...mark, at: at(mark.at) };
 }

@@ -52,13 +52,22 @@ export function handleAngles({ marks }: Target): readonly number[] {
   return marked.length > 0 ? marked : [0];
 }
 
-/** The outside of the wall towards an angle, fired mm. */
-function wallTowards({ outer, rim, section }: Standing, angle: number, shrinkage: number): HandleWall {
+/** How far a wall of flat panels reaches from the axis towards an angle (radians, mm). */
+function panelsReach(plan: Support, phi: number): number {
+  const facing = plan.flats.filter((normal) => Math.cos(phi - normal) > 1e-6);
+  return Math.min(...facing.map((normal) => plan.h(normal) / Math.cos(phi - normal)));
+}
+
+/** The outside of the wall towards an angle, fired mm: a curved wall is met at the place that looks that way. */
+function wallTowards({ outer, rim, section }: Standing, angle: number, target: Target): HandleWall {
   const phi = radians(angle);
+  const { shrinkage } = target.clay;
+  const flat = target.form.kind === 'facet' || target.form.kind === 'box';
+  const reach = (plan: Support) => (flat ? panelsReach(plan, phi) : plan.h(phi));
   const edge = rim[0];
   const levels = [...new Set(outer.map(([z]) => z))].filter((z) => z <= edge);
   const reaches = levels.map(
-    (z) => [firedLength(z, shrinkage), firedLength(section(z).outer.h(phi), shrinkage)] as const,
+    (z) => [firedLength(z, shrinkage), firedLength(reach(section(z).outer), shrinkage)] as const,
   );
   const bandAt = (height: number) => {
     const above = reaches.findIndex(([z]) => z >= height);
@@ -83,7 +92,7 @@ function handleOf(target: Target, handle: Handle, standing: Standing): MadeHandl
   const { clay, slab } = target;
   const s = clay.shrinkage;
   const angles = handleAngles(target);
-  const wall = wallTowards(standing, angles[0] ?? 0, s);
+  const wall = wallTowards(standing, angles[0] ?? 0, target);
   const curve = handleCurve(handle, wall, firedLength(handle.thickness, s));
   // The neutral line is a parallel of the middle one: it is longer by its distance times the turn.
   const off = handle.kind === 'strap' ? (slab.neutralFraction - 0.5) * handle.thickness : 0;

@@ -88,7 +88,7 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH, blank?: Bl
     numbers: { ...numbers, ...additionNumbers(target, added) },
     parts,
     ...(added.lumps.length > 0 && { lumps: added.lumps.map((lump) => weighed(lump, target.clay.wetDensity)) }),
-    ...(marks?.repeat && { repeats: repeatsOf(own, seam, marks.repeat) }),
+    ...(marks?.repeat && { repeats: repeatsOf(own, seam, marks.repeat, form.panels) }),
     ...(form.blank && { blank: blankFigures(form.blank) }),
     slabs: slabsNeeded(parts, target.clay.wetDensity),
     finished: finished(target, parts, trimmedOf(target, form)),

@@ -1,5 +1,6 @@
 import type { Fault } from '../../errors.ts';
 import type { Blank } from '../../mould/blank.ts';
+import type { LaidPanel } from '../../part/laidPanel.ts';
 import type { Part } from '../../part/part.ts';
 import type { Standing } from '../standing.ts';
 
@@ -74,10 +75,12 @@ export interface DevelopedForm {
   readonly numbers: Numbers;
   readonly parts: readonly Part[];
   readonly bendRadius: number;
-  /** Where an angle round from the first seam (degrees) lies on a wall that is not round. */
   /** The blank of a piece from a mould. */
   readonly blank?: Blank;
+  /** Where an angle round from the first seam (degrees) lies on a wall that is not round. */
   readonly placeAt?: (angle: number) => WallPlace;
+  /** The panels of a wall of flat ones, anticlockwise as seen from above. */
+  readonly panels?: readonly LaidPanel[];
 }
 
 /** What one kind of form can do. The target's form is of that kind. */

@@ -1,6 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
+import { isMarkable, placesFrom, placeWays } from '../../../core/marks/placeWays.ts';
+import type { Repeat } from '../../../core/marks/repeats.ts';
+import { isWall } from '../../../core/part/part.ts';
 import { LIMITS, type JoinPlace, type WallMarks } from '../../../core/piece/target.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -13,21 +16,31 @@ const piece = usePiece();
 const lengths = useLengths();
 const marks = computed<WallMarks>(() => piece.target.marks ?? {});
 const places = computed(() => marks.value.places ?? []);
-const bent = computed(
-  () => piece.developed.parts.some(({ id }) => id.startsWith('wall')) && piece.target.form.kind !== 'facet',
-);
 const count = computed(() => (marks.value.panels && 'count' in marks.value.panels ? marks.value.panels.count : 0));
 const wide = computed(() =>
   marks.value.panels && 'width' in marks.value.panels ? marks.value.panels.width : undefined,
 );
 const repeats = computed(() => piece.developed.repeats ?? []);
 
-const WAYS: readonly { words: string; places: readonly JoinPlace[] }[] = [
-  { words: 'Handle opposite the seam', places: [{ kind: 'handle', at: 180 }] },
-  { words: 'Handle on the seam', places: [{ kind: 'handle', at: 0 }] },
-  { words: 'A pair of handles', places: [{ kind: 'handle', at: 90 }, { kind: 'handle', at: 270 }] },
-  { words: 'A spout', places: [{ kind: 'spout', at: 180 }] },
-]; // prettier-ignore
+const ways = computed(() => placeWays(piece.target));
+/** Panels that stand flat have their repeats each for itself. */
+const flat = computed(() => ['facet', 'box'].includes(piece.target.form.kind));
+/** How many parts a wall of flat panels is marked in: each panel is divided for itself. */
+const divided = computed(() => {
+  if (!flat.value || !marks.value.panels) return 0;
+  const drawn = piece.developed.parts.map(({ count: cut, marks: lines }) => {
+    const of = (name: string) => lines.filter((mark) => mark.kind === 'line' && mark.name === name).length;
+    return cut * (of('panel') + of('fold') + 1);
+  });
+  const walls = piece.developed.parts.map((part) => isWall(part));
+  return drawn.reduce((sum, parts, index) => sum + (walls[index] ? parts : 0), 0);
+});
+/** Where a repeat is counted: an edge, and of which part where there are several. */
+function edgeWords({ part, edge }: Repeat): string {
+  const name = piece.developed.parts.find(({ id }) => id === part)?.name ?? part;
+  const of = repeats.value.length > 2 ? `, ${name.toLowerCase()}` : flat.value ? ' of each panel' : '';
+  return `${edge === 'rim' ? 'Rim' : 'Foot'}${of}`;
+}
 
 function put(change: WallMarks, group: string | null = null): readonly Fault[] {
   const next = without({ ...marks.value, ...change });
@@ -57,7 +70,7 @@ const done = () => piece.endGesture();
 </script>
 
 <template>
-  <div v-if="bent" class="marks">
+  <div v-if="isMarkable(piece.target)" class="marks">
     <h2>Marks on the wall</h2>
     <NumberField
       label="Equal panels"
@@ -70,6 +83,9 @@ const done = () => piece.endGesture();
       :done="done"
     />
     <OptionalLength label="or about so wide" name="panels-width" :mm="wide" :take="putWide" :done="done" />
+    <p v-if="divided > 0" class="repeat">
+      Each panel is divided for itself: <strong>{{ divided }}</strong> parts round.
+    </p>
     <OptionalLength
       label="One repeat of texture"
       name="repeat"
@@ -78,14 +94,12 @@ const done = () => piece.endGesture();
       :done="done"
     />
     <p v-for="found in repeats" :key="found.part + found.edge" class="repeat">
-      {{ found.edge === 'rim' ? 'Rim' : 'Foot'
-      }}<template v-if="repeats.length > 2"> of {{ found.part.replace('wall-', 'wall ') }}</template
-      >: <strong>{{ found.count }}</strong> fit, {{ give(found.give) }}
+      {{ edgeWords(found) }}: <strong>{{ found.count }}</strong> fit, {{ give(found.give) }}
     </p>
     <ul v-if="places.length > 0">
       <li v-for="(place, index) in places" :key="index">
         <NumberField
-          :label="`${place.kind === 'handle' ? 'Handle' : 'Spout'}, round from the seam`"
+          :label="`${place.kind === 'handle' ? 'Handle' : 'Spout'}, round from ${placesFrom(piece.target)}`"
           :name="`place-${index}`"
           unit="°"
           :digits="1"
@@ -105,7 +119,7 @@ const done = () => piece.endGesture();
     </ul>
     <div v-if="places.length < LIMITS.places.greatest" class="ways">
       <button
-        v-for="way in WAYS"
+        v-for="way in ways"
         :key="way.words"
         type="button"
         class="quiet"

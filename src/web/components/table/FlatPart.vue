@@ -81,7 +81,7 @@ const second = computed(() => {
     box.value.height * props.scale < FACE_ROOM &&
     props.part.count === 1;
   if (roomy.value && !crowded && !tagged.value) return `${props.part.faceUp} face up`;
-  return props.part.count > 1 ? `cut ${props.part.count}` : '';
+  return props.part.count > 1 && !roomy.value ? `cut ${props.part.count}` : '';
 });
 /** From the middle of the part down to its name (px): above the second line, above the tags, or in the middle. */
 const nameBy = computed(() => (second.value ? -6 : tagged.value ? -16 : 2));

@@ -5,6 +5,8 @@ import type { PartPlace } from './tablePlaces.ts';
 
 /** Dimension lines and edge words of one flat part. */
 defineProps<{ place: PartPlace }>();
+/** The word of the foot's edge and the arrow of the roll stand side by side under a longer part (px). */
+const ROLL_ROOM = 270;
 const straight = ({ part }: PartPlace, edge: string) =>
   part.leans.some((lean) => lean.edge === edge && lean.word === 'straight down');
 </script>
@@ -39,7 +41,11 @@ const straight = ({ part }: PartPlace, edge: string) =>
         <text v-if="straight(place, 'foot')" :transform="`translate(${place.x + 6} ${place.y + 20})`"
           >foot, straight down</text
         >
-        <g class="roll" :transform="`translate(${place.x + place.width - 92} ${place.y + 15})`">
+        <g
+          v-if="place.width > ROLL_ROOM || !straight(place, 'foot')"
+          class="roll"
+          :transform="`translate(${place.x + place.width - 92} ${place.y + 15})`"
+        >
           <text x="-8" y="5">roll</text>
           <path d="M0 0h84m-9 -5 9 5 -9 5" />
         </g>

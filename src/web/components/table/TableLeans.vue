@@ -3,10 +3,10 @@ import { computed } from 'vue';
 import { sameLean, type Lean } from '../../../core/part/lean.ts';
 import { AIR, TAG } from '../../composables/tableLayout.ts';
 import LeanTag from './LeanTag.vue';
-import { hangingLeans, kindOnTable, leaningEdges, type PartPlace, type TablePlaces } from './tablePlaces.ts';
+import { kindOnTable, leaningEdges, type PartPlace, type TablePlaces } from './tablePlaces.ts';
 
 /** The tags of all leaning edges, laid on their parts. */
-const props = defineProps<{ places: TablePlaces; narrow: boolean }>();
+const props = defineProps<{ places: TablePlaces }>();
 
 interface Tag {
   readonly key: string;
@@ -50,10 +50,7 @@ function below({ part, ...place }: PartPlace, leans: readonly Lean[]): Tag[] {
   });
 }
 
-function tagsOf(place: PartPlace, narrow: boolean): Tag[] {
-  const hanging = hangingLeans(place.part, narrow);
-  return hanging.length > 0 ? below(place, hanging) : onPart(place);
-}
+const tagsOf = (place: PartPlace): Tag[] => (place.hanging.length > 0 ? below(place, place.hanging) : onPart(place));
 
 const HANG = { start: '', middle: ' translateX(-50%)', end: ' translateX(-100%)' } as const;
 /** Each edge's lean as it was told last: while it stays the same its tag is moved, not drawn again. */
@@ -64,7 +61,7 @@ function steady(tag: Tag): Tag {
   told.set(tag.key, lean);
   return { ...tag, lean };
 }
-const tags = computed(() => props.places.parts.flatMap((place) => tagsOf(place, props.narrow)).map(steady));
+const tags = computed(() => props.places.parts.flatMap(tagsOf).map(steady));
 </script>
 
 <template>

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef } from 'vue';
 import type { FigureId } from '../../../core/piece/explain/step.ts';
 import { isPlate } from '../../../core/part/part.ts';
-import { NARROW_TABLE, type TableLayout } from '../../composables/tableLayout.ts';
+import { NARROW_TABLE } from '../../composables/tableLayout.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSize } from '../../composables/useSize.ts';
 import { whileIdle } from '../../composables/whileIdle.ts';
@@ -17,7 +17,7 @@ import PartDimensions from './PartDimensions.vue';
 import PieceElevation from './PieceElevation.vue';
 import SizeHandle from './SizeHandle.vue';
 import TableLeans from './TableLeans.vue';
-import { layTable, tablePlaces, type PartPlace } from './tablePlaces.ts';
+import { layTable, tablePlaces, type LaidTable, type PartPlace } from './tablePlaces.ts';
 import { useSizeDrag, type DraggedSize } from './useSizeDrag.ts';
 
 /** The table: flat parts and the standing piece at one scale, with their dimensions. */
@@ -29,7 +29,7 @@ const drag = useSizeDrag();
 const table = ref<HTMLElement | null>(null);
 const { width, height } = useSize(table);
 /** While a handle is dragged the layout stands still, so that the handle stays under the pointer. */
-const held = shallowRef<TableLayout | null>(null);
+const held = shallowRef<LaidTable | null>(null);
 
 /** A narrow table grows as far as its drawings need; a wide one stays as it is laid out. */
 const narrow = computed(() => width.value > 0 && width.value < NARROW_TABLE);
@@ -196,7 +196,7 @@ function endDrag(): void {
         @step="(mm) => drag.step(handle.size.key, mm)"
         @end="endDrag"
       />
-      <TableLeans :places="places" :narrow="narrow" />
+      <TableLeans :places="places" />
     </template>
   </div>
 </template>

@@ -6,6 +6,7 @@ import { elevation, type Elevation } from '../../../core/piece/elevation.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import {
   NARROW_TABLE,
+  TAG,
   tableLayout,
   type Box,
   type TableLayout,
@@ -15,6 +16,8 @@ import {
 /** A drawing's place on the screen: lower left corner, size with its underside, and size of its traced line (px, mm). */
 export interface PartPlace {
   readonly part: Part;
+  /** Leaning edges whose tags hang below it, since they do not fit on it. */
+  readonly hanging: readonly Lean[];
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -55,7 +58,7 @@ function slabSize(part: Part): Box {
   return { width: length, height: width };
 }
 
-function partPlace(part: Part, [x, y]: readonly [number, number], scale: number): PartPlace {
+function partPlace(part: Part, { scale, hanging }: LaidTable, [x, y]: readonly [number, number]): PartPlace {
   const size = slabSize(part);
   const up = bounds(part.outline);
   const under = bounds(part.underside);
@@ -63,6 +66,7 @@ function partPlace(part: Part, [x, y]: readonly [number, number], scale: number)
   const height = up.maxY - up.minY;
   return {
     part,
+    hanging: hanging.has(part.id) ? leaningEdges(part) : [],
     x,
     y,
     width: size.width * scale,
@@ -104,11 +108,14 @@ const LOW = 25;
 /** A plate smaller than this has its name beside it (mm). */
 const PAD = 45;
 
-/** Leaning edges whose tags do not fit on the part itself: only a long, straight wall on a wide table carries its tags. */
-export function hangingLeans(part: Part, narrow: boolean): Lean[] {
+/** A part that carries two tags side by side is longer than both with their margins (px). */
+const CARRIES = 2 * TAG.width + 24;
+
+/** Only a long, straight wall on a wide table can carry its tags. */
+function mayCarry(part: Part, narrow: boolean): boolean {
   const rectangle = part.outline.length === 4 && part.outline.every(([, , bulge]) => bulge === 0);
   const { length, width } = slabBox(part);
-  return rectangle && length > 1.3 * width && width > LOW && !narrow ? [] : leaningEdges(part);
+  return rectangle && length > 1.3 * width && width > LOW && !narrow;
 }
 
 export function kindOnTable(part: Part): Exclude<TableThing['kind'], 'piece'> {
@@ -116,21 +123,38 @@ export function kindOnTable(part: Part): Exclude<TableThing['kind'], 'piece'> {
   return slabBox(part).length < PAD ? 'pad' : 'base';
 }
 
-/** Lays the piece's drawings into a room (px). */
-export function layTable(target: Target, developed: Development, room: Box): TableLayout {
-  const parts = developed.parts.map((part) => ({
-    id: part.id,
-    kind: kindOnTable(part),
-    box: slabSize(part),
-    tags: hangingLeans(part, room.width < NARROW_TABLE).length,
-  }));
-  const walls = parts.filter(({ kind }) => kind === 'wall');
-  const bases = parts.filter(({ kind }) => kind !== 'wall');
-  return tableLayout([...walls, { id: PIECE, kind: 'piece', box: elevation(target, 'wet'), tags: 0 }, ...bases], room);
+/** A laid table, and the parts whose tags hang below them. */
+export interface LaidTable extends TableLayout {
+  readonly hanging: ReadonlySet<string>;
+}
+
+/** Lays the piece's drawings into a room (px); tags that a part turns out too short for are hung below it. */
+export function layTable(target: Target, { parts }: Development, room: Box): LaidTable {
+  const narrow = room.width < NARROW_TABLE;
+  const piece: TableThing = { id: PIECE, kind: 'piece', box: elevation(target, 'wet'), tags: 0 };
+  const laid = (carries: (part: Part) => boolean): LaidTable => {
+    const things = parts.map((part) => ({
+      id: part.id,
+      kind: kindOnTable(part),
+      box: slabSize(part),
+      tags: carries(part) ? 0 : leaningEdges(part).length,
+    }));
+    const walls = things.filter(({ kind }) => kind === 'wall');
+    const bases = things.filter(({ kind }) => kind !== 'wall');
+    const hanging = new Set(things.filter(({ tags }) => tags > 0).map(({ id }) => id));
+    return { ...tableLayout([...walls, piece, ...bases], room), hanging };
+  };
+  const first = laid((part) => mayCarry(part, narrow));
+  const short = ({ outline }: Part) => {
+    const { minX, maxX } = bounds(outline);
+    return (maxX - minX) * first.scale < CARRIES;
+  };
+  const crowded = parts.some((part) => mayCarry(part, narrow) && leaningEdges(part).length > 1 && short(part));
+  return crowded ? laid((part) => mayCarry(part, narrow) && !short(part)) : first;
 }
 
 /** Where everything stands in a layout. */
-export function tablePlaces(target: Target, developed: Development, layout: TableLayout): TablePlaces {
+export function tablePlaces(target: Target, developed: Development, layout: LaidTable): TablePlaces {
   const { scale, at } = layout;
   const wet = elevation(target, 'wet');
   const fired = elevation(target, 'fired');
@@ -140,7 +164,7 @@ export function tablePlaces(target: Target, developed: Development, layout: Tabl
     scale,
     parts: developed.parts.flatMap((part) => {
       const place = at[part.id];
-      return place ? [partPlace(part, place, scale)] : [];
+      return place ? [partPlace(part, layout, place)] : [];
     }),
     piece: {
       at: pieceAt,

@@ -1,0 +1,30 @@
+import { handleAngles } from '../piece/additions.ts';
+import type { JoinPlace, Target, WallMarks } from '../piece/target.ts';
+
+/** Length of the tick of one repeat (mm). */
+export const TICK = 7;
+
+/** Half the length of the tick at an end of a handle (mm). */
+export const END_TICK = 8;
+
+/** How many equal panels the whole wall is marked in: a whole number for each of its pieces. */
+export function panelCount(panels: NonNullable<WallMarks['panels']>, girth: number, pieces: number): number {
+  const wanted = 'count' in panels ? panels.count : girth / panels.width;
+  return Math.max(1, Math.round(wanted / pieces)) * pieces;
+}
+
+/** The point at a fraction of the way from one point to another. */
+export function between(
+  a: readonly [number, number],
+  b: readonly [number, number],
+  f: number,
+): readonly [number, number] {
+  return [a[0] + f * (b[0] - a[0]), a[1] + f * (b[1] - a[1])];
+}
+
+/** The places that the design asks for, and those of its handles where it names none. */
+export function placesOf(target: Target): readonly JoinPlace[] {
+  const places = target.marks?.places ?? [];
+  if (!target.handle || places.some(({ kind }) => kind === 'handle')) return places;
+  return [...places, ...handleAngles(target).map((at): JoinPlace => ({ kind: 'handle', at }))];
+}
