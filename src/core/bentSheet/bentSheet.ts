@@ -1,5 +1,6 @@
 import { once, radians, TAU } from '../numbers.ts';
 import { alongEdge, area, edges, type Outline } from '../outline/outline.ts';
+import { insideLine } from './insideLine.ts';
 
 type Point = readonly [number, number];
 
@@ -48,15 +49,6 @@ export function pointsOf(outline: Outline, step: number): Point[] {
   });
 }
 
-function within(line: readonly Point[], [x, y]: Point): boolean {
-  let inside = false;
-  line.forEach(([x0, y0], index) => {
-    const [x1, y1] = line[(index + 1) % line.length] as Point;
-    if (y0 > y !== y1 > y && x < x0 + ((y - y0) / (y1 - y0)) * (x1 - x0)) inside = !inside;
-  });
-  return inside;
-}
-
 /** A sheet bent over its cylinder, hollow side up: u across the axis, v along it, z above the lowest line of the neutral surface (wet mm). */
 export interface BentSheet {
   readonly neutralRadius: number;
@@ -87,7 +79,7 @@ function gridOf(form: SheetForm, step: number): Point[] {
     x0 + ((index % (columns + 1)) + 0.5) * step,
     y0 + (Math.floor(index / (columns + 1)) + 0.5) * step,
   ]) // prettier-ignore
-    .filter((point) => within(line, point) && !holes.some((hole) => within(hole, point)));
+    .filter((point) => insideLine(line, point) && !holes.some((hole) => insideLine(hole, point)));
 }
 
 /** Cells across the sheet's larger side when its middle is looked for. */

@@ -27,23 +27,23 @@ function offArc(a: Point, b: Point, bulge: number, p: Point): number {
   return Math.abs(Math.hypot(p[0] - centre[0], p[1] - centre[1]) - Math.abs(radius));
 }
 
-function arcFits(points: readonly Point[], from: number, to: number): number | null {
+function arcFits(points: readonly Point[], from: number, to: number, tolerance: number): number | null {
   const [a, b] = [points[from], points[to]] as [Point, Point];
   if (to - from === 1) return 0;
   const bulge = bulgeThrough(a, points[(from + to) >> 1] as Point, b);
   if (Math.abs(bulge) > 0.6) return null;
-  for (let at = from + 1; at < to; at += 1) if (offArc(a, b, bulge, points[at] as Point) > ARC_TOLERANCE) return null;
+  for (let at = from + 1; at < to; at += 1) if (offArc(a, b, bulge, points[at] as Point) > tolerance) return null;
   return bulge;
 }
 
-/** An open line of points as few arcs and straight pieces, within {@link ARC_TOLERANCE}; the last point is left out, so that lines can be joined. */
-export function arcLine(points: readonly Point[]): Vertex[] {
+/** An open line of points as few arcs and straight pieces, within a tolerance (mm); the last point is left out, so that lines can be joined. */
+export function arcLine(points: readonly Point[], tolerance = ARC_TOLERANCE): Vertex[] {
   const vertices: Vertex[] = [];
   let from = 0;
   while (from < points.length - 1) {
     let [to, bulge] = [from + 1, 0];
     for (let step = 2; from + step < points.length && step <= MOST_POINTS; step = Math.ceil(step * 1.25)) {
-      const fitted = arcFits(points, from, from + step);
+      const fitted = arcFits(points, from, from + step, tolerance);
       if (fitted === null) break;
       [to, bulge] = [from + step, fitted];
     }

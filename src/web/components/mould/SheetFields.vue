@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { drawnSheet } from '../../../core/bentSheet/drawnSheet.ts';
 import { scaledSheet, type SheetForm } from '../../../core/bentSheet/bentSheet.ts';
+import { readDxf } from '../../../core/drawn/readDxf.ts';
 import type { Fault } from '../../../core/errors.ts';
 import { bounds } from '../../../core/outline/outline.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -9,7 +11,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
 import LengthField from '../fields/LengthField.vue';
 import { without } from '../piece/without.ts';
-import { readOutline } from './readOutline.ts';
+import { readSvg } from './readSvg.ts';
 
 /** The outline of a bent sheet: read from a drawing, scaled to a length, mended when it grew; and its feet. */
 const piece = usePiece();
@@ -44,14 +46,16 @@ function chooseFeet(count: '0' | '3' | '4'): void {
   put(({ feet, ...sheet }) => count === '0' ? sheet : { ...sheet, feet: { height: 6, diameter: 12, ...feet, count: count === '3' ? 3 : 4 } }); // prettier-ignore
 }
 
+/** The drawing's own lines take the place of all that was drawn before. */
 async function readFile(file: File): Promise<void> {
-  const reading = readOutline(await file.text());
+  const text = await file.text();
+  const drawing = /\.dxf$/i.test(file.name) ? readDxf(text) : readSvg(text);
+  const reading = drawing.kind === 'refused' ? drawing : drawnSheet(drawing.lines);
   if (reading.kind === 'refused') {
     trouble.value = `${file.name} ${reading.rule}.`;
     return;
   }
-  const { outline, holes } = reading;
-  const faults = put((sheet) => ({ ...without({ ...sheet, lines: undefined, holes: undefined } as unknown as SheetForm), outline, ...(holes.length > 0 && { holes }) })); // prettier-ignore
+  const faults = put((sheet) => ({ ...without({ ...sheet, lines: undefined, holes: undefined } as unknown as SheetForm), ...reading.sheet })); // prettier-ignore
   trouble.value = faults[0] ? `${file.name}: ${faults[0].rule}.` : '';
 }
 </script>
@@ -59,10 +63,10 @@ async function readFile(file: File): Promise<void> {
 <template>
   <div v-if="form">
     <FileField
-      label="Read an outline from SVG"
+      label="Read an outline"
       name="sheet-file"
-      accept=".svg"
-      note="The largest closed path is the sheet, the others are its holes."
+      accept=".svg,.dxf"
+      note="SVG or DXF: the largest closed line is the sheet, closed lines in it are holes, open ones are scored."
       :trouble="trouble"
       @read="readFile"
     />
