@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { SHEET_LIMITS } from '../core/bentSheet/bentSheet.ts';
+import { SHEET_LIMITS } from '../core/bentSheet/sheetForm.ts';
 import { MOULD_SIDES } from '../core/flatten/blankOf.ts';
 import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, MOULD_WALLS } from '../core/mould/mouldForm.ts';
 import { PLAN_KINDS } from '../core/outline/plan.ts';
@@ -57,6 +57,15 @@ const outlineSchema = Joi.array()
   .min(SHEET_LIMITS.points.least)
   .max(SHEET_LIMITS.points.greatest);
 
+/** A mould that a sheet is laid on. */
+const sheetMould = Joi.object({
+  rim: planSchema.required(),
+  foot: planSchema,
+  depth: figure().required(),
+  wall: oneOf(MOULD_WALLS.filter((wall) => wall !== 'drawn')).default('curved'),
+  side: oneOf(MOULD_SIDES).default('hump'),
+});
+
 /** A key of a scroll stand, refused with all other forms. */
 function standing(schema: Joi.Schema): Joi.Schema {
   return Joi.when('kind', { is: 'stand', then: schema, otherwise: Joi.forbidden() });
@@ -109,7 +118,11 @@ export const formSchema = Joi.object({
   outline: bentOnly(outlineSchema.required()),
   holes: bentOnly(Joi.array().items(outlineSchema).max(SHEET_LIMITS.holes.greatest)),
   lines: bentOnly(Joi.array().items(pairs(2, SHEET_LIMITS.points.greatest)).max(SHEET_LIMITS.lines.greatest)),
-  bend: bentOnly(Joi.object({ diameter: figure().required(), angle: figure().default(0) }).required()),
+  bend: bentOnly(
+    Joi.object({ diameter: figure(), mould: sheetMould, angle: figure().default(0) })
+      .xor('diameter', 'mould')
+      .required(),
+  ),
   feet: bentOnly(
     Joi.object({ count: figure().valid(3, 4).default(3), height: figure().required(), diameter: figure().required() }),
   ),

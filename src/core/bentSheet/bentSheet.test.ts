@@ -2,7 +2,13 @@ import { develop } from '../piece/develop.ts';
 import { checkTarget } from '../piece/checkTarget.ts';
 import { newTarget, type Target } from '../piece/target.ts';
 import { circle } from '../outline/shapes.ts';
-import { bentSheet, narrowest, placeFeet, scaledSheet, type SheetForm } from './bentSheet.ts';
+import { bentSheet } from './bentSheet.ts';
+import { atScale } from '../reverse/scaled.ts';
+import { finishedLength, scaledToFinished } from './finishedLength.ts';
+import { placeFeet } from './placeFeet.ts';
+import { scaledSheet, type SheetForm, type SheetMould } from './sheetForm.ts';
+import { narrowest } from './sheetWidths.ts';
+import { touching } from './touching.ts';
 
 const RECTANGLE = [[-60, -20, 0], [60, -20, 0], [60, 20, 0], [-60, 20, 0]] as const; // prettier-ignore
 const sheet = (change: Partial<SheetForm> = {}): Target & { readonly form: SheetForm } => ({
@@ -17,7 +23,7 @@ describe('bent sheets', () => {
     [90, 120, 40],
   ])('with the axis at %d degrees are as wide and high as the formulas say', (angle, wide, long) => {
     const bent = bentSheet(sheet({ bend: { diameter: 96, angle } }).form, 4, 0.5);
-    expect(bent.neutralRadius).toBe(50);
+    expect(bent.bendRadius).toBe(50);
     expect(bent.width).toBeCloseTo(2 * 50 * Math.sin(wide / 100), 9);
     expect(bent.rise).toBeCloseTo(50 * (1 - Math.cos(wide / 100)), 9);
     expect(bent.length).toBeCloseTo(long, 9);
@@ -25,17 +31,30 @@ describe('bent sheets', () => {
     expect(Math.hypot(...bent.middle)).toBeLessThan(0.5);
   });
 
-  it('go back from a place across and along the axis to the flat sheet', () => {
-    const bent = bentSheet(sheet({ bend: { diameter: 96, angle: 33 } }).form, 4, 0.5);
-    for (const point of [
-      [3, 7],
-      [-40, 12],
-      [55, -18],
-    ] as const) {
-      // prettier-ignore
-      const [x, y] = bent.back(bent.across(point));
-      expect(Math.hypot(x - point[0], y - point[1])).toBeLessThan(1e-9);
-    }
+  it('keep their lengths on the bent surface, whatever the angle of the axis', () => {
+    const { place } = bentSheet(sheet({ bend: { diameter: 96, angle: 33 } }).form, 4, 0.5);
+    const [start, step] = [[-30, -10], [0.06, 0.02]] as const; // prettier-ignore
+    const points = Array.from({ length: 1001 }, (_, index) => place([start[0] + index * step[0], start[1] + index * step[1]])?.at ?? [0, 0, 0]); // prettier-ignore
+    const long = points.slice(1).reduce((sum, [x, y, z], index) => sum + Math.hypot(x - (points[index]?.[0] ?? 0), y - (points[index]?.[1] ?? 0), z - (points[index]?.[2] ?? 0)), 0); // prettier-ignore
+    expect(long).toBeCloseTo(1000 * Math.hypot(...step), 4);
+  });
+
+  it.each([
+    ['over a bottle', { bend: { diameter: 96, angle: 90 } }, 84],
+    ['along its axis', { bend: { diameter: 96, angle: 0 } }, 120],
+    ['on a mould', { bend: { mould: { rim: { kind: 'circle', diameter: 260 }, depth: 40, wall: 'dome', side: 'slump' }, angle: 20 } }, 90],
+  ] as const)('are scaled to a wanted length, bent %s and fired', (name, change, wanted) => {
+    const slab = { thickness: 4, neutralFraction: 0.5, shrinkage: 0.12 };
+    const found = scaledToFinished(sheet(change).form, slab, wanted);
+    expect(found && finishedLength(found, slab)).toBeCloseTo(wanted, 2);
+    // A bottle that would have to be wrapped too far refuses the longer sheet.
+    const longer = scaledToFinished(sheet(change).form, slab, 400);
+    if (name === 'over a bottle') expect(longer === null || checkTarget(sheet({ ...longer })).length > 0).toBe(true);
+  }); // prettier-ignore
+
+  it('at another scale grow with what they are bent over', () => {
+    const { form } = atScale(sheet({ holes: [circle(20)] }), 1.5);
+    expect(form).toMatchObject({ outline: [[-90, -30, 0], {}, {}, {}], holes: [[[15, 0, 1], {}]], bend: { diameter: 144 } }); // prettier-ignore
   });
 
   it.each([3, 4] as const)('stand on %d feet, longer up the curve, with the middle well within them', (count) => {
@@ -48,6 +67,53 @@ describe('bent sheets', () => {
       expect(length).toBeCloseTo(6 + 52 * (1 - Math.cos(at[0] / 50)) * 0.88, 6);
     }
     expect(develop(target).checks.map(({ code }) => code)).toContain('sheet-stands');
+  });
+
+  const FLOORED: SheetMould = { rim: { kind: 'circle', diameter: 240 }, foot: { kind: 'circle', diameter: 150 }, depth: 24, wall: 'curved', side: 'hump' }; // prettier-ignore
+  const DOME: SheetMould = { rim: { kind: 'circle', diameter: 240 }, depth: 30, wall: 'dome', side: 'hump' };
+  const on = (mould: SheetMould, angle = 0) => ({ bend: { mould, angle } }) as const;
+
+  it('laid on a flat floor stay flat and stand on it', () => {
+    const bent = bentSheet(sheet(on(FLOORED)).form, 4, 0.5);
+    expect(bent.whole).toBe(true);
+    expect(bent.rise).toBeLessThan(0.02);
+    expect([bent.width, bent.length].map((size) => Math.round(10 * size) / 10)).toEqual([120, 40]);
+    expect(touching(bent).steady).toBe(true);
+    expect(touching(bent).room).toBeGreaterThan(18);
+    expect(develop(sheet(on(FLOORED))).checks.map(({ code }) => code)).toEqual(expect.arrayContaining(['sheet-stands', 'sheet-strain'])); // prettier-ignore
+  });
+
+  it.each([0, 30, 90])('laid on part of a ball, turned by %d degrees, rise as the ball does and rock', (angle) => {
+    const bent = bentSheet(sheet(on(DOME, angle)).form, 4, 0.5);
+    const ball = 120 ** 2 / 60 + 15 + 2;
+    for (const { at } of [bent.place([0, 0]), bent.place([58, 0]), bent.place([20, 15])].filter(
+      (one) => one !== null,
+    )) {
+      expect(at[2] + 2).toBeCloseTo(ball - Math.sqrt(ball ** 2 - at[0] ** 2 - at[1] ** 2), 0.7);
+    }
+    const turned = (angle * Math.PI) / 180;
+    const end = bent.place([58, 0])?.at ?? [0, 0, 0];
+    // Seen from the mould, the sheet's x axis is turned back.
+    expect(Math.atan2(end[1], end[0]) + turned).toBeCloseTo(0, 1);
+    expect(touching(bent).steady).toBe(false);
+    expect(bent.strain?.gather).toBeGreaterThan(0.0003);
+  });
+
+  it('in a hollow of the same mould come out smaller than over it as a hump', () => {
+    const over = bentSheet(sheet(on(DOME)).form, 4, 0.5);
+    const into = bentSheet(sheet(on({ ...DOME, side: 'slump' })).form, 4, 0.5);
+    expect(into.rise).toBeGreaterThan(over.rise);
+  });
+
+  it('on a mould stand on feet, longer where it rises', () => {
+    const target = sheet({ ...on(DOME), feet: { count: 3, height: 6, diameter: 10 } });
+    const footing = placeFeet(target.form, 4, 0.5, 0.12);
+    expect(footing?.feet).toHaveLength(3);
+    for (const { at, length } of footing?.feet ?? []) {
+      const far = Math.hypot(...at);
+      expect(length).toBeGreaterThan(6);
+      expect(length - 6).toBeCloseTo(((far * far) / 2 / 259) * 0.88, 0);
+    }
   });
 
   it('tell a thin bridge, a narrow tip and a sheet that rocks', () => {
@@ -75,6 +141,9 @@ describe('bent sheets', () => {
     ['an outline that crosses itself', { outline: [[0, 0, 0], [80, 80, 0], [80, 0, 0], [0, 70, 0], [-40, 40, 0]] }, 'form.outline'],
     ['one that runs clockwise', { outline: [...RECTANGLE].reverse() }, 'form.outline'],
     ['a bottle that it would close round', { bend: { diameter: 30, angle: 90 } }, 'form.bend.diameter'],
+    ['a mould that it reaches over', on({ ...DOME, rim: { kind: 'circle', diameter: 90 } }), 'form.bend.mould'],
+    ['a mould with an undercut', on({ ...FLOORED, foot: { kind: 'circle', diameter: 300 } }), 'form.bend.mould.foot'],
+    ['a mould without depth', on({ ...FLOORED, depth: 0 }), 'form.bend.mould.depth'],
     ['one point', { outline: [[0, 0, 0]] }, 'form.outline'],
     ['far places', { outline: [[0, 0, 0], [9000, 0, 0], [0, 90, 0]] }, 'form.outline.1.0'],
   ] as const)('refuse %s', (_, change, path) => {

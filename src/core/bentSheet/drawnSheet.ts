@@ -1,12 +1,14 @@
 import { bounds, moved, type Outline } from '../outline/outline.ts';
 import { drawnLines, type DrawnLine } from '../drawn/drawnLines.ts';
-import { pointsOf, SHEET_LIMITS, type SheetForm } from './bentSheet.ts';
+import { pointsOf, SHEET_LIMITS, type SheetForm } from './sheetForm.ts';
 import { insideLine } from './insideLine.ts';
+
+/** What of a sheet is drawn. */
+type DrawnSheet = { readonly outline: Outline } & Partial<Pick<SheetForm, 'holes' | 'lines'>>;
 
 /** What a drawing gives a sheet (mm, about the origin), or why it gives none. */
 export type SheetReading =
-  | { readonly kind: 'sheet'; readonly sheet: Pick<SheetForm, 'outline' | 'holes' | 'lines'> }
-  | { readonly kind: 'refused'; readonly rule: string };
+  { readonly kind: 'sheet'; readonly sheet: DrawnSheet } | { readonly kind: 'refused'; readonly rule: string };
 
 const refused = (rule: string): SheetReading => ({ kind: 'refused', rule });
 

@@ -39,7 +39,7 @@ const figuresOf = once((vertices: MeshForm['vertices']) => Float64Array.from(ver
 const cornersOf = once((triangles: MeshForm['triangles']) => Uint32Array.from(triangles.flat()));
 
 /** The spacing that gives a surface about so many vertices (mm): an even mesh has half as many vertices as triangles. */
-function spacingFor(area: number, vertices: number): number {
+export function spacingFor(area: number, vertices: number): number {
   return Math.sqrt((2 * area) / (Math.sqrt(3) * vertices));
 }
 

@@ -36,7 +36,12 @@ function undercut(form: MouldForm): Fault[] {
   return [fault('form.foot', `${(-least).toFixed(1)} mm`, 'must lie within the rim all round: over an undercut no slab comes off')]; // prettier-ignore
 }
 
-function mouldFaults(form: MouldForm, into: number): Fault[] {
+/**
+ * Why a mould by its outlines cannot be made, its figures being in range.
+ *
+ * @param into how far the slab lies inside it (wet mm), 0 over a hump
+ */
+export function mouldFaults(form: MouldForm, into: number): Fault[] {
   const found: Fault[] = [];
   if (form.own) {
     found.push(...rangeFaults('form.own.shrinkage', form.own.shrinkage, MOULD_LIMITS.ownShrinkage));

@@ -262,3 +262,15 @@ export function stationsOf(flats: readonly number[], count: number, start = 0, s
 
 /** Stations for unrolling, where strips are taken as flat: holds lines in the flat to 0.001 mm. */
 export const UNROLL_STATIONS = 720;
+
+/** A floor within a rim: this part of it across. */
+const FLOOR_SHARE = 0.75;
+
+/** The usual floor of a mould with this rim: the same outline at three quarters of its size. */
+export function planShrunk(rim: PlanOutline): PlanOutline {
+  const by = (mm: number) => FLOOR_SHARE * mm;
+  if (rim.kind === 'circle') return { ...rim, diameter: by(rim.diameter) };
+  if (rim.kind === 'polygon') return { ...rim, acrossFlats: by(rim.acrossFlats), corner: by(rim.corner) };
+  const sized = { ...rim, length: by(rim.length), width: by(rim.width) };
+  return sized.kind === 'rounded' ? { ...sized, corner: by(sized.corner) } : sized;
+}

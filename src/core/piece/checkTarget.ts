@@ -56,9 +56,13 @@ function formRanges(form: Form): Ranged[] {
       return [['diameter', form.diameter, SIZE], ['sleeve', form.sleeve, CORNER], ['height', form.height, SIZE]]; // prettier-ignore
     case 'mould':
       return [...planRanges('rim', form.rim), ...(form.foot ? planRanges('foot', form.foot) : []), ['depth', form.depth, SIZE]]; // prettier-ignore
+    case 'sheet': {
+      const mould = 'mould' in form.bend ? form.bend.mould : null;
+      if (!mould) return [];
+      return [...planRanges('bend.mould.rim', mould.rim), ...(mould.foot ? planRanges('bend.mould.foot', mould.foot) : []), ['bend.mould.depth', mould.depth, SIZE]]; // prettier-ignore
+    }
     case 'mesh':
     case 'stand':
-    case 'sheet':
       return [];
   }
 }

@@ -1,3 +1,4 @@
+import type { SheetBend } from '../bentSheet/sheetForm.ts';
 import { DEFAULT_BLANK_MARGIN, type MeshForm } from '../mould/mouldForm.ts';
 import { acrossOf, rollOf } from '../stand/stand.ts';
 import { once } from '../numbers.ts';
@@ -31,8 +32,8 @@ function withValue<T>(whole: T, path: readonly string[], value: number): T {
 
 type Row = readonly [key: string, label: string, value: number, unit?: 'count'];
 
-function planRows(key: 'rim' | 'foot', plan: PlanOutline): Row[] {
-  const name = key === 'rim' ? 'Rim' : 'Foot';
+function planRows(key: string, plan: PlanOutline): Row[] {
+  const name = key.endsWith('rim') ? 'Rim' : 'Foot';
   switch (plan.kind) {
     case 'circle':
       return [[`${key}.diameter`, `${name} across`, plan.diameter]];
@@ -51,6 +52,14 @@ function planRows(key: 'rim' | 'foot', plan: PlanOutline): Row[] {
         [`${key}.corner`, `${name} corner radius`, plan.corner],
       ];
   }
+}
+
+/** The cylinder or the mould that a sheet is bent over. */
+function bendRows(bend: SheetBend): Row[] {
+  const angle = ['bend.angle', 'Turned by, degrees', bend.angle, 'count'] as const;
+  if ('diameter' in bend) return [['bend.diameter', 'Bent over, across', bend.diameter], ['bend.angle', 'Its axis at, degrees', bend.angle, 'count']]; // prettier-ignore
+  const { rim, foot, depth } = bend.mould;
+  return [...planRows('bend.mould.rim', rim), ...(foot ? planRows('bend.mould.foot', foot) : []), ['bend.mould.depth', 'Mould, deep', depth], angle]; // prettier-ignore
 }
 
 function rows(form: Form): Row[] {
@@ -92,8 +101,7 @@ function rows(form: Form): Row[] {
       ];
     case 'sheet':
       return [
-        ['bend.diameter', 'Bent over, across', form.bend.diameter],
-        ['bend.angle', 'Its axis at, degrees', form.bend.angle, 'count'],
+        ...bendRows(form.bend),
         ...(form.feet
           ? ([
               ['feet.height', 'Feet, at least long', form.feet.height],

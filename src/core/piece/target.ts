@@ -1,5 +1,5 @@
 import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../clay/shrinkage.ts';
-import type { SheetForm } from '../bentSheet/bentSheet.ts';
+import type { SheetForm } from '../bentSheet/sheetForm.ts';
 import type { Feet } from '../feet/feet.ts';
 import type { Handle } from '../handle/handle.ts';
 import type { Lid } from '../lid/lid.ts';

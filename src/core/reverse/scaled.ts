@@ -1,4 +1,5 @@
 import { formSizes } from '../piece/formSizes.ts';
+import { scaledSheet } from '../bentSheet/sheetForm.ts';
 import type { Form, Target } from '../piece/target.ts';
 
 /** What stays as it is while the rest is made larger or smaller. `width` keeps every plan size. */
@@ -39,10 +40,14 @@ function isKept(form: Form, keep: Keep, key: string): boolean {
 /** What is not the piece's own size: it stays as it is at any scale. */
 const FIXED: readonly string[] = ['sleeve', 'cloth', 'margin', 'clearance'];
 
-/** Darts are cut as much deeper as the mould is larger. */
-function withDarts(form: Form, factor: number): Form {
-  if ((form.kind !== 'mould' && form.kind !== 'mesh') || !form.darts) return form;
-  return { ...form, darts: form.darts.map((dart) => ({ ...dart, depth: dart.depth * factor })) };
+/** What is no size in a field: drawn outlines and meshes grow, and darts are cut as much deeper as the mould is larger. */
+function withDrawn(form: Form, factor: number): Form {
+  if (form.kind === 'sheet') return scaledSheet(form, factor);
+  if (form.kind !== 'mould' && form.kind !== 'mesh') return form;
+  const darts = form.darts && { darts: form.darts.map((dart) => ({ ...dart, depth: dart.depth * factor })) };
+  if (form.kind === 'mould') return { ...form, ...darts };
+  const vertices = form.vertices.map(([x, y, z]) => [factor * x, factor * y, factor * z] as const);
+  return { ...form, vertices, ...darts };
 }
 
 /** The form with its sizes multiplied, as far as they are not kept. Counts, and what is not the piece's own, stay. */
@@ -54,7 +59,7 @@ export function scaledForm(form: Form, factor: number, keep: Keep): Form {
         const size = formSizes(changed).find((one) => one.key === key);
         return size ? size.put(value * factor) : changed;
       },
-      withDarts(form, keep === 'proportions' ? factor : 1),
+      withDrawn(form, keep === 'proportions' ? factor : 1),
     );
 }
 

@@ -1,5 +1,10 @@
 import { shortValue, type Fault } from '../../errors.ts';
-import { bentSheet, MOST_WRAP, placeFeet, pointsOf, scaledOutline, SHEET_LIMITS, type SheetForm } from '../../bentSheet/bentSheet.ts'; // prettier-ignore
+import { bentSheet } from '../../bentSheet/bentSheet.ts';
+import { mouldUnder } from '../../bentSheet/onMould.ts';
+import { MOST_WRAP } from '../../bentSheet/overCylinder.ts';
+import { placeFeet } from '../../bentSheet/placeFeet.ts';
+import { pointsOf, scaledOutline, SHEET_LIMITS, type SheetForm } from '../../bentSheet/sheetForm.ts';
+import { mouldFaults } from '../../mould/drapedFaults.ts';
 import { mirrored, validateOutline, type Outline } from '../../outline/outline.ts';
 import { supportOf } from '../../outline/plan.ts';
 import type { Mark, Part } from '../../part/part.ts';
@@ -13,31 +18,52 @@ const formOf = (target: Target) => target.form as SheetForm;
 /** Rows of a silhouette. */
 const ROWS = 16;
 
-/** The bent sheet as it lies hollow side up, seen along the cylinder, wet mm. */
+type Places = readonly (readonly [number, number, number])[];
+
+function extent(points: Places, axis: 0 | 1 | 2): readonly [number, number] {
+  return points.reduce(
+    ([least, most], point) => [Math.min(least, point[axis]), Math.max(most, point[axis])],
+    [Infinity, -Infinity],
+  );
+}
+
+/** How far a hollow face reaches to both sides up to each height, seen along y from below. */
+function silhouette(points: Places): Reach[] {
+  const [low, high] = extent(points, 2);
+  const sorted = [...points].sort(([, , z0], [, , z1]) => z0 - z1);
+  let [at, left, right] = [0, Infinity, -Infinity];
+  return Array.from({ length: ROWS + 1 }, (_, row): Reach => {
+    // Over a curve the first rows lie nearer to one another, where it is flattest.
+    const z = low + (high - low) * (row / ROWS) ** 2;
+    for (let next = sorted[at]; next && next[2] <= z + 1e-9; next = sorted[at]) {
+      [left, right] = [Math.min(left, next[0]), Math.max(right, next[0])];
+      at += 1;
+    }
+    return [z, left, right];
+  });
+}
+
+/** The bent sheet as it lies hollow side up, seen along the cylinder or the mould's y axis, wet mm. */
 function standing(target: Target): Standing {
   const { wall: t, neutralFraction: k } = target.slab;
-  const form = formOf(target);
-  const bent = bentSheet(form, t, k);
-  const [inner, outer] = [bent.neutralRadius - k * t, bent.neutralRadius + (1 - k) * t];
-  const wrap = Math.min(MOST_WRAP, bent.wrap);
-  const arc = (radius: number): Reach[] =>
-    Array.from({ length: ROWS + 1 }, (_, row): Reach => {
-      const turn = (wrap * row) / ROWS;
-      return [outer - radius * Math.cos(turn), -radius * Math.sin(turn), radius * Math.sin(turn)];
-    });
-  const side = arc(outer);
-  const inside = arc(inner);
-  const height = Math.max(side.at(-1)?.[0] ?? 0, inside.at(-1)?.[0] ?? 0);
-  const across = 2 * outer * Math.sin(wrap);
-  const plan = supportOf({ kind: 'rounded', length: across, width: bent.length, corner: 0 });
+  const bent = bentSheet(formOf(target), t, k);
+  const outer = silhouette(bent.outer);
+  const hollow = silhouette(bent.inner);
+  const size = (points: Places, axis: 0 | 1) => {
+    const [least, most] = extent(points, axis);
+    return most - least;
+  };
+  const across = [size(bent.outer, 0), size(bent.outer, 1)] as const;
+  const height = Math.max(outer.at(-1)?.[0] ?? 0, hollow.at(-1)?.[0] ?? 0);
+  const plan = supportOf({ kind: 'rounded', length: across[0], width: across[1], corner: 0 });
   return {
     height,
     floor: t,
-    outer: side,
-    rim: side.at(-1) ?? [height, 0, 0],
-    hollow: inside,
-    mouth: [2 * inner * Math.sin(wrap), bent.length],
-    across: [across, bent.length],
+    outer,
+    rim: outer.at(-1) ?? [height, 0, 0],
+    hollow,
+    mouth: [size(bent.inner, 0), size(bent.inner, 1)],
+    across,
     section: () => ({ outer: plan, inner: plan }),
     hollowVolume: 0,
   };
@@ -70,7 +96,7 @@ function sheetPart(target: Target): Part {
     underside: outline,
     leans: [],
     marks: [
-      line('fold', bent.back([0, -bent.length / 2]), bent.back([0, bent.length / 2])),
+      ...(bent.axis ? [line('fold', ...bent.axis)] : []),
       ...(form.lines ?? []).flatMap((vein) => vein.slice(1).map((point, index) => line('panel', vein[index] as readonly [number, number], point))), // prettier-ignore
       ...(footing?.feet ?? []).flatMap(({ at: [x, y] }) => [line('place', [x - CROSS, y], [x + CROSS, y]), line('place', [x, y - CROSS], [x, y + CROSS])]), // prettier-ignore
     ],
@@ -92,7 +118,7 @@ function develop(target: Target): DevelopedForm {
       ...(footing && { footLengths: footing.feet.map(({ length }) => length) }),
     },
     parts: [sheetPart(target)],
-    bendRadius: bent.neutralRadius,
+    bendRadius: bent.bendRadius,
   };
 }
 
@@ -125,11 +151,12 @@ function crosses(outline: Outline): boolean {
 
 function faults(target: Target): Fault[] {
   const form = formOf(target);
-  const { diameter, angle, grew, footHeight, footAcross, holes, lines } = SHEET_LIMITS;
+  const { diameter, angle, place, grew, footHeight, footAcross, holes, lines } = SHEET_LIMITS;
   const many = (path: string, count: number, most: number): Fault[] => count > most ? [{ code: 'out-of-range', path, value: shortValue(count), rule: `at most ${most} are taken` }] : []; // prettier-ignore
   const ranges = [
-    ...rangeFaults('form.bend.diameter', form.bend.diameter, diameter),
+    ...('diameter' in form.bend ? rangeFaults('form.bend.diameter', form.bend.diameter, diameter) : []),
     ...rangeFaults('form.bend.angle', form.bend.angle, angle),
+    ...(form.lines ?? []).flatMap((vein, at) => vein.flatMap(([x, y], index) => [...rangeFaults(`form.lines.${at}.${index}.0`, x, place), ...rangeFaults(`form.lines.${at}.${index}.1`, y, place)])), // prettier-ignore
     ...(form.grew === undefined ? [] : rangeFaults('form.grew', form.grew, grew)),
     ...(form.feet ? [...rangeFaults('form.feet.height', form.feet.height, footHeight), ...rangeFaults('form.feet.diameter', form.feet.diameter, footAcross)] : []), // prettier-ignore
     ...many('form.holes', form.holes?.length ?? 0, holes.greatest),
@@ -141,11 +168,18 @@ function faults(target: Target): Fault[] {
   const impossible = (path: string, value: unknown, rule: string): Fault => ({ code: 'impossible-piece', path, value: shortValue(value), rule }); // prettier-ignore
   const unwanted = (['handle', 'lid', 'feet'] as const).filter((key) => target[key] !== undefined);
   if (unwanted.length > 0) return unwanted.map((key) => impossible(key, key, 'does not go on a bent sheet: it has feet of its own')); // prettier-ignore
-  const { wall, neutralFraction, } = target.slab; // prettier-ignore
+  const { wall, neutralFraction } = target.slab;
+  const { bend } = form;
+  if ('mould' in bend) {
+    const into = bend.mould.side === 'slump' ? wall : 0;
+    const wrong = mouldFaults(mouldUnder(bend.mould), into);
+    if (wrong.length > 0) return wrong.map((one) => ({ ...one, path: one.path.replace(/^form/, 'form.bend.mould') }));
+  }
   const bent = bentSheet(form, wall, neutralFraction);
-  if (bent.wrap > MOST_WRAP) return [impossible('form.bend.diameter', form.bend.diameter, 'is too small: the sheet would close round it')]; // prettier-ignore
+  if ('diameter' in bend && bent.wrap > MOST_WRAP) return [impossible('form.bend.diameter', bend.diameter, 'is too small: the sheet would close round it')]; // prettier-ignore
+  if (!bent.whole) return [impossible('form.bend.mould', 'rim', 'is too small: the sheet would reach over its rim')];
   return [];
 }
 
-/** Sheets bent over a cylinder. */
+/** Sheets bent over a cylinder or laid on a mould. */
 export const sheetKind: FormKindWork<Target> = { standing, develop, faults };

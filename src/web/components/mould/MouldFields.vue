@@ -3,6 +3,7 @@ import { computed, ref } from 'vue';
 import type { MouldSide } from '../../../core/flatten/blankOf.ts';
 import { readMould } from '../../../core/mould/importedMould.ts';
 import type { MouldForm, MouldWall } from '../../../core/mould/mouldForm.ts';
+import { planShrunk } from '../../../core/outline/plan.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -25,18 +26,10 @@ function chooseWall(wall: MouldWall): void {
   const { form: now } = piece.target;
   if (now.kind !== 'mould') return;
   const { foot, profile, ...rest } = now;
-  const floor = foot ?? shrunk(now.rim);
+  const floor = foot ?? planShrunk(now.rim);
   const next: MouldForm = wall === 'dome' ? { ...rest, wall } : { ...rest, wall, foot: floor, ...(wall === 'drawn' && { profile: profile ?? [[0, 0], [0.5, 0.3], [1, 1]] }) }; // prettier-ignore
   const faults = piece.change({ ...piece.target, form: next });
   trouble.value = faults[0]?.rule ?? '';
-}
-
-function shrunk(rim: MouldForm['rim']): MouldForm['rim'] {
-  const share = 0.75;
-  if (rim.kind === 'circle') return { ...rim, diameter: share * rim.diameter };
-  if (rim.kind === 'polygon') return { ...rim, acrossFlats: share * rim.acrossFlats, corner: share * rim.corner };
-  const sized = { ...rim, length: share * rim.length, width: share * rim.width };
-  return sized.kind === 'rounded' ? { ...sized, corner: share * sized.corner } : sized;
 }
 
 async function readFile(file: File): Promise<void> {
@@ -63,7 +56,7 @@ function takeProfile(name: string, text: string): void {
     trouble.value = 'A wall is read for a mould that is given by its outlines.';
     return;
   }
-  const faults = piece.change({ ...piece.target, form: { ...now, wall: 'drawn', foot: now.foot ?? shrunk(now.rim), profile: reading.profile } }); // prettier-ignore
+  const faults = piece.change({ ...piece.target, form: { ...now, wall: 'drawn', foot: now.foot ?? planShrunk(now.rim), profile: reading.profile } }); // prettier-ignore
   trouble.value = faults[0] ? `${name}: ${faults[0].rule}.` : '';
 }
 </script>

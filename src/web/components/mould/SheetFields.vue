@@ -1,16 +1,22 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { drawnSheet } from '../../../core/bentSheet/drawnSheet.ts';
-import { scaledSheet, type SheetForm } from '../../../core/bentSheet/bentSheet.ts';
+import { finishedLength, scaledToFinished, type SheetSlab } from '../../../core/bentSheet/finishedLength.ts';
+import { scaledSheet, type SheetForm, type SheetMould } from '../../../core/bentSheet/sheetForm.ts';
 import { readDxf } from '../../../core/drawn/readDxf.ts';
 import type { Fault } from '../../../core/errors.ts';
+import type { MouldWall } from '../../../core/mould/mouldForm.ts';
 import { bounds } from '../../../core/outline/outline.ts';
+import { planShrunk, type PlanOutline } from '../../../core/outline/plan.ts';
+import { planAcross } from '../../../core/piece/formSizes.ts';
 import { usePiece } from '../../stores/piece.ts';
 import type { Choice } from '../fields/choice.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
 import LengthField from '../fields/LengthField.vue';
 import { without } from '../piece/without.ts';
+import { PLAN_WAYS, planOfKind } from '../piece/formWays.ts';
+import { BEND_WAYS, SIDE_WAYS, WALL_WAYS, type BendWay } from './mouldWays.ts';
 import { readSvg } from './readSvg.ts';
 
 /** The outline of a bent sheet: read from a drawing, scaled to a length, mended when it grew; and its feet. */
@@ -44,6 +50,43 @@ const grew = (mm: number) =>
 
 function chooseFeet(count: '0' | '3' | '4'): void {
   put(({ feet, ...sheet }) => count === '0' ? sheet : { ...sheet, feet: { height: 6, diameter: 12, ...feet, count: count === '3' ? 3 : 4 } }); // prettier-ignore
+}
+
+const slab = computed((): SheetSlab => {
+  const { slab: own, clay } = piece.beside.target;
+  return { thickness: own.wall, neutralFraction: own.neutralFraction, shrinkage: clay.shrinkage };
+});
+/** A length that no scale gives is refused as one that is out of range. */
+const scaleFinished = (mm: number) => {
+  const { form: now } = piece.target;
+  if (now.kind !== 'sheet') return [];
+  const found = scaledToFinished(now, slab.value, mm);
+  if (found) return put(() => found, 'sheet.finished');
+  return [{ code: 'impossible-piece', path: 'form.outline', value: String(mm), rule: 'cannot be had: the bend is too tight for it' }] as const; // prettier-ignore
+};
+
+function bendOver(way: BendWay): void {
+  put((sheet) => {
+    const { angle } = sheet.bend;
+    if (way === 'cylinder') return { ...sheet, bend: { diameter: 'diameter' in sheet.bend ? sheet.bend.diameter : 90, angle } }; // prettier-ignore
+    const across = Math.ceil((1.5 * longest(sheet)) / 10) * 10;
+    return { ...sheet, bend: 'mould' in sheet.bend ? sheet.bend : { mould: { rim: { kind: 'circle', diameter: across }, depth: across / 8, wall: 'dome', side: 'hump' }, angle } }; // prettier-ignore
+  });
+}
+const mould = computed(() => (form.value && 'mould' in form.value.bend ? form.value.bend.mould : null));
+function putMould(change: (now: SheetMould) => SheetMould): void {
+  const faults = put((sheet) => ('mould' in sheet.bend ? { ...sheet, bend: { ...sheet.bend, mould: change(sheet.bend.mould) } } : sheet)); // prettier-ignore
+  trouble.value = faults[0] ? `The mould ${faults[0].rule}.` : '';
+}
+function chooseWall(wall: MouldWall): void {
+  if (wall === 'drawn') return;
+  putMould(({ foot, ...now }) => (wall === 'dome' ? { ...now, wall } : { ...now, wall, foot: foot ?? planShrunk(now.rim) })); // prettier-ignore
+}
+function chooseRim(kind: PlanOutline['kind']): void {
+  putMould((now) => {
+    const rim = planOfKind(kind, planAcross(now.rim));
+    return { ...now, rim, ...(now.foot && { foot: planShrunk(rim) }) };
+  });
 }
 
 /** The drawing's own lines take the place of all that was drawn before. */
@@ -87,6 +130,43 @@ async function readFile(file: File): Promise<void> {
     <p v-if="form.grew" class="read">
       It grew by {{ ((form.grew - 1) * 100).toFixed(1) }} %: the template is cut smaller by as much.
     </p>
+    <LengthField
+      label="Longest, bent and fired"
+      name="sheet-finished"
+      :mm="finishedLength(form, slab)"
+      :take="scaleFinished"
+      :done="piece.endGesture"
+    />
+    <ChoiceField
+      label="It is laid"
+      name="sheet-bend"
+      :value="mould ? 'mould' : 'cylinder'"
+      :choices="BEND_WAYS"
+      @choose="bendOver"
+    />
+    <template v-if="mould">
+      <ChoiceField
+        label="The slab lies"
+        name="sheet-side"
+        :value="mould.side"
+        :choices="SIDE_WAYS"
+        @choose="(side) => putMould((now) => ({ ...now, side }))"
+      />
+      <ChoiceField
+        label="Its wall is"
+        name="sheet-wall"
+        :value="mould.wall"
+        :choices="WALL_WAYS.filter(({ value }) => value !== 'drawn')"
+        @choose="chooseWall"
+      />
+      <ChoiceField
+        label="Its rim is"
+        name="sheet-rim"
+        :value="mould.rim.kind"
+        :choices="PLAN_WAYS"
+        @choose="chooseRim"
+      />
+    </template>
     <ChoiceField
       label="Feet"
       name="sheet-feet"

@@ -14,3 +14,19 @@ export const WALL_WAYS: readonly Choice<MouldWall>[] = [
   { value: 'dome', title: 'full dome', why: 'No flat floor: over a circle it is part of a ball.' },
   { value: 'drawn', title: 'drawn', why: 'Follows a line of its own, read from an SVG path.' },
 ];
+
+/** What a sheet is bent by. */
+export type BendWay = 'cylinder' | 'mould';
+
+export const BEND_WAYS: readonly Choice<BendWay>[] = [
+  {
+    value: 'cylinder',
+    title: 'over a bottle',
+    why: 'A bottle, pipe or roll: the sheet bends one way and does not stretch.',
+  },
+  {
+    value: 'mould',
+    title: 'on a mould',
+    why: 'A dome or a floored mould: the sheet follows it and stretches a little.',
+  },
+];
