@@ -121,22 +121,4 @@ describe('moulds', () => {
     await textOf(page.locator('[name="mould-wall"]'), /drawn/);
     await kept(page);
   });
-
-  it('reads the outline of a sheet with its hole, bends it, and cuts it smaller by what it grew', async () => {
-    const { page } = visit.now;
-    await page.locator('[data-design="Butter sheet"] .drawing').click();
-    await page.waitForURL(/piece/);
-    const drawn =
-      '<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="100mm" viewBox="0 0 100 50"><path d="M10 5H60V45H10Z M20 15H30V35H20Z"/></svg>';
-    await page.locator('input[name="sheet-file"]').setInputFiles(file('sheet.svg', drawn));
-    // 50 by 40 units of 2 mm.
-    await textOf(figure(page, 'cutLength'), /^100\.0$/);
-    await textOf(figure(page, 'cutHeight'), /^80\.0$/);
-    await page.locator('[data-part="sheet"] .hole').waitFor();
-    await type(page, 'sheet-grew', '105');
-    await textOf(figure(page, 'cutLength'), /^95\.2$/);
-    await page.locator('input[name="sheet-file"]').setInputFiles(file('open.svg', drawn.replace(/Z/g, '')));
-    await textOf(page.locator('.left [role="alert"]'), /no closed path/);
-    await kept(page);
-  });
 });

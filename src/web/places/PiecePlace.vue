@@ -23,6 +23,7 @@ import { figuresToMeasure, finishedFigures, type Figure } from '../components/pi
 import BlankDesk from '../components/mould/BlankDesk.vue';
 import DartFields from '../components/mould/DartFields.vue';
 import FormedFigures from '../components/mould/FormedFigures.vue';
+import SheetTable from '../components/mould/SheetTable.vue';
 import SlabDesk from '../components/slab/SlabDesk.vue';
 import SlabFields from '../components/slab/SlabFields.vue';
 import SlabFigures from '../components/slab/SlabFigures.vue';
@@ -133,6 +134,11 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
       <CutDesk v-if="stage === 'cut'" class="middle" />
       <SlabDesk v-else-if="stage === 'slab'" class="middle" />
       <BlankDesk v-else-if="stage === 'flat' && draped" class="middle" />
+      <SheetTable
+        v-else-if="stage === 'shape' && piece.target.form.kind === 'sheet'"
+        class="middle"
+        @how="askOnTable"
+      />
       <div v-else class="middle raising">
         <StandingView v-if="raised" :share="share" :choices="choices" :look="look" />
         <WorkTable v-else @how="askOnTable" />

@@ -1,0 +1,113 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import DxfParser from 'dxf-parser';
+import { countOf, download, eachVisit, fieldSays, figure, kept, read, textOf, type } from './visit.ts';
+
+jest.setTimeout(120_000);
+const visit = eachVisit({ demo: true });
+const folder = mkdtempSync(join(tmpdir(), 'fawn-sheet-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+function file(name: string, text: string): string {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+}
+
+async function onLeaf() {
+  const { page } = visit.now;
+  await page.locator('[data-design="Butter sheet"] .drawing').click();
+  await page.waitForURL(/piece/);
+  return page;
+}
+
+describe('bent sheets', () => {
+  it('reads the outline of a sheet with its hole, bends it, and cuts it smaller by what it grew', async () => {
+    const page = await onLeaf();
+    const drawn =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="100mm" viewBox="0 0 100 50"><path d="M10 5H60V45H10Z M20 15H30V35H20Z"/></svg>';
+    await page.locator('input[name="sheet-file"]').setInputFiles(file('sheet.svg', drawn));
+    // 50 by 40 units of 2 mm.
+    await textOf(figure(page, 'cutLength'), /^100\.0$/);
+    await textOf(figure(page, 'cutHeight'), /^80\.0$/);
+    await page.locator('[data-part="sheet"] .hole').waitFor();
+    await type(page, 'sheet-grew', '105');
+    await textOf(figure(page, 'cutLength'), /^95\.2$/);
+    await page.locator('input[name="sheet-file"]').setInputFiles(file('open.svg', drawn.replace(/Z/g, '')));
+    await textOf(page.locator('.left [role="alert"]'), /no closed line/);
+    await kept(page);
+  });
+
+  it('are drawn by points and curves, with holes and lines, and undone', async () => {
+    const page = await onLeaf();
+    await page.getByRole('button', { name: 'Draw its outline' }).click();
+    const grips = (kind: string) => page.locator(`.grip.${kind}`);
+    await countOf(grips('point'), 2);
+    await page.getByRole('button', { name: 'Add a point' }).click();
+    await countOf(grips('point'), 3);
+    await kept(page);
+    // The middle of an edge is drawn out: the sheet grows by as much.
+    const wide = async () => number(await figure(page, 'cutLength').innerText());
+    const before = await wide();
+    const edge = grips('edge').last();
+    const box = await edge.boundingBox();
+    const [x, y] = [(box?.x ?? 0) + 22, (box?.y ?? 0) + 22];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x - 20, y, { steps: 4 });
+    await page.mouse.up();
+    await read(wide, (mm) => mm > before + 4);
+    await page.getByRole('button', { name: 'Undo', exact: true }).click();
+    await read(wide, (mm) => Math.abs(mm - before) < 0.06);
+    // A point is placed by its figures, by keys, and refused where the line would run through itself.
+    await grips('point').nth(1).focus();
+    await type(page, 'point-x', '20');
+    await fieldSays(page, 'point-x', /^20\.0/);
+    await grips('point').nth(1).focus();
+    await page.keyboard.press('Shift+ArrowRight');
+    await fieldSays(page, 'point-x', /^30\.0/);
+    await type(page, 'point-x', '-300');
+    await textOf(page.locator('.sheet-desk [role="alert"]'), /crosses itself|cannot be cut|close round/);
+    await page.getByRole('button', { name: 'Add a hole' }).click();
+    await page.getByRole('button', { name: 'Hole 3', pressed: true }).waitFor();
+    await page.getByRole('button', { name: 'Take hole 3 off' }).click();
+    await page.getByRole('button', { name: 'Outline', exact: true, pressed: true }).waitFor();
+    await page.getByRole('button', { name: 'On the table' }).click();
+    await page.locator('[data-part="sheet"] .cut').waitFor();
+    await kept(page);
+    expect(visit.now.troubles).toEqual([]);
+  });
+
+  it('are read from DXF, laid on a mould, and cut as they were drawn', async () => {
+    const page = await onLeaf();
+    const line = (...figures: number[]) => `0\nLINE\n8\nA\n${[10, 20, 11, 21].map((code, at) => `${code}\n${figures[at]}\n`).join('')}`; // prettier-ignore
+    const entities = `${line(0, 0, 110, 0)}${line(110, 0, 110, 70)}0\nARC\n8\nA\n10\n55\n20\n70\n40\n55\n50\n0\n51\n180\n${line(0, 70, 0, 0)}${line(40, 20, 70, 20)}0\nCIRCLE\n8\nA\n10\n55\n20\n70\n40\n12\n`;
+    const dxf = `0\nSECTION\n2\nENTITIES\n${entities}0\nENDSEC\n0\nEOF\n`;
+    await page.locator('input[name="sheet-file"]').setInputFiles(file('plate.dxf', dxf));
+    await textOf(figure(page, 'cutLength'), /^110\.0$/);
+    await textOf(figure(page, 'cutHeight'), /^125\.0$/);
+    await page.locator('[name="sheet-bend"]').click();
+    await page.getByText('on a mould', { exact: true }).click();
+    await textOf(page.locator('.right'), /It follows the mould/);
+    await type(page, 'sheet-finished', '100');
+    await read(
+      async () => number(await figure(page, 'cutHeight').innerText()),
+      (mm) => mm > 113 && mm < 116,
+      '114 mm: 100 mm fired, and a little for the bend',
+    );
+    await kept(page);
+    await page.keyboard.press('4');
+    const { bytes } = await download(page, () => page.getByRole('button', { name: /DXF/ }).click());
+    const drawn = new DxfParser().parseSync(bytes.toString('latin1'));
+    const cut = drawn?.entities.filter(({ layer }) => layer === 'CUT') ?? [];
+    expect(cut).toHaveLength(2);
+    await page.keyboard.press('1');
+    await page.locator('input[name="sheet-file"]').setInputFiles(file('half.dxf', dxf.slice(0, 90)));
+    await textOf(page.locator('.left [role="alert"]'), /half\.dxf (is not whole|ends in the middle|has LINE)/);
+  });
+});
+
+function number(text: string): number {
+  return Number.parseFloat(text.replace('−', '-'));
+}

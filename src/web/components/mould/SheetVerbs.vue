@@ -1,0 +1,91 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { useLengths } from '../../composables/useLengths.ts';
+import LengthField from '../fields/LengthField.vue';
+import type { useSheetDrawing } from './useSheetDrawing.ts';
+
+/** Which line of a sheet is drawn on, what can be done to it, and the figures of the chosen point or edge. */
+const props = defineProps<{ drawing: ReturnType<typeof useSheetDrawing> }>();
+const { drawing } = props;
+const { names, chosen, line, edge, grip } = drawing;
+const lengths = useLengths();
+
+/** The chosen point, to be placed by figures. */
+const point = computed(() => line.value?.vertices[grip.value.kind === 'point' ? grip.value.index : -1] ?? null);
+const place = (axis: 0 | 1) => (mm: number) => {
+  const now = line.value?.vertices[grip.value.index];
+  return now ? drawing.drag(grip.value, axis === 0 ? [mm, now[1]] : [now[0], mm]) : [];
+};
+</script>
+
+<template>
+  <div class="bar">
+    <div role="group" aria-label="Which line">
+      <button
+        v-for="one in names"
+        :key="drawing.wordsOf(one)"
+        type="button"
+        :aria-pressed="drawing.isChosen(one)"
+        @click="drawing.choose(one)"
+      >
+        {{ drawing.wordsOf(one) }}
+      </button>
+    </div>
+    <div class="verbs">
+      <button type="button" class="quiet" @click="drawing.addPoint">Add a point</button>
+      <button type="button" class="quiet" :disabled="grip.kind !== 'point'" @click="drawing.dropPoint">
+        Take it off
+      </button>
+      <button v-if="chosen.kind !== 'line'" type="button" class="quiet" @click="drawing.straighten">Straighten</button>
+      <button type="button" class="quiet" @click="drawing.addNew('hole')">Add a hole</button>
+      <button type="button" class="quiet" @click="drawing.addNew('line')">Add a line</button>
+      <button v-if="chosen.kind !== 'outline'" type="button" class="quiet" @click="drawing.takeOff">
+        Take {{ drawing.wordsOf(chosen).toLowerCase() }} off
+      </button>
+    </div>
+    <div v-if="point" class="figures">
+      <LengthField label="Along" name="point-x" :mm="point[0]" :take="place(0)" :done="drawing.end" />
+      <LengthField label="Up" name="point-y" :mm="point[1]" :take="place(1)" :done="drawing.end" />
+    </div>
+    <p v-else-if="edge" class="figures">
+      Edge <strong>{{ lengths.length(edge.length) }}</strong>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.bar {
+  display: grid;
+  gap: 6px;
+  padding: 8px 18px;
+  background: var(--panel);
+  border-top: 1px solid var(--line);
+}
+[role='group'],
+.verbs,
+.figures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 10px;
+  align-items: center;
+}
+[role='group'] button {
+  min-height: 44px;
+  padding: 0 10px;
+  font-weight: 600;
+  border-bottom: 3px solid transparent;
+}
+[role='group'] button[aria-pressed='true'] {
+  color: var(--press);
+  border-bottom-color: var(--press);
+}
+.verbs .quiet {
+  padding: 4px 12px;
+}
+.figures > * {
+  flex: 0 1 200px;
+}
+p.figures strong {
+  font-size: 22px;
+}
+</style>
