@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { SHEET_LIMITS } from '../core/bentSheet/sheetForm.ts';
 import { MOULD_SIDES } from '../core/flatten/blankOf.ts';
-import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, MOULD_WALLS } from '../core/mould/mouldForm.ts';
+import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, MOULD_STATES, MOULD_WALLS } from '../core/mould/mouldForm.ts';
 import { PLAN_KINDS } from '../core/outline/plan.ts';
 import { FORM_KINDS, MOST_PROFILE_POINTS } from '../core/piece/target.ts';
 
@@ -141,11 +141,12 @@ export const formSchema = Joi.object({
   }),
   own: Joi.when('kind', {
     is: 'mould',
-    then: Joi.object({ shrinkage: figure().required(), casts: figure().default(1) }),
+    then: Joi.object({ shrinkage: figure().required(), casts: figure().default(1), state: oneOf(MOULD_STATES) }),
     otherwise: Joi.forbidden(),
   }),
   side: draped(oneOf(MOULD_SIDES).default('hump')),
   margin: draped(figure().default(DEFAULT_BLANK_MARGIN)),
+  flange: draped(figure()),
   cloth: draped(figure()),
   darts: draped(
     Joi.array()

@@ -63,6 +63,12 @@ function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
   ];
 }
 
+/** A mould of clay takes pressing from leather-hard on. */
+function checkMould({ form }: DrapedTarget): Check[] {
+  if (form.kind !== 'mould' || form.own?.state !== 'soft') return [];
+  return [{ code: 'mould-soft', level: 'care', title: 'The mould is too soft', phrase: ['A mould of clay must be leather-hard or drier before a slab is pressed on it. Let it stiffen first.'] }]; // prettier-ignore
+}
+
 /** Advice on a piece from a mould. */
 export function checkDraped(target: DrapedTarget, developed: DevelopedForm, bench: Bench): Check[] {
   const { outer, height } = kindOf(target).standing(target);
@@ -71,6 +77,7 @@ export function checkDraped(target: DrapedTarget, developed: DevelopedForm, benc
   const large = checkSlabSize(developed.parts, bench.slab, null);
   return [
     ...checkStrain(target, developed),
+    ...checkMould(target),
     ...checkFit({ outer: fired, height: firedLength(height, s) }, target.fit),
     ...(large ? [large] : []),
   ];

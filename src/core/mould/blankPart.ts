@@ -30,6 +30,11 @@ function trimLine(stretches: readonly BlankStretch[], sign: number): Mark[] {
     });
 }
 
+/** The mould's rim on a blank with a flange, where the flange is laid level. */
+function bendLine(stretches: readonly BlankStretch[], sign: number): Mark[] {
+  return trimLine(stretches, sign).map((mark): Mark => (mark.kind === 'line' ? { ...mark, name: 'fold' } : mark));
+}
+
 /** A letter at both sides of each dart, which are joined to one another. */
 function dartLetters(stretches: readonly BlankStretch[], missed: readonly number[], sign: number): Mark[] {
   return stretches
@@ -46,12 +51,19 @@ function dartLetters(stretches: readonly BlankStretch[], missed: readonly number
     });
 }
 
+/** Flat area that is left on the piece: within the mould's rim, and its flange (mm2). */
+export function keptArea({ form: { flange = 0 }, slab }: DrapedTarget, blank: Blank): number {
+  if (flange === 0) return blank.strain.flatArea;
+  const rim = stretchesOf(blank.border, blank.cuts, blank.uv);
+  return area(blankLine(withMargin(rim, flange), 0, slab.wall).outline);
+}
+
 /** The blank as a part to be cut: its line with margin, the trim line, darts with their leans. */
 export function blankPart({ form, slab, seam }: DrapedTarget, blank: Blank): Part {
   const thickness = slab.wall;
   const rim = stretchesOf(blank.border, blank.cuts, blank.uv);
   const { lean } = seamAllowance(seam, thickness);
-  const line = blankLine(withMargin(rim, form.margin), lean, thickness);
+  const line = blankLine(withMargin(rim, (form.flange ?? 0) + form.margin), lean, thickness);
   const over = slab.faceUp === 'outside';
   const { outline, underside, leans } = over ? turnedOver(line) : line;
   const box = bounds(outline);
@@ -70,7 +82,8 @@ export function blankPart({ form, slab, seam }: DrapedTarget, blank: Blank): Par
     marks: [
       middle('centre', [x - CROSS, y], [x + CROSS, y]),
       middle('centre', [x, y - CROSS], [x, y + CROSS]),
-      ...(form.margin > 0 ? trimLine(rim, sign) : []),
+      ...(form.margin > 0 ? trimLine(withMargin(rim, form.flange ?? 0), sign) : []),
+      ...(form.flange ? bendLine(rim, sign) : []),
       ...dartLetters(rim, blank.missed, sign),
     ],
     volume: (thickness * (area(outline) + area(underside))) / 2,

@@ -12,10 +12,11 @@ const fault = (path: string, value: unknown, rule: string): Fault => ({ code: 'i
 
 /** Ranges of what every draped form has. */
 export function drapedRanges(form: DrapedForm): Fault[] {
-  const { margin, cloth, strain, darts } = MOULD_LIMITS;
+  const { margin, flange, cloth, strain, darts } = MOULD_LIMITS;
   const list = form.darts ?? [];
   return [
     ...rangeFaults('form.margin', form.margin, margin),
+    ...(form.flange === undefined ? [] : rangeFaults('form.flange', form.flange, flange)),
     ...(form.cloth === undefined ? [] : rangeFaults('form.cloth', form.cloth, cloth)),
     ...(form.limits ? (['stretch', 'gather'] as const).flatMap((key) => rangeFaults(`form.limits.${key}`, form.limits?.[key] ?? 0, strain)) : []), // prettier-ignore
     ...(list.length > darts.greatest ? [fault('form.darts', list.length, `at most ${darts.greatest} darts are cut`)] : []), // prettier-ignore

@@ -1,3 +1,4 @@
+import { inward } from '../outline/plan.ts';
 import { type Support } from '../outline/support.ts';
 import { borderOf, type Mesh } from '../mesh/mesh.ts';
 import type { Reach, Standing } from '../piece/standing.ts';
@@ -98,18 +99,38 @@ function hullOf(target: DrapedTarget): Support {
   return { h, slope: (phi) => (h(phi + by) - h(phi - by)) / (2 * by), flats: [] };
 }
 
+/** The outside with a level flange on its rim, as thick as the slab. */
+function withFlange(outside: readonly Reach[], flange: number, ledge: number, height: number): readonly Reach[] {
+  const [, left, right] = outside.at(-1) ?? [height, 0, 0];
+  if (flange === 0) return outside;
+  const below = outside.filter(([z]) => z < ledge);
+  const [, atLeft, atRight] = outside.find(([z]) => z >= ledge) ?? [ledge, left, right];
+  return [
+    ...below,
+    [ledge, atLeft, atRight],
+    [ledge, left - flange, right + flange],
+    [height, left - flange, right + flange],
+  ];
+}
+
 /** The formed piece as it stands, floor down, wet mm. */
 export function drapedStanding(target: DrapedTarget): Standing {
   const offsets = offsetsOf(target);
   const [inner, outer] = [faceMesh(target, 'inner', MEASURED), faceMesh(target, 'outer', MEASURED)];
   const [innerBox, outerBox] = [boxOf(inner), boxOf(outer)];
   const lift = -Math.min(outerBox.least[2], innerBox.least[2]);
-  const outside = silhouette(outer, lift);
   const inside = silhouette(inner, lift);
   const height = Math.max(innerBox.greatest[2], outerBox.greatest[2]) + lift;
+  const flange = target.form.flange ?? 0;
+  const ledge = height - target.slab.wall;
+  const outside = withFlange(silhouette(outer, lift), flange, ledge, height);
   const rim = outside.at(-1) ?? [height, 0, 0];
-  const across = (box: Box): readonly [number, number] => [box.greatest[0] - box.least[0], box.greatest[1] - box.least[1]]; // prettier-ignore
-  const section = (z: number) => ({ outer: sectionAt(target, offsets.outer, z - lift), inner: sectionAt(target, offsets.inner, z - lift) }); // prettier-ignore
+  const across = (box: Box, more = 0): readonly [number, number] => [box.greatest[0] - box.least[0] + 2 * more, box.greatest[1] - box.least[1] + 2 * more]; // prettier-ignore
+  const outerAt = (z: number) => {
+    const shape = sectionAt(target, offsets.outer, z - lift);
+    return flange > 0 && z >= ledge ? inward(shape, -flange) : shape;
+  };
+  const section = (z: number) => ({ outer: outerAt(z), inner: sectionAt(target, offsets.inner, z - lift) });
   return {
     height,
     floor: innerBox.least[2] + lift,
@@ -117,7 +138,7 @@ export function drapedStanding(target: DrapedTarget): Standing {
     rim,
     hollow: inside,
     mouth: across(innerBox),
-    across: across(outerBox),
+    across: across(outerBox, flange),
     section,
     hollowVolume: volumeBelow(inner, lowestRim(inner)),
   };

@@ -14,6 +14,9 @@ export interface Dart {
   readonly depth: number;
 }
 
+/** A drawn wall of more points than this is read from a file and not dragged. */
+export const DRAGGED_POINTS = 9;
+
 /** A slab laid over a hump or into a hollow: the tool's own sizes as it measures today (mm). */
 export interface MouldForm {
   readonly kind: 'mould';
@@ -25,8 +28,10 @@ export interface MouldForm {
   /** Of a drawn wall: shares of the way out from foot to rim, and of the depth, from [0, 0] to [1, 1]. */
   readonly profile?: readonly (readonly [out: number, up: number])[];
   readonly side: MouldSide;
-  /** Added to the blank all round, to be trimmed on the mould. */
+  /** Added to the blank all round beyond its flange, to be trimmed on the mould. */
   readonly margin: number;
+  /** Left on beyond the mould's rim, lying level (wet mm); trimmed at the rim when left out. */
+  readonly flange?: number;
   /** Thickness of the cloth, paper or film between mould and slab. */
   readonly cloth?: number;
   readonly darts?: readonly Dart[];
@@ -44,6 +49,7 @@ export interface MeshForm {
   readonly triangles: readonly (readonly [number, number, number])[];
   readonly side: MouldSide;
   readonly margin: number;
+  readonly flange?: number;
   readonly cloth?: number;
   readonly darts?: readonly Dart[];
   readonly limits?: StrainLimits;
@@ -63,7 +69,14 @@ export interface OwnMould {
   readonly shrinkage: number;
   /** 1: the mould itself shrank; 2: it was cast from one that had shrunk; and so on. */
   readonly casts: number;
+  /** How far it has dried or been fired; not known when left out. */
+  readonly state?: MouldState;
 }
+
+/** States of a mould of clay: it takes pressing from leather-hard on. */
+export type MouldState = 'soft' | 'leather-hard' | 'dry' | 'bisque' | 'fired';
+
+export const MOULD_STATES: readonly MouldState[] = ['soft', 'leather-hard', 'dry', 'bisque', 'fired'];
 
 /** Limits of medium clay (geometry: drape, hump and slump blanks), and rules of the bench for softer and stiffer. */
 export const STRAIN_LIMITS = {
@@ -77,6 +90,7 @@ export const DEFAULT_BLANK_MARGIN = 20;
 /** Limits of a mould's figures (mm, fractions, counts). */
 export const MOULD_LIMITS = {
   margin: { least: 0, greatest: 200 },
+  flange: { least: 0, greatest: 100 },
   cloth: { least: 0, greatest: 10 },
   strain: { above: 0, greatest: 0.5 },
   darts: { greatest: 16 },

@@ -5,6 +5,9 @@ import { atScale } from '../reverse/scaled.ts';
 import { solveCapacity } from '../reverse/solveCapacity.ts';
 import { newTarget, type Target } from '../piece/target.ts';
 import { isDraped, type DrapedTarget } from './draped.ts';
+import { bounds } from '../outline/outline.ts';
+import { wallBy, wallPoints, withWallPoint } from './drawnWall.ts';
+import { mouldSurface } from './mouldSurface.ts';
 import { formedSize, modelFactor, mouldFor } from './neededMould.ts';
 import type { MouldForm } from './mouldForm.ts';
 import { fromSections } from './sections.ts';
@@ -78,5 +81,49 @@ describe('pieces from sections', () => {
     expect(form.side === 'hump' ? right - left : across[0]).toBeCloseTo(rim, 6);
     expect(height - (form.side === 'hump' ? floor : 0)).toBeGreaterThan(0.6 * form.depth);
     expect(develop(made).parts.length).toBeGreaterThan(1);
+  });
+});
+
+describe('what is left on and what the mould is', () => {
+  const tray: MouldForm = { kind: 'mould', rim: { kind: 'circle', diameter: 220 }, foot: { kind: 'circle', diameter: 150 }, depth: 30, wall: 'curved', side: 'slump', margin: 15 }; // prettier-ignore
+  const target = (form: MouldForm): DrapedTarget => ({ ...newTarget('tray'), form }) as DrapedTarget;
+
+  it('a flange makes piece and blank wider, is weighed, and its bend is marked', () => {
+    const [plain, flanged] = [target(tray), target({ ...tray, flange: 8 })];
+    expect(formedSize(flanged, 'length') - formedSize(plain, 'length')).toBeCloseTo(16 * 0.88, 9);
+    expect(formedSize(flanged, 'height')).toBe(formedSize(plain, 'height'));
+    const [one, other] = [develop(plain), develop(flanged)];
+    const wide = (made: typeof one) => {
+      const { minX, maxX } = bounds(made.parts[0]?.outline ?? []);
+      return maxX - minX;
+    };
+    expect(wide(other) - wide(one)).toBeCloseTo(16, 1);
+    // The ring of the flange, laid flat round a rim of that girth.
+    const ring = Math.PI * 8 * (wide(one) - 30 + 8) * 6;
+    const grams = (other.finished.mass.wet - one.finished.mass.wet) / target(tray).clay.wetDensity;
+    expect((grams * 1000) / ring).toBeCloseTo(1, 1);
+    expect(other.parts[0]?.marks.some((mark) => mark.kind === 'line' && mark.name === 'fold')).toBe(true);
+    expect(one.parts[0]?.marks.some((mark) => mark.kind === 'line' && mark.name === 'fold')).toBe(false);
+  });
+
+  it('a mould of soft clay is told to stiffen first', () => {
+    const codes = (state: 'soft' | 'dry') => develop(target({ ...tray, own: { shrinkage: 0.05, casts: 1, state } })).checks.map(({ code }) => code); // prettier-ignore
+    expect(codes('soft')).toContain('mould-soft');
+    expect(codes('dry')).not.toContain('mould-soft');
+  });
+
+  it('a wall by other points keeps its line, and a dragged point goes where it is put', () => {
+    const drawn = wallBy(tray, 9);
+    expect(drawn.profile).toHaveLength(9);
+    const [before, after] = [mouldSurface(tray).profile, mouldSurface(drawn).profile];
+    for (const share of [0, 0.25, 0.5, 0.75, 1]) {
+      expect(after(share).out).toBeCloseTo(before(share).out, 2);
+      expect(after(share).up).toBeCloseTo(before(share).up, 2);
+    }
+    const put = withWallPoint(drawn, 4, { across: 200, up: 9 });
+    expect(wallPoints(put)[3]).toMatchObject({ index: 4 });
+    expect(wallPoints(put)[3]?.across).toBeCloseTo(200, 9);
+    expect(wallPoints(put)[3]?.up).toBeCloseTo(9, 9);
+    expect(wallPoints(wallBy(tray, 25))).toEqual([]);
   });
 });

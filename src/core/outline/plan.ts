@@ -274,3 +274,9 @@ export function planShrunk(rim: PlanOutline): PlanOutline {
   const sized = { ...rim, length: by(rim.length), width: by(rim.width) };
   return sized.kind === 'rounded' ? { ...sized, corner: by(sized.corner) } : sized;
 }
+
+/** Greatest reach across a plan, along its longer side (mm). */
+export function planReach(plan: PlanOutline): number {
+  if (plan.kind === 'circle') return plan.diameter;
+  return plan.kind === 'polygon' ? plan.acrossFlats : plan.length;
+}

@@ -4,6 +4,7 @@ import { checksOf } from '../checks/checks.ts';
 import { FaultError } from '../errors.ts';
 import { layBlank, type Blank } from '../mould/blank.ts';
 import { blankFigures, type BlankFigures } from '../mould/blankFigures.ts';
+import { keptArea } from '../mould/blankPart.ts';
 import { isDraped } from '../mould/draped.ts';
 import { markedParts } from '../marks/marks.ts';
 import { repeatsOf, type Repeat } from '../marks/repeats.ts';
@@ -39,9 +40,9 @@ function weighed({ volume, ...lump }: Lump, wetDensity: number): WeighedLump {
 }
 
 /** What is trimmed off a blank once it lies on its mould (mm3): its margin. */
-function trimmedOf({ slab }: Target, { blank, parts }: DevelopedForm): number {
-  if (!blank) return 0;
-  return parts.reduce((sum, part) => sum + part.count * part.volume, 0) - blank.strain.flatArea * slab.wall;
+function trimmedOf(target: Target, { blank, parts }: DevelopedForm): number {
+  if (!blank || !isDraped(target)) return 0;
+  return parts.reduce((sum, part) => sum + part.count * part.volume, 0) - keptArea(target, blank) * target.slab.wall;
 }
 
 /** Figures of handle, feet and lid for the result. */

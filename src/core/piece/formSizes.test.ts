@@ -1,7 +1,8 @@
 import { writePhrase } from '../units/phrase.ts';
 import { checkTarget } from './checkTarget.ts';
 import { develop } from './develop.ts';
-import { formOfKind, formSizes, planAcross, roughSize, sizePhrase } from './formSizes.ts';
+import { planReach } from '../outline/plan.ts';
+import { formOfKind, formSizes, roughSize, sizePhrase } from './formSizes.ts';
 import { FORM_KINDS, type Form } from './target.ts';
 import { level } from './targets.test.helper.ts';
 
@@ -50,7 +51,7 @@ describe('the sizes of a form', () => {
     [{ kind: 'ellipse', length: 90, width: 60 }, 90],
     [{ kind: 'polygon', sides: 5, acrossFlats: 70, corner: 4 }, 70],
   ] as const)('of the plan %j reach %d across', (plan, across) => {
-    expect(planAcross(plan)).toBe(across);
+    expect(planReach(plan)).toBe(across);
   });
 
   it('of every kind keep their order of rim and foot in the standing piece', () => {

@@ -1,9 +1,10 @@
 import type { SheetBend } from '../bentSheet/sheetForm.ts';
-import { DEFAULT_BLANK_MARGIN, type MeshForm } from '../mould/mouldForm.ts';
+import { wallPoints, withWallPoint } from '../mould/drawnWall.ts';
+import { DEFAULT_BLANK_MARGIN, type MeshForm, type MouldForm } from '../mould/mouldForm.ts';
 import { acrossOf, rollOf } from '../stand/stand.ts';
 import { once } from '../numbers.ts';
 import { bounds, type Outline } from '../outline/outline.ts';
-import type { PlanOutline } from '../outline/plan.ts';
+import { planReach, type PlanOutline } from '../outline/plan.ts';
 import type { Phrase } from '../units/phrase.ts';
 import type { Form, FormKind } from './target.ts';
 
@@ -97,6 +98,7 @@ function rows(form: Form): Row[] {
         ...(form.foot ? planRows('foot', form.foot) : []),
         ['depth', 'Depth', form.depth],
         ['margin', 'Margin to trim', form.margin],
+        ['flange', 'Flange left on, wet', form.flange ?? 0],
         ['cloth', 'Cloth between, thick', form.cloth ?? 0],
       ];
     case 'sheet':
@@ -121,25 +123,28 @@ function rows(form: Form): Row[] {
         ['across', 'Strip across, fired', acrossOf(form)],
       ];
     case 'mesh':
-      return [['margin', 'Margin to trim', form.margin], ['cloth', 'Cloth between, thick', form.cloth ?? 0]]; // prettier-ignore
+      return [['margin', 'Margin to trim', form.margin], ['flange', 'Flange left on, wet', form.flange ?? 0], ['cloth', 'Cloth between, thick', form.cloth ?? 0]]; // prettier-ignore
   }
+}
+
+/** Points of a drawn wall as heights and widths of the mould's section. */
+function wallSizes(form: MouldForm): FormSize[] {
+  return wallPoints(form).flatMap(({ index, up, across }): FormSize[] => [
+    { key: `profile.${index}.0`, label: `Wall ${index}, up`, value: up, unit: 'length', put: (next) => withWallPoint(form, index, { up: next }) }, // prettier-ignore
+    { key: `profile.${index}.1`, label: `Wall ${index}, across`, value: across, unit: 'length', put: (next) => withWallPoint(form, index, { across: next }) }, // prettier-ignore
+  ]);
 }
 
 /** The figures of a form in the order in which they are asked for. */
 export function formSizes(form: Form): FormSize[] {
-  return rows(form).map(([key, label, value, unit]) => ({
+  const own = rows(form).map(([key, label, value, unit]): FormSize => ({
     key,
     label,
     value,
     unit: unit ?? 'length',
     put: (next) => withValue<Form>(form, key.split('.'), next),
   }));
-}
-
-/** Greatest reach across the rim or foot of a plan (mm). */
-export function planAcross(plan: PlanOutline): number {
-  if (plan.kind === 'circle') return plan.diameter;
-  return plan.kind === 'polygon' ? plan.acrossFlats : plan.length;
+  return form.kind === 'mould' ? [...own, ...wallSizes(form)] : own;
 }
 
 /** Across an imported mould, along x, and its depth (mm). */
@@ -168,9 +173,9 @@ export function roughSize(form: Form): { readonly rim: number; readonly foot: nu
     case 'box':
       return { rim: form.length, foot: form.length, height: form.height };
     case 'loft':
-      return { rim: planAcross(form.rim), foot: planAcross(form.foot), height: form.height };
+      return { rim: planReach(form.rim), foot: planReach(form.foot), height: form.height };
     case 'mould':
-      return { rim: planAcross(form.rim), foot: planAcross(form.foot ?? form.rim), height: form.depth };
+      return { rim: planReach(form.rim), foot: planReach(form.foot ?? form.rim), height: form.depth };
     case 'mesh':
       return meshSize(form);
     case 'sheet': {

@@ -38,7 +38,7 @@ function isKept(form: Form, keep: Keep, key: string): boolean {
 }
 
 /** What is not the piece's own size: it stays as it is at any scale. */
-const FIXED: readonly string[] = ['sleeve', 'cloth', 'margin', 'clearance'];
+const FIXED: readonly string[] = ['sleeve', 'cloth', 'margin', 'flange', 'clearance'];
 
 /** What is no size in a field: drawn outlines and meshes grow, and darts are cut as much deeper as the mould is larger. */
 function withDrawn(form: Form, factor: number): Form {

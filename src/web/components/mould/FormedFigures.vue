@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { barFigures } from '../../../core/clay/bars.ts';
 import { firedLength } from '../../../core/clay/shrinkage.ts';
 import type { Fault } from '../../../core/errors.ts';
 import { modelFactor, mouldFor, type FormedSize } from '../../../core/mould/neededMould.ts';
@@ -12,6 +13,10 @@ import { isDraped } from '../../../core/mould/draped.ts';
 import { kindOf } from '../../../core/piece/kinds/kinds.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
+import { useClays } from '../../stores/records.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import { bookedClay } from '../piece/bookedClay.ts';
+import { MOULD_STATE_WAYS } from './mouldWays.ts';
 
 /** The piece that the mould gives, and beside the blank of a round one the two circles of the bench. */
 const piece = usePiece();
@@ -51,6 +56,14 @@ function own(change: Partial<OwnMould>): readonly Fault[] {
   const next = { shrinkage: before?.shrinkage ?? 0, casts: before?.casts ?? 1, ...change };
   return piece.change({ ...piece.target, form: next.shrinkage === 0 ? rest : { ...rest, own: next } }, 'mould.own');
 }
+/** What the piece's own clay shrinks by to the mould's state, where the clay book has bars of it. */
+const booked = computed(() => {
+  const state = mould.value?.own?.state;
+  if (state !== 'dry' && state !== 'bisque' && state !== 'fired') return null;
+  const found = bookedClay(piece.beside.target, useClays().list);
+  const mean = found && barFigures(found.clay.bars).total[state]?.mean;
+  return mean === null || mean === undefined || Math.abs(mean - (mould.value?.own?.shrinkage ?? 0)) < 5e-4 ? null : mean; // prettier-ignore
+});
 const model = computed(() => {
   if (!mould.value?.own) return null;
   const factor = modelFactor(mould.value.own);
@@ -110,6 +123,17 @@ const model = computed(() => {
         :take="(casts) => own({ casts })"
         :done="piece.endGesture"
       />
+      <ChoiceField
+        v-if="mould.own"
+        label="It is now"
+        name="own-state"
+        :value="mould.own.state ?? 'leather-hard'"
+        :choices="MOULD_STATE_WAYS"
+        @choose="(state) => own({ state })"
+      />
+      <button v-if="booked !== null" type="button" class="quiet" @click="own({ shrinkage: booked })">
+        As {{ piece.beside.target.clay.name }} shrinks by then: {{ (100 * booked).toFixed(1) }} %
+      </button>
       <p v-if="model" data-testid="model">
         Model it <strong>{{ lengths.figure(model.length) }} × {{ lengths.length(model.width) }}</strong
         >, {{ lengths.length(model.depth) }} deep.

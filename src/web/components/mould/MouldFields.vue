@@ -2,7 +2,8 @@
 import { computed, ref } from 'vue';
 import type { MouldSide } from '../../../core/flatten/blankOf.ts';
 import { readMould } from '../../../core/mould/importedMould.ts';
-import type { MouldForm, MouldWall } from '../../../core/mould/mouldForm.ts';
+import { wallBy } from '../../../core/mould/drawnWall.ts';
+import { DRAGGED_POINTS, type MouldForm, type MouldWall } from '../../../core/mould/mouldForm.ts';
 import { planShrunk } from '../../../core/outline/plan.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -31,6 +32,15 @@ function chooseWall(wall: MouldWall): void {
   const faults = piece.change({ ...piece.target, form: next });
   trouble.value = faults[0]?.rule ?? '';
 }
+
+/** Points of a drawn wall, more or fewer, along the line that it has. */
+function setPoints(count: number): void {
+  const { form: now } = piece.target;
+  if (now.kind !== 'mould') return;
+  const faults = piece.change({ ...piece.target, form: wallBy(now, count) });
+  trouble.value = faults[0] ? `The wall ${faults[0].rule}.` : '';
+}
+const points = computed(() => (form.value?.kind === 'mould' && form.value.wall === 'drawn' ? (form.value.profile?.length ?? 0) : 0)); // prettier-ignore
 
 async function readFile(file: File): Promise<void> {
   trouble.value = '';
@@ -72,7 +82,18 @@ function takeProfile(name: string, text: string): void {
       :choices="WALL_WAYS"
       @choose="chooseWall"
     />
-    <p v-else class="read">Read from a file: {{ form.vertices.length }} vertices.</p>
+    <div v-if="points > 0" class="points">
+      <button v-if="points > DRAGGED_POINTS" type="button" class="quiet" @click="setPoints(5)">
+        Draw it by five points
+      </button>
+      <template v-else>
+        <button type="button" class="quiet" :disabled="points >= DRAGGED_POINTS" @click="setPoints(points + 1)">
+          One point more
+        </button>
+        <button type="button" class="quiet" :disabled="points <= 3" @click="setPoints(points - 1)">One fewer</button>
+      </template>
+    </div>
+    <p v-if="form.kind === 'mesh'" class="read">Read from a file: {{ form.vertices.length }} vertices.</p>
     <FileField
       label="Read a mould from a file"
       name="mould-file"
@@ -89,5 +110,14 @@ function takeProfile(name: string, text: string): void {
   font-size: 15px;
   color: var(--ink-soft);
   padding: 2px 0 6px;
+}
+.points {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 8px 0;
+}
+.points .quiet {
+  padding: 4px 12px;
 }
 </style>

@@ -7,8 +7,7 @@ import { readDxf } from '../../../core/drawn/readDxf.ts';
 import type { Fault } from '../../../core/errors.ts';
 import type { MouldWall } from '../../../core/mould/mouldForm.ts';
 import { bounds } from '../../../core/outline/outline.ts';
-import { planShrunk, type PlanOutline } from '../../../core/outline/plan.ts';
-import { planAcross } from '../../../core/piece/formSizes.ts';
+import { planReach, planShrunk, type PlanOutline } from '../../../core/outline/plan.ts';
 import { usePiece } from '../../stores/piece.ts';
 import type { Choice } from '../fields/choice.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -84,7 +83,7 @@ function chooseWall(wall: MouldWall): void {
 }
 function chooseRim(kind: PlanOutline['kind']): void {
   putMould((now) => {
-    const rim = planOfKind(kind, planAcross(now.rim));
+    const rim = planOfKind(kind, planReach(now.rim));
     return { ...now, rim, ...(now.foot && { foot: planShrunk(rim) }) };
   });
 }

@@ -1,5 +1,5 @@
 import type { MouldSide } from '../../../core/flatten/blankOf.ts';
-import type { MouldWall } from '../../../core/mould/mouldForm.ts';
+import type { MouldState, MouldWall } from '../../../core/mould/mouldForm.ts';
 import type { Choice } from '../fields/choice.ts';
 
 export const SIDE_WAYS: readonly Choice<MouldSide>[] = [
@@ -29,4 +29,12 @@ export const BEND_WAYS: readonly Choice<BendWay>[] = [
     title: 'on a mould',
     why: 'A dome or a floored mould: the sheet follows it and stretches a little.',
   },
+];
+
+export const MOULD_STATE_WAYS: readonly Choice<MouldState>[] = [
+  { value: 'soft', title: 'soft', why: 'Too soft to press on: let it stiffen.' },
+  { value: 'leather-hard', title: 'leather-hard', why: 'Takes pressing; keep it covered, it still shrinks.' },
+  { value: 'dry', title: 'bone dry', why: 'Takes pressing, draws water from the slab, and breaks easily.' },
+  { value: 'bisque', title: 'bisque', why: 'Fired once: lasts, and lets the slab go as it dries.' },
+  { value: 'fired', title: 'fired', why: 'Fired to the end: lasts, wants cloth or film between.' },
 ];

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { PlanOutline } from '../../../core/outline/plan.ts';
-import { formOfKind, formSizes, planAcross } from '../../../core/piece/formSizes.ts';
+import { planReach, type PlanOutline } from '../../../core/outline/plan.ts';
+import { formOfKind, formSizes } from '../../../core/piece/formSizes.ts';
 import { MOST_PROFILE_POINTS, type FormKind, type StackForm } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -37,7 +37,7 @@ function choosePlan(edge: 'rim' | 'foot', kind: PlanOutline['kind']): void {
   const { form: now } = piece.target;
   if (now.kind !== 'loft' && now.kind !== 'mould') return;
   const plan = now[edge];
-  if (plan) piece.change({ ...piece.target, form: { ...now, [edge]: planOfKind(kind, planAcross(plan)) } });
+  if (plan) piece.change({ ...piece.target, form: { ...now, [edge]: planOfKind(kind, planReach(plan)) } });
 }
 
 /** A new point stands half a band above the last but one, so that the piece keeps its height. */

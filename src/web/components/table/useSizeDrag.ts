@@ -4,7 +4,9 @@ import type { Fault } from '../../../core/errors.ts';
 import { additionSizes } from '../../../core/piece/additionSizes.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
 import { formSizes, type FormSize } from '../../../core/piece/formSizes.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import { wallPoints } from '../../../core/mould/drawnWall.ts';
+import { planReach } from '../../../core/outline/plan.ts';
+import type { Form, Target } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 
 /** A size that can be dragged on the elevation: where its handle sits on the fired outline (mm), and which way it goes. */
@@ -96,6 +98,14 @@ function handleOf(size: FormSize, height: number, profile: readonly (readonly [n
   }
 }
 
+/** Heights and widths of the points that can be dragged: of stacked tapers, and of a mould's drawn wall (mm). */
+function profileOf(form: Form): readonly (readonly [number, number])[] {
+  if (form.kind === 'stack') return form.profile;
+  if (form.kind !== 'mould') return [];
+  const points = wallPoints(form).map(({ up, across }) => [up, across] as const);
+  return points.length > 0 ? [[0, 0], ...points, [form.depth, planReach(form.rim)]] : [];
+}
+
 /** Changes the sizes of the piece by typing, by arrow keys or by dragging handles; one drag is one step of undo. */
 export function useSizeDrag() {
   const piece = usePiece();
@@ -103,8 +113,8 @@ export function useSizeDrag() {
 
   const handles = computed(() => {
     const { form } = piece.target;
-    const profile = form.kind === 'stack' ? form.profile : [];
-    const height = form.kind === 'stack' ? (profile.at(-1)?.[0] ?? 1) : 'height' in form ? form.height : 1;
+    const profile = profileOf(form);
+    const height = profile.at(-1)?.[0] ?? ('height' in form ? form.height : 1);
     const sizes = formSizes(form)
       .map((size) => handleOf(size, height, profile))
       .filter((handle) => handle !== null);
