@@ -23,12 +23,6 @@ const onShelf = async (page: Page, url: string) => {
   await page.goto(url);
   await page.locator('[data-design]').first().waitFor();
 };
-const howOpen = async (page: Page, url: string) => {
-  await onPiece('Rack tumbler', 'flat')(page, url);
-  await page.locator('[data-figure="cutLength"]').click();
-  await page.locator('#how-title').waitFor();
-};
-
 const raisedTo =
   (design: string, share: string, then: readonly string[] = []) =>
   async (page: Page, url: string) => {
@@ -65,10 +59,18 @@ const slabPlanned = async (page: Page, url: string) => {
   await page.getByRole('button', { name: 'Stop, keep the best' }).click();
 };
 
+/** The leaf, its outline being drawn. */
+const sheetDrawn = async (page: Page, url: string) => {
+  await onPiece('Butter sheet', 'shape')(page, url);
+  await page.getByRole('button', { name: 'Draw its outline' }).click();
+  await page.locator('.grip').first().waitFor();
+};
+
 /** The tray, once its blank is laid. */
 const blankLaid = (stage: string) => async (page: Page, url: string) => {
   await onPiece('Service tray', stage)(page, url);
   await page.getByText('Works with a rib').waitFor();
+  await page.waitForTimeout(600);
 };
 
 const DESK = { width: 1280, height: 800 };
@@ -85,6 +87,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-loft', ...DESK, take: onPiece('Bread bowl, square to round', 'flat') },
   { name: 'piece-mould', ...DESK, take: blankLaid('shape') },
   { name: 'piece-darts', ...DESK, take: blankLaid('flat') },
+  { name: 'piece-sheet', ...DESK, take: sheetDrawn },
   { name: 'piece-raising', ...DESK, take: raisedTo('Soup cup', '0.55') },
   { name: 'piece-raised', ...DESK, take: raisedTo('Rack tumbler', '1', ['Cut level', 'Seam']) },
   { name: 'piece-handle', ...DESK, take: onPiece('Galley mug', 'shape') },
@@ -94,7 +97,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'owned', ...DESK, take: onOwned },
   { name: 'piece-flat-tablet', ...TABLET, take: onPiece('Rack tumbler', 'flat') },
   { name: 'piece-shape-phone', ...PHONE, take: onPiece('Rack tumbler', 'shape') },
-  { name: 'piece-how', ...DESK, take: howOpen },
   { name: 'piece-cut', ...DESK, take: onPiece('Rack tumbler', 'cut') },
 ];
 

@@ -1,3 +1,5 @@
+import { once } from '../numbers.ts';
+
 /** A surface of triangles: x, y, z of each vertex (mm) one after another, and three vertices of each triangle, all seen from one side. */
 export interface Mesh {
   readonly positions: Float64Array;
@@ -9,28 +11,52 @@ export function vertexCount({ positions }: Mesh): number {
   return positions.length / 3;
 }
 
-/** The border of a mesh as one closed line of vertices, in the direction of its triangles; null when there is not exactly one. */
-export function borderOf({ triangles }: Mesh): number[] | null {
-  const inner = new Set<number>();
-  const key = (a: number, b: number) => a * 2 ** 26 + b;
-  for (let at = 0; at < triangles.length; at += 3) {
-    for (let side = 0; side < 3; side += 1) {
-      inner.add(key(triangles[at + side] as number, triangles[at + ((side + 1) % 3)] as number));
-    }
+/** The edges that leave each vertex, as the triangles run: `ends[from[v]]` to `ends[from[v + 1] - 1]`. */
+export interface Edges {
+  readonly from: Uint32Array;
+  readonly ends: Uint32Array;
+}
+
+/** All edges of a mesh by the vertex that they leave. */
+export const edgesOf = once((mesh: Mesh): Edges => {
+  const { triangles } = mesh;
+  const from = new Uint32Array(vertexCount(mesh) + 1);
+  for (const vertex of triangles) from[vertex + 1] = (from[vertex + 1] as number) + 1;
+  for (let vertex = 1; vertex < from.length; vertex += 1) from[vertex] = (from[vertex] as number) + (from[vertex - 1] as number); // prettier-ignore
+  const free = from.slice();
+  const ends = new Uint32Array(triangles.length);
+  for (let at = 0; at < triangles.length; at += 1) {
+    const vertex = triangles[at] as number;
+    ends[free[vertex] as number] = triangles[at % 3 === 2 ? at - 2 : at + 1] as number;
+    free[vertex] = (free[vertex] as number) + 1;
   }
+  return { from, ends };
+});
+
+/** Whether an edge runs from one vertex to another. */
+export function hasEdge({ from, ends }: Edges, one: number, other: number): boolean {
+  for (let at = from[one] as number; at < (from[one + 1] as number); at += 1) if (ends[at] === other) return true;
+  return false;
+}
+
+/** The border of a mesh as one closed line of vertices, in the direction of its triangles; null when there is not exactly one. */
+export const borderOf = once((mesh: Mesh): number[] | null => {
+  const edges = edgesOf(mesh);
   const next = new Map<number, number>();
-  for (const edge of inner) {
-    const [a, b] = [Math.floor(edge / 2 ** 26), edge % 2 ** 26];
-    if (inner.has(key(b, a))) continue;
-    if (next.has(a)) return null;
-    next.set(a, b);
+  for (let vertex = 0; vertex + 1 < edges.from.length; vertex += 1) {
+    for (let at = edges.from[vertex] as number; at < (edges.from[vertex + 1] as number); at += 1) {
+      const end = edges.ends[at] as number;
+      if (hasEdge(edges, end, vertex)) continue;
+      if (next.has(vertex)) return null;
+      next.set(vertex, end);
+    }
   }
   const first = next.keys().next();
   if (first.done) return null;
   const loop = [first.value];
   for (let at = next.get(first.value); at !== undefined && at !== first.value; at = next.get(at)) loop.push(at);
   return loop.length === next.size ? loop : null;
-}
+});
 
 type Vector = readonly [number, number, number];
 
@@ -39,28 +65,24 @@ function corner({ positions }: Mesh, vertex: number): Vector {
 }
 
 const less = (a: Vector, b: Vector): Vector => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-const cross = (a: Vector, b: Vector): Vector => [
-  a[1] * b[2] - a[2] * b[1],
-  a[2] * b[0] - a[0] * b[2],
-  a[0] * b[1] - a[1] * b[0],
-];
 const dot = (a: Vector, b: Vector) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 
 /** Twice the area of each triangle times its unit normal. */
-export function doubleNormals(mesh: Mesh): Vector[] {
-  return Array.from({ length: mesh.triangles.length / 3 }, (_, index) => {
-    const [a, b, c] = [0, 1, 2].map((side) => corner(mesh, mesh.triangles[3 * index + side] as number)) as [
-      Vector,
-      Vector,
-      Vector,
-    ];
-    return cross(less(b, a), less(c, a));
-  });
-}
+export const doubleNormals = once(({ positions, triangles }: Mesh): Vector[] => {
+  const normals: Vector[] = [];
+  for (let at = 0; at < triangles.length; at += 3) {
+    const [a, b, c] = [3 * (triangles[at] as number), 3 * (triangles[at + 1] as number), 3 * (triangles[at + 2] as number)]; // prettier-ignore
+    const [x, y, z] = [positions[a] as number, positions[a + 1] as number, positions[a + 2] as number];
+    const [ux, uy, uz] = [(positions[b] as number) - x, (positions[b + 1] as number) - y, (positions[b + 2] as number) - z]; // prettier-ignore
+    const [vx, vy, vz] = [(positions[c] as number) - x, (positions[c + 1] as number) - y, (positions[c + 2] as number) - z]; // prettier-ignore
+    normals.push([uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx]);
+  }
+  return normals;
+});
 
 /** Area of a mesh (mm2). */
 export function meshArea(mesh: Mesh): number {
-  return doubleNormals(mesh).reduce((sum, normal) => sum + Math.hypot(...normal) / 2, 0);
+  return doubleNormals(mesh).reduce((sum, [x, y, z]) => sum + Math.hypot(x, y, z) / 2, 0);
 }
 
 /**
@@ -74,46 +96,70 @@ export function bulge(mesh: Mesh, border: readonly number[]): 1 | -1 {
 }
 
 /**
- * The parallel surface at a distance (mm, positive towards the side from which the triangles are seen). Each vertex moves
- * so that the planes of the triangles round it move by the distance, as nearly as their mean normal allows.
+ * How each vertex moves for a parallel surface 1 mm away, towards the side from which the triangles are seen: so that the
+ * planes of the triangles round it move by as much, as nearly as their mean normal allows.
  */
-export function offsetMesh(mesh: Mesh, distance: number): Mesh {
-  if (distance === 0) return mesh;
+const parallelWay = once((mesh: Mesh): Float64Array => {
   const { positions, triangles } = mesh;
-  const sums = new Float64Array(positions.length);
   const normals = doubleNormals(mesh);
-  normals.forEach((normal, index) => {
-    const long = Math.hypot(...normal);
+  // The unit normals of the triangles round each vertex, weighed by their angle there, which no fineness of the mesh disturbs.
+  const sums = new Float64Array(positions.length);
+  const units = new Float64Array(triangles.length);
+  for (let at = 0; at < triangles.length; at += 3) {
+    const normal = normals[at / 3] as Vector;
+    const long = Math.sqrt(normal[0] * normal[0] + normal[1] * normal[1] + normal[2] * normal[2]);
+    const nx = normal[0] / long;
+    const ny = normal[1] / long;
+    const nz = normal[2] / long;
+    units[at] = nx;
+    units[at + 1] = ny;
+    units[at + 2] = nz;
     for (let side = 0; side < 3; side += 1) {
-      const [at, to, from] = [0, 1, 2].map((step) => corner(mesh, triangles[3 * index + ((side + step) % 3)] as number)) as [Vector, Vector, Vector]; // prettier-ignore
-      const [u, v] = [less(to, at), less(from, at)];
-      // Weighed by the angle at the vertex, which no fineness of the mesh disturbs.
-      const angle = Math.atan2(Math.hypot(...cross(u, v)), dot(u, v));
-      const vertex = triangles[3 * index + side] as number;
-      for (let axis = 0; axis < 3; axis += 1) sums[3 * vertex + axis] = (sums[3 * vertex + axis] as number) + (angle * (normal[axis] as number)) / long; // prettier-ignore
+      const here = 3 * (triangles[at + side] as number);
+      const to = 3 * (triangles[at + ((side + 1) % 3)] as number);
+      const from = 3 * (triangles[at + ((side + 2) % 3)] as number);
+      const ux = (positions[to] as number) - (positions[here] as number);
+      const uy = (positions[to + 1] as number) - (positions[here + 1] as number);
+      const uz = (positions[to + 2] as number) - (positions[here + 2] as number);
+      const vx = (positions[from] as number) - (positions[here] as number);
+      const vy = (positions[from + 1] as number) - (positions[here + 1] as number);
+      const vz = (positions[from + 2] as number) - (positions[here + 2] as number);
+      const uv = ux * vx + uy * vy + uz * vz;
+      const square = (ux * ux + uy * uy + uz * uz) * (vx * vx + vy * vy + vz * vz) - uv * uv;
+      const angle = Math.atan2(Math.sqrt(Math.max(0, square)), uv);
+      sums[here] = (sums[here] as number) + angle * nx;
+      sums[here + 1] = (sums[here + 1] as number) + angle * ny;
+      sums[here + 2] = (sums[here + 2] as number) + angle * nz;
     }
-  });
-  const moved = new Float64Array(positions);
+  }
+  for (let at = 0; at < sums.length; at += 3) {
+    const [x, y, z] = [sums[at] as number, sums[at + 1] as number, sums[at + 2] as number];
+    const long = Math.sqrt(x * x + y * y + z * z) || 1;
+    sums[at] = x / long;
+    sums[at + 1] = y / long;
+    sums[at + 2] = z / long;
+  }
   const facing = new Float64Array(positions.length / 3);
   const count = new Float64Array(positions.length / 3);
-  for (let vertex = 0; vertex < facing.length; vertex += 1) {
-    const long = Math.hypot(sums[3 * vertex] as number, sums[3 * vertex + 1] as number, sums[3 * vertex + 2] as number) || 1; // prettier-ignore
-    for (let axis = 0; axis < 3; axis += 1) sums[3 * vertex + axis] = (sums[3 * vertex + axis] as number) / long;
+  for (let at = 0; at < triangles.length; at += 1) {
+    const vertex = triangles[at] as number;
+    const unit = at - (at % 3);
+    const here = 3 * vertex;
+    facing[vertex] = (facing[vertex] as number) + (sums[here] as number) * (units[unit] as number) + (sums[here + 1] as number) * (units[unit + 1] as number) + (sums[here + 2] as number) * (units[unit + 2] as number); // prettier-ignore
+    count[vertex] = (count[vertex] as number) + 1;
   }
-  normals.forEach((normal, index) => {
-    const long = Math.hypot(...normal);
-    for (let side = 0; side < 3; side += 1) {
-      const vertex = triangles[3 * index + side] as number;
-      const own: Vector = [sums[3 * vertex] as number, sums[3 * vertex + 1] as number, sums[3 * vertex + 2] as number];
-      facing[vertex] = (facing[vertex] as number) + dot(own, normal) / long;
-      count[vertex] = (count[vertex] as number) + 1;
-    }
-  });
   for (let vertex = 0; vertex < facing.length; vertex += 1) {
     const cosine = Math.max(0.5, (facing[vertex] as number) / Math.max(1, count[vertex] as number));
-    for (let axis = 0; axis < 3; axis += 1) {
-      moved[3 * vertex + axis] = (positions[3 * vertex + axis] as number) + (distance * (sums[3 * vertex + axis] as number)) / cosine; // prettier-ignore
-    }
+    for (let axis = 0; axis < 3; axis += 1) sums[3 * vertex + axis] = (sums[3 * vertex + axis] as number) / cosine;
   }
-  return { positions: moved, triangles };
+  return sums;
+});
+
+/** The parallel surface at a distance (mm, positive towards the side from which the triangles are seen). */
+export function offsetMesh(mesh: Mesh, distance: number): Mesh {
+  if (distance === 0) return mesh;
+  const way = parallelWay(mesh);
+  const moved = new Float64Array(mesh.positions);
+  for (let at = 0; at < moved.length; at += 1) moved[at] = (moved[at] as number) + distance * (way[at] as number);
+  return { positions: moved, triangles: mesh.triangles };
 }

@@ -1,9 +1,8 @@
 import { flatten } from '../flatten/flatten.ts';
-import { seenFlat, stretchedInDisc } from '../flatten/startLayout.ts';
 import { borderOf, meshArea, vertexCount, type Mesh } from '../mesh/mesh.ts';
 import { TAU } from '../numbers.ts';
 import { cutMesh, type Cut, type CutLine, type LaidMesh } from './cutMesh.ts';
-import { faceMesh, type DrapedTarget } from './draped.ts';
+import { faceMesh, meshOf, type DrapedTarget } from './draped.ts';
 import type { Dart } from './mouldForm.ts';
 import { strainOf, type Strain } from './strain.ts';
 
@@ -15,12 +14,26 @@ export type Fineness = keyof typeof BLANK_VERTICES;
 /** A finer imported mesh is only looked at from above until its blank has been laid. */
 export const QUICK_MOST = 500;
 
-/** A blank that has not been laid yet: the mesh as it is seen from above. */
-function seenBlank(mesh: Mesh): Blank {
-  const uv = seenFlat(mesh) ?? stretchedInDisc(mesh, meshArea(mesh));
-  const laid = { mesh, uv: aligned(mesh, uv) };
-  const border = borderOf(mesh) ?? [];
-  return { ...laid, border, cuts: [], strain: strainOf(laid), distortion: NaN, iterations: 0, converged: false, fine: false, missed: [] }; // prettier-ignore
+/** A blank that has not been laid yet: its border as it is seen from above, round a middle. No strain is known of it. */
+function seenBlank(whole: Mesh): Blank {
+  const rim = borderOf(whole) ?? [];
+  const middle = [0, 1, 2].map((axis) => rim.reduce((sum, vertex) => sum + (whole.positions[3 * vertex + axis] as number), 0) / Math.max(1, rim.length)); // prettier-ignore
+  const places = rim.flatMap((vertex) => [0, 1, 2].map((axis) => whole.positions[3 * vertex + axis] as number));
+  const mesh: Mesh = {
+    positions: Float64Array.from([...places, ...middle]),
+    triangles: Uint32Array.from(rim.flatMap((_, index) => [index, (index + 1) % rim.length, rim.length])),
+  };
+  const count = vertexCount(mesh);
+  const uv = Float64Array.from({ length: 2 * count }, (_, at) => mesh.positions[3 * (at >> 1) + (at % 2)] as number);
+  const strain: Strain = {
+    stretch: new Float64Array(count),
+    gather: new Float64Array(count),
+    thickness: new Float64Array(count).fill(1),
+    most: { stretch: 0, gather: 0, thin: 1, thick: 1 },
+    flatArea: meshArea(mesh),
+  };
+  const border = rim.map((_, index) => index);
+  return { mesh, uv, border, cuts: [], strain, distortion: NaN, iterations: 0, converged: false, fine: false, missed: [] }; // prettier-ignore
 }
 
 /** Who is told how far the work is, and may stop it. */
@@ -48,11 +61,13 @@ export interface Blank extends LaidMesh {
 /** Turns a layout about its middle so that it lies as the formed piece does, seen from above. */
 function aligned(mesh: Mesh, uv: Float64Array): Float64Array {
   const count = uv.length / 2;
-  const mean = [0, 0, 0, 0];
+  let [mu, mv, mx, my] = [0, 0, 0, 0];
   for (let vertex = 0; vertex < count; vertex += 1) {
-    [uv[2 * vertex], uv[2 * vertex + 1], mesh.positions[3 * vertex], mesh.positions[3 * vertex + 1]].forEach((value, index) => (mean[index] = (mean[index] ?? 0) + (value ?? 0) / count)); // prettier-ignore
+    mu += (uv[2 * vertex] as number) / count;
+    mv += (uv[2 * vertex + 1] as number) / count;
+    mx += (mesh.positions[3 * vertex] as number) / count;
+    my += (mesh.positions[3 * vertex + 1] as number) / count;
   }
-  const [mu = 0, mv = 0, mx = 0, my = 0] = mean;
   let [cos, sin] = [0, 0];
   for (let vertex = 0; vertex < count; vertex += 1) {
     const [u, v] = [(uv[2 * vertex] as number) - mu, (uv[2 * vertex + 1] as number) - mv];
@@ -182,8 +197,9 @@ export function layBlank(target: DrapedTarget, fineness: Fineness, run: BlankRun
     ...(run.going && { going: run.going }),
     step: (done) => run.step?.(from + share * done),
   });
+  const { form } = target;
+  if (fineness === 'quick' && form.kind === 'mesh' && form.vertices.length > QUICK_MOST) return seenBlank(meshOf(form));
   const mesh = faceMesh(target, 'neutral', BLANK_VERTICES[fineness]);
-  if (fineness === 'quick' && vertexCount(mesh) > QUICK_MOST) return seenBlank(mesh);
   const base = baseOf(mesh, half(0, darts.length > 0 ? 0.5 : 1));
   return { ...dartedOf(base, darts, half(0.5, 0.5)), fine: fineness === 'fine' || target.form.kind === 'mesh' };
 }

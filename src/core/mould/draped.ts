@@ -31,12 +31,20 @@ export function offsetsOf({ form, slab }: DrapedTarget): Offsets {
 
 /** A form's mesh as it was read. */
 export function meshOf({ vertices, triangles }: MeshForm): Mesh {
-  return { positions: figuresOf(vertices), triangles: cornersOf(triangles) };
+  return wholeOf(vertices)(triangles);
 }
 
 /** Lists in a file are never changed: each is taken apart once. */
 const figuresOf = once((vertices: MeshForm['vertices']) => Float64Array.from(vertices.flat()));
 const cornersOf = once((triangles: MeshForm['triangles']) => Uint32Array.from(triangles.flat()));
+const wholeOf = once((vertices: MeshForm['vertices']) =>
+  once((triangles: MeshForm['triangles']): Mesh => ({
+    positions: figuresOf(vertices),
+    triangles: cornersOf(triangles),
+  })),
+);
+/** The faces of a slab on an imported mould, by their distance from it. */
+const faces = once<Mesh, Map<string, Mesh>>(() => new Map());
 
 /** The spacing that gives a surface about so many vertices (mm): an even mesh has half as many vertices as triangles. */
 export function spacingFor(area: number, vertices: number): number {
@@ -58,6 +66,9 @@ export function faceMesh(target: DrapedTarget, face: keyof Offsets, vertices: nu
   const offset = offsetsOf(target)[face];
   if (form.kind === 'mould') return mouldMesh(mouldSurface(form), offset, spacingFor(roughArea(form), vertices));
   const mesh = meshOf(form);
-  if (face === 'neutral' && !form.cloth) return neutralSurface(mesh, target.slab.wall, form.side, target.slab.neutralFraction); // prettier-ignore
-  return offsetMesh(mesh, bulge(mesh, borderOf(mesh) ?? []) * offset);
+  const known = faces(mesh);
+  const name = `${face === 'neutral' && !form.cloth ? `${form.side} ${target.slab.wall} ${target.slab.neutralFraction}` : offset}`; // prettier-ignore
+  const found = known.get(name) ?? (face === 'neutral' && !form.cloth ? neutralSurface(mesh, target.slab.wall, form.side, target.slab.neutralFraction) : offsetMesh(mesh, bulge(mesh, borderOf(mesh) ?? []) * offset)); // prettier-ignore
+  known.set(name, found);
+  return found;
 }

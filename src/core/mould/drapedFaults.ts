@@ -88,6 +88,11 @@ function troubleOf(positions: Float64Array, form: MeshForm): string | null {
   return trouble;
 }
 
+/** A form whose mesh was found to be sound when it was read. */
+export function foundSound(form: MeshForm): void {
+  known.set(meshOf(form).positions, { triangles: form.triangles, trouble: null });
+}
+
 /** Why a draped target cannot be made, its figures being of the right shape. */
 export function drapedFaults(target: DrapedTarget): Fault[] {
   const { form } = target;

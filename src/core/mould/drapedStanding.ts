@@ -1,8 +1,10 @@
+import { once } from '../numbers.ts';
+import { hull } from '../outline/hull.ts';
 import { inward } from '../outline/plan.ts';
 import { type Support } from '../outline/support.ts';
 import { borderOf, type Mesh } from '../mesh/mesh.ts';
 import type { Reach, Standing } from '../piece/standing.ts';
-import { faceMesh, offsetsOf, type DrapedTarget } from './draped.ts';
+import { faceMesh, meshOf, offsetsOf, type DrapedTarget } from './draped.ts';
 import { mouldSurface } from './mouldSurface.ts';
 
 /** Vertices with which volume and silhouettes are measured. */
@@ -19,52 +21,64 @@ interface Box {
 function boxOf({ positions }: Mesh): Box {
   const least: [number, number, number] = [Infinity, Infinity, Infinity];
   const greatest: [number, number, number] = [-Infinity, -Infinity, -Infinity];
-  positions.forEach((value, index) => {
-    const axis = index % 3;
-    least[axis] = Math.min(least[axis] as number, value);
-    greatest[axis] = Math.max(greatest[axis] as number, value);
-  });
+  for (let axis = 0; axis < 3; axis += 1) {
+    let [low, high] = [Infinity, -Infinity];
+    for (let at = axis; at < positions.length; at += 3) {
+      const value = positions[at] as number;
+      if (value < low) low = value;
+      if (value > high) high = value;
+    }
+    least[axis] = low;
+    greatest[axis] = high;
+  }
   return { least, greatest };
 }
 
 /** Volume between an open mesh and the level through its highest place (mm3). */
 export function volumeBelow({ positions, triangles }: Mesh, level: number): number {
   let sum = 0;
-  const at = (index: number, axis: number) => positions[3 * (triangles[index] as number) + axis] as number;
   for (let index = 0; index < triangles.length; index += 3) {
-    const [x, y, z] = [0, 1, 2].map((axis) => [0, 1, 2].map((side) => at(index + side, axis))) as [number[], number[], number[]]; // prettier-ignore
-    const [x0 = 0, x1 = 0, x2 = 0] = x;
-    const [y0 = 0, y1 = 0, y2 = 0] = y;
-    const flat = ((x1 - x0) * (y2 - y0) - (x2 - x0) * (y1 - y0)) / 2;
-    sum += flat * (level - ((z[0] ?? 0) + (z[1] ?? 0) + (z[2] ?? 0)) / 3);
+    const a = 3 * (triangles[index] as number);
+    const b = 3 * (triangles[index + 1] as number);
+    const c = 3 * (triangles[index + 2] as number);
+    const x0 = positions[a] as number;
+    const y0 = positions[a + 1] as number;
+    const flat = (((positions[b] as number) - x0) * ((positions[c + 1] as number) - y0) - ((positions[c] as number) - x0) * ((positions[b + 1] as number) - y0)) / 2; // prettier-ignore
+    const mean = ((positions[a + 2] as number) + (positions[b + 2] as number) + (positions[c + 2] as number)) / 3;
+    sum += flat * (level - mean);
   }
   return Math.abs(sum);
 }
 
 /** The silhouette of a mesh seen along the y axis: how far it reaches to both sides at heights, from its lowest place up. */
-function silhouette(mesh: Mesh, lift: number): Reach[] {
-  const { least, greatest } = boxOf(mesh);
+function silhouette({ positions, triangles }: Mesh, { least, greatest }: Box, lift: number): Reach[] {
   const [low, high] = [least[2], greatest[2]];
-  const rows = Array.from({ length: ROWS + 1 }, (_, row) => [low + ((high - low) * row) / ROWS, Infinity, -Infinity] as [number, number, number]); // prettier-ignore
-  const { positions, triangles } = mesh;
+  const per = ROWS / Math.max(1e-9, high - low);
+  const left = new Float64Array(ROWS + 1).fill(Infinity);
+  const right = new Float64Array(ROWS + 1).fill(-Infinity);
   for (let at = 0; at < triangles.length; at += 1) {
-    const next = at - (at % 3) + ((at + 1) % 3);
-    const [p, q] = [3 * (triangles[at] as number), 3 * (triangles[next] as number)];
-    const [x0, z0, x1, z1] = [positions[p], positions[p + 2], positions[q], positions[q + 2]] as unknown as [number, number, number, number]; // prettier-ignore
-    const rowAt = (z: number) => ((z - low) * ROWS) / Math.max(1e-9, high - low);
-    const [first, last] = [Math.ceil(rowAt(Math.min(z0, z1)) - 1e-9), Math.floor(rowAt(Math.max(z0, z1)) + 1e-9)];
-    for (const row of rows.slice(Math.max(0, first), last + 1)) {
-      const x = z1 === z0 ? x0 : x0 + ((row[0] - z0) / (z1 - z0)) * (x1 - x0);
-      row[1] = Math.min(row[1], x, z1 === z0 ? x1 : x);
-      row[2] = Math.max(row[2], x, z1 === z0 ? x1 : x);
+    const p = 3 * (triangles[at] as number);
+    const q = 3 * (triangles[at % 3 === 2 ? at - 2 : at + 1] as number);
+    const x0 = positions[p] as number;
+    const z0 = positions[p + 2] as number;
+    const x1 = positions[q] as number;
+    const z1 = positions[q + 2] as number;
+    const first = Math.max(0, Math.ceil((Math.min(z0, z1) - low) * per - 1e-9));
+    const last = Math.min(ROWS, Math.floor((Math.max(z0, z1) - low) * per + 1e-9));
+    for (let row = first; row <= last; row += 1) {
+      const z = low + row / per;
+      const x = z1 === z0 ? x0 : x0 + ((z - z0) / (z1 - z0)) * (x1 - x0);
+      const other = z1 === z0 ? x1 : x;
+      left[row] = Math.min(left[row] as number, x, other);
+      right[row] = Math.max(right[row] as number, x, other);
     }
   }
-  return rows.filter(([, left, right]) => right >= left).map(([z, left, right]): Reach => [z + lift, left, right]);
+  return Array.from(left, (reach, row): Reach => [low + row / per + lift, reach, right[row] as number]).filter(([, from, to]) => to >= from); // prettier-ignore
 }
 
 /** The level outline of a face at a height: each tangent of the wall's section where it stands at that height. */
 function sectionAt(target: DrapedTarget, offset: number, height: number): Support {
-  if (target.form.kind !== 'mould') return hullOf(target);
+  if (target.form.kind !== 'mould') return hullOf(faceMesh(target, 'outer', 0));
   const surface = mouldSurface(target.form);
   const { foot, rim, depth, profile } = surface;
   const reach = (phi: number): number => {
@@ -88,16 +102,15 @@ function sectionAt(target: DrapedTarget, offset: number, height: number): Suppor
 }
 
 /** The hull of an imported mould seen from above: its outline at any height, for packing shelves. */
-function hullOf(target: DrapedTarget): Support {
-  const { positions } = faceMesh(target, 'outer', 0);
+const hullOf = once(({ positions }: Mesh): Support => {
+  const points = hull(Array.from({ length: positions.length / 3 }, (_, vertex) => [positions[3 * vertex] as number, positions[3 * vertex + 1] as number] as const)); // prettier-ignore
   const h = (phi: number) => {
-    let most = -Infinity;
-    for (let at = 0; at < positions.length; at += 3) most = Math.max(most, (positions[at] as number) * Math.cos(phi) + (positions[at + 1] as number) * Math.sin(phi)); // prettier-ignore
-    return most;
+    const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
+    return points.reduce((most, [x, y]) => Math.max(most, x * cos + y * sin), -Infinity);
   };
   const by = 1e-4;
   return { h, slope: (phi) => (h(phi + by) - h(phi - by)) / (2 * by), flats: [] };
-}
+});
 
 /** The outside with a level flange on its rim, as thick as the slab. */
 function withFlange(outside: readonly Reach[], flange: number, ledge: number, height: number): readonly Reach[] {
@@ -113,17 +126,30 @@ function withFlange(outside: readonly Reach[], flange: number, ledge: number, he
   ];
 }
 
+/** An imported mould is measured once for each slab: its mesh stays as it is while fields change. */
+const measured = once<Mesh, Map<string, Standing>>(() => new Map());
+
 /** The formed piece as it stands, floor down, wet mm. */
 export function drapedStanding(target: DrapedTarget): Standing {
+  const { form, slab } = target;
+  if (form.kind !== 'mesh') return newStanding(target);
+  const known = measured(meshOf(form));
+  const name = JSON.stringify([form.side, form.cloth, form.flange, slab.wall]);
+  const found = known.get(name) ?? newStanding(target);
+  known.set(name, found);
+  return found;
+}
+
+function newStanding(target: DrapedTarget): Standing {
   const offsets = offsetsOf(target);
   const [inner, outer] = [faceMesh(target, 'inner', MEASURED), faceMesh(target, 'outer', MEASURED)];
   const [innerBox, outerBox] = [boxOf(inner), boxOf(outer)];
   const lift = -Math.min(outerBox.least[2], innerBox.least[2]);
-  const inside = silhouette(inner, lift);
+  const inside = silhouette(inner, innerBox, lift);
   const height = Math.max(innerBox.greatest[2], outerBox.greatest[2]) + lift;
   const flange = target.form.flange ?? 0;
   const ledge = height - target.slab.wall;
-  const outside = withFlange(silhouette(outer, lift), flange, ledge, height);
+  const outside = withFlange(silhouette(outer, outerBox, lift), flange, ledge, height);
   const rim = outside.at(-1) ?? [height, 0, 0];
   const across = (box: Box, more = 0): readonly [number, number] => [box.greatest[0] - box.least[0] + 2 * more, box.greatest[1] - box.least[1] + 2 * more]; // prettier-ignore
   const outerAt = (z: number) => {

@@ -2,7 +2,7 @@ import { borderOf, doubleNormals, vertexCount, type Mesh } from '../mesh/mesh.ts
 import { meshTrouble } from '../mesh/checkMesh.ts';
 import { readObj, type MeshReading } from '../mesh/readObj.ts';
 import { readStl } from '../mesh/readStl.ts';
-import { drapedMeshTrouble } from './drapedFaults.ts';
+import { drapedMeshTrouble, foundSound } from './drapedFaults.ts';
 import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, type MeshForm } from './mouldForm.ts';
 
 /** A mould that was read from a file, or why it was not. */
@@ -37,30 +37,44 @@ function righted(mesh: Mesh): Mesh {
   return { positions: moved, triangles: mesh.triangles.map((_, index) => mesh.triangles[index - (index % 3) + ((3 - (index % 3)) % 3)] as number) }; // prettier-ignore
 }
 
+/** A mesh with its figures at the decimals that are kept. */
+function shortened({ positions, triangles }: Mesh): Mesh {
+  return { positions: positions.map((value) => Number(value.toFixed(DECIMALS))), triangles };
+}
+
+/** A mould's mesh as it was read, or why it was not. */
+export type MouldMeshReading = MeshReading;
+
 /**
- * Reads a mould from the bytes of an OBJ or STL file, in mm: one open face with one border, as deep as it is, turned so
- * that it opens upward. Refuses what is malformed, closed, torn, undercut, or far from the size of a mould. Never throws.
+ * Reads a mould's mesh from the bytes of an OBJ or STL file, in mm: one open face with one border, as deep as it is, turned
+ * so that it opens upward. Refuses what is malformed, closed, torn, undercut, or far from the size of a mould. Never throws.
  */
-export function readMould(name: string, bytes: Uint8Array): MouldReading {
+export function readMouldMesh(name: string, bytes: Uint8Array): MouldMeshReading {
   const reading = meshIn(name, bytes);
   if (reading.kind === 'refused') return reading;
   const rough = meshTrouble(reading.mesh);
   if (rough) return { kind: 'refused', rule: rough };
   const count = vertexCount(reading.mesh);
   if (count > MOULD_LIMITS.vertices.greatest) return { kind: 'refused', rule: `has ${count} vertices: at most ${MOULD_LIMITS.vertices.greatest} are taken, make it coarser` }; // prettier-ignore
-  const mesh = righted(reading.mesh);
+  const mesh = shortened(righted(reading.mesh));
   const trouble = drapedMeshTrouble(mesh);
-  if (trouble) return { kind: 'refused', rule: trouble };
-  const three = (list: ArrayLike<number>, at: number, made: (value: number) => number) => [0, 1, 2].map((axis) => made(list[3 * at + axis] as number)) as unknown as [number, number, number]; // prettier-ignore
-  const short = (value: number) => Number(value.toFixed(DECIMALS));
-  return {
-    kind: 'mould',
-    form: {
-      kind: 'mesh',
-      vertices: Array.from({ length: count }, (_, vertex) => three(mesh.positions, vertex, short)),
-      triangles: Array.from({ length: mesh.triangles.length / 3 }, (_, index) => three(mesh.triangles, index, Number)),
-      side: 'hump',
-      margin: DEFAULT_BLANK_MARGIN,
-    },
+  return trouble ? { kind: 'refused', rule: trouble } : { kind: 'mesh', mesh };
+}
+
+/** The form of a mould that was read ({@link readMouldMesh}), which need not be looked at again. */
+export function mouldOfMesh({ positions, triangles }: Mesh): MeshForm {
+  const three = (list: ArrayLike<number>) => {
+    const made: (readonly [number, number, number])[] = [];
+    for (let at = 0; at < list.length; at += 3) made.push([list[at] as number, list[at + 1] as number, list[at + 2] as number]); // prettier-ignore
+    return made;
   };
+  const form: MeshForm = { kind: 'mesh', vertices: three(positions), triangles: three(triangles), side: 'hump', margin: DEFAULT_BLANK_MARGIN }; // prettier-ignore
+  foundSound(form);
+  return form;
+}
+
+/** Reads a mould from the bytes of an OBJ or STL file ({@link readMouldMesh}). */
+export function readMould(name: string, bytes: Uint8Array): MouldReading {
+  const reading = readMouldMesh(name, bytes);
+  return reading.kind === 'refused' ? reading : { kind: 'mould', form: mouldOfMesh(reading.mesh) };
 }

@@ -1,5 +1,6 @@
 import { wetLength } from '../clay/shrinkage.ts';
 import { radians } from '../numbers.ts';
+import { isDraped } from '../mould/draped.ts';
 import { additionsOf } from './additions.ts';
 import { kindOf } from './kinds/kinds.ts';
 import type { Target } from './target.ts';
@@ -15,7 +16,9 @@ export function standingPlan(target: Target): StandingPlan {
   const { outer, section, height } = kindOf(target).standing(target);
   const { handle, feet, lid, clay, slab } = target;
   const made = additionsOf(target);
-  const levels = [...new Set(outer.map(([z]) => z))].map((z) => section(z).outer);
+  // A piece from a mould is nowhere wider than at its rim.
+  const heights = isDraped(target) ? outer.slice(-1) : outer;
+  const levels = [...new Set(heights.map(([z]) => z))].map((z) => section(z).outer);
   if (made.lid) levels.push(made.lid.plate);
   const wet = (fired: number) => wetLength(fired, clay.shrinkage);
   const corners = (made.handle?.angles ?? []).flatMap((angle) => {

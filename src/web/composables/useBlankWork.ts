@@ -37,8 +37,7 @@ export function useBlankWork() {
         else end(data);
       };
       own.onerror = () => end({ kind: 'failed', rule: 'the work stopped: try again' });
-      // A plain copy: what the store holds may be watched.
-      own.postMessage(JSON.parse(JSON.stringify(question)));
+      own.postMessage(question);
     });
   }
 

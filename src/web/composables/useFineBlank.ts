@@ -2,6 +2,7 @@ import { computed, shallowRef, watch, type ShallowRef } from 'vue';
 import type { Blank } from '../../core/mould/blank.ts';
 import { isDraped } from '../../core/mould/draped.ts';
 import type { Target } from '../../core/piece/target.ts';
+import { packed } from '../workers/blankWork.ts';
 import { useBlankWork } from './useBlankWork.ts';
 
 /** Pause after the last change before the fine blank is laid (ms). */
@@ -24,7 +25,7 @@ export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
     const wanted = target.value;
     if (!isDraped(wanted)) return;
     stopped.value = null;
-    const reply = await work.ask({ kind: 'lay', target: wanted });
+    const reply = await work.ask(packed('lay', wanted));
     if (reply?.kind === 'laid') laid.value = { target: wanted, blank: reply.blank };
     if (reply?.kind === 'failed') trouble.value = reply.rule;
   }

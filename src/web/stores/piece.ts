@@ -15,6 +15,13 @@ import { dropDraft, heldDraft, holdDraft } from './draft.ts';
 /** Pause after the last change before it is sent (ms). */
 const KEEP_AFTER = 500;
 
+/** Whether two targets say the same. The lists of an imported mesh are never changed: they are the same or others. */
+function sameTarget(one: Target, other: Target): boolean {
+  const bare = ({ form, ...rest }: Target) => JSON.stringify([rest, form.kind === 'mesh' ? { ...form, vertices: 0, triangles: 0 } : form]); // prettier-ignore
+  const lists = ({ form }: Target) => (form.kind === 'mesh' ? form.vertices : null);
+  return lists(one) === lists(other) && bare(one) === bare(other);
+}
+
 /** Where the newest change is. */
 export type Keeping = 'kept' | 'changed' | 'keeping' | 'held' | 'conflict' | 'refused';
 
@@ -91,7 +98,7 @@ export const usePiece = defineStore('piece', () => {
    */
   function change(next: Target, group: string | null = null): readonly Fault[] {
     const faults = checkTarget(next);
-    if (faults.length > 0 || JSON.stringify(next) === JSON.stringify(target.value)) return faults;
+    if (faults.length > 0 || sameTarget(next, target.value)) return faults;
     if (group === null || group !== gesture) past.value = [...past.value, target.value];
     gesture = group;
     future.value = [];

@@ -5,7 +5,7 @@ import { offsetsOf, type DrapedTarget } from '../../mould/draped.ts';
 import { drapedStanding } from '../../mould/drapedStanding.ts';
 import { drapedFaults } from '../../mould/drapedFaults.ts';
 import { isRound, roundBlank } from '../../mould/roundMould.ts';
-import { restShapes } from '../../flatten/restShapes.ts';
+import { meshArea } from '../../mesh/mesh.ts';
 import type { Target } from '../target.ts';
 import type { DevelopedForm, FormKindWork } from './kind.ts';
 
@@ -29,7 +29,7 @@ export function developDraped(target: DrapedTarget, fine?: Blank): DevelopedForm
     numbers: {
       bevelRun: 0,
       ...(round && { lengthTrue: round.lengthTrue, areaTrue: round.areaTrue, girthExcess: round.girthExcess }),
-      area: restShapes(blank.mesh).area,
+      area: meshArea(blank.mesh),
     },
     parts: [blankPart(target, blank)],
     bendRadius: Infinity,

@@ -8,6 +8,7 @@ import type { Dart } from '../../../core/mould/mouldForm.ts';
 import { FACE_UP_WAYS, SEAM_WAYS } from '../piece/ways.ts';
 import { useBlankWork } from '../../composables/useBlankWork.ts';
 import type { Target } from '../../../core/piece/target.ts';
+import { packed } from '../../workers/blankWork.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
@@ -46,7 +47,7 @@ async function propose(): Promise<void> {
   words.value = '';
   if (!isDraped(piece.target)) return;
   const asked = piece.target;
-  const reply = await work.ask({ kind: 'propose', target: asked });
+  const reply = await work.ask(packed('propose', asked));
   if (reply?.kind === 'failed') words.value = reply.rule;
   if (reply?.kind !== 'proposed') return;
   const { proposal } = reply;

@@ -1,11 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { MESH_FILE_LIMIT } from '../../../core/mesh/readObj.ts';
 import type { MouldSide } from '../../../core/flatten/blankOf.ts';
-import { readMould } from '../../../core/mould/importedMould.ts';
+import { mouldOfMesh } from '../../../core/mould/importedMould.ts';
 import { wallBy } from '../../../core/mould/drawnWall.ts';
 import { DRAGGED_POINTS, type MouldForm, type MouldWall } from '../../../core/mould/mouldForm.ts';
 import { planShrunk } from '../../../core/outline/plan.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
+import { useBlankWork } from '../../composables/useBlankWork.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
@@ -15,6 +17,7 @@ import { readProfile } from './readProfile.ts';
 /** What kind of mould it is, or the file that it is read from. */
 const piece = usePiece();
 const form = computed(() => (isDraped(piece.beside.target) ? piece.beside.target.form : null));
+const work = useBlankWork();
 const trouble = ref('');
 
 function chooseSide(side: MouldSide): void {
@@ -43,15 +46,19 @@ function setPoints(count: number): void {
 const points = computed(() => (form.value?.kind === 'mould' && form.value.wall === 'drawn' ? (form.value.profile?.length ?? 0) : 0)); // prettier-ignore
 
 async function readFile(file: File): Promise<void> {
-  trouble.value = '';
+  trouble.value = file.size > MESH_FILE_LIMIT ? `${file.name} is too large to be read.` : '';
+  if (trouble.value) return;
   if (/\.svg$/i.test(file.name)) return takeProfile(file.name, await file.text());
-  const reading = readMould(file.name, new Uint8Array(await file.arrayBuffer()));
+  const reply = await work.ask({ kind: 'read', name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
+  if (reply?.kind === 'failed') trouble.value = `${file.name}: ${reply.rule}.`;
+  if (reply?.kind !== 'read') return;
+  const { reading } = reply;
   if (reading.kind === 'refused') {
     trouble.value = `${file.name} ${reading.rule}.`;
     return;
   }
   const side = form.value?.side ?? 'hump';
-  const faults = piece.change({ ...piece.target, form: { ...reading.form, side } });
+  const faults = piece.change({ ...piece.target, form: { ...mouldOfMesh(reading.mesh), side } });
   trouble.value = faults[0] ? `${file.name} ${faults[0].rule}.` : '';
 }
 
@@ -102,6 +109,10 @@ function takeProfile(name: string, text: string): void {
       :trouble="trouble"
       @read="readFile"
     />
+    <p v-if="work.far.value !== null" class="read" role="status">
+      Reading the file.
+      <button type="button" class="quiet" @click="work.stop()">Stop</button>
+    </p>
   </div>
 </template>
 

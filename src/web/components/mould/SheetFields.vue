@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { drawnSheet } from '../../../core/bentSheet/drawnSheet.ts';
 import { finishedLength, scaledToFinished, type SheetSlab } from '../../../core/bentSheet/finishedLength.ts';
 import { scaledSheet, type SheetForm, type SheetMould } from '../../../core/bentSheet/sheetForm.ts';
-import { readDxf } from '../../../core/drawn/readDxf.ts';
+import { DXF_LIMITS, readDxf } from '../../../core/drawn/readDxf.ts';
 import type { Fault } from '../../../core/errors.ts';
 import type { MouldWall } from '../../../core/mould/mouldForm.ts';
 import { bounds } from '../../../core/outline/outline.ts';
@@ -90,6 +90,10 @@ function chooseRim(kind: PlanOutline['kind']): void {
 
 /** The drawing's own lines take the place of all that was drawn before. */
 async function readFile(file: File): Promise<void> {
+  if (file.size > DXF_LIMITS.file) {
+    trouble.value = `${file.name} is too large to be read.`;
+    return;
+  }
   const text = await file.text();
   const drawing = /\.dxf$/i.test(file.name) ? readDxf(text) : readSvg(text);
   const reading = drawing.kind === 'refused' ? drawing : drawnSheet(drawing.lines);

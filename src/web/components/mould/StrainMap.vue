@@ -6,6 +6,7 @@ import { useDrag } from '../../composables/useDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSize } from '../../composables/useSize.ts';
 import { useSettings } from '../../stores/settings.ts';
+import { useMapPainter } from './useMapPainter.ts';
 import { dartTips, dartTo } from './dartPlaces.ts';
 import {
   figuresAt,
@@ -13,7 +14,6 @@ import {
   formedView,
   mapColour,
   mapFigures,
-  paintMap,
   paintOrder,
   type MapQuantity,
 } from './strainDrawing.ts';
@@ -51,26 +51,7 @@ const seen = computed(() =>
 const order = computed(() => paintOrder(props.blank, seen.value, !props.formed));
 const tips = computed(() => (props.formed ? [] : dartTips(props.blank, seen.value, props.darts)));
 
-function paint(): void {
-  const pen = canvas.value?.getContext('2d');
-  if (!canvas.value || !pen || width.value === 0) return;
-  const sharp = window.devicePixelRatio || 1;
-  canvas.value.width = Math.round(width.value * sharp);
-  canvas.value.height = Math.round(height.value * sharp);
-  pen.setTransform(sharp, 0, 0, sharp, 0, 0);
-  pen.lineJoin = 'round';
-  paintMap(pen, props.blank, seen.value, order.value, figures.value, '#2b1f1a');
-  const edge = getComputedStyle(canvas.value).getPropertyValue('--slab-edge').trim() || '#3b2a22';
-  pen.strokeStyle = edge;
-  pen.lineWidth = props.formed ? 1.2 : 2;
-  pen.beginPath();
-  props.blank.border.forEach((vertex, index) => {
-    if (index === 0) pen.moveTo(seen.value.x[vertex] as number, seen.value.y[vertex] as number);
-    else pen.lineTo(seen.value.x[vertex] as number, seen.value.y[vertex] as number);
-  });
-  pen.closePath();
-  pen.stroke();
-}
+const { paint } = useMapPainter(canvas, () => ({ blank: props.blank, view: seen.value, order: order.value, figures: figures.value, width: width.value, height: height.value, thin: props.formed })); // prettier-ignore
 onMounted(paint);
 watch([seen, order, figures, () => settings.light], paint, { flush: 'post' });
 

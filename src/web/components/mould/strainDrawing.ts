@@ -4,12 +4,13 @@ import type { Blank } from '../../../core/mould/blank.ts';
 /** What is drawn on the map. */
 export type MapQuantity = 'gather' | 'stretch' | 'thickness';
 
-/** The map's figures: at each vertex, its scale, and the steps of its contour lines. */
+/** The map's figures: at each vertex, its scale, and the step of its contour lines. */
 export interface MapFigures {
   readonly values: Float64Array;
   readonly least: number;
   readonly greatest: number;
-  readonly steps: readonly number[];
+  /** Between neighbouring contour lines. */
+  readonly step: number;
   /** The limit, which is drawn as the strong line. */
   readonly limit: number | null;
 }
@@ -26,9 +27,7 @@ export function mapFigures({ strain }: Blank, quantity: MapQuantity, limit: numb
   const greatest = quantity === 'thickness' ? strain.most.thick : Math.max(strain.most[quantity], (limit ?? 0) * 1.1);
   const span = Math.max(1e-6, greatest - least);
   const step = STEPS.find((one) => span / one <= 8) ?? 0.2;
-  const first = Math.ceil(least / step + 1e-9);
-  const steps = Array.from({ length: Math.max(0, Math.floor(greatest / step) - first + 1) }, (_, index) => (first + index) * step); // prettier-ignore
-  return { values, least, greatest, steps, limit };
+  return { values, least, greatest, step, limit };
 }
 
 /** A vertex on the screen (px), and how near it is to the eye. */
@@ -95,54 +94,6 @@ export function paintOrder({ mesh }: Blank, { near }: Projected, flat: boolean):
   if (flat) return order;
   const depth = Float64Array.from(order, (index) => (near[triangles[3 * index] as number] as number) + (near[triangles[3 * index + 1] as number] as number) + (near[triangles[3 * index + 2] as number] as number)); // prettier-ignore
   return order.sort((one, other) => (depth[one] as number) - (depth[other] as number));
-}
-
-/** Paints the map: each triangle by its mean, then the contour lines that run through it. */
-export function paintMap(
-  pen: CanvasRenderingContext2D,
-  blank: Blank,
-  seen: Projected,
-  order: Uint32Array,
-  figures: MapFigures,
-  ink: string,
-): void {
-  const { triangles } = blank.mesh;
-  const { values, least, greatest, steps, limit } = figures;
-  const span = Math.max(1e-9, greatest - least);
-  for (const index of order) {
-    const corners = [0, 1, 2].map((side) => triangles[3 * index + side] as number) as [number, number, number];
-    const own = corners.map((vertex) => values[vertex] as number) as [number, number, number];
-    const colour = mapColour(Math.max(0, Math.min(1, ((own[0] + own[1] + own[2]) / 3 - least) / span)));
-    pen.fillStyle = colour;
-    pen.strokeStyle = colour;
-    pen.lineWidth = 0.8;
-    pen.beginPath();
-    corners.forEach((vertex, side) => {
-      if (side === 0) pen.moveTo(seen.x[vertex] as number, seen.y[vertex] as number);
-      else pen.lineTo(seen.x[vertex] as number, seen.y[vertex] as number);
-    });
-    pen.closePath();
-    pen.fill();
-    pen.stroke();
-    for (const level of limit === null ? steps : [...steps, limit]) {
-      const ends = [0, 1, 2].flatMap((side) => {
-        const [a, b] = [side, (side + 1) % 3];
-        const [p, q] = [own[a] as number, own[b] as number];
-        if (p < level === q < level) return [];
-        const f = (level - p) / (q - p);
-        const [from, to] = [corners[a] as number, corners[b] as number];
-        return [[(seen.x[from] as number) + f * ((seen.x[to] as number) - (seen.x[from] as number)), (seen.y[from] as number) + f * ((seen.y[to] as number) - (seen.y[from] as number))] as const]; // prettier-ignore
-      });
-      const [one, other] = ends;
-      if (!one || !other) continue;
-      pen.strokeStyle = level === limit ? ink : 'rgba(43, 31, 26, 0.45)';
-      pen.lineWidth = level === limit ? 2.6 : 1;
-      pen.beginPath();
-      pen.moveTo(one[0], one[1]);
-      pen.lineTo(other[0], other[1]);
-      pen.stroke();
-    }
-  }
 }
 
 /** The figures of a blank at a place on the screen; null beside it. */

@@ -62,7 +62,8 @@ const sizeTags = computed(() => {
   const ofForm = drag.handles.value.filter(({ at }) => 'reach' in at);
   const across = ofForm.filter(({ axis }) => axis === 'across');
   const widest = across.find(({ size }) => size.value === Math.max(...across.map((one) => one.size.value)));
-  const tallest = ofForm.findLast(({ axis }) => axis === 'up');
+  const up = ofForm.filter(({ axis }) => axis === 'up');
+  const tallest = up.findLast(({ size }) => size.value === Math.max(...up.map((one) => one.size.value)));
   return [
     ...(widest
       ? [{ handle: widest, sign: round.value ? 'Ø ' : '', at: [standing.middle, standing.y + 28] as const }]

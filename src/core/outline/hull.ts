@@ -1,0 +1,23 @@
+type Point = readonly [number, number];
+
+/** Which way three points turn: positive to the left. */
+function turn([x0, y0]: Point, [x1, y1]: Point, [x2, y2]: Point): number {
+  return (x1 - x0) * (y2 - y0) - (y1 - y0) * (x2 - x0);
+}
+
+/** One side of the hull of sorted points. */
+function chain(points: readonly Point[]): Point[] {
+  const side: Point[] = [];
+  for (const point of points) {
+    while (side.length > 1 && turn(side.at(-2) as Point, side.at(-1) as Point, point) <= 0) side.pop();
+    side.push(point);
+  }
+  return side.slice(0, -1);
+}
+
+/** The corners of the convex hull of some points, counter-clockwise (the monotone chain). */
+export function hull(points: readonly Point[]): Point[] {
+  const sorted = [...points].sort(([x0, y0], [x1, y1]) => x0 - x1 || y0 - y1);
+  if (sorted.length < 3) return sorted;
+  return [...chain(sorted), ...chain(sorted.reverse())];
+}

@@ -1,0 +1,95 @@
+import { rgb } from 'd3';
+import type { Blank } from '../../../core/mould/blank.ts';
+import { mapColour, type MapFigures, type Projected } from './strainDrawing.ts';
+
+/** Shades of the map's scale. */
+const SHADES = 512;
+
+/** Half the width of a contour line and of the limit's (px), and how strong they are drawn. */
+const LINE = { half: 0.55, strength: 0.5, limitHalf: 1.3 } as const;
+
+const LADDER = new Uint8ClampedArray(3 * SHADES);
+for (let index = 0; index < SHADES; index += 1) {
+  const { r, g, b } = rgb(mapColour(index / (SHADES - 1)));
+  LADDER.set([r, g, b], 3 * index);
+}
+
+/** How much of a line covers a pixel this far from its middle (px). */
+function cover(far: number, half: number): number {
+  return Math.max(0, Math.min(1, half + 0.5 - far));
+}
+
+/** A picture being painted: its pixels as red, green, blue and alpha, and its size. */
+export interface Picture {
+  readonly data: Uint8ClampedArray;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** How the map is painted: pixels of the picture to a px of the screen, the colour of its lines, and which of the triangles in order. */
+export interface Brush {
+  readonly sharp: number;
+  readonly ink: readonly [number, number, number];
+  readonly from: number;
+  readonly to: number;
+}
+
+/**
+ * Paints the map into a picture: every pixel by the figure interpolated in its triangle, with contour lines and the line of
+ * the limit. Triangles are painted in order, what lies behind first.
+ */
+export function paintMap(
+  { data, width, height }: Picture,
+  { mesh }: Blank,
+  { x, y }: Projected,
+  order: Uint32Array,
+  { values, least, greatest, step, limit }: MapFigures,
+  { sharp, ink, from, to }: Brush,
+): void {
+  const { triangles } = mesh;
+  const span = Math.max(1e-9, greatest - least);
+  for (let at = from; at < to; at += 1) {
+    const index = 3 * (order[at] as number);
+    const [a, b, c] = [triangles[index] as number, triangles[index + 1] as number, triangles[index + 2] as number];
+    const [x0, y0] = [sharp * (x[a] as number), sharp * (y[a] as number)];
+    const [ux, uy] = [sharp * (x[b] as number) - x0, sharp * (y[b] as number) - y0];
+    const [vx, vy] = [sharp * (x[c] as number) - x0, sharp * (y[c] as number) - y0];
+    const whole = ux * vy - uy * vx;
+    if (Math.abs(whole) < 1e-9) continue;
+    const [p, q, r] = [values[a] as number, values[b] as number, values[c] as number];
+    // How the figure grows along the picture, from pixel to pixel.
+    const alongX = ((q - p) * vy - (r - p) * uy) / whole;
+    const alongY = ((r - p) * ux - (q - p) * vx) / whole;
+    const steep = Math.sqrt(alongX * alongX + alongY * alongY);
+    const left = Math.max(0, Math.floor(x0 + Math.min(0, ux, vx) - 0.5));
+    const right = Math.min(width - 1, Math.ceil(x0 + Math.max(0, ux, vx) - 0.5));
+    const top = Math.max(0, Math.floor(y0 + Math.min(0, uy, vy) - 0.5));
+    const bottom = Math.min(height - 1, Math.ceil(y0 + Math.max(0, uy, vy) - 0.5));
+    // Neighbours share the pixels on their common edge, so that no gap is left between them.
+    const over = (0.5 * (Math.abs(ux) + Math.abs(uy) + Math.abs(vx) + Math.abs(vy))) / Math.abs(whole);
+    const slack = Math.min(0.5, over);
+    for (let row = top; row <= bottom; row += 1) {
+      const dy = row + 0.5 - y0;
+      for (let column = left; column <= right; column += 1) {
+        const dx = column + 0.5 - x0;
+        const f = (dx * vy - dy * vx) / whole;
+        const g = (ux * dy - uy * dx) / whole;
+        if (f < -slack || g < -slack || f + g > 1 + slack) continue;
+        const value = p + f * (q - p) + g * (r - p);
+        const shade = 3 * Math.max(0, Math.min(SHADES - 1, Math.round(((value - least) / span) * (SHADES - 1))));
+        let line = 0;
+        if (steep > 1e-12) {
+          const near = Math.round(value / step) * step;
+          if (near > least && near < greatest) line = LINE.strength * cover(Math.abs(value - near) / steep, LINE.half * sharp); // prettier-ignore
+          if (limit !== null) line = Math.max(line, cover(Math.abs(value - limit) / steep, LINE.limitHalf * sharp));
+        }
+        const pixel = 4 * (row * width + column);
+        const clear = 1 - line;
+        data[pixel] = clear * (LADDER[shade] as number) + line * ink[0];
+        data[pixel + 1] = clear * (LADDER[shade + 1] as number) + line * ink[1];
+        data[pixel + 2] = clear * (LADDER[shade + 2] as number) + line * ink[2];
+        data[pixel + 3] = 255;
+      }
+    }
+  }
+}
