@@ -104,6 +104,17 @@ describe('refusals of files', () => {
     expect(reading.kind === 'refused' ? reading.rule : '').toMatch(rule);
   });
 
+  it('refuses a star of very many triangles, which would take hours to look at, at once', () => {
+    const count = 60_000;
+    const rim = Array.from({ length: count }, (_, at) => {
+      const turn = (2 * Math.PI * at) / count;
+      return `v ${100 * Math.cos(turn)} ${100 * Math.sin(turn)} 0`;
+    });
+    const faces = rim.map((_, at) => `f 1 ${at + 2} ${((at + 1) % count) + 2}`);
+    const reading = readMould('star.obj', bytes(['v 0 0 -40', ...rim, ...faces].join('\n')));
+    expect(reading.kind === 'refused' && reading.rule).toMatch(/60000 triangles share/);
+  });
+
   it('refuses a huge file without reading it', () => {
     const reading = readStl(new Uint8Array(61_000_000));
     expect(reading.kind).toBe('refused');

@@ -29,6 +29,7 @@ const sureness = computed(() => {
   if (!interval) return 'from one bar: one more tells how sure it is';
   return `between ${percent(interval[0], 2)} and ${percent(interval[1], 2)}, by ${count} bars`;
 });
+const deviation = computed(() => figures.value.total.fired?.deviation ?? null);
 const steps = computed(() =>
   BAR_STATES.flatMap((state) => {
     const step = figures.value.step[state];
@@ -48,6 +49,9 @@ const runs = computed(() => {
       <strong data-testid="shrinkage">{{ percent(known.shrinkage) }}</strong>
       <span>
         shrinks, wet to fired<br /><span :class="known.from" data-testid="sureness">{{ sureness }}</span>
+        <template v-if="deviation !== null"
+          ><br />one bar differs by {{ percent(deviation, 2) }} (standard deviation)</template
+        >
       </span>
     </p>
     <dl v-if="steps.length || runs.length">

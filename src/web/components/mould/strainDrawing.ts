@@ -1,4 +1,4 @@
-import { interpolateLab, piecewise } from 'd3';
+import { interpolateLab, piecewise, rgb } from 'd3';
 import type { Blank } from '../../../core/mould/blank.ts';
 
 /** What is drawn on the map. */
@@ -17,6 +17,19 @@ export interface MapFigures {
 
 /** Even to the eye from light to dark: its lightness falls in equal steps. */
 export const mapColour = piecewise(interpolateLab, ['#fdf3dc', '#d9a566', '#9a5a3c', '#4a2436']);
+
+/** Shades of the map's scale. */
+const SHADES = 512;
+
+/** The scale's shades, red, green and blue of each, from least to greatest. */
+export function mapLadder(): Uint8ClampedArray {
+  const ladder = new Uint8ClampedArray(3 * SHADES);
+  for (let index = 0; index < SHADES; index += 1) {
+    const { r, g, b } = rgb(mapColour(index / (SHADES - 1)));
+    ladder.set([r, g, b], 3 * index);
+  }
+  return ladder;
+}
 
 /** Steps between contour lines (fractions). */
 const STEPS = [0.005, 0.01, 0.02, 0.05, 0.1] as const;

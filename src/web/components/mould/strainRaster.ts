@@ -1,18 +1,8 @@
-import { rgb } from 'd3';
 import type { Blank } from '../../../core/mould/blank.ts';
-import { mapColour, type MapFigures, type Projected } from './strainDrawing.ts';
-
-/** Shades of the map's scale. */
-const SHADES = 512;
+import type { MapFigures, Projected } from './strainDrawing.ts';
 
 /** Half the width of a contour line and of the limit's (px), and how strong they are drawn. */
 const LINE = { half: 0.55, strength: 0.5, limitHalf: 1.3 } as const;
-
-const LADDER = new Uint8ClampedArray(3 * SHADES);
-for (let index = 0; index < SHADES; index += 1) {
-  const { r, g, b } = rgb(mapColour(index / (SHADES - 1)));
-  LADDER.set([r, g, b], 3 * index);
-}
 
 /** How much of a line covers a pixel this far from its middle (px). */
 function cover(far: number, half: number): number {
@@ -26,8 +16,12 @@ export interface Picture {
   readonly height: number;
 }
 
-/** How the map is painted: pixels of the picture to a px of the screen, the colour of its lines, and which of the triangles in order. */
+/**
+ * How the map is painted: pixels of the picture to a px of the screen, the scale's shades from least to greatest (red, green
+ * and blue of each), the colour of its lines, and which of the triangles in order.
+ */
 export interface Brush {
+  readonly ladder: Uint8ClampedArray;
   readonly sharp: number;
   readonly ink: readonly [number, number, number];
   readonly from: number;
@@ -44,10 +38,11 @@ export function paintMap(
   { x, y }: Projected,
   order: Uint32Array,
   { values, least, greatest, step, limit }: MapFigures,
-  { sharp, ink, from, to }: Brush,
+  { sharp, ladder, ink, from, to }: Brush,
 ): void {
   const { triangles } = mesh;
   const span = Math.max(1e-9, greatest - least);
+  const shades = ladder.length / 3;
   for (let at = from; at < to; at += 1) {
     const index = 3 * (order[at] as number);
     const [a, b, c] = [triangles[index] as number, triangles[index + 1] as number, triangles[index + 2] as number];
@@ -76,7 +71,7 @@ export function paintMap(
         const g = (ux * dy - uy * dx) / whole;
         if (f < -slack || g < -slack || f + g > 1 + slack) continue;
         const value = p + f * (q - p) + g * (r - p);
-        const shade = 3 * Math.max(0, Math.min(SHADES - 1, Math.round(((value - least) / span) * (SHADES - 1))));
+        const shade = 3 * Math.max(0, Math.min(shades - 1, Math.round(((value - least) / span) * (shades - 1))));
         let line = 0;
         if (steep > 1e-12) {
           const near = Math.round(value / step) * step;
@@ -85,9 +80,9 @@ export function paintMap(
         }
         const pixel = 4 * (row * width + column);
         const clear = 1 - line;
-        data[pixel] = clear * (LADDER[shade] as number) + line * ink[0];
-        data[pixel + 1] = clear * (LADDER[shade + 1] as number) + line * ink[1];
-        data[pixel + 2] = clear * (LADDER[shade + 2] as number) + line * ink[2];
+        data[pixel] = clear * (ladder[shade] as number) + line * ink[0];
+        data[pixel + 1] = clear * (ladder[shade + 1] as number) + line * ink[1];
+        data[pixel + 2] = clear * (ladder[shade + 2] as number) + line * ink[2];
         data[pixel + 3] = 255;
       }
     }

@@ -1,6 +1,6 @@
 import { onUnmounted, type Ref } from 'vue';
 import type { Blank } from '../../../core/mould/blank.ts';
-import type { MapFigures, Projected } from './strainDrawing.ts';
+import { mapLadder, type MapFigures, type Projected } from './strainDrawing.ts';
 import { paintMap } from './strainRaster.ts';
 
 /** What is painted: a blank as it is seen, its triangles in order, its figures, and the room (px); a formed piece has a thin edge. */
@@ -44,6 +44,7 @@ function show(pen: CanvasRenderingContext2D, picture: ImageData, sharp: number, 
 
 /** Paints the map of a blank on a canvas, a little at a time; a new painting ends the one before. */
 export function useMapPainter(canvas: Readonly<Ref<HTMLCanvasElement | null>>, what: () => Painted) {
+  const ladder = mapLadder();
   let next: ReturnType<typeof setTimeout> | undefined;
 
   function paint(): void {
@@ -58,7 +59,7 @@ export function useMapPainter(canvas: Readonly<Ref<HTMLCanvasElement | null>>, w
       const until = performance.now() + AT_ONCE.ms;
       while (from < order.length && performance.now() < until) {
         const to = Math.min(order.length, from + AT_ONCE.triangles);
-        paintMap(picture, blank, view, order, figures, { sharp, ink: INK, from, to });
+        paintMap(picture, blank, view, order, figures, { sharp, ladder, ink: INK, from, to });
         from = to;
       }
       if (from < order.length) next = setTimeout(go);

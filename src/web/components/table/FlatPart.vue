@@ -5,8 +5,8 @@ import { bounds } from '../../../core/outline/outline.ts';
 import { middleOf, type Mark, type Part } from '../../../core/part/part.ts';
 import { kindOnTable, leaningEdges } from './tablePlaces.ts';
 
-/** One flat part on the cloth, its lower left corner at `at` (px). */
-const props = defineProps<{ part: Part; scale: number; at: readonly [number, number] }>();
+/** One flat part on the cloth, its lower left corner at `at` (px); its tags lie on it, or hang below it. */
+const props = defineProps<{ part: Part; scale: number; at: readonly [number, number]; hanging: boolean }>();
 
 const box = computed(() => {
   const up = bounds(props.part.outline);
@@ -66,6 +66,7 @@ const FACE_ROOM = 120;
 const TAG_ROOM = { width: 420, height: 140 };
 const tagged = computed(
   () =>
+    !props.hanging &&
     leaningEdges(props.part).length > 0 &&
     box.value.width * props.scale < TAG_ROOM.width &&
     box.value.height * props.scale < TAG_ROOM.height,

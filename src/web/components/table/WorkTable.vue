@@ -125,7 +125,12 @@ function endDrag(): void {
         :aria-label="`Flat parts and side view of ${piece.target.name}`"
       >
         <template v-for="place in places.parts" :key="place.part.id">
-          <FlatPart :part="place.part" :scale="places.scale" :at="[place.x, place.y]" />
+          <FlatPart
+            :part="place.part"
+            :scale="places.scale"
+            :at="[place.x, place.y]"
+            :hanging="place.hanging.length > 0"
+          />
           <PartDimensions :place="place" />
         </template>
         <PieceElevation :target="piece.target" :scale="places.scale" :at="places.piece.at" />
