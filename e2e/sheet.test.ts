@@ -79,6 +79,22 @@ describe('bent sheets', () => {
     expect(visit.now.troubles).toEqual([]);
   });
 
+  it.each([
+    ['nan.svg', '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0 L NaN 5 L9 9Z"/></svg>', /not sound/],
+    ['cross.svg', '<svg xmlns="http://www.w3.org/2000/svg" width="90mm" height="90mm" viewBox="0 0 90 90"><path d="M0 0L80 80L80 0L0 70Z"/></svg>', /crosses itself/],
+    ['bomb.svg', '<!DOCTYPE svg [<!ENTITY a "aa"><!ENTITY b "&a;&a;">]><svg xmlns="http://www.w3.org/2000/svg"><path d="&b;"/></svg>', /entities/],
+    ['half.svg', '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0', /not sound SVG/],
+    ['script.svg', '<svg xmlns="http://www.w3.org/2000/svg" onload="document.title=\'run\'"><script>document.title="run"</script><text>a</text></svg>', /no lines/],
+    ['nan.dxf', '0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n10\nNaN\n20\n0\n40\n5\n0\nENDSEC\n', /without a sound figure/],
+    ['huge.dxf', '0\n'.repeat(4_100_000), /too large/],
+  ])('%s is refused in plain words and runs nothing', async (name, text, words) => {
+    const page = await onLeaf();
+    await page.locator('input[name="sheet-file"]').setInputFiles(file(name, text));
+    await textOf(page.locator('.left [role="alert"]'), words);
+    expect(await page.title()).toBe('Butter sheet · Fawn Table');
+    await fieldSays(page, 'sheet-length', /^174\.0/);
+  }); // prettier-ignore
+
   it('are read from DXF, laid on a mould, and cut as they were drawn', async () => {
     const page = await onLeaf();
     const line = (...figures: number[]) => `0\nLINE\n8\nA\n${[10, 20, 11, 21].map((code, at) => `${code}\n${figures[at]}\n`).join('')}`; // prettier-ignore

@@ -2,7 +2,8 @@ import Joi from 'joi';
 import { shortValue, type Fault } from '../core/errors.ts';
 import type { NestJob } from '../core/nest/nestJob.ts';
 import { skylineFits } from '../core/nest/nest.ts';
-import { area, validateOutline, type Outline, type Vertex } from '../core/outline/outline.ts';
+import { backward } from '../core/drawn/drawnLines.ts';
+import { area, validateOutline, type Vertex } from '../core/outline/outline.ts';
 import { readShape } from './targetSchema.ts';
 
 /** Limits of a nesting job; lengths mm. */
@@ -42,15 +43,6 @@ const jobSchema = Joi.object<{
     .required(),
 }).required();
 
-/** The same outline the other way round. */
-function reversed(outline: Outline): Outline {
-  return outline.map((_, index): Vertex => {
-    const at = outline[outline.length - 1 - index] as Vertex;
-    const before = outline[(2 * outline.length - 2 - index) % outline.length] as Vertex;
-    return [at[0], at[1], -before[2]];
-  });
-}
-
 /** A job that was read, or every fault in it. */
 export type NestReading =
   { readonly kind: 'job'; readonly job: NestJob } | { readonly kind: 'faults'; readonly faults: readonly Fault[] };
@@ -64,7 +56,7 @@ export function readNestJob(value: unknown): NestReading {
     faults.push({ code: 'impossible-piece', path, value: shortValue(found), rule });
   const parts = shape.value.parts.map(({ outline, ...part }, index) => {
     const drawn = outline.map(([x = 0, y = 0, bulge = 0]): Vertex => [x, y, bulge]);
-    const whole = area(drawn) < 0 ? reversed(drawn) : drawn;
+    const whole = area(drawn) < 0 ? backward({ vertices: drawn, closed: true }).vertices : drawn;
     for (const wrong of validateOutline(whole)) fault(`parts.${index}.outline`, outline, wrong);
     return { ...part, outline: whole };
   });

@@ -60,13 +60,6 @@ export const borderOf = once((mesh: Mesh): number[] | null => {
 
 type Vector = readonly [number, number, number];
 
-function corner({ positions }: Mesh, vertex: number): Vector {
-  return [positions[3 * vertex] as number, positions[3 * vertex + 1] as number, positions[3 * vertex + 2] as number];
-}
-
-const less = (a: Vector, b: Vector): Vector => [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
-const dot = (a: Vector, b: Vector) => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
-
 /** Twice the area of each triangle times its unit normal. */
 export const doubleNormals = once(({ positions, triangles }: Mesh): Vector[] => {
   const normals: Vector[] = [];
@@ -81,17 +74,49 @@ export const doubleNormals = once(({ positions, triangles }: Mesh): Vector[] => 
 });
 
 /** Area of a mesh (mm2). */
-export function meshArea(mesh: Mesh): number {
-  return doubleNormals(mesh).reduce((sum, [x, y, z]) => sum + Math.hypot(x, y, z) / 2, 0);
+export function meshArea({ positions, triangles }: Mesh): number {
+  let sum = 0;
+  for (let at = 0; at < triangles.length; at += 3) {
+    const a = 3 * (triangles[at] as number);
+    const b = 3 * (triangles[at + 1] as number);
+    const c = 3 * (triangles[at + 2] as number);
+    const ux = (positions[b] as number) - (positions[a] as number);
+    const uy = (positions[b + 1] as number) - (positions[a + 1] as number);
+    const uz = (positions[b + 2] as number) - (positions[a + 2] as number);
+    const vx = (positions[c] as number) - (positions[a] as number);
+    const vy = (positions[c + 1] as number) - (positions[a + 1] as number);
+    const vz = (positions[c + 2] as number) - (positions[a + 2] as number);
+    const x = uy * vz - uz * vy;
+    const y = uz * vx - ux * vz;
+    const z = ux * vy - uy * vx;
+    sum += Math.sqrt(x * x + y * y + z * z) / 2;
+  }
+  return sum;
 }
 
 /**
  * The side of a mesh that bulges: 1 when its triangles are seen from there, -1 when they are seen from the hollow side, by
  * the volume between the mesh and the middle of its border; 1 when it is flat.
  */
-export function bulge(mesh: Mesh, border: readonly number[]): 1 | -1 {
-  const middle = [0, 1, 2].map((axis) => border.reduce((sum, vertex) => sum + (mesh.positions[3 * vertex + axis] as number), 0) / border.length) as unknown as Vector; // prettier-ignore
-  const volume = doubleNormals(mesh).reduce((sum, normal, index) => sum + dot(less(corner(mesh, mesh.triangles[3 * index] as number), middle), normal), 0); // prettier-ignore
+export function bulge({ positions, triangles }: Mesh, border: readonly number[]): 1 | -1 {
+  const middle = [0, 1, 2].map((axis) => border.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / border.length); // prettier-ignore
+  const [mx = 0, my = 0, mz = 0] = middle;
+  let volume = 0;
+  for (let at = 0; at < triangles.length; at += 3) {
+    const a = 3 * (triangles[at] as number);
+    const b = 3 * (triangles[at + 1] as number);
+    const c = 3 * (triangles[at + 2] as number);
+    const ax = (positions[a] as number) - mx;
+    const ay = (positions[a + 1] as number) - my;
+    const az = (positions[a + 2] as number) - mz;
+    const bx = (positions[b] as number) - mx;
+    const by = (positions[b + 1] as number) - my;
+    const bz = (positions[b + 2] as number) - mz;
+    const cx = (positions[c] as number) - mx;
+    const cy = (positions[c + 1] as number) - my;
+    const cz = (positions[c + 2] as number) - mz;
+    volume += ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx);
+  }
   return volume < 0 ? -1 : 1;
 }
 
@@ -101,16 +126,26 @@ export function bulge(mesh: Mesh, border: readonly number[]): 1 | -1 {
  */
 const parallelWay = once((mesh: Mesh): Float64Array => {
   const { positions, triangles } = mesh;
-  const normals = doubleNormals(mesh);
   // The unit normals of the triangles round each vertex, weighed by their angle there, which no fineness of the mesh disturbs.
   const sums = new Float64Array(positions.length);
   const units = new Float64Array(triangles.length);
   for (let at = 0; at < triangles.length; at += 3) {
-    const normal = normals[at / 3] as Vector;
-    const long = Math.sqrt(normal[0] * normal[0] + normal[1] * normal[1] + normal[2] * normal[2]);
-    const nx = normal[0] / long;
-    const ny = normal[1] / long;
-    const nz = normal[2] / long;
+    const a = 3 * (triangles[at] as number);
+    const b = 3 * (triangles[at + 1] as number);
+    const c = 3 * (triangles[at + 2] as number);
+    const px = (positions[b] as number) - (positions[a] as number);
+    const py = (positions[b + 1] as number) - (positions[a + 1] as number);
+    const pz = (positions[b + 2] as number) - (positions[a + 2] as number);
+    const qx = (positions[c] as number) - (positions[a] as number);
+    const qy = (positions[c + 1] as number) - (positions[a + 1] as number);
+    const qz = (positions[c + 2] as number) - (positions[a + 2] as number);
+    const wx = py * qz - pz * qy;
+    const wy = pz * qx - px * qz;
+    const wz = px * qy - py * qx;
+    const long = Math.sqrt(wx * wx + wy * wy + wz * wz);
+    const nx = wx / long;
+    const ny = wy / long;
+    const nz = wz / long;
     units[at] = nx;
     units[at + 1] = ny;
     units[at + 2] = nz;

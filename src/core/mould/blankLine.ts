@@ -51,9 +51,8 @@ function movedOut(points: readonly Point[], by: number, closed: boolean): Point[
     const long = Math.hypot(dx, dy) || 1;
     return [x + (by * dy) / long, y - (by * dx) / long];
   });
-  return moved.filter((point) =>
-    points.every(([x, y]) => Math.hypot(point[0] - x, point[1] - y) > Math.abs(by) - 0.05),
-  );
+  const clear = Math.max(0, Math.abs(by) - 0.05) ** 2;
+  return moved.filter(([u, v]) => points.every(([x, y]) => (u - x) * (u - x) + (v - y) * (v - y) > clear));
 }
 
 /** A straight piece on from b, away from a (mm). */

@@ -8,7 +8,7 @@ describe('hull', () => {
   it('holds every point, turns left at each corner, and is made of the points themselves', () => {
     const random = seeded(11);
     for (let round = 0; round < 40; round += 1) {
-      const points = Array.from({ length: 3 + Math.floor(200 * random()) }, (): Point => [Math.round(60 * random()), Math.round(30 * random())]); // prettier-ignore
+      const points = Array.from({ length: 3 + Math.floor(600 * random()) }, (): Point => [Math.round(60 * random()), Math.round(30 * random())]); // prettier-ignore
       const corners = hull(points);
       corners.forEach((corner, index) => {
         const [next, after] = [1, 2].map((step) => corners[(index + step) % corners.length] as Point) as [Point, Point];

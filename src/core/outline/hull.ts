@@ -15,9 +15,30 @@ function chain(points: readonly Point[]): Point[] {
   return side.slice(0, -1);
 }
 
+/** The directions in which many points are looked at first. */
+const FIRST = [[1, 0], [1, 1], [0, 1], [-1, 1], [-1, 0], [-1, -1], [0, -1], [1, -1]] as const; // prettier-ignore
+
+/** Fewer points than this are sorted as they are. */
+const MANY = 200;
+
+/** Without the points inside the octagon of the outermost ones, which are no corners. */
+function outerOnes(points: readonly Point[]): readonly Point[] {
+  if (points.length < MANY) return points;
+  const ends = FIRST.map(([x, y]) => {
+    let [best, most] = [points[0] as Point, -Infinity];
+    for (const point of points) {
+      const far = point[0] * x + point[1] * y;
+      if (far > most) [best, most] = [point, far];
+    }
+    return best;
+  });
+  const sides = ends.map((end, index) => [end, ends[(index + 1) % ends.length] as Point] as const).filter(([a, b]) => a !== b); // prettier-ignore
+  return points.filter((point) => !sides.every(([a, b]) => turn(a, b, point) > 0));
+}
+
 /** The corners of the convex hull of some points, counter-clockwise (the monotone chain). */
 export function hull(points: readonly Point[]): Point[] {
-  const sorted = [...points].sort(([x0, y0], [x1, y1]) => x0 - x1 || y0 - y1);
+  const sorted = [...outerOnes(points)].sort(([x0, y0], [x1, y1]) => x0 - x1 || y0 - y1);
   if (sorted.length < 3) return sorted;
   return [...chain(sorted), ...chain(sorted.reverse())];
 }

@@ -81,11 +81,18 @@ export const usePiece = defineStore('piece', () => {
     }
   }
 
+  /** An imported mould takes long to write down: the page answers first. */
+  function hold({ id, revision }: Design, next: Target): void {
+    const write = () => holdDraft(id, { target: next, baseRevision: revision });
+    if (next.form.kind === 'mesh') setTimeout(() => target.value === next && write());
+    else write();
+  }
+
   function setTarget(next: Target): void {
     target.value = next;
     const current = design.value;
     if (!current) return;
-    holdDraft(current.id, { target: next, baseRevision: current.revision });
+    hold(current, next);
     if (keeping.value === 'conflict') return;
     keeping.value = 'changed';
     clearTimeout(timer);

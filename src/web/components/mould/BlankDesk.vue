@@ -4,16 +4,21 @@ import { limitsOf } from '../../../core/mould/limits.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
 import type { Dart } from '../../../core/mould/mouldForm.ts';
 import { usePiece } from '../../stores/piece.ts';
+import OneOf from '../fields/OneOf.vue';
 import StrainMap from './StrainMap.vue';
 import type { MapQuantity } from './strainDrawing.ts';
 
 /** The blank of a piece from a mould: what the clay must do, flat and formed, and how far the work on it is. */
 const piece = usePiece();
-const formed = ref(false);
+const state = ref<'flat' | 'formed'>('flat');
 const quantity = ref<MapQuantity>('gather');
 /** The last blank of this piece stays while the next one is laid. */
 const shown = computed(() => piece.laying.blank ?? piece.laying.last);
 
+const STATES = [
+  { value: 'flat', words: 'Flat' },
+  { value: 'formed', words: 'Formed' },
+] as const;
 const QUANTITIES: readonly { value: MapQuantity; words: string }[] = [
   { value: 'gather', words: 'Gather' },
   { value: 'stretch', words: 'Stretch' },
@@ -35,7 +40,7 @@ function moveDart(index: number, dart: Dart): void {
     <StrainMap
       v-if="shown && draped"
       :blank="shown"
-      :formed="formed"
+      :formed="state === 'formed'"
       :quantity="quantity"
       :limits="limitsOf(draped)"
       :thickness="draped.slab.wall"
@@ -45,21 +50,8 @@ function moveDart(index: number, dart: Dart): void {
     />
     <p v-else class="wait" role="status">{{ piece.laying.trouble || 'Laying the slab flat.' }}</p>
     <div class="blank-bar">
-      <div role="group" aria-label="The slab">
-        <button type="button" :aria-pressed="!formed" @click="formed = false">Flat</button>
-        <button type="button" :aria-pressed="formed" @click="formed = true">Formed</button>
-      </div>
-      <div role="group" aria-label="What is drawn">
-        <button
-          v-for="one in QUANTITIES"
-          :key="one.value"
-          type="button"
-          :aria-pressed="quantity === one.value"
-          @click="quantity = one.value"
-        >
-          {{ one.words }}
-        </button>
-      </div>
+      <OneOf label="The slab" :value="state" :choices="STATES" @choose="(one) => (state = one)" />
+      <OneOf label="What is drawn" :value="quantity" :choices="QUANTITIES" @choose="(one) => (quantity = one)" />
       <div v-if="piece.laying.far !== null" class="far">
         <progress :value="piece.laying.far" max="1" aria-label="Laying the slab flat" />
         <button type="button" class="quiet" @click="piece.laying.stop()">Stop</button>
@@ -89,20 +81,6 @@ function moveDart(index: number, dart: Dart): void {
   padding: 6px 18px;
   background: var(--panel);
   border-top: 1px solid var(--line);
-}
-[role='group'] {
-  display: flex;
-  flex-wrap: wrap;
-}
-[role='group'] button {
-  min-height: 44px;
-  padding: 0 12px;
-  font-weight: 600;
-  border-bottom: 3px solid transparent;
-}
-[role='group'] button[aria-pressed='true'] {
-  color: var(--press);
-  border-bottom-color: var(--press);
 }
 .far {
   display: flex;

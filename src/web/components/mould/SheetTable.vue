@@ -1,22 +1,24 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import type { FigureId } from '../../../core/piece/explain/step.ts';
+import OneOf from '../fields/OneOf.vue';
 import WorkTable from '../table/WorkTable.vue';
 import SheetDesk from './SheetDesk.vue';
 
 /** A bent sheet in stage Shape: on the table with its side view, or its flat outline as it is drawn. */
 const emit = defineEmits<{ how: [figure: FigureId] }>();
-const draws = ref(false);
+const WAYS = [
+  { value: 'table', words: 'On the table' },
+  { value: 'draw', words: 'Draw its outline' },
+] as const;
+const shown = ref<(typeof WAYS)[number]['value']>('table');
 </script>
 
 <template>
   <div class="sheet-table">
-    <SheetDesk v-if="draws" />
+    <SheetDesk v-if="shown === 'draw'" />
     <WorkTable v-else @how="(figure) => emit('how', figure)" />
-    <div class="ways" role="group" aria-label="The sheet">
-      <button type="button" :aria-pressed="!draws" @click="draws = false">On the table</button>
-      <button type="button" :aria-pressed="draws" @click="draws = true">Draw its outline</button>
-    </div>
+    <OneOf class="ways" label="The sheet" :value="shown" :choices="WAYS" @choose="(way) => (shown = way)" />
   </div>
 </template>
 
@@ -26,19 +28,8 @@ const draws = ref(false);
   grid-template-rows: minmax(0, 1fr) auto;
 }
 .ways {
-  display: flex;
   padding: 4px 18px;
   background: var(--panel);
   border-top: 1px solid var(--line);
-}
-.ways button {
-  min-height: 44px;
-  padding: 0 12px;
-  font-weight: 600;
-  border-bottom: 3px solid transparent;
-}
-.ways button[aria-pressed='true'] {
-  color: var(--press);
-  border-bottom-color: var(--press);
 }
 </style>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { useLengths } from '../../composables/useLengths.ts';
+import OneOf from '../fields/OneOf.vue';
 import LengthField from '../fields/LengthField.vue';
 import type { useSheetDrawing } from './useSheetDrawing.ts';
 
@@ -9,6 +10,13 @@ const props = defineProps<{ drawing: ReturnType<typeof useSheetDrawing> }>();
 const { drawing } = props;
 const { names, chosen, line, edge, grip } = drawing;
 const lengths = useLengths();
+const lines = computed(() =>
+  names.value.map((name) => ({ value: drawing.wordsOf(name), words: drawing.wordsOf(name) })),
+);
+function choose(words: string): void {
+  const name = names.value.find((one) => drawing.wordsOf(one) === words);
+  if (name) drawing.choose(name);
+}
 
 /** The chosen point, to be placed by figures. */
 const point = computed(() => line.value?.vertices[grip.value.kind === 'point' ? grip.value.index : -1] ?? null);
@@ -20,17 +28,7 @@ const place = (axis: 0 | 1) => (mm: number) => {
 
 <template>
   <div class="bar">
-    <div role="group" aria-label="Which line">
-      <button
-        v-for="one in names"
-        :key="drawing.wordsOf(one)"
-        type="button"
-        :aria-pressed="drawing.isChosen(one)"
-        @click="drawing.choose(one)"
-      >
-        {{ drawing.wordsOf(one) }}
-      </button>
-    </div>
+    <OneOf label="Which line" :value="drawing.wordsOf(chosen)" :choices="lines" @choose="choose" />
     <div class="verbs">
       <button type="button" class="quiet" @click="drawing.addPoint">Add a point</button>
       <button type="button" class="quiet" :disabled="grip.kind !== 'point'" @click="drawing.dropPoint">
@@ -61,23 +59,12 @@ const place = (axis: 0 | 1) => (mm: number) => {
   background: var(--panel);
   border-top: 1px solid var(--line);
 }
-[role='group'],
 .verbs,
 .figures {
   display: flex;
   flex-wrap: wrap;
   gap: 6px 10px;
   align-items: center;
-}
-[role='group'] button {
-  min-height: 44px;
-  padding: 0 10px;
-  font-weight: 600;
-  border-bottom: 3px solid transparent;
-}
-[role='group'] button[aria-pressed='true'] {
-  color: var(--press);
-  border-bottom-color: var(--press);
 }
 .verbs .quiet {
   padding: 4px 12px;

@@ -61,10 +61,14 @@ interface View {
 
 function fitted(u: Float64Array, v: Float64Array, near: Float64Array, { width, height, air }: View): Projected {
   let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
-  u.forEach((value, index) => {
-    [x0, x1] = [Math.min(x0, value), Math.max(x1, value)];
-    [y0, y1] = [Math.min(y0, v[index] as number), Math.max(y1, v[index] as number)];
-  });
+  for (let index = 0; index < u.length; index += 1) {
+    const across = u[index] as number;
+    const up = v[index] as number;
+    if (across < x0) x0 = across;
+    if (across > x1) x1 = across;
+    if (up < y0) y0 = up;
+    if (up > y1) y1 = up;
+  }
   const scale = Math.max(0.05, Math.min((width - 2 * air) / (x1 - x0), (height - 2 * air) / (y1 - y0)));
   const middle = [(x0 + x1) / 2, (y0 + y1) / 2] as const;
   return {
@@ -79,8 +83,12 @@ function fitted(u: Float64Array, v: Float64Array, near: Float64Array, { width, h
 /** The flat blank seen from above. */
 export function flatView({ uv }: Blank, view: View): Projected {
   const count = uv.length / 2;
-  const axis = (at: 0 | 1) => Float64Array.from({ length: count }, (_, vertex) => uv[2 * vertex + at] as number);
-  return fitted(axis(0), axis(1), new Float64Array(count), view);
+  const [u, v] = [new Float64Array(count), new Float64Array(count)];
+  for (let vertex = 0; vertex < count; vertex += 1) {
+    u[vertex] = uv[2 * vertex] as number;
+    v[vertex] = uv[2 * vertex + 1] as number;
+  }
+  return fitted(u, v, new Float64Array(count), view);
 }
 
 /** The formed piece seen from a side, turned round and up (degrees). */
@@ -91,7 +99,9 @@ export function formedView({ mesh }: Blank, view: View, round: number, up: numbe
   const [ce, se] = [Math.cos((up * Math.PI) / 180), Math.sin((up * Math.PI) / 180)];
   const [u, v, near] = [new Float64Array(count), new Float64Array(count), new Float64Array(count)];
   for (let vertex = 0; vertex < count; vertex += 1) {
-    const [x, y, z] = [0, 1, 2].map((axis) => positions[3 * vertex + axis] as number) as [number, number, number];
+    const x = positions[3 * vertex] as number;
+    const y = positions[3 * vertex + 1] as number;
+    const z = positions[3 * vertex + 2] as number;
     const away = -s * x + c * y;
     u[vertex] = c * x + s * y;
     v[vertex] = away * se + z * ce;
