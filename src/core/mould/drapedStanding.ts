@@ -101,9 +101,11 @@ function sectionAt(target: DrapedTarget, offset: number, height: number): Suppor
   return { h: reach, slope: (phi) => (reach(phi + by) - reach(phi - by)) / (2 * by), flats: [] };
 }
 
-/** The hull of an imported mould seen from above: its outline at any height, for packing shelves. */
-const hullOf = once(({ positions }: Mesh): Support => {
-  const points = hull(Array.from({ length: positions.length / 3 }, (_, vertex) => [positions[3 * vertex] as number, positions[3 * vertex + 1] as number] as const)); // prettier-ignore
+/** The hull of an imported mould seen from above, for packing shelves: without undercut nothing reaches over its border. */
+const hullOf = once((mesh: Mesh): Support => {
+  const { positions } = mesh;
+  const border = borderOf(mesh) ?? [];
+  const points = hull(border.map((vertex) => [positions[3 * vertex] as number, positions[3 * vertex + 1] as number] as const)); // prettier-ignore
   const h = (phi: number) => {
     const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
     return points.reduce((most, [x, y]) => Math.max(most, x * cos + y * sin), -Infinity);

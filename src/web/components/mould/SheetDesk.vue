@@ -232,6 +232,9 @@ pattern path {
     display: none;
   }
 }
+.size span {
+  margin-left: 8px;
+}
 .size strong {
   font-size: 22px;
   color: var(--ink);
