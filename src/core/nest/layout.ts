@@ -1,4 +1,5 @@
-import { distanceTo, type Distance, type NestShape, type Turns } from './nestShape.ts';
+import { nestGrid, type NestGrid } from './nestGrid.ts';
+import { distanceTo, RUN, type Distance, type NestShape, type Turns } from './nestShape.ts';
 
 /** A part on the slab while it is nested: its shape, how it may turn, and where its middle lies (mm, radians). */
 export interface Piece {
@@ -22,20 +23,11 @@ export interface Strip {
 /** Over the slab's edge weighs more than over another part: the edge does not give way. */
 const EDGE_WEIGHT = 3;
 
+/** A disc is asked at its middle alone: it weighs as much as the points of another shape that would lie in the way. */
+const DISC_WEIGHT = 6;
+
 /** Kept free along the slab's edges (mm), for arcs that bow between points and overlaps that count as none. */
 const EDGE_SPARE = 0.08;
-
-/** A piece as it lies: its points on the slab and the box round them. */
-interface Laid {
-  piece: Piece;
-  cos: number;
-  sin: number;
-  readonly points: Float64Array;
-  minX: number;
-  minY: number;
-  maxX: number;
-  maxY: number;
-}
 
 /**
  * How badly pieces lie, pair by pair and over the slab's edges, with the push that would mend it. Pieces are laid into
@@ -43,7 +35,6 @@ interface Laid {
  */
 export class Overlaps {
   readonly count: number;
-  readonly trial: number;
   /** Energy of each pair (row by row) and of each piece with the slab's edges. */
   readonly pairs: Float64Array;
   readonly edges: Float64Array;
@@ -51,6 +42,14 @@ export class Overlaps {
   readonly push: Float64Array;
   /** Deepest overlap (mm) found anywhere. */
   deepest = 0;
+  /** How each slot lies: middle, turn with its cosine and sine, shape, and the shape's distances on a grid. */
+  private readonly x: Float64Array;
+  private readonly y: Float64Array;
+  private readonly turn: Float64Array;
+  private readonly cos: Float64Array;
+  private readonly sin: Float64Array;
+  private readonly shapes: NestShape[];
+  private readonly grids: NestGrid[];
   /** How far each piece has been moved in all, by any of its points (mm): never less than it truly was. */
   private readonly travel: Float64Array;
   /** For each pair that was found apart: by how much beyond the gap at least (mm), and how far both had been moved then. */
@@ -59,125 +58,213 @@ export class Overlaps {
   /** Least room beyond the gap that was seen while a pair was worked out (mm). */
   private room = 0;
   private readonly found: Distance = { value: 0, gx: 0, gy: 0 };
-  private readonly laid: Laid[] = [];
 
-  constructor(count: number) {
-    this.count = count;
-    this.trial = count;
-    this.pairs = new Float64Array(count * count);
-    this.edges = new Float64Array(count);
-    this.push = new Float64Array(3 * (count + 1));
-    this.travel = new Float64Array(count + 1);
-    this.slack = new Float64Array(count * count);
-    this.stamp = new Float64Array(count * count);
+  constructor(pieces: readonly Piece[], gap: number) {
+    this.count = pieces.length;
+    this.pairs = new Float64Array(this.count * this.count);
+    this.edges = new Float64Array(this.count);
+    const slots = this.count + 1;
+    this.push = new Float64Array(3 * slots);
+    this.x = new Float64Array(slots);
+    this.y = new Float64Array(slots);
+    this.turn = new Float64Array(slots);
+    this.cos = new Float64Array(slots);
+    this.sin = new Float64Array(slots);
+    this.travel = new Float64Array(slots);
+    this.slack = new Float64Array(this.count * this.count);
+    this.stamp = new Float64Array(this.count * this.count);
+    this.shapes = pieces.map(({ shape }) => shape);
+    const margin = gap + Math.max(0, ...this.shapes.map(({ round }) => round));
+    this.grids = this.shapes.map((shape) => nestGrid(shape, margin));
+    pieces.forEach((piece, slot) => this.lay(slot, piece));
   }
 
-  /** Lays a piece into a slot. */
-  lay(slot: number, piece: Piece): void {
-    const { samples } = piece.shape;
-    let laid = this.laid[slot];
-    if (!laid || laid.points.length !== samples.length) {
-      laid = { piece, cos: 1, sin: 0, points: new Float64Array(samples.length), minX: 0, minY: 0, maxX: 0, maxY: 0 };
-      this.laid[slot] = laid;
-    }
-    const before = laid.piece;
-    if (before !== piece) {
-      const turned = Math.abs(piece.turn - before.turn);
-      this.travel[slot] =
-        (this.travel[slot] as number) + Math.hypot(piece.x - before.x, piece.y - before.y) + piece.shape.reach * turned;
-    }
-    const [cos, sin] = [Math.cos(piece.turn), Math.sin(piece.turn)];
-    let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
-    for (let at = 0; at < samples.length; at += 2) {
-      const [px, py] = [samples[at] as number, samples[at + 1] as number];
-      const x = piece.x + cos * px - sin * py;
-      const y = piece.y + sin * px + cos * py;
-      laid.points[at] = x;
-      laid.points[at + 1] = y;
-      if (x < minX) minX = x;
-      if (x > maxX) maxX = x;
-      if (y < minY) minY = y;
-      if (y > maxY) maxY = y;
-    }
-    Object.assign(laid, { piece, cos, sin, minX, minY, maxX, maxY });
+  /** Lays a slot's piece where a piece lies. */
+  lay(slot: number, { x, y, turn }: Piece): void {
+    this.move(slot, x - (this.x[slot] as number), y - (this.y[slot] as number), turn - (this.turn[slot] as number));
+    this.place(slot, x, y, turn);
+  }
+
+  /** Moves and turns a slot's piece (mm, radians). */
+  move(slot: number, dx: number, dy: number, turned: number): void {
+    const { reach } = this.shapes[slot] as NestShape;
+    this.travel[slot] = (this.travel[slot] as number) + Math.sqrt(dx * dx + dy * dy) + reach * Math.abs(turned);
+    this.place(
+      slot,
+      (this.x[slot] as number) + dx,
+      (this.y[slot] as number) + dy,
+      (this.turn[slot] as number) + turned,
+    );
+  }
+
+  /** A piece as it lies in a slot now. */
+  asLaid(slot: number, piece: Piece): Piece {
+    const [x, y, turn] = [this.x[slot] as number, this.y[slot] as number, this.turn[slot] as number];
+    return x === piece.x && y === piece.y && turn === piece.turn ? piece : { ...piece, x, y, turn };
+  }
+
+  private place(slot: number, x: number, y: number, turn: number): void {
+    this.x[slot] = x;
+    this.y[slot] = y;
+    this.turn[slot] = turn;
+    this.cos[slot] = Math.cos(turn);
+    this.sin[slot] = Math.sin(turn);
+  }
+
+  /** How far a point in the frame of slot `j` lies from its shape at least (mm), negative when it may lie inside. */
+  private apart(j: number, x: number, y: number): number {
+    const { half } = this.shapes[j] as NestShape;
+    const { left, low, step, columns, cells, spread, margin } = this.grids[j] as NestGrid;
+    const beside = Math.abs(x) - half[0];
+    const beyond = Math.abs(y) - half[1];
+    if (beside > margin || beyond > margin) return Math.max(beside, beyond);
+    const cell = 3 * (Math.floor((y - low) / step) * columns + Math.floor((x - left) / step));
+    return (cells[cell] as number) - spread;
   }
 
   /** Energy of the points of slot `i` in the shape of slot `j`; their pushes are added when `weight` is not 0. */
   private oneWay(i: number, j: number, gap: number, weight: number): number {
-    const a = this.laid[i] as Laid;
-    const b = this.laid[j] as Laid;
-    const { points } = a;
+    const { probes, round, runs } = this.shapes[i] as NestShape;
+    const shape = this.shapes[j] as NestShape;
+    const { left, low, step, columns, cells, spread } = this.grids[j] as NestGrid;
     const { found, push } = this;
-    const [left, right, low, high] = [b.minX - gap, b.maxX + gap, b.minY - gap, b.maxY + gap];
-    const { x: bx, y: by, shape } = b.piece;
-    const { x: ax, y: ay } = a.piece;
-    const [cos, sin] = [b.cos, b.sin];
+    const [ci, si, cj, sj] = [
+      this.cos[i] as number,
+      this.sin[i] as number,
+      this.cos[j] as number,
+      this.sin[j] as number,
+    ];
+    // From the frame of i into the frame of j.
+    const [c, s] = [ci * cj + si * sj, si * cj - ci * sj];
+    const [wx, wy] = [(this.x[i] as number) - (this.x[j] as number), (this.y[i] as number) - (this.y[j] as number)];
+    const [tx, ty] = [cj * wx + sj * wy, cj * wy - sj * wx];
+    const near = gap + round;
+    const [wide, high] = [shape.half[0] + near, shape.half[1] + near];
+    const force = weight * (round > 0 ? DISC_WEIGHT : 1);
+    let { room } = this;
     let energy = 0;
-    for (let at = 0; at < points.length; at += 2) {
-      const px = points[at] as number;
-      const py = points[at + 1] as number;
-      if (px < left || px > right || py < low || py > high) {
-        const aside = Math.max(left - px, px - right, low - py, py - high);
-        if (aside < this.room) this.room = aside;
+    for (let at = 0; at < probes.length; at += 2) {
+      if (at % (2 * RUN) === 0) {
+        const run = (3 * at) / (2 * RUN);
+        const [mx, my] = [runs[run] as number, runs[run + 1] as number];
+        const apart = this.apart(j, c * mx - s * my + tx, s * mx + c * my + ty) - (runs[run + 2] as number) - near;
+        if (apart > 0) {
+          if (apart < room) room = apart;
+          at += 2 * (RUN - 1);
+          continue;
+        }
+      }
+      const px = probes[at] as number;
+      const py = probes[at + 1] as number;
+      const x = c * px - s * py + tx;
+      const y = s * px + c * py + ty;
+      const beside = (x < 0 ? -x : x) - wide;
+      const beyond = (y < 0 ? -y : y) - high;
+      if (beside > 0 || beyond > 0) {
+        const aside = beside > beyond ? beside : beyond;
+        if (aside < room) room = aside;
         continue;
       }
-      const [wx, wy] = [px - bx, py - by];
-      distanceTo(shape, cos * wx + sin * wy, cos * wy - sin * wx, found);
-      const depth = gap - found.value;
-      if (-depth < this.room) this.room = -depth;
+      const column = Math.floor((x - left) / step);
+      const row = Math.floor((y - low) / step);
+      const cell = 3 * (row * columns + column);
+      const about = cells[cell] as number;
+      if (about - spread > near) {
+        if (about - spread - near < room) room = about - spread - near;
+        continue;
+      }
+      let depth: number;
+      let gx: number;
+      let gy: number;
+      if (about + 2 * spread < near) {
+        // So deep that the cell's own slope is near enough.
+        gx = cells[cell + 1] as number;
+        gy = cells[cell + 2] as number;
+        depth = near - about - gx * (x - left - (column + 0.5) * step) - gy * (y - low - (row + 0.5) * step);
+      } else {
+        distanceTo(shape, x, y, found);
+        depth = near - found.value;
+        gx = found.gx;
+        gy = found.gy;
+        if (-depth < room) room = -depth;
+      }
       if (depth <= 0) continue;
+      room = 0;
       if (depth > this.deepest) this.deepest = depth;
       energy += depth * depth;
       if (weight === 0) continue;
-      const fx = weight * depth * (cos * found.gx - sin * found.gy);
-      const fy = weight * depth * (sin * found.gx + cos * found.gy);
+      const [ux, uy] = [force * depth * gx, force * depth * gy];
+      const [fx, fy] = [cj * ux - sj * uy, sj * ux + cj * uy];
       push[3 * i] = (push[3 * i] as number) + fx;
       push[3 * i + 1] = (push[3 * i + 1] as number) + fy;
-      push[3 * i + 2] = (push[3 * i + 2] as number) + (px - ax) * fy - (py - ay) * fx;
+      push[3 * i + 2] = (push[3 * i + 2] as number) + (ci * px - si * py) * fy - (si * px + ci * py) * fx;
       push[3 * j] = (push[3 * j] as number) - fx;
       push[3 * j + 1] = (push[3 * j + 1] as number) - fy;
-      push[3 * j + 2] = (push[3 * j + 2] as number) - (wx * fy - wy * fx);
+      push[3 * j + 2] = (push[3 * j + 2] as number) - (x * uy - y * ux);
     }
-    return energy;
+    this.room = room;
+    return round > 0 ? DISC_WEIGHT * energy : energy;
   }
 
   /** Energy of a pair of slots, both ways. With a weight of 0 nothing is pushed. */
   pair(i: number, j: number, gap: number, weight: number): number {
-    const a = this.laid[i] as Laid;
-    const b = this.laid[j] as Laid;
-    this.room = Math.max(a.minX - b.maxX, b.minX - a.maxX, a.minY - b.maxY, b.minY - a.maxY) - gap;
-    if (this.room > 0) return 0;
+    const [a, b] = [this.shapes[i] as NestShape, this.shapes[j] as NestShape];
+    const [dx, dy] = [(this.x[i] as number) - (this.x[j] as number), (this.y[i] as number) - (this.y[j] as number)];
+    const apart = a.reach + b.reach + gap;
+    const square = dx * dx + dy * dy;
+    if (square > apart * apart) {
+      this.room = Math.sqrt(square) - apart;
+      return 0;
+    }
     this.room = Infinity;
+    if (a.round > 0) return this.oneWay(i, j, gap, weight);
+    if (b.round > 0) return this.oneWay(j, i, gap, weight);
     return this.oneWay(i, j, gap, weight) + this.oneWay(j, i, gap, weight);
   }
 
   /** Energy of a slot over the slab's edges; its pushes are added when `weight` is not 0. */
   edge(i: number, strip: Strip, weight: number): number {
-    const { piece, points, minX, minY, maxX, maxY } = this.laid[i] as Laid;
-    const [right, top] = [strip.width - EDGE_SPARE, strip.length - EDGE_SPARE];
-    if (minX >= EDGE_SPARE && minY >= EDGE_SPARE && maxX <= right && maxY <= top) return 0;
+    const { probes, round, reach, runs } = this.shapes[i] as NestShape;
+    const [x, y, c, s] = [this.x[i] as number, this.y[i] as number, this.cos[i] as number, this.sin[i] as number];
+    const [left, right, top] = [
+      EDGE_SPARE + round,
+      strip.width - EDGE_SPARE - round,
+      strip.length - EDGE_SPARE - round,
+    ];
+    const rest = reach - round;
+    if (x - rest >= left && y - rest >= left && x + rest <= right && y + rest <= top) return 0;
     const { push } = this;
+    const force = EDGE_WEIGHT * (round > 0 ? DISC_WEIGHT : 1);
     let energy = 0;
-    for (let at = 0; at < points.length; at += 2) {
-      const [x, y] = [points[at] as number, points[at + 1] as number];
-      const ox = x < EDGE_SPARE ? EDGE_SPARE - x : x > right ? right - x : 0;
-      const oy = y < EDGE_SPARE ? EDGE_SPARE - y : y > top ? top - y : 0;
+    for (let at = 0; at < probes.length; at += 2) {
+      if (at % (2 * RUN) === 0) {
+        const run = (3 * at) / (2 * RUN);
+        const [mx, my, radius] = [runs[run] as number, runs[run + 1] as number, runs[run + 2] as number];
+        const [rx, ry] = [x + c * mx - s * my, y + s * mx + c * my];
+        if (rx - radius >= left && ry - radius >= left && rx + radius <= right && ry + radius <= top) {
+          at += 2 * (RUN - 1);
+          continue;
+        }
+      }
+      const rx = c * (probes[at] as number) - s * (probes[at + 1] as number);
+      const ry = s * (probes[at] as number) + c * (probes[at + 1] as number);
+      const ox = x + rx < left ? left - x - rx : x + rx > right ? right - x - rx : 0;
+      const oy = y + ry < left ? left - y - ry : y + ry > top ? top - y - ry : 0;
       if (ox === 0 && oy === 0) continue;
       this.deepest = Math.max(this.deepest, Math.abs(ox), Math.abs(oy));
       energy += ox * ox + oy * oy;
       if (weight === 0) continue;
-      push[3 * i] = (push[3 * i] as number) + EDGE_WEIGHT * ox;
-      push[3 * i + 1] = (push[3 * i + 1] as number) + EDGE_WEIGHT * oy;
-      push[3 * i + 2] = (push[3 * i + 2] as number) + EDGE_WEIGHT * ((x - piece.x) * oy - (y - piece.y) * ox);
+      push[3 * i] = (push[3 * i] as number) + force * ox;
+      push[3 * i + 1] = (push[3 * i + 1] as number) + force * oy;
+      push[3 * i + 2] = (push[3 * i + 2] as number) + force * (rx * oy - ry * ox);
     }
-    return EDGE_WEIGHT * energy;
+    return force * energy;
   }
 
-  /** Lays all pieces and works out the energy of the layout with weights for its pairs, and the push on every piece. */
-  all(pieces: readonly Piece[], strip: Strip, weights: Float64Array): void {
+  /** Works out the energy of the layout as it lies, with weights for its pairs, and the push on every piece. */
+  all(strip: Strip, weights: Float64Array): void {
     this.push.fill(0);
     this.deepest = 0;
-    pieces.forEach((piece, index) => this.lay(index, piece));
     for (let i = 0; i < this.count; i += 1) {
       this.edges[i] = this.edge(i, strip, 1);
       for (let j = i + 1; j < this.count; j += 1) {
@@ -194,12 +281,15 @@ export class Overlaps {
 
   /** Weighted energy of a piece tried in place of slot `index`, the others as they lie; no more than `enough` is worked out. */
   tried(index: number, piece: Piece, strip: Strip, weights: Float64Array, enough = Infinity): number {
-    this.lay(this.trial, piece);
-    let energy = this.edge(this.trial, strip, 0);
+    const trial = this.count;
+    this.shapes[trial] = piece.shape;
+    this.place(trial, piece.x, piece.y, piece.turn);
+    this.grids[trial] = this.grids[index] as NestGrid;
+    let energy = this.edge(trial, strip, 0);
     for (let other = 0; other < this.count && energy < enough; other += 1) {
       if (other === index) continue;
       const at = Math.min(index, other) * this.count + Math.max(index, other);
-      energy += (weights[at] as number) * this.pair(this.trial, other, strip.gap, 0);
+      energy += (weights[at] as number) * this.pair(trial, other, strip.gap, 0);
     }
     return energy;
   }

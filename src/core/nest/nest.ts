@@ -50,11 +50,9 @@ function resettle(pieces: readonly Piece[], index: number, { strip, weights, ove
     const near = tried > SEARCH.poses / 2 || tried % 3 === 2;
     const turn = near ? nearTurn(best, random) : anyTurn(piece, random);
     const far = 0.4 * piece.shape.reach;
-    const { minX, minY, maxX, maxY } = boxAt(piece.shape, turn);
-    const within = (low: number, high: number) => (high > low ? low + random() * (high - low) : (low + high) / 2);
-    const x = near ? best.x + (random() - 0.5) * far : within(-minX, strip.width - maxX);
-    const y = near ? best.y + (random() - 0.5) * far : within(-minY, strip.length - maxY);
-    const moved = { ...piece, x, y, turn };
+    const moved = near
+      ? { ...piece, x: best.x + (random() - 0.5) * far, y: best.y + (random() - 0.5) * far, turn }
+      : anywhere(piece, turn, strip, random);
     const energy = overlaps.tried(index, moved, strip, weights, least);
     if (energy < least) {
       least = energy;
@@ -63,6 +61,13 @@ function resettle(pieces: readonly Piece[], index: number, { strip, weights, ove
   }
   overlaps.lay(index, best);
   return best === piece ? [...pieces] : pieces.map((one, at) => (at === index ? best : one));
+}
+
+/** A piece at a turn, anywhere on the slab where its box lies on it. */
+function anywhere(piece: Piece, turn: number, strip: Strip, random: () => number): Piece {
+  const { minX, minY, maxX, maxY } = boxAt(piece.shape, turn);
+  const within = (low: number, high: number) => (high > low ? low + random() * (high - low) : (low + high) / 2);
+  return { ...piece, x: within(-minX, strip.width - maxX), y: within(-minY, strip.length - maxY), turn };
 }
 
 function nearTurn(piece: Piece, random: () => number): number {
@@ -85,7 +90,7 @@ function reweighed(weights: Float64Array, overlaps: Overlaps): void {
 /** Tries to lay all pieces on a strip without overlaps, from a start that has some; null when it does not come to it in time. */
 function separated(start: readonly Piece[], strip: Strip, run: NestRun, rounds: number): Piece[] | null {
   const count = start.length;
-  const overlaps = new Overlaps(count);
+  const overlaps = new Overlaps(start, strip.gap);
   const weights = new Float64Array(count * count).fill(1);
   let pieces = [...start];
   for (let round = 0; round < rounds && run.going(); round += 1) {
@@ -122,15 +127,15 @@ function clearance(pieces: readonly Piece[]): number {
   const found = { value: 0, gx: 0, gy: 0 };
   for (const a of pieces) {
     const [ca, sa] = [Math.cos(a.turn), Math.sin(a.turn)];
-    const { samples } = a.shape;
+    const { probes, round } = a.shape;
     for (const b of pieces) {
       if (a === b || Math.hypot(a.x - b.x, a.y - b.y) > a.shape.reach + b.shape.reach + FAR) continue;
       const [cb, sb] = [Math.cos(b.turn), Math.sin(b.turn)];
-      for (let at = 0; at < samples.length; at += 2) {
-        const [px, py] = [samples[at] as number, samples[at + 1] as number];
+      for (let at = 0; at < probes.length; at += 2) {
+        const [px, py] = [probes[at] as number, probes[at + 1] as number];
         const [x, y] = [ca * px - sa * py + a.x - b.x, sa * px + ca * py + a.y - b.y];
         distanceTo(b.shape, cb * x + sb * y, cb * y - sb * x, found);
-        if (found.value < least) least = found.value;
+        if (found.value - round < least) least = found.value - round;
       }
     }
   }

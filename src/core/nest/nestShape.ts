@@ -32,6 +32,14 @@ export interface NestShape {
   /** The middle of its box in the outline's own frame. */
   readonly middle: readonly [number, number];
   readonly reach: number;
+  /**
+   * What is asked for its distance to other shapes: the samples, or for a full disc its middle alone, with how far the
+   * disc goes beyond it (mm).
+   */
+  readonly probes: Float64Array;
+  readonly round: number;
+  /** Circles round runs of {@link RUN} probes: middle x and y, radius, in turn. */
+  readonly runs: Float64Array;
   /** Half the width and height of the box round it, unturned. */
   readonly half: readonly [number, number];
 }
@@ -45,6 +53,9 @@ export interface Distance {
 
 /** Samples stand so near that no arc between two of them bows by more than this (mm). */
 const BOW = 0.05;
+
+/** Probes that have one circle round them: a run that lies well apart need not be asked point by point. */
+export const RUN = 8;
 
 /** Straight edges are sampled at most this far apart (mm): the corners that they could meet are samples themselves. */
 const STRAIGHT_STEP = 9;
@@ -103,8 +114,48 @@ export const nestShape = once((outline: Outline): NestShape => {
   for (let at = 0; at < samples.length; at += 2)
     reach = Math.max(reach, Math.hypot(samples[at] ?? 0, samples[at + 1] ?? 0));
   const half = [(box.maxX - box.minX) / 2, (box.maxY - box.minY) / 2] as const;
-  return { edges, samples: Float64Array.from(samples), middle, reach: reach + BOW, half };
+  const laid = Float64Array.from(samples);
+  const round = discRadius(edges);
+  const probes = round > 0 ? new Float64Array(2) : laid;
+  return {
+    edges,
+    samples: laid,
+    middle,
+    reach: round > 0 ? round : reach + BOW,
+    probes,
+    round,
+    runs: runsOf(probes),
+    half,
+  };
 });
+
+/** Circles round the runs of probes. */
+function runsOf(probes: Float64Array): Float64Array {
+  const runs: number[] = [];
+  for (let from = 0; from < probes.length; from += 2 * RUN) {
+    const run = probes.subarray(from, Math.min(probes.length, from + 2 * RUN));
+    let [x, y, radius] = [0, 0, 0];
+    for (let at = 0; at < run.length; at += 2) {
+      x += (2 * (run[at] as number)) / run.length;
+      y += (2 * (run[at + 1] as number)) / run.length;
+    }
+    for (let at = 0; at < run.length; at += 2) {
+      radius = Math.max(radius, Math.hypot((run[at] as number) - x, (run[at + 1] as number) - y));
+    }
+    runs.push(x, y, radius);
+  }
+  return Float64Array.from(runs);
+}
+
+/** Radius of the disc about the shape's middle that these edges go round (mm), 0 when they are no disc. */
+function discRadius(edges: readonly ShapeEdge[]): number {
+  const radius = edges[0]?.r ?? 0;
+  const apart = edges.reduce(
+    (most, { cx, cy, r, bulges }) => Math.max(most, bulges < 0 ? Infinity : Math.hypot(cx, cy) + Math.abs(r - radius)),
+    0,
+  );
+  return apart < 1e-6 ? radius : 0;
+}
 
 /**
  * Signed distance from a point (shape's own frame, from its middle) to the outline, exact for lines and arcs: the nearest

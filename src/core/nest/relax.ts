@@ -17,42 +17,33 @@ const SPREAD = 0.95;
 const STILL = 1e-9;
 
 /**
- * Pushes overlapping pieces apart: a descent with a step for each piece that follows its own pushes, longer at first. Pieces
- * that may not turn freely keep their turn. Ends early when nothing overlaps.
+ * Pushes overlapping pieces apart, which lie in their slots: a descent with a step for each piece that follows its own
+ * pushes, longer at first. Pieces that may not turn freely keep their turn. Ends early when nothing overlaps.
  */
 export function relax(start: readonly Piece[], { strip, weights, overlaps, steps }: Relaxing): Piece[] {
-  let pieces = [...start];
   const { push } = overlaps;
   const speed = new Float64Array(push.length);
   const size = new Float64Array(push.length);
-  for (let step = 0; step < steps; step += 1) {
-    overlaps.all(pieces, strip, weights);
-    if (overlaps.deepest <= TOUCHING) return pieces;
+  for (let step = 0; step <= steps; step += 1) {
+    overlaps.all(strip, weights);
+    if (overlaps.deepest <= TOUCHING || step === steps) break;
     const pace = Math.min(4, 0.25 + overlaps.deepest * 0.35) * (1 - (0.85 * step) / steps);
-    pieces = pieces.map((piece, index) => {
-      if (piece.fixed) return piece;
-      const go = [0, 0, 0];
-      for (let axis = 0; axis < 3; axis += 1) {
-        const at = 3 * index + axis;
-        const force = push[at] as number;
-        speed[at] = MOMENTUM * (speed[at] as number) + (1 - MOMENTUM) * force;
-        size[at] = SPREAD * (size[at] as number) + (1 - SPREAD) * force * force;
-      }
-      const travel = Math.sqrt((size[3 * index] as number) + (size[3 * index + 1] as number));
-      if (travel > STILL) {
-        go[0] = (pace * (speed[3 * index] as number)) / travel;
-        go[1] = (pace * (speed[3 * index + 1] as number)) / travel;
-      }
-      const twist = Math.sqrt(size[3 * index + 2] as number);
-      if (piece.turns === 'any' && twist > STILL) {
-        go[2] =
-          ((pace / piece.shape.reach) * (speed[3 * index + 2] as number)) /
-          Math.max(twist, travel * piece.shape.reach * 0.3);
-      }
-      if (go[0] === 0 && go[1] === 0 && go[2] === 0) return piece;
-      return { ...piece, x: piece.x + (go[0] ?? 0), y: piece.y + (go[1] ?? 0), turn: piece.turn + (go[2] ?? 0) };
+    for (let at = 0; at < 3 * start.length; at += 1) {
+      const force = push[at] as number;
+      speed[at] = MOMENTUM * (speed[at] as number) + (1 - MOMENTUM) * force;
+      size[at] = SPREAD * (size[at] as number) + (1 - SPREAD) * force * force;
+    }
+    start.forEach(({ fixed, turns, shape }, slot) => {
+      if (fixed) return;
+      const at = 3 * slot;
+      const travel = Math.sqrt((size[at] as number) + (size[at + 1] as number));
+      const twist = Math.sqrt(size[at + 2] as number);
+      const along = travel > STILL ? pace / travel : 0;
+      const about =
+        turns === 'any' && twist > STILL ? pace / shape.reach / Math.max(twist, travel * shape.reach * 0.3) : 0;
+      if (along === 0 && about === 0) return;
+      overlaps.move(slot, along * (speed[at] as number), along * (speed[at + 1] as number), about * (speed[at + 2] as number)); // prettier-ignore
     });
   }
-  overlaps.all(pieces, strip, weights);
-  return pieces;
+  return start.map((piece, slot) => overlaps.asLaid(slot, piece));
 }
