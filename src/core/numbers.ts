@@ -54,6 +54,15 @@ export function root(f: (x: number) => number, low: number, high: number): numbe
   return (from + to) / 2;
 }
 
+/** What is known by a name, or made now; of more than `most` the oldest is forgotten. */
+export function remembered<V>(known: Map<string, V>, name: string, make: () => V, most: number): V {
+  const value = known.has(name) ? (known.get(name) as V) : make();
+  known.delete(name);
+  known.set(name, value);
+  if (known.size > most) known.delete(known.keys().next().value as string);
+  return value;
+}
+
 /** The same work, done once for each object that it is asked of: for objects that are never changed. */
 export function once<K extends object, V>(work: (key: K) => V): (key: K) => V {
   const known = new WeakMap<K, { readonly value: V }>();

@@ -1,4 +1,4 @@
-import { borderOf, bulge, offsetMesh, type Mesh } from '../mesh/mesh.ts';
+import { bulge, offsetMesh, type Mesh } from '../mesh/mesh.ts';
 
 /** How a slab lies on a mould: over a hump, on its bulging side, or in a hollow. */
 export type MouldSide = 'hump' | 'slump';
@@ -13,6 +13,6 @@ export const MOULD_SIDES: readonly MouldSide[] = ['hump', 'slump'];
  * @param k where the slab keeps its length, from its inner (0) to its outer (1) face
  */
 export function neutralSurface(mesh: Mesh, thickness: number, side: MouldSide, k: number): Mesh {
-  const out = bulge(mesh, borderOf(mesh) ?? []);
+  const out = bulge(mesh);
   return offsetMesh(mesh, out * (side === 'hump' ? k * thickness : -(1 - k) * thickness));
 }

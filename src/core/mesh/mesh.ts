@@ -40,7 +40,18 @@ export function hasEdge({ from, ends }: Edges, one: number, other: number): bool
 }
 
 /** The border of a mesh as one closed line of vertices, in the direction of its triangles; null when there is not exactly one. */
-export const borderOf = once((mesh: Mesh): number[] | null => {
+export function borderOf(mesh: Mesh): readonly number[] | null {
+  const known = borders.get(mesh.triangles);
+  if (known !== undefined) return known;
+  const border = onlyBorder(mesh);
+  borders.set(mesh.triangles, border);
+  return border;
+}
+
+/** A border by its triangles: moved vertices do not change it. */
+const borders = new WeakMap<Uint32Array, readonly number[] | null>();
+
+function onlyBorder(mesh: Mesh): number[] | null {
   const edges = edgesOf(mesh);
   const next = new Map<number, number>();
   for (let vertex = 0; vertex + 1 < edges.from.length; vertex += 1) {
@@ -56,7 +67,33 @@ export const borderOf = once((mesh: Mesh): number[] | null => {
   const loop = [first.value];
   for (let at = next.get(first.value); at !== undefined && at !== first.value; at = next.get(at)) loop.push(at);
   return loop.length === next.size ? loop : null;
-});
+}
+
+/** What takes long to find out of a large mesh: its border, the side that bulges, and how its vertices move for a parallel surface. */
+export interface MeshFindings {
+  readonly border: readonly number[] | null;
+  readonly facing: 1 | -1;
+  readonly way: Float64Array;
+}
+
+const prepared = new WeakMap<Float64Array, MeshFindings & { readonly triangles: Uint32Array }>();
+
+/** What was handed over with a mesh. */
+function findingsOf({ positions, triangles }: Mesh): MeshFindings | null {
+  const known = prepared.get(positions);
+  return known?.triangles === triangles ? known : null;
+}
+
+/** Finds it out, to be handed over with the mesh. */
+export function meshFindings(mesh: Mesh): MeshFindings {
+  return { border: borderOf(mesh), facing: bulge(mesh), way: parallelWay(mesh) };
+}
+
+/** Takes over what was found out of a mesh elsewhere: it is not worked out again. */
+export function takeFindings({ positions, triangles }: Mesh, findings: MeshFindings): void {
+  prepared.set(positions, { ...findings, triangles });
+  borders.set(triangles, findings.border);
+}
 
 type Vector = readonly [number, number, number];
 
@@ -74,7 +111,7 @@ export const doubleNormals = once(({ positions, triangles }: Mesh): Vector[] => 
 });
 
 /** Area of a mesh (mm2). */
-export function meshArea({ positions, triangles }: Mesh): number {
+export const meshArea = once(({ positions, triangles }: Mesh): number => {
   let sum = 0;
   for (let at = 0; at < triangles.length; at += 3) {
     const a = 3 * (triangles[at] as number);
@@ -92,13 +129,15 @@ export function meshArea({ positions, triangles }: Mesh): number {
     sum += Math.sqrt(x * x + y * y + z * z) / 2;
   }
   return sum;
-}
+});
 
 /**
  * The side of a mesh that bulges: 1 when its triangles are seen from there, -1 when they are seen from the hollow side, by
  * the volume between the mesh and the middle of its border; 1 when it is flat.
  */
-export function bulge({ positions, triangles }: Mesh, border: readonly number[]): 1 | -1 {
+export const bulge = once((mesh: Mesh): 1 | -1 => findingsOf(mesh)?.facing ?? bulging(mesh, borderOf(mesh) ?? []));
+
+function bulging({ positions, triangles }: Mesh, border: readonly number[]): 1 | -1 {
   const middle = [0, 1, 2].map((axis) => border.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / border.length); // prettier-ignore
   const [mx = 0, my = 0, mz = 0] = middle;
   let volume = 0;
@@ -125,6 +164,10 @@ export function bulge({ positions, triangles }: Mesh, border: readonly number[])
  * planes of the triangles round it move by as much, as nearly as their mean normal allows.
  */
 const parallelWay = once((mesh: Mesh): Float64Array => {
+  return findingsOf(mesh)?.way ?? parallelWayOf(mesh);
+});
+
+function parallelWayOf(mesh: Mesh): Float64Array {
   const { positions, triangles } = mesh;
   // The unit normals of the triangles round each vertex, weighed by their angle there, which no fineness of the mesh disturbs.
   const sums = new Float64Array(positions.length);
@@ -188,7 +231,7 @@ const parallelWay = once((mesh: Mesh): Float64Array => {
     for (let axis = 0; axis < 3; axis += 1) sums[3 * vertex + axis] = (sums[3 * vertex + axis] as number) / cosine;
   }
   return sums;
-});
+}
 
 /** The parallel surface at a distance (mm, positive towards the side from which the triangles are seen). */
 export function offsetMesh(mesh: Mesh, distance: number): Mesh {

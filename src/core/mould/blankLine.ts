@@ -51,8 +51,33 @@ function movedOut(points: readonly Point[], by: number, closed: boolean): Point[
     const long = Math.hypot(dx, dy) || 1;
     return [x + (by * dy) / long, y - (by * dx) / long];
   });
-  const clear = Math.max(0, Math.abs(by) - 0.05) ** 2;
-  return moved.filter(([u, v]) => points.every(([x, y]) => (u - x) * (u - x) + (v - y) * (v - y) > clear));
+  return clearOf(moved, points, Math.abs(by) - 0.05);
+}
+
+/** More cells than lie above one another on any blank. */
+const CELLS_UP = 1 << 24;
+
+/** Those of some points that lie further than a distance (mm) from all of others, which are looked for in cells of that size. */
+function clearOf(points: readonly Point[], others: readonly Point[], distance: number): Point[] {
+  if (distance <= 0) return [...points];
+  const cell = (value: number) => Math.floor(value / distance);
+  const named = (across: number, up: number) => across * CELLS_UP + up;
+  const cells = new Map<number, Point[]>();
+  for (const other of others) {
+    const name = named(cell(other[0]), cell(other[1]));
+    const there = cells.get(name);
+    if (there) there.push(other);
+    else cells.set(name, [other]);
+  }
+  const around = [-1, 0, 1];
+  return points.filter(([u, v]) =>
+    around.every((across) =>
+      around.every(
+        (up) =>
+        (cells.get(named(cell(u) + across, cell(v) + up)) ?? []).every(([x, y]) => (u - x) * (u - x) + (v - y) * (v - y) > distance * distance), // prettier-ignore
+      ),
+    ),
+  );
 }
 
 /** A straight piece on from b, away from a (mm). */

@@ -1,6 +1,6 @@
 import { neutralSurface } from '../flatten/blankOf.ts';
-import { bulge, borderOf, offsetMesh, type Mesh } from '../mesh/mesh.ts';
-import { once } from '../numbers.ts';
+import { bulge, offsetMesh, type Mesh } from '../mesh/mesh.ts';
+import { once, remembered } from '../numbers.ts';
 import { planArea } from '../outline/planMeasures.ts';
 import type { Target } from '../piece/target.ts';
 import type { DrapedForm, MeshForm, MouldForm } from './mouldForm.ts';
@@ -29,21 +29,24 @@ export function offsetsOf({ form, slab }: DrapedTarget): Offsets {
   return { inner: -(cloth + t), neutral: -(cloth + (1 - k) * t), outer: -cloth };
 }
 
+/** Lists in a file are never changed: each pair of them is taken apart once. */
+const wholes = new WeakMap<MeshForm['vertices'], { readonly triangles: MeshForm['triangles']; readonly mesh: Mesh }>();
+
 /** A form's mesh as it was read. */
-export function meshOf({ vertices, triangles }: MeshForm): Mesh {
-  return wholeOf(vertices)(triangles);
+export function meshOf(form: MeshForm): Mesh {
+  const known = wholes.get(form.vertices);
+  if (known?.triangles === form.triangles) return known.mesh;
+  const mesh = { positions: Float64Array.from(form.vertices.flat()), triangles: Uint32Array.from(form.triangles.flat()) }; // prettier-ignore
+  madeOf(form, mesh);
+  return mesh;
 }
 
-/** Lists in a file are never changed: each is taken apart once. */
-const figuresOf = once((vertices: MeshForm['vertices']) => Float64Array.from(vertices.flat()));
-const cornersOf = once((triangles: MeshForm['triangles']) => Uint32Array.from(triangles.flat()));
-const wholeOf = once((vertices: MeshForm['vertices']) =>
-  once((triangles: MeshForm['triangles']): Mesh => ({
-    positions: figuresOf(vertices),
-    triangles: cornersOf(triangles),
-  })),
-);
-/** The faces of a slab on an imported mould, by their distance from it. */
+/** Tells the mesh from which a form's lists were made: it need not be put together again. */
+export function madeOf({ vertices, triangles }: MeshForm, mesh: Mesh): void {
+  wholes.set(vertices, { triangles, mesh });
+}
+/** The faces of a slab on an imported mould, by their distance from it; the last ones are kept. */
+const FACES = 6;
 const faces = once<Mesh, Map<string, Mesh>>(() => new Map());
 
 /** The spacing that gives a surface about so many vertices (mm): an even mesh has half as many vertices as triangles. */
@@ -66,9 +69,8 @@ export function faceMesh(target: DrapedTarget, face: keyof Offsets, vertices: nu
   const offset = offsetsOf(target)[face];
   if (form.kind === 'mould') return mouldMesh(mouldSurface(form), offset, spacingFor(roughArea(form), vertices));
   const mesh = meshOf(form);
-  const known = faces(mesh);
   const name = `${face === 'neutral' && !form.cloth ? `${form.side} ${target.slab.wall} ${target.slab.neutralFraction}` : offset}`; // prettier-ignore
-  const found = known.get(name) ?? (face === 'neutral' && !form.cloth ? neutralSurface(mesh, target.slab.wall, form.side, target.slab.neutralFraction) : offsetMesh(mesh, bulge(mesh, borderOf(mesh) ?? []) * offset)); // prettier-ignore
-  known.set(name, found);
-  return found;
+  const { wall, neutralFraction } = target.slab;
+  const make = () => face === 'neutral' && !form.cloth ? neutralSurface(mesh, wall, form.side, neutralFraction) : offsetMesh(mesh, bulge(mesh) * offset); // prettier-ignore
+  return remembered(faces(mesh), name, make, FACES);
 }

@@ -1,7 +1,7 @@
 import { shortValue, type Fault } from '../errors.ts';
 import { rangeFaults } from '../ranges.ts';
 import { meshTrouble } from '../mesh/checkMesh.ts';
-import { bulge, borderOf, doubleNormals, type Mesh } from '../mesh/mesh.ts';
+import { bulge, doubleNormals, type Mesh } from '../mesh/mesh.ts';
 import { supportOf } from '../outline/plan.ts';
 import { TAU } from '../numbers.ts';
 import { meshOf, offsetsOf, type DrapedTarget } from './draped.ts';
@@ -71,7 +71,7 @@ export function mouldFaults(form: MouldForm, into: number): Fault[] {
 export function drapedMeshTrouble(mesh: Mesh): string | null {
   const trouble = meshTrouble(mesh);
   if (trouble) return trouble;
-  const facing = bulge(mesh, borderOf(mesh) ?? []);
+  const facing = bulge(mesh);
   const hanging = doubleNormals(mesh).filter(([, , z]) => z * facing > 1e-9).length;
   if (hanging === 0) return null;
   const share = (300 * hanging) / mesh.triangles.length;

@@ -1,5 +1,5 @@
-import { once } from '../numbers.ts';
-import { hull } from '../outline/hull.ts';
+import { once, remembered } from '../numbers.ts';
+import { hull, hullReach } from '../outline/hull.ts';
 import { inward } from '../outline/plan.ts';
 import { type Support } from '../outline/support.ts';
 import { borderOf, type Mesh } from '../mesh/mesh.ts';
@@ -18,7 +18,7 @@ interface Box {
   readonly greatest: readonly [number, number, number];
 }
 
-function boxOf({ positions }: Mesh): Box {
+const boxOf = once(({ positions }: Mesh): Box => {
   const least: [number, number, number] = [Infinity, Infinity, Infinity];
   const greatest: [number, number, number] = [-Infinity, -Infinity, -Infinity];
   for (let axis = 0; axis < 3; axis += 1) {
@@ -32,7 +32,7 @@ function boxOf({ positions }: Mesh): Box {
     greatest[axis] = high;
   }
   return { least, greatest };
-}
+});
 
 /** Volume between an open mesh and the level through its highest place (mm3). */
 export function volumeBelow({ positions, triangles }: Mesh, level: number): number {
@@ -51,7 +51,9 @@ export function volumeBelow({ positions, triangles }: Mesh, level: number): numb
 }
 
 /** The silhouette of a mesh seen along the y axis: how far it reaches to both sides at heights, from its lowest place up. */
-function silhouette({ positions, triangles }: Mesh, { least, greatest }: Box, lift: number): Reach[] {
+const silhouette = once((mesh: Mesh): Reach[] => {
+  const { positions, triangles } = mesh;
+  const { least, greatest } = boxOf(mesh);
   const [low, high] = [least[2], greatest[2]];
   const per = ROWS / Math.max(1e-9, high - low);
   const left = new Float64Array(ROWS + 1).fill(Infinity);
@@ -73,7 +75,11 @@ function silhouette({ positions, triangles }: Mesh, { least, greatest }: Box, li
       right[row] = Math.max(right[row] as number, x, other);
     }
   }
-  return Array.from(left, (reach, row): Reach => [low + row / per + lift, reach, right[row] as number]).filter(([, from, to]) => to >= from); // prettier-ignore
+  return Array.from(left, (reach, row): Reach => [low + row / per, reach, right[row] as number]).filter(([, from, to]) => to >= from); // prettier-ignore
+});
+
+function lifted(reaches: readonly Reach[], by: number): Reach[] {
+  return reaches.map(([z, left, right]): Reach => [z + by, left, right]);
 }
 
 /** The level outline of a face at a height: each tangent of the wall's section where it stands at that height. */
@@ -106,10 +112,7 @@ const hullOf = once((mesh: Mesh): Support => {
   const { positions } = mesh;
   const border = borderOf(mesh) ?? [];
   const points = hull(border.map((vertex) => [positions[3 * vertex] as number, positions[3 * vertex + 1] as number] as const)); // prettier-ignore
-  const h = (phi: number) => {
-    const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
-    return points.reduce((most, [x, y]) => Math.max(most, x * cos + y * sin), -Infinity);
-  };
+  const h = hullReach(points);
   const by = 1e-4;
   return { h, slope: (phi) => (h(phi + by) - h(phi - by)) / (2 * by), flats: [] };
 });
@@ -128,18 +131,16 @@ function withFlange(outside: readonly Reach[], flange: number, ledge: number, he
   ];
 }
 
-/** An imported mould is measured once for each slab: its mesh stays as it is while fields change. */
+/** An imported mould is measured once for each of the last slabs: its mesh stays as it is while fields change. */
+const SLABS = 6;
 const measured = once<Mesh, Map<string, Standing>>(() => new Map());
 
 /** The formed piece as it stands, floor down, wet mm. */
 export function drapedStanding(target: DrapedTarget): Standing {
   const { form, slab } = target;
   if (form.kind !== 'mesh') return newStanding(target);
-  const known = measured(meshOf(form));
   const name = JSON.stringify([form.side, form.cloth, form.flange, slab.wall]);
-  const found = known.get(name) ?? newStanding(target);
-  known.set(name, found);
-  return found;
+  return remembered(measured(meshOf(form)), name, () => newStanding(target), SLABS);
 }
 
 function newStanding(target: DrapedTarget): Standing {
@@ -147,11 +148,11 @@ function newStanding(target: DrapedTarget): Standing {
   const [inner, outer] = [faceMesh(target, 'inner', MEASURED), faceMesh(target, 'outer', MEASURED)];
   const [innerBox, outerBox] = [boxOf(inner), boxOf(outer)];
   const lift = -Math.min(outerBox.least[2], innerBox.least[2]);
-  const inside = silhouette(inner, innerBox, lift);
+  const inside = lifted(silhouette(inner), lift);
   const height = Math.max(innerBox.greatest[2], outerBox.greatest[2]) + lift;
   const flange = target.form.flange ?? 0;
   const ledge = height - target.slab.wall;
-  const outside = withFlange(silhouette(outer, outerBox, lift), flange, ledge, height);
+  const outside = withFlange(lifted(silhouette(outer), lift), flange, ledge, height);
   const rim = outside.at(-1) ?? [height, 0, 0];
   const across = (box: Box, more = 0): readonly [number, number] => [box.greatest[0] - box.least[0] + 2 * more, box.greatest[1] - box.least[1] + 2 * more]; // prettier-ignore
   const outerAt = (z: number) => {

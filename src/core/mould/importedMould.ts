@@ -2,6 +2,7 @@ import { borderOf, doubleNormals, vertexCount, type Mesh } from '../mesh/mesh.ts
 import { meshTrouble } from '../mesh/checkMesh.ts';
 import { readObj, type MeshReading } from '../mesh/readObj.ts';
 import { readStl } from '../mesh/readStl.ts';
+import { madeOf } from './draped.ts';
 import { drapedMeshTrouble, foundSound } from './drapedFaults.ts';
 import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, type MeshForm } from './mouldForm.ts';
 
@@ -62,13 +63,15 @@ export function readMouldMesh(name: string, bytes: Uint8Array): MouldMeshReading
 }
 
 /** The form of a mould that was read ({@link readMouldMesh}), which need not be looked at again. */
-export function mouldOfMesh({ positions, triangles }: Mesh): MeshForm {
+export function mouldOfMesh(mesh: Mesh): MeshForm {
+  const { positions, triangles } = mesh;
   const three = (list: ArrayLike<number>) => {
     const made: (readonly [number, number, number])[] = [];
     for (let at = 0; at < list.length; at += 3) made.push([list[at] as number, list[at + 1] as number, list[at + 2] as number]); // prettier-ignore
     return made;
   };
   const form: MeshForm = { kind: 'mesh', vertices: three(positions), triangles: three(triangles), side: 'hump', margin: DEFAULT_BLANK_MARGIN }; // prettier-ignore
+  madeOf(form, mesh);
   foundSound(form);
   return form;
 }

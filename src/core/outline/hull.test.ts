@@ -1,5 +1,5 @@
 import { seeded } from '../seeded.ts';
-import { hull } from './hull.ts';
+import { hull, hullReach } from './hull.ts';
 
 type Point = readonly [number, number];
 const turn = ([x0, y0]: Point, [x1, y1]: Point, [x2, y2]: Point) => (x1 - x0) * (y2 - y0) - (y1 - y0) * (x2 - x0);
@@ -17,6 +17,19 @@ describe('hull', () => {
         expect(points).toContain(corner);
       });
     }
+  });
+
+  it('reaches towards every direction as far as the furthest point', () => {
+    const random = seeded(12);
+    for (let round = 0; round < 40; round += 1) {
+      const points = Array.from({ length: 3 + Math.floor(300 * random()) }, (): Point => [Math.round(60 * random()) - 20, Math.round(30 * random())]); // prettier-ignore
+      const reach = hullReach(hull(points));
+      for (let step = -40; step < 80; step += 1) {
+        const phi = (step * Math.PI) / 20;
+        expect(reach(phi)).toBeCloseTo(Math.max(...points.map(([x, y]) => x * Math.cos(phi) + y * Math.sin(phi))), 9);
+      }
+    }
+    expect(hullReach([])(1)).toBe(-Infinity);
   });
 
   it.each([

@@ -1,3 +1,5 @@
+import { TAU } from '../numbers.ts';
+
 type Point = readonly [number, number];
 
 /** Which way three points turn: positive to the left. */
@@ -34,6 +36,36 @@ function outerOnes(points: readonly Point[]): readonly Point[] {
   });
   const sides = ends.map((end, index) => [end, ends[(index + 1) % ends.length] as Point] as const).filter(([a, b]) => a !== b); // prettier-ignore
   return points.filter((point) => !sides.every(([a, b]) => turn(a, b, point) > 0));
+}
+
+/** How far a polygon of corners, convex and counter-clockwise, reaches towards a direction (radians) from the origin. */
+export function hullReach(corners: readonly Point[]): (phi: number) => number {
+  // The direction in which each side looks grows from side to side: the corner before the first that looks further is it.
+  const sides = corners
+    .map(([x, y], index) => {
+      const [u, v] = corners[(index + 1) % corners.length] as Point;
+      return { looks: wrapped(Math.atan2(x - u, v - y)), x, y };
+    })
+    .sort((one, other) => one.looks - other.looks);
+  const looks = sides.map((side) => side.looks);
+  return (phi) => {
+    if (sides.length === 0) return -Infinity;
+    const wanted = wrapped(phi);
+    let [low, high] = [0, looks.length];
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if ((looks[middle] as number) < wanted) low = middle + 1;
+      else high = middle;
+    }
+    const index = low % sides.length;
+    const { x, y } = sides[index] as { x: number; y: number };
+    return x * Math.cos(phi) + y * Math.sin(phi);
+  };
+}
+
+/** A direction from 0 to a whole turn. */
+function wrapped(phi: number): number {
+  return phi - TAU * Math.floor(phi / TAU);
 }
 
 /** The corners of the convex hull of some points, counter-clockwise (the monotone chain). */

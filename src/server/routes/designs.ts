@@ -24,7 +24,11 @@ export function designRoutes(service: DesignService): Router {
   router.put('/:id', async (req, res) => {
     const { id } = parseText(designPath, req.params);
     const { target, baseRevision } = parse(writeBody, req.body);
-    res.json(await service.write(id, { target: parseTarget(target), baseRevision }));
+    const { target: kept, ...rest } = await service.write(id, { target: parseTarget(target), baseRevision });
+    // RFC 7240: who has sent a large target need not be sent it back.
+    const minimal = /\breturn=minimal\b/.test(req.get('Prefer') ?? '');
+    if (minimal) res.set('Preference-Applied', 'return=minimal');
+    res.json(minimal ? rest : { ...rest, target: kept });
   });
 
   router.delete('/:id', async (req, res) => {

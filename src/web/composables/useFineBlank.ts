@@ -3,6 +3,7 @@ import type { Blank } from '../../core/mould/blank.ts';
 import { isDraped } from '../../core/mould/draped.ts';
 import type { Target } from '../../core/piece/target.ts';
 import { packed } from '../workers/blankWork.ts';
+import { nextTask } from './nextTask.ts';
 import { useBlankWork } from './useBlankWork.ts';
 
 /** Pause after the last change before the fine blank is laid (ms). */
@@ -26,6 +27,7 @@ export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
     if (!isDraped(wanted)) return;
     stopped.value = null;
     const reply = await work.ask(packed('lay', wanted));
+    await nextTask();
     if (reply?.kind === 'laid') laid.value = { target: wanted, blank: reply.blank };
     if (reply?.kind === 'failed') trouble.value = reply.rule;
   }

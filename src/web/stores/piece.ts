@@ -67,8 +67,8 @@ export const usePiece = defineStore('piece', () => {
       const found = await api.read(id);
       show(found);
       state.value = 'ready';
-      const draft = heldDraft(id);
-      if (!draft) return;
+      const draft = await heldDraft(id, async (revision) => (revision === found.revision ? found.target : api.revision(id, revision))); // prettier-ignore
+      if (!draft || design.value?.id !== id) return;
       if (checkTarget(draft.target).length > 0) return dropDraft(id);
       past.value = [found.target];
       target.value = draft.target;
@@ -81,18 +81,11 @@ export const usePiece = defineStore('piece', () => {
     }
   }
 
-  /** An imported mould takes long to write down: the page answers first. */
-  function hold({ id, revision }: Design, next: Target): void {
-    const write = () => holdDraft(id, { target: next, baseRevision: revision });
-    if (next.form.kind === 'mesh') setTimeout(() => target.value === next && write());
-    else write();
-  }
-
   function setTarget(next: Target): void {
     target.value = next;
     const current = design.value;
     if (!current) return;
-    hold(current, next);
+    holdDraft(current, next);
     if (keeping.value === 'conflict') return;
     keeping.value = 'changed';
     clearTimeout(timer);
@@ -152,7 +145,7 @@ export const usePiece = defineStore('piece', () => {
         trouble.value = '';
         dropDraft(current.id);
       } else {
-        holdDraft(current.id, { target: target.value, baseRevision: kept.revision });
+        holdDraft(kept, target.value);
         keeping.value = 'changed';
       }
     } catch (error) {
@@ -177,7 +170,7 @@ export const usePiece = defineStore('piece', () => {
     }
     const current = design.value;
     if (!current || keeping.value === 'conflict') return;
-    if (JSON.stringify(target.value) === JSON.stringify(current.target)) {
+    if (sameTarget(target.value, current.target)) {
       keeping.value = 'kept';
       return dropDraft(current.id);
     }

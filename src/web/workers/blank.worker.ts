@@ -1,21 +1,22 @@
 import { layBlank } from '../../core/mould/blank.ts';
-import { readMouldMesh } from '../../core/mould/importedMould.ts';
 import { proposeDarts } from '../../core/mould/proposeDarts.ts';
-import { unpacked, type BlankQuestion, type BlankReply } from './blankWork.ts';
+import { buffersOf, prepared, readReady, unpacked, type BlankQuestion, type BlankReply } from './blankWork.ts';
 
 /** The worker's side: one question, its progress, one answer. */
 const port = self as unknown as {
   onmessage: (event: MessageEvent<BlankQuestion>) => void;
-  postMessage: (reply: BlankReply) => void;
+  postMessage: (reply: BlankReply, handedOver?: Transferable[]) => void;
 };
+const answer = (reply: BlankReply) => port.postMessage(reply, buffersOf(reply));
 port.onmessage = ({ data }) => {
   const step = (share: number) => port.postMessage({ kind: 'far', share });
   try {
-    if (data.kind === 'read') return port.postMessage({ kind: 'read', reading: readMouldMesh(data.name, data.bytes) });
+    if (data.kind === 'read') return answer(readReady(data.name, data.bytes));
+    if (data.kind === 'prepare') return answer(prepared(data.mesh));
     const target = unpacked(data.target, data.mesh);
-    if (data.kind === 'lay') port.postMessage({ kind: 'laid', blank: layBlank(target, 'fine', { step }) });
-    else port.postMessage({ kind: 'proposed', proposal: proposeDarts(target, { step }) });
+    if (data.kind === 'lay') answer({ kind: 'laid', blank: layBlank(target, 'fine', { step }) });
+    else answer({ kind: 'proposed', proposal: proposeDarts(target, { step }) });
   } catch (error) {
-    port.postMessage({ kind: 'failed', rule: error instanceof Error ? error.message : String(error) });
+    answer({ kind: 'failed', rule: error instanceof Error ? error.message : String(error) });
   }
 };

@@ -1,20 +1,34 @@
-import type { Mesh } from '../../core/mesh/mesh.ts';
+import { meshFindings, takeFindings, type Mesh, type MeshFindings } from '../../core/mesh/mesh.ts';
 import type { Blank } from '../../core/mould/blank.ts';
 import { meshOf, type DrapedTarget } from '../../core/mould/draped.ts';
-import { mouldOfMesh, type MouldMeshReading } from '../../core/mould/importedMould.ts';
+import { drapedMeshTrouble, foundSound } from '../../core/mould/drapedFaults.ts';
+import { mouldOfMesh, readMouldMesh } from '../../core/mould/importedMould.ts';
+import type { MeshForm } from '../../core/mould/mouldForm.ts';
 import type { DartProposal } from '../../core/mould/proposeDarts.ts';
 
-/** What the worker is asked for: a fine blank, where darts go, or the mould in a file. A mesh goes apart, as plain figures. */
+/**
+ * What the worker is asked for: a fine blank, where darts go, the mould in a file, or what takes long to find out of a mesh
+ * that was read before. A mesh goes apart, as plain figures.
+ */
 export type BlankQuestion =
   | { readonly kind: 'lay' | 'propose'; readonly target: DrapedTarget; readonly mesh: Mesh | null }
-  | { readonly kind: 'read'; readonly name: string; readonly bytes: Uint8Array };
+  | { readonly kind: 'read'; readonly name: string; readonly bytes: Uint8Array }
+  | { readonly kind: 'prepare'; readonly mesh: Mesh };
+
+/** A sound mesh with what takes long to find out of it, and its lists as the text that a design's file has of them. */
+export interface ReadyMesh {
+  readonly mesh: Mesh;
+  readonly findings: MeshFindings;
+  readonly lists: Blob;
+}
 
 /** What it tells: how far it is (0 to 1), what it found, or why it found nothing. */
 export type BlankReply =
   | { readonly kind: 'far'; readonly share: number }
   | { readonly kind: 'laid'; readonly blank: Blank }
   | { readonly kind: 'proposed'; readonly proposal: DartProposal }
-  | { readonly kind: 'read'; readonly reading: MouldMeshReading }
+  | { readonly kind: 'ready'; readonly ready: ReadyMesh }
+  | { readonly kind: 'refused'; readonly rule: string }
   | { readonly kind: 'failed'; readonly rule: string };
 
 /** A target as it is sent: without the lists of an imported mesh, which take long to copy. */
@@ -30,4 +44,48 @@ export function unpacked(target: DrapedTarget, mesh: Mesh | null): DrapedTarget 
   if (!mesh || target.form.kind !== 'mesh') return target;
   const { vertices, triangles } = mouldOfMesh(mesh);
   return { ...target, form: { ...target.form, vertices, triangles } };
+}
+
+/** The memory of all figures in an answer, which is handed over and not copied: the worker ends with its answer. */
+export function buffersOf(answer: object): ArrayBuffer[] {
+  const found = new Set<ArrayBuffer>();
+  const look = (value: unknown): void => {
+    if (ArrayBuffer.isView(value)) found.add(value.buffer as ArrayBuffer);
+    else if (typeof value === 'object' && value !== null && !Array.isArray(value)) Object.values(value).forEach(look);
+  };
+  look(answer);
+  return [...found];
+}
+
+/** The mould in a file, ready for the page, or why it is refused. */
+export function readReady(name: string, bytes: Uint8Array): BlankReply {
+  const reading = readMouldMesh(name, bytes);
+  return reading.kind === 'refused' ? reading : { kind: 'ready', ready: readyOf(reading.mesh) };
+}
+
+/** A mesh that was read before, ready for the page, or why it cannot be draped. */
+export function prepared(mesh: Mesh): BlankReply {
+  const rule = drapedMeshTrouble(mesh);
+  return rule === null ? { kind: 'ready', ready: readyOf(mesh) } : { kind: 'refused', rule };
+}
+
+function readyOf(mesh: Mesh): ReadyMesh {
+  const { vertices, triangles } = mouldOfMesh(mesh);
+  const text = `"vertices":${JSON.stringify(vertices)},"triangles":${JSON.stringify(triangles)}`;
+  return { mesh, findings: meshFindings(mesh), lists: new Blob([text]) };
+}
+
+/** The lists of meshes as text, by their vertices. */
+const known = new WeakMap<MeshForm['vertices'], Blob>();
+
+/** The lists of a form's mesh as text, when they are known. */
+export function listsOf({ vertices }: MeshForm): Blob | null {
+  return known.get(vertices) ?? null;
+}
+
+/** Takes over what the worker found out of a form's mesh. */
+export function takeReady(form: MeshForm, { findings, lists }: ReadyMesh): void {
+  takeFindings(meshOf(form), findings);
+  foundSound(form);
+  known.set(form.vertices, lists);
 }

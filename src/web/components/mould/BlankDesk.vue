@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { limitsOf } from '../../../core/mould/limits.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
 import type { Dart } from '../../../core/mould/mouldForm.ts';
+import { nextTask } from '../../composables/nextTask.ts';
 import { usePiece } from '../../stores/piece.ts';
 import OneOf from '../fields/OneOf.vue';
 import StrainMap from './StrainMap.vue';
@@ -12,6 +13,12 @@ import type { MapQuantity } from './strainDrawing.ts';
 const piece = usePiece();
 const state = ref<'flat' | 'formed'>('flat');
 const quantity = ref<MapQuantity>('gather');
+/** The desk is there before the map: both at once would keep the page too long. */
+const laidOut = ref(false);
+onMounted(async () => {
+  await nextTask();
+  laidOut.value = true;
+});
 /** The last blank of this piece stays while the next one is laid. */
 const shown = computed(() => piece.laying.blank ?? piece.laying.last);
 
@@ -38,7 +45,7 @@ function moveDart(index: number, dart: Dart): void {
 <template>
   <div class="blank-desk">
     <StrainMap
-      v-if="shown && draped"
+      v-if="shown && draped && laidOut"
       :blank="shown"
       :formed="state === 'formed'"
       :quantity="quantity"

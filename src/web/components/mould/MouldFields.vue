@@ -7,7 +7,9 @@ import { wallBy } from '../../../core/mould/drawnWall.ts';
 import { DRAGGED_POINTS, type MouldForm, type MouldWall } from '../../../core/mould/mouldForm.ts';
 import { planShrunk } from '../../../core/outline/plan.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
+import { nextTask } from '../../composables/nextTask.ts';
 import { useBlankWork } from '../../composables/useBlankWork.ts';
+import { takeReady } from '../../workers/blankWork.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
@@ -51,14 +53,14 @@ async function readFile(file: File): Promise<void> {
   if (/\.svg$/i.test(file.name)) return takeProfile(file.name, await file.text());
   const reply = await work.ask({ kind: 'read', name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
   if (reply?.kind === 'failed') trouble.value = `${file.name}: ${reply.rule}.`;
-  if (reply?.kind !== 'read') return;
-  const { reading } = reply;
-  if (reading.kind === 'refused') {
-    trouble.value = `${file.name} ${reading.rule}.`;
-    return;
-  }
+  if (reply?.kind === 'refused') trouble.value = `${file.name} ${reply.rule}.`;
+  if (reply?.kind !== 'ready') return;
+  const read = mouldOfMesh(reply.ready.mesh);
+  takeReady(read, reply.ready);
+  // The page answers between the file and the piece that is made of it.
+  await nextTask();
   const side = form.value?.side ?? 'hump';
-  const faults = piece.change({ ...piece.target, form: { ...mouldOfMesh(reading.mesh), side } });
+  const faults = piece.change({ ...piece.target, form: { ...read, side } });
   trouble.value = faults[0] ? `${file.name} ${faults[0].rule}.` : '';
 }
 

@@ -16,6 +16,7 @@ import {
   mapFigures,
   paintOrder,
   type MapQuantity,
+  type Projected,
 } from './strainDrawing.ts';
 
 /** What the clay must do, drawn on the flat blank or on the formed piece; figures under the pointer, darts by their tips. */
@@ -40,20 +41,25 @@ const under = shallowRef<{ readonly x: number; readonly y: number; readonly word
 
 /** Room round the blank for the scale and the figures (px). */
 const AIR = 56;
+/** Before the room is known. */
+const UNSEEN: Projected = { x: new Float64Array(), y: new Float64Array(), near: new Float64Array(), scale: 1, middle: [0, 0] }; // prettier-ignore
 const limit = computed(() => (props.quantity === 'thickness' ? null : props.limits[props.quantity]));
 const figures = computed(() => mapFigures(props.blank, props.quantity, limit.value));
 const view = computed(() => ({ width: width.value, height: height.value, air: AIR }));
 const seen = computed(() =>
-  props.formed
-    ? formedView(props.blank, view.value, turn.value.round, turn.value.up)
-    : flatView(props.blank, view.value),
+  width.value === 0
+    ? UNSEEN
+    : props.formed
+      ? formedView(props.blank, view.value, turn.value.round, turn.value.up)
+      : flatView(props.blank, view.value),
 );
 const order = computed(() => paintOrder(props.blank, seen.value, !props.formed));
-const tips = computed(() => (props.formed ? [] : dartTips(props.blank, seen.value, props.darts)));
+const tips = computed(() => (props.formed || width.value === 0 ? [] : dartTips(props.blank, seen.value, props.darts)));
 
 const { paint } = useMapPainter(canvas, () => ({ blank: props.blank, view: seen.value, order: order.value, figures: figures.value, width: width.value, height: height.value, thin: props.formed })); // prettier-ignore
 onMounted(paint);
-watch([seen, order, figures, () => settings.light], paint, { flush: 'post' });
+// What takes long is worked out when it is painted, in a task of its own.
+watch([() => props.blank, () => props.formed, width, height, turn, () => props.quantity, limit, () => settings.light], paint, { flush: 'post' }); // prettier-ignore
 
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 const shownAs = (value: number) => (props.quantity === 'thickness' ? lengths.length(value * props.thickness) : percent(value)); // prettier-ignore

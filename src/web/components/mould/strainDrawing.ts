@@ -59,6 +59,7 @@ interface View {
   readonly air: number;
 }
 
+/** Places on the plane of the picture (mm), changed into places on the screen. */
 function fitted(u: Float64Array, v: Float64Array, near: Float64Array, { width, height, air }: View): Projected {
   let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
   for (let index = 0; index < u.length; index += 1) {
@@ -71,13 +72,11 @@ function fitted(u: Float64Array, v: Float64Array, near: Float64Array, { width, h
   }
   const scale = Math.max(0.05, Math.min((width - 2 * air) / (x1 - x0), (height - 2 * air) / (y1 - y0)));
   const middle = [(x0 + x1) / 2, (y0 + y1) / 2] as const;
-  return {
-    x: u.map((value) => width / 2 + scale * (value - middle[0])),
-    y: v.map((value) => height / 2 - scale * (value - middle[1])),
-    near,
-    scale,
-    middle,
-  };
+  for (let index = 0; index < u.length; index += 1) {
+    u[index] = width / 2 + scale * ((u[index] as number) - middle[0]);
+    v[index] = height / 2 - scale * ((v[index] as number) - middle[1]);
+  }
+  return { x: u, y: v, near, scale, middle };
 }
 
 /** The flat blank seen from above. */
@@ -113,10 +112,39 @@ export function formedView({ mesh }: Blank, view: View, round: number, up: numbe
 /** Triangles in the order in which they are painted: what lies behind first. */
 export function paintOrder({ mesh }: Blank, { near }: Projected, flat: boolean): Uint32Array {
   const { triangles } = mesh;
-  const order = Uint32Array.from({ length: triangles.length / 3 }, (_, index) => index);
+  const order = new Uint32Array(triangles.length / 3);
+  for (let index = 0; index < order.length; index += 1) order[index] = index;
   if (flat) return order;
-  const depth = Float64Array.from(order, (index) => (near[triangles[3 * index] as number] as number) + (near[triangles[3 * index + 1] as number] as number) + (near[triangles[3 * index + 2] as number] as number)); // prettier-ignore
-  return order.sort((one, other) => (depth[one] as number) - (depth[other] as number));
+  const depth = new Float64Array(order.length);
+  for (let at = 0; at < triangles.length; at += 1) {
+    const index = Math.floor(at / 3);
+    depth[index] = (depth[index] as number) + (near[triangles[at] as number] as number);
+  }
+  return behindFirst(depth);
+}
+
+/** So many depths are told apart when triangles are put in order. */
+const DEPTHS = 1 << 16;
+
+/** Indices from the least depth to the greatest, counted into steps: comparing each with each takes too long while a piece is turned. */
+function behindFirst(depth: Float64Array): Uint32Array {
+  let [least, greatest] = [Infinity, -Infinity];
+  for (const one of depth) {
+    if (one < least) least = one;
+    if (one > greatest) greatest = one;
+  }
+  const per = greatest > least ? (DEPTHS - 1) / (greatest - least) : 0;
+  const step = (index: number) => Math.floor(((depth[index] as number) - least) * per);
+  const from = new Uint32Array(DEPTHS + 1);
+  for (let index = 0; index < depth.length; index += 1) from[step(index) + 1] = (from[step(index) + 1] as number) + 1;
+  for (let at = 1; at <= DEPTHS; at += 1) from[at] = (from[at] as number) + (from[at - 1] as number);
+  const order = new Uint32Array(depth.length);
+  for (let index = 0; index < depth.length; index += 1) {
+    const at = step(index);
+    order[from[at] as number] = index;
+    from[at] = (from[at] as number) + 1;
+  }
+  return order;
 }
 
 /** The figures of a blank at a place on the screen; null beside it. */

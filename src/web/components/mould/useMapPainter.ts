@@ -44,29 +44,34 @@ function show(pen: CanvasRenderingContext2D, picture: ImageData, sharp: number, 
 
 /** Paints the map of a blank on a canvas, a little at a time; a new painting ends the one before. */
 export function useMapPainter(canvas: Readonly<Ref<HTMLCanvasElement | null>>, what: () => Painted) {
-  const ladder = mapLadder();
+  let ladder: Uint8ClampedArray | null = null;
   let next: ReturnType<typeof setTimeout> | undefined;
 
   function paint(): void {
+    clearTimeout(next);
+    next = setTimeout(begin);
+  }
+
+  function begin(): void {
     const pen = canvas.value?.getContext('2d');
     const painted = what();
     if (!pen || painted.width === 0 || painted.height === 0) return;
     const { blank, view, order, figures, width, height } = painted;
     const sharp = window.devicePixelRatio || 1;
+    const shades = (ladder ??= mapLadder());
     const picture = pen.createImageData(Math.round(width * sharp), Math.round(height * sharp));
     let from = 0;
     const go = () => {
       const until = performance.now() + AT_ONCE.ms;
       while (from < order.length && performance.now() < until) {
         const to = Math.min(order.length, from + AT_ONCE.triangles);
-        paintMap(picture, blank, view, order, figures, { sharp, ladder, ink: INK, from, to });
+        paintMap(picture, blank, view, order, figures, { sharp, ladder: shades, ink: INK, from, to });
         from = to;
       }
       if (from < order.length) next = setTimeout(go);
       else show(pen, picture, sharp, painted);
     };
-    clearTimeout(next);
-    go();
+    next = setTimeout(go);
   }
 
   onUnmounted(() => clearTimeout(next));

@@ -1,0 +1,90 @@
+import type { Design } from '../../contract/api.ts';
+import { mouldOfMesh } from '../../core/mould/importedMould.ts';
+import { newTarget, type Target } from '../../core/piece/target.ts';
+import { dropDraft, heldDraft, holdDraft } from './draft.ts';
+
+const kept = new Map<string, string>();
+/** Texts longer than this do not go in. */
+let room = Infinity;
+beforeEach(() => {
+  kept.clear();
+  room = Infinity;
+  Object.assign(globalThis, {
+    localStorage: {
+      getItem: (name: string) => kept.get(name) ?? null,
+      setItem: (name: string, text: string) => {
+        if (text.length > room) throw new Error('full');
+        kept.set(name, text);
+      },
+      removeItem: (name: string) => kept.delete(name),
+    },
+  });
+});
+
+const moulded = (depth: number): Target => ({
+  ...newTarget('Dish'),
+  form: mouldOfMesh({
+    positions: Float64Array.from([0, 0, 0, 50, 0, depth, 0, 50, depth, -50, 0, depth, 0, -50, depth]),
+    triangles: Uint32Array.from([0, 1, 2, 0, 2, 3, 0, 3, 4, 0, 4, 1]),
+  }),
+});
+const designOf = (target: Target, revision = 2): Design => ({ id: 'd', name: target.name, target, revision, createdAt: '', updatedAt: '' }); // prettier-ignore
+const renamed = (target: Target): Target => ({ ...target, name: 'Deep dish' });
+const settled = () => new Promise((resolve) => setTimeout(resolve));
+const none = () => Promise.reject(new Error('is not asked for'));
+
+describe('a draft', () => {
+  it.each([
+    ['a piece without a mesh', newTarget('Tumbler'), newTarget('Cup')],
+    ['a new mould on a piece without one', newTarget('Tumbler'), moulded(20)],
+    ['another mould', moulded(20), moulded(30)],
+  ])('comes back as it was held: %s', async (_, before, after) => {
+    holdDraft(designOf(before), after);
+    await settled();
+    expect(await heldDraft('d', none)).toEqual({ target: after, baseRevision: 2 });
+    expect(await heldDraft('other', none)).toBeNull();
+    dropDraft('d');
+    expect(kept.size).toBe(0);
+  });
+
+  it('of the same mould takes its lists from the revision that it was made from, and is short', async () => {
+    const before = moulded(20);
+    holdDraft(designOf(before, 7), renamed(before));
+    await settled();
+    expect([...kept.keys()]).toHaveLength(1);
+    expect([...kept.values()][0]).not.toContain('50');
+    const asked: number[] = [];
+    const held = await heldDraft('d', (revision) => {
+      asked.push(revision);
+      return Promise.resolve(before);
+    });
+    expect(held).toEqual({ target: renamed(before), baseRevision: 7 });
+    expect(asked).toEqual([7]);
+  });
+
+  it('writes the lists of a new mould once', async () => {
+    const after = moulded(20);
+    const base = designOf(newTarget('Tumbler'));
+    holdDraft(base, after);
+    await settled();
+    const lists = [...kept].find(([name]) => name.includes('mesh'));
+    if (!lists) throw new Error('the lists are stored apart');
+    kept.delete(lists[0]);
+    holdDraft(base, renamed(after));
+    await settled();
+    expect([...kept.keys()].some((name) => name.includes('mesh'))).toBe(false);
+    // Without them nothing is offered.
+    expect(await heldDraft('d', none)).toBeNull();
+    dropDraft('d');
+  });
+
+  it('that does not go into the store is let be, and what cannot be read is none', async () => {
+    room = 10;
+    holdDraft(designOf(newTarget('Tumbler')), moulded(20));
+    await settled();
+    expect(kept.size).toBe(0);
+    dropDraft('d');
+    kept.set('fawn-draft:d', '{"target":');
+    expect(await heldDraft('d', none)).toBeNull();
+  });
+});
