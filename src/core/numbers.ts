@@ -54,6 +54,12 @@ export function root(f: (x: number) => number, low: number, high: number): numbe
   return (from + to) / 2;
 }
 
+/** Some work, done when it is first asked for and never again. */
+export function onDemand<V>(work: () => V): () => V {
+  let known: { readonly value: V } | null = null;
+  return () => (known ??= { value: work() }).value;
+}
+
 /** What is known by a name, or made now; of more than `most` the oldest is forgotten. */
 export function remembered<V>(known: Map<string, V>, name: string, make: () => V, most: number): V {
   const value = known.has(name) ? (known.get(name) as V) : make();

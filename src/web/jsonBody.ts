@@ -7,7 +7,7 @@ import { listsOf } from './workers/blankWork.ts';
  */
 export function jsonBody(body: object): string | Blob {
   const { target, ...rest } = body as { target?: Target };
-  if (target?.form.kind !== 'mesh') return JSON.stringify(body);
+  if (target?.form?.kind !== 'mesh') return JSON.stringify(body);
   const lists = listsOf(target.form);
   if (!lists) return JSON.stringify(body);
   const { form, ...others } = target;

@@ -1,21 +1,19 @@
-import { once, remembered } from '../numbers.ts';
+import { onDemand, once, remembered } from '../numbers.ts';
 import { hull, hullReach } from '../outline/hull.ts';
 import { inward } from '../outline/plan.ts';
 import { type Support } from '../outline/support.ts';
 import { borderOf, type Mesh } from '../mesh/mesh.ts';
 import type { Reach, Standing } from '../piece/standing.ts';
 import { faceMesh, meshOf, offsetsOf, type DrapedTarget } from './draped.ts';
-import { mouldSurface } from './mouldSurface.ts';
+import { hollowBelowRim, mouldMeasures } from './mouldMeasures.ts';
+import { mouldSurface, type Point3 } from './mouldSurface.ts';
 
-/** Vertices with which volume and silhouettes are measured. */
-const MEASURED = 900;
-
-/** Points of a silhouette's side. */
+/** Rows of an imported mould's silhouette. */
 const ROWS = 24;
 
 interface Box {
-  readonly least: readonly [number, number, number];
-  readonly greatest: readonly [number, number, number];
+  readonly least: Point3;
+  readonly greatest: Point3;
 }
 
 const boxOf = once(({ positions }: Mesh): Box => {
@@ -82,6 +80,24 @@ function lifted(reaches: readonly Reach[], by: number): Reach[] {
   return reaches.map(([z, left, right]): Reach => [z + by, left, right]);
 }
 
+/** Where a growing figure passes 0, between 0 and 1: the false position, its kept end halved (Illinois). */
+function shareAt(figure: (share: number) => number): number {
+  let [low, high] = [0, 1];
+  let [below, above] = [figure(0), figure(1)];
+  if (below >= 0) return 0;
+  if (above <= 0) return 1;
+  let before = 0;
+  for (let step = 0; step < 60 && high - low > 1e-12; step += 1) {
+    const share = (low * above - high * below) / (above - below);
+    const value = figure(share);
+    if (Math.abs(value) < 1e-9) return share;
+    if (value < 0) [low, below, above] = [share, value, before < 0 ? above / 2 : above];
+    else [high, above, below] = [share, value, before > 0 ? below / 2 : below];
+    before = value;
+  }
+  return (low + high) / 2;
+}
+
 /** The level outline of a face at a height: each tangent of the wall's section where it stands at that height. */
 function sectionAt(target: DrapedTarget, offset: number, height: number): Support {
   if (target.form.kind !== 'mould') return hullOf(faceMesh(target, 'outer', 0));
@@ -95,13 +111,7 @@ function sectionAt(target: DrapedTarget, offset: number, height: number): Suppor
       const long = Math.hypot(dx, dz) || 1;
       return [foot.h(phi) + across * out + (offset * dz) / long, depth * up - (offset * dx) / long] as const;
     };
-    let [low, high] = [0, 1];
-    for (let step = 0; step < 24; step += 1) {
-      const middle = (low + high) / 2;
-      if (at(middle)[1] < height) low = middle;
-      else high = middle;
-    }
-    return at((low + high) / 2)[0];
+    return at(shareAt((share) => at(share)[1] - height))[0];
   };
   const by = 1e-4;
   return { h: reach, slope: (phi) => (reach(phi + by) - reach(phi - by)) / (2 * by), flats: [] };
@@ -143,16 +153,35 @@ export function drapedStanding(target: DrapedTarget): Standing {
   return remembered(measured(meshOf(form)), name, () => newStanding(target), SLABS);
 }
 
+/** What is measured of a face of the slab: its box, its silhouette from below, and the hollow below the lowest place of its rim. */
+interface Face {
+  readonly least: Point3;
+  readonly greatest: Point3;
+  readonly silhouette: readonly Reach[];
+  readonly hollow: () => number;
+}
+
+function faceOf(target: DrapedTarget, face: 'inner' | 'outer'): Face {
+  const { form } = target;
+  if (form.kind === 'mould') {
+    const surface = mouldSurface(form);
+    const offset = offsetsOf(target)[face];
+    return { ...mouldMeasures(surface, offset), hollow: () => hollowBelowRim(surface, offset) };
+  }
+  const mesh = faceMesh(target, face, 0);
+  return { ...boxOf(mesh), silhouette: silhouette(mesh), hollow: () => volumeBelow(mesh, lowestRim(mesh)) };
+}
+
 function newStanding(target: DrapedTarget): Standing {
   const offsets = offsetsOf(target);
-  const [inner, outer] = [faceMesh(target, 'inner', MEASURED), faceMesh(target, 'outer', MEASURED)];
-  const [innerBox, outerBox] = [boxOf(inner), boxOf(outer)];
-  const lift = -Math.min(outerBox.least[2], innerBox.least[2]);
-  const inside = lifted(silhouette(inner), lift);
-  const height = Math.max(innerBox.greatest[2], outerBox.greatest[2]) + lift;
+  const [inner, outer] = [faceOf(target, 'inner'), faceOf(target, 'outer')];
+  const lift = -Math.min(outer.least[2], inner.least[2]);
+  const inside = lifted(inner.silhouette, lift);
+  const height = Math.max(inner.greatest[2], outer.greatest[2]) + lift;
+  const hollow = onDemand(inner.hollow);
   const flange = target.form.flange ?? 0;
   const ledge = height - target.slab.wall;
-  const outside = withFlange(lifted(silhouette(outer), lift), flange, ledge, height);
+  const outside = withFlange(lifted(outer.silhouette, lift), flange, ledge, height);
   const rim = outside.at(-1) ?? [height, 0, 0];
   const across = (box: Box, more = 0): readonly [number, number] => [box.greatest[0] - box.least[0] + 2 * more, box.greatest[1] - box.least[1] + 2 * more]; // prettier-ignore
   const outerAt = (z: number) => {
@@ -162,14 +191,16 @@ function newStanding(target: DrapedTarget): Standing {
   const section = (z: number) => ({ outer: outerAt(z), inner: sectionAt(target, offsets.inner, z - lift) });
   return {
     height,
-    floor: innerBox.least[2] + lift,
+    floor: inner.least[2] + lift,
     outer: outside,
     rim,
     hollow: inside,
-    mouth: across(innerBox),
-    across: across(outerBox, flange),
+    mouth: across(inner),
+    across: across(outer, flange),
     section,
-    hollowVolume: volumeBelow(inner, lowestRim(inner)),
+    get hollowVolume() {
+      return hollow();
+    },
   };
 }
 

@@ -1,6 +1,7 @@
 import type { Mesh } from '../mesh/mesh.ts';
-import { movedMould, type Bearing, type MouldSurface, type MovedMould, type Point3 } from './mouldSurface.ts';
+import { movedMould, type MouldSurface, type MovedMould, type Point3 } from './mouldSurface.ts';
 import { ringMesh, ringShares, type Ring } from './ringMesh.ts';
+import type { Bearing } from './roundTable.ts';
 
 /** Least number of points on a ring, and of rings on a wall, so that a coarse mesh is still round. */
 const LEAST_ROUND = 6;

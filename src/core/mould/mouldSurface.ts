@@ -1,16 +1,11 @@
-import { TAU } from '../numbers.ts';
+import { onDemand } from '../numbers.ts';
 import { between, inward, pointAt, supportOf } from '../outline/plan.ts';
 import { planArea } from '../outline/planMeasures.ts';
 import { turned, type Support } from '../outline/support.ts';
 import type { MouldForm } from './mouldForm.ts';
+import { roundTable, type Bearing, type RoundTable, type TightCorner } from './roundTable.ts';
 
 export type Point3 = readonly [number, number, number];
-
-/** A place round a mould: the normal of its outline, and how far along a flat edge (0 to 1; 0 where it is round). */
-export interface Bearing {
-  readonly phi: number;
-  readonly along: number;
-}
 
 /** A step of the wall's profile: shares out and up, and how they grow. */
 interface ProfileStep {
@@ -121,20 +116,17 @@ function normalAt({ cos, sin, across }: Side, depth: number, { outBy, upBy }: Pr
   return [(cos * rise) / long, (sin * rise) / long, -out / long];
 }
 
-/** A sharp inner corner of the outlines, from one flat edge's normal to the next, where a slab in a hollow is mitred. */
-interface TightCorner {
-  readonly from: number;
-  readonly to: number;
-}
-
 function radiusBetween(shape: Support, from: number, to: number): number {
   const [x0, y0] = pointAt(shape, from, 'after');
   const [x1, y1] = pointAt(shape, to, 'before');
   return Math.hypot(x1 - x0, y1 - y0) / (2 * Math.sin((to - from) / 2));
 }
 
-/** A mould's surface moved along its normals: out of the piece (mm, positive, as on a hump) or into it (as in a hollow). */
-export interface MovedMould {
+/**
+ * A mould's surface moved along its normals: out of the piece (mm, positive, as on a hump) or into it (as in a hollow), with
+ * places once round by shares of the girth half way up.
+ */
+export interface MovedMould extends RoundTable {
   /** The floor's edge, or null where there is no floor; the wall begins there. */
   readonly floorAt: (bearing: Bearing) => Point3;
   /** Round the floor's sharp edge, 0 to 1. */
@@ -144,13 +136,9 @@ export interface MovedMould {
   readonly floor: number;
   /** The edge is rounded by the offset. */
   readonly turning: boolean;
-  /** Places once round, by shares of the girth half way up; `kept` are the ends of flat edges. */
-  readonly bearingAt: (share: number) => Bearing;
-  readonly kept: readonly number[];
+  /** The place that faces a direction (radians): where a level line reaches furthest towards it. */
+  readonly facing: (phi: number) => Bearing;
 }
-
-/** Steps in which the girth is measured for the places round a mould. */
-const ROUND_STEPS = 1440;
 
 /** Moves a mould's surface along its normals by a distance (mm). */
 export function movedMould(surface: MouldSurface, distance: number): MovedMould {
@@ -223,68 +211,22 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
       const level = Math.hypot(u, v);
       return shifted([place, [(u / level) * Math.cos(angle), (v / level) * Math.cos(angle), -Math.sin(angle)]]);
     });
-  const round = roundTable(distance > 0 ? inward(middle, -distance) : middle, tight);
+  const facing = (phi: number): Bearing => {
+    const corner = tight.find(({ from, to }) => turned(phi - from) > 1e-9 && turned(phi - from) < turned(to - from) - 1e-9); // prettier-ignore
+    return corner ? { phi: corner.from, along: 1 } : { phi, along: 0 };
+  };
+  // The places round a mould take long to find: only who asks for them waits.
+  const round = onDemand(() => roundTable(distance > 0 ? inward(middle, -distance) : middle, tight));
   return {
     floorAt: (bearing) => (turning ? edgeAt(bearing, 0) : wallAt(bearing, 0)),
     edgeAt,
     wallAt,
     floor: -distance,
     turning,
-    ...round,
+    facing,
+    bearingAt: (share) => round().bearingAt(share),
+    get kept() {
+      return round().kept;
+    },
   };
-}
-
-/** Places by shares of an outline's girth. What lies within a mitred corner has no length. */
-function roundTable(shape: Support, tight: readonly TightCorner[]): Pick<MovedMould, 'bearingAt' | 'kept'> {
-  const rows: { readonly share: number; readonly bearing: Bearing }[] = [];
-  const { flats } = shape;
-  const breaks = flats.length > 0 ? flats : [0];
-  const kept: number[] = [];
-  let length = 0;
-  const add = (by: number, bearing: Bearing) => {
-    length += by;
-    rows.push({ share: length, bearing });
-  };
-  breaks.forEach((from, index) => {
-    const next = breaks[(index + 1) % breaks.length] ?? from;
-    const to = from + (turned(next - from) || TAU);
-    if (flats.length > 0) {
-      const [x0, y0] = pointAt(shape, from, 'before');
-      const [x1, y1] = pointAt(shape, from, 'after');
-      kept.push(length);
-      add(0, { phi: from, along: 0 });
-      add(Math.hypot(x1 - x0, y1 - y0), { phi: from, along: 1 });
-      kept.push(length);
-    } else add(0, { phi: from, along: 0 });
-    if (tight.some((corner) => turned(corner.from - from + 1e-6) < 2e-6)) return;
-    const steps = Math.max(1, Math.ceil((ROUND_STEPS * (to - from)) / TAU));
-    let [x, y] = pointAt(shape, from, 'after');
-    for (let step = 1; step <= steps; step += 1) {
-      const phi = from + ((to - from) * step) / steps;
-      const [nextX, nextY] = pointAt(shape, phi, step === steps ? 'before' : 'after');
-      // The next flat edge's own start stands for the end of this curve.
-      const last = step === steps && flats.length > 0;
-      add(Math.hypot(nextX - x, nextY - y), last ? { phi: next, along: 0 } : { phi, along: 0 });
-      [x, y] = [nextX, nextY];
-    }
-  });
-  const bearingAt = (share: number): Bearing => {
-    const wanted = Math.max(0, Math.min(1, share)) * length;
-    let [low, high] = [0, rows.length - 1];
-    while (high - low > 1) {
-      const half = (low + high) >> 1;
-      if ((rows[half]?.share ?? 0) <= wanted) low = half;
-      else high = half;
-    }
-    const [one, other] = [rows[low], rows[high]];
-    if (!one || !other) return { phi: 0, along: 0 };
-    const f = other.share > one.share ? (wanted - one.share) / (other.share - one.share) : 0;
-    if (f < 1e-9) return one.bearing;
-    if (f > 1 - 1e-9) return other.bearing;
-    if (one.bearing.phi === other.bearing.phi) return { phi: one.bearing.phi, along: one.bearing.along + f * (other.bearing.along - one.bearing.along) }; // prettier-ignore
-    const by = turned(other.bearing.phi - one.bearing.phi) || TAU;
-    return { phi: turned(one.bearing.phi + f * (by > Math.PI ? by - TAU : by)), along: 0 };
-  };
-  const shares = kept.map((at) => at / length);
-  return { bearingAt, kept: [...new Set(shares)].filter((share) => share < 1 - 1e-12) };
 }

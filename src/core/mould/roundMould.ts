@@ -1,5 +1,6 @@
 import type { MouldForm } from './mouldForm.ts';
-import { mouldSurface, movedMould, type Bearing, type Point3 } from './mouldSurface.ts';
+import { mouldSurface, movedMould, type Point3 } from './mouldSurface.ts';
+import type { Bearing } from './roundTable.ts';
 
 /** The three radii of a round mould's blank, without margin (wet mm). */
 export interface RoundBlank {

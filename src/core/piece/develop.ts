@@ -72,14 +72,15 @@ export interface Development {
  * Develops a target into flat parts (geometry: the form's own section, seams, edges). All lengths wet mm unless they say fired.
  *
  * @param bench the potter's hand and slab, which some of the advice rests on
- * @param blank the blank of a draped target as it was laid; a quick one is laid when it is left out
+ * @param blank the blank of a draped target as it was laid; a quick one is laid when it is left out, and with null it has
+ *   no parts yet
  * @throws FaultError with every fault when the target cannot be made
  * @example develop(newTarget('Rack tumbler')).numbers.wrapLength // 281.03
  */
-export function develop(target: Target, bench: Bench = DEFAULT_BENCH, blank?: Blank): Development {
+export function develop(target: Target, bench: Bench = DEFAULT_BENCH, blank?: Blank | null): Development {
   const faults = checkTarget(target);
   if (faults.length > 0) throw new FaultError(faults);
-  const form = blank && isDraped(target) ? developDraped(target, blank) : kindOf(target).develop(target);
+  const form = blank !== undefined && isDraped(target) ? developDraped(target, blank) : kindOf(target).develop(target);
   const { numbers } = form;
   const { marks, seam } = target;
   const own = markedParts(target, form);

@@ -1,4 +1,5 @@
 import { onScopeDispose, ref } from 'vue';
+import type { Blank } from '../../core/mould/blank.ts';
 import type { BlankQuestion, BlankReply } from '../workers/blankWork.ts';
 
 /** Asks the worker for one thing at a time: a new question, or `stop`, ends the work on the last one. */
@@ -16,8 +17,8 @@ export function useBlankWork() {
     giveUp = () => undefined;
   }
 
-  /** The answer, or null when it was stopped. */
-  function ask(question: BlankQuestion): Promise<BlankReply | null> {
+  /** The answer, or null when it was stopped; what is found on the way goes to `early`. */
+  function ask(question: BlankQuestion, early?: (blank: Blank) => void): Promise<BlankReply | null> {
     stop();
     const own = new Worker(new URL('../workers/blank.worker.ts', import.meta.url), { type: 'module' });
     worker = own;
@@ -34,6 +35,7 @@ export function useBlankWork() {
       giveUp = () => resolve(null);
       own.onmessage = ({ data }: MessageEvent<BlankReply>) => {
         if (data.kind === 'far') far.value = data.share;
+        else if (data.kind === 'early') early?.(data.blank);
         else end(data);
       };
       own.onerror = () => end({ kind: 'failed', rule: 'the work stopped: try again' });

@@ -7,7 +7,7 @@ import { nextTask } from './nextTask.ts';
 import { useBlankWork } from './useBlankWork.ts';
 
 /** Pause after the last change before the fine blank is laid (ms). */
-const LAY_AFTER = 250;
+const LAY_AFTER = 500;
 
 /** What of a target its blank depends on. */
 function sameBlank(one: Target, other: Target): boolean {
@@ -18,6 +18,8 @@ function sameBlank(one: Target, other: Target): boolean {
 export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
   const work = useBlankWork();
   const laid = shallowRef<{ readonly target: Target; readonly blank: Blank } | null>(null);
+  /** Before any fine blank of a piece. */
+  const early = shallowRef<typeof laid.value>(null);
   const trouble = shallowRef('');
   const stopped = shallowRef<Target | null>(null);
   let timer: ReturnType<typeof setTimeout> | undefined;
@@ -26,12 +28,21 @@ export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
     const wanted = target.value;
     if (!isDraped(wanted)) return;
     stopped.value = null;
-    const reply = await work.ask(packed('lay', wanted));
+    const reply = await work.ask(packed('lay', wanted, last.value === null), (blank) => {
+      early.value = { target: wanted, blank };
+    });
     await nextTask();
     if (reply?.kind === 'laid') laid.value = { target: wanted, blank: reply.blank };
     if (reply?.kind === 'failed') trouble.value = reply.rule;
   }
 
+  const blank = computed(() => (laid.value && sameBlank(laid.value.target, target.value) ? laid.value.blank : null));
+  /** The last blank of this piece, too old to give advice by: it stays on the table until the next one is laid. */
+  const last = computed(() => {
+    const found = laid.value ?? early.value;
+    const same = found && isDraped(target.value) && found.target.form.kind === target.value.form.kind;
+    return same ? { ...found.blank, fine: false } : null;
+  });
   watch(
     target,
     (now) => {
@@ -40,21 +51,15 @@ export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
       if (!isDraped(now)) return work.stop();
       if (laid.value && sameBlank(laid.value.target, now)) return;
       work.stop();
-      timer = setTimeout(() => void lay(), LAY_AFTER);
+      timer = setTimeout(() => void lay(), last.value ? LAY_AFTER : 0);
     },
     { immediate: true },
   );
 
-  const blank = computed(() => (laid.value && sameBlank(laid.value.target, target.value) ? laid.value.blank : null));
-  /** The last blank of this piece, too old to give advice by: it stays on the table until the next one is laid. */
-  const last = computed(() =>
-    laid.value && isDraped(target.value) && laid.value.target.form.kind === target.value.form.kind
-      ? { ...laid.value.blank, fine: false }
-      : null,
-  );
   /** Another piece is laid on the table. */
   const clear = () => {
     laid.value = null;
+    early.value = null;
   };
   const stop = () => {
     clearTimeout(timer);

@@ -39,9 +39,7 @@ export const usePiece = defineStore('piece', () => {
   const theirs = shallowRef<Design | null>(null);
   const bench = useBench();
   const laying = useFineBlank(target);
-  const developed = computed(() =>
-    develop(target.value, bench.bench, laying.blank.value ?? laying.last.value ?? undefined),
-  );
+  const developed = computed(() => develop(target.value, bench.bench, laying.blank.value ?? laying.last.value));
   /** What the fields and figures beside the table show: a key or a drag is answered on the table first. */
   const beside = afterPaint(() => ({ target: target.value, developed: developed.value }));
 

@@ -3,8 +3,13 @@ import { ref, shallowRef } from 'vue';
 import type { Design } from '../../contract/api.ts';
 import type { Target } from '../../core/piece/target.ts';
 import { newTarget } from '../../core/piece/target.ts';
+import { elevation } from '../../core/piece/elevation.ts';
 import { api } from '../api.ts';
+import { nextTask } from '../composables/nextTask.ts';
 import { useConnection } from './connection.ts';
+
+/** Drawings are worked out for so long at a time (ms). */
+const DRAW_AT_ONCE = 10;
 
 /** The designs on the shelf, in the order in which they came. */
 export const useShelf = defineStore('shelf', () => {
@@ -28,9 +33,26 @@ export const useShelf = defineStore('shelf', () => {
 
   async function load(): Promise<void> {
     const found = await attempt(api.list);
-    if (found) designs.value = found;
+    if (found) designs.value = await drawn(found);
     state.value = found ? 'ready' : designs.value.length > 0 ? 'ready' : 'failed';
     if (!found) connection.whenBack(() => void load());
+  }
+
+  /** Designs with their drawings worked out, a few at a time, so that the page answers meanwhile; what has not changed stays. */
+  async function drawn(found: readonly Design[]): Promise<Design[]> {
+    const known = new Map(designs.value.map((design) => [design.id, design]));
+    const same = found.map((design) => {
+      const before = known.get(design.id);
+      return before?.revision === design.revision ? before : design;
+    });
+    let from = performance.now();
+    for (const { target } of same) {
+      elevation(target, 'fired');
+      if (performance.now() - from < DRAW_AT_ONCE) continue;
+      await nextTask();
+      from = performance.now();
+    }
+    return same;
   }
 
   function create(target: Target = newTarget(freshName())): Promise<Design | null> {

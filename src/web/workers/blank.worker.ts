@@ -1,4 +1,5 @@
 import { layBlank } from '../../core/mould/blank.ts';
+import type { DrapedTarget } from '../../core/mould/draped.ts';
 import { proposeDarts } from '../../core/mould/proposeDarts.ts';
 import { buffersOf, prepared, readReady, unpacked, type BlankQuestion, type BlankReply } from './blankWork.ts';
 
@@ -8,12 +9,21 @@ const port = self as unknown as {
   postMessage: (reply: BlankReply, handedOver?: Transferable[]) => void;
 };
 const answer = (reply: BlankReply) => port.postMessage(reply, buffersOf(reply));
+/** A quick blank, to be drawn until the fine one is there. */
+function early(target: DrapedTarget): void {
+  try {
+    port.postMessage({ kind: 'early', blank: layBlank(target, 'quick') });
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+  }
+}
 port.onmessage = ({ data }) => {
   const step = (share: number) => port.postMessage({ kind: 'far', share });
   try {
     if (data.kind === 'read') return answer(readReady(data.name, data.bytes));
     if (data.kind === 'prepare') return answer(prepared(data.mesh));
     const target = unpacked(data.target, data.mesh);
+    if (data.early) early(target);
     if (data.kind === 'lay') answer({ kind: 'laid', blank: layBlank(target, 'fine', { step }) });
     else answer({ kind: 'proposed', proposal: proposeDarts(target, { step }) });
   } catch (error) {

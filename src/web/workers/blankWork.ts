@@ -11,7 +11,12 @@ import type { DartProposal } from '../../core/mould/proposeDarts.ts';
  * that was read before. A mesh goes apart, as plain figures.
  */
 export type BlankQuestion =
-  | { readonly kind: 'lay' | 'propose'; readonly target: DrapedTarget; readonly mesh: Mesh | null }
+  | {
+      readonly kind: 'lay' | 'propose';
+      readonly target: DrapedTarget;
+      readonly mesh: Mesh | null;
+      readonly early: boolean;
+    }
   | { readonly kind: 'read'; readonly name: string; readonly bytes: Uint8Array }
   | { readonly kind: 'prepare'; readonly mesh: Mesh };
 
@@ -22,21 +27,21 @@ export interface ReadyMesh {
   readonly lists: Blob;
 }
 
-/** What it tells: how far it is (0 to 1), what it found, or why it found nothing. */
+/** What it tells: how far it is (0 to 1), what it found (a quick blank early, when it is asked for), or why it found nothing. */
 export type BlankReply =
   | { readonly kind: 'far'; readonly share: number }
-  | { readonly kind: 'laid'; readonly blank: Blank }
+  | { readonly kind: 'early' | 'laid'; readonly blank: Blank }
   | { readonly kind: 'proposed'; readonly proposal: DartProposal }
   | { readonly kind: 'ready'; readonly ready: ReadyMesh }
   | { readonly kind: 'refused'; readonly rule: string }
   | { readonly kind: 'failed'; readonly rule: string };
 
 /** A target as it is sent: without the lists of an imported mesh, which take long to copy. */
-export function packed(kind: 'lay' | 'propose', target: DrapedTarget): BlankQuestion {
+export function packed(kind: 'lay' | 'propose', target: DrapedTarget, early = false): BlankQuestion {
   const { form } = target;
   const plain = form.kind === 'mesh' ? { ...target, form: { ...form, vertices: [], triangles: [] } } : target;
   // What the store holds may be watched: a plain copy is sent.
-  return { kind, target: JSON.parse(JSON.stringify(plain)) as DrapedTarget, mesh: form.kind === 'mesh' ? meshOf(form) : null }; // prettier-ignore
+  return { kind, early, target: JSON.parse(JSON.stringify(plain)) as DrapedTarget, mesh: form.kind === 'mesh' ? meshOf(form) : null }; // prettier-ignore
 }
 
 /** The target that was sent. */

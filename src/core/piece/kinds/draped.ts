@@ -19,9 +19,9 @@ const quickBlank = once((target: DrapedTarget): Blank | null => {
   }
 });
 
-/** Develops a draped target by a blank that has been laid, or by a quick one. */
-export function developDraped(target: DrapedTarget, fine?: Blank): DevelopedForm {
-  const blank = fine ?? quickBlank(target);
+/** Develops a draped target by a blank that has been laid, or by a quick one; with null it has no parts yet. */
+export function developDraped(target: DrapedTarget, laid?: Blank | null): DevelopedForm {
+  const blank = laid === undefined ? quickBlank(target) : laid;
   if (!blank) return { numbers: { bevelRun: 0 }, parts: [], bendRadius: Infinity };
   const { form } = target;
   const round = form.kind === 'mould' && isRound(form) ? roundBlank(form, offsetsOf(target).neutral) : null;

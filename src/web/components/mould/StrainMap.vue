@@ -8,16 +8,8 @@ import { useSize } from '../../composables/useSize.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useMapPainter } from './useMapPainter.ts';
 import { dartTips, dartTo } from './dartPlaces.ts';
-import {
-  figuresAt,
-  flatView,
-  formedView,
-  mapColour,
-  mapFigures,
-  paintOrder,
-  type MapQuantity,
-  type Projected,
-} from './strainDrawing.ts';
+import { figuresAt, flatView, formedView, paintOrder, type Projected } from './mapViews.ts';
+import { mapColour, mapFigures, type MapQuantity } from './strainDrawing.ts';
 
 /** What the clay must do, drawn on the flat blank or on the formed piece; figures under the pointer, darts by their tips. */
 const props = defineProps<{

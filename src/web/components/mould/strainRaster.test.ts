@@ -1,5 +1,6 @@
 import type { Blank } from '../../../core/mould/blank.ts';
-import type { MapFigures, Projected } from './strainDrawing.ts';
+import type { Projected } from './mapViews.ts';
+import type { MapFigures } from './strainDrawing.ts';
 import { paintMap } from './strainRaster.ts';
 
 /** A square of two triangles, 40 px wide at (5, 5), its figure growing from 0 at the left to 1 at the right. */

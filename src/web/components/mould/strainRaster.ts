@@ -1,5 +1,6 @@
 import type { Blank } from '../../../core/mould/blank.ts';
-import type { MapFigures, Projected } from './strainDrawing.ts';
+import type { Projected } from './mapViews.ts';
+import type { MapFigures } from './strainDrawing.ts';
 
 /** Half the width of a contour line and of the limit's (px), and how strong they are drawn. */
 const LINE = { half: 0.55, strength: 0.5, limitHalf: 1.3 } as const;

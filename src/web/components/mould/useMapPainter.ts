@@ -1,6 +1,7 @@
 import { onUnmounted, type Ref } from 'vue';
 import type { Blank } from '../../../core/mould/blank.ts';
-import { mapLadder, type MapFigures, type Projected } from './strainDrawing.ts';
+import { type Projected } from './mapViews.ts';
+import { mapLadder, type MapFigures } from './strainDrawing.ts';
 import { paintMap } from './strainRaster.ts';
 
 /** What is painted: a blank as it is seen, its triangles in order, its figures, and the room (px); a formed piece has a thin edge. */

@@ -1,6 +1,6 @@
 import type { Blank } from '../../../core/mould/blank.ts';
 import { seeded } from '../../../core/seeded.ts';
-import { flatView, formedView, paintOrder } from './strainDrawing.ts';
+import { flatView, formedView, paintOrder } from './mapViews.ts';
 
 const random = seeded(3);
 const COUNT = 300;
