@@ -3,8 +3,8 @@ import { openTable } from '../e2e/testTable.ts';
 import { percentiles, type Times } from './measure.ts';
 
 /**
- * Watches a field of the page: from each key's input event to the moment when the changed drawing has been laid out.
- * Runs inside the page, as text, since it speaks to the page's own objects.
+ * Watches a field of the page: from each key's input event to the moment when the changed drawing has been laid out, all
+ * of which is done within that event. Runs inside the page, as text, since it speaks to the page's own objects.
  */
 const WATCH = `
   window.keyTimes = [];
@@ -18,14 +18,50 @@ const WATCH = `
   }).observe(document.querySelector('.work-table'), { subtree: true, attributes: true, childList: true, characterData: true });
 `;
 
+/** Fixed sums in the page, about so many ms of them, and the time that they took: how far the machine itself spreads equal work. */
+const SUMS = `
+  (ms) => {
+    const sums = (count) => {
+      const from = performance.now();
+      let sum = 0;
+      for (let at = 1; at < count; at += 1) sum += Math.sin(at) / at;
+      return performance.now() - from + 0 * sum;
+    };
+    window.perMs ??= 1e6 / [0, 0, 0].map(() => sums(1e6)).sort((one, other) => one - other)[1];
+    return sums(ms * window.perMs);
+  }
+`;
+
 /** Pause between keys (ms): a very fast typist's, in which the page has painted what the last key changed. */
 const PAUSE = 60;
 
+/** Before the first key (ms): nobody reads a piece and types into it faster. */
+const SETTLED = 1500;
+
+/** An event of the browser's trace: how long it took (microseconds), and how long of it the page's thread ran at all. */
+interface Traced {
+  readonly name: string;
+  readonly ph: string;
+  readonly dur?: number;
+  readonly tdur?: number;
+  readonly args?: { readonly data?: { readonly type?: string } };
+}
+
+/** What the page's thread worked in each input event (ms), by the browser's own trace: waiting for a processor left out. */
+function worked(trace: string): number[] {
+  const { traceEvents } = JSON.parse(trace) as { traceEvents: readonly Traced[] };
+  return traceEvents
+    .filter(({ name, ph, args }) => name === 'EventDispatch' && ph === 'X' && args?.data?.type === 'input')
+    .map(({ tdur = 0 }) => tdur / 1000);
+}
+
 /**
  * Times from a keystroke in a field to the redrawn pattern (ms), in the real page: the keyboard types over the two digits
- * of a size, now the tens (50 to 90), now the ones.
+ * of a size, now the tens (50 to 90), now the ones. First as the clock has them; then what the page's thread worked, since
+ * on few processors the browser's other threads, the server and this program take their turns in between; then the times
+ * of equal sums at the same pace, by which the spread of the first two is judged.
  */
-export async function keystrokes(design: string, fieldName: string, count: number): Promise<Times> {
+export async function keystrokes(design: string, fieldName: string, count: number): Promise<Times[]> {
   const table = await openTable({ demo: true });
   const browser = await openBrowser();
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
@@ -34,7 +70,9 @@ export async function keystrokes(design: string, fieldName: string, count: numbe
   const field = page.locator(`input[name="${fieldName}"]`);
   await field.fill('80');
   await field.press('Home');
+  await page.waitForTimeout(SETTLED);
   await page.evaluate(WATCH);
+  await browser.startTracing(page, { categories: ['devtools.timeline'] });
   for (let index = 0; index < count; index += 1) {
     const place = index % 2;
     const digit = place === 0 ? 5 + ((index / 2) % 5) : (3 * index) % 10;
@@ -43,9 +81,22 @@ export async function keystrokes(design: string, fieldName: string, count: numbe
     await field.press(String(digit));
     await page.waitForTimeout(PAUSE);
   }
+  const trace = await browser.stopTracing();
   const times = await page.evaluate<number[]>('window.keyTimes');
+  const median = [...times].sort((one, other) => one - other)[times.length >> 1] ?? 1;
+  const sums: number[] = [];
+  for (let index = 0; index < count; index += 1) {
+    sums.push(await page.evaluate<number>(`(${SUMS})(${median})`));
+    await page.waitForTimeout(PAUSE);
+  }
   await browser.close();
   await table.close();
-  if (times.length < count / 2) throw new Error(`only ${times.length} of ${count} keystrokes redrew the pattern`);
-  return percentiles(`keystroke to redrawn pattern, ${design}`, times);
+  const work = worked(trace.toString());
+  for (const list of [times, work])
+    if (list.length < count / 2) throw new Error(`only ${list.length} of ${count} keystrokes redrew the pattern`);
+  return [
+    percentiles(`keystroke to redrawn pattern, ${design}`, times),
+    percentiles(`  of it the page's own work`, work),
+    percentiles('  fixed sums as long, in the same page', sums),
+  ];
 }

@@ -2,6 +2,7 @@ import { DEFAULT_BENCH, type Bench } from '../checks/bench.ts';
 import type { Check } from '../checks/check.ts';
 import { checksOf } from '../checks/checks.ts';
 import { FaultError } from '../errors.ts';
+import { onDemand } from '../numbers.ts';
 import { layBlank, type Blank } from '../mould/blank.ts';
 import { blankFigures, type BlankFigures } from '../mould/blankFigures.ts';
 import { keptArea } from '../mould/blankPart.ts';
@@ -86,18 +87,25 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH, blank?: Bl
   const own = markedParts(target, form);
   const added = additionsOf(target);
   const parts = [...own, ...added.parts];
+  // What stands beside the pattern is worked out when it is asked for: the pattern does not wait for it.
+  const slabs = onDemand(() => slabsNeeded(parts, target.clay.wetDensity));
+  const whole = onDemand(() => finished(target, parts, trimmedOf(target, form)));
+  const checks = onDemand(() => checksOf(target, form, bench).map((check) => ({ ...check, text: writePhrase(check.phrase, { unit: 'mm' }) }))); // prettier-ignore
   return {
     numbers: { ...numbers, ...additionNumbers(target, added) },
     parts,
     ...(added.lumps.length > 0 && { lumps: added.lumps.map((lump) => weighed(lump, target.clay.wetDensity)) }),
     ...(marks?.repeat && { repeats: repeatsOf(own, seam, marks.repeat, form.panels) }),
     ...(form.blank && { blank: blankFigures(form.blank) }),
-    slabs: slabsNeeded(parts, target.clay.wetDensity),
-    finished: finished(target, parts, trimmedOf(target, form)),
-    checks: checksOf(target, form, bench).map((check) => ({
-      ...check,
-      text: writePhrase(check.phrase, { unit: 'mm' }),
-    })),
+    get slabs() {
+      return slabs();
+    },
+    get finished() {
+      return whole();
+    },
+    get checks() {
+      return checks();
+    },
   };
 }
 

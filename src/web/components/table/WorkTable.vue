@@ -7,6 +7,8 @@ import { useLengths } from '../../composables/useLengths.ts';
 import { useSize } from '../../composables/useSize.ts';
 import { whileIdle } from '../../composables/whileIdle.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
+import { checkTarget } from '../../../core/piece/checkTarget.ts';
+import { formSizes } from '../../../core/piece/formSizes.ts';
 import { develop } from '../../../core/piece/develop.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -42,11 +44,16 @@ const layout = computed(
   () => held.value ?? layTable(piece.target, piece.developed, { width: width.value, height: room.value }),
 );
 const places = computed(() => tablePlaces(piece.target, piece.developed, layout.value));
-/** The piece is worked out a few times before the first key (ms in all). */
-const WARM = 250;
+/** The piece is worked out a few times before the first key (ms in all), now one size of it a little larger, now another. */
+const WARM = 400;
 const bench = useBench();
+let rounds = 0;
 const warm = () => {
-  const target = { ...piece.target };
+  const sizes = formSizes(piece.target.form).filter(({ unit }) => unit === 'length');
+  const size = sizes[rounds % sizes.length];
+  rounds += 1;
+  const target = { ...piece.target, ...(size && { form: size.put(Math.round(size.value) + (rounds % 7) / 2) }) };
+  if (checkTarget(target).length > 0) return;
   const developed = develop(target, bench.bench);
   tablePlaces(target, developed, layTable(target, developed, { width: width.value, height: room.value }));
 };
