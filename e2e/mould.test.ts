@@ -86,6 +86,26 @@ describe('moulds', () => {
     expect(visit.now.troubles).toEqual([]);
   });
 
+  it('keeps a mould that was read while the server was away, over a reload of the page', async () => {
+    const page = await onTray();
+    await page.route('**/api/designs/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue())); // prettier-ignore
+    await page.locator('input[name="mould-file"]').setInputFiles(file('bowl.obj', bowl()));
+    await textOf(page.locator('.left'), /Read from a file: 469 vertices/);
+    await textOf(page.getByTestId('keeping'), /held in this browser/);
+    await page.unroute('**/api/designs/*');
+    await page.reload();
+    await textOf(page.locator('.left'), /Read from a file: 469 vertices/);
+    await kept(page);
+    // It is the server's now, lists and all.
+    await page.evaluate('localStorage.clear()');
+    await page.reload();
+    await textOf(page.locator('.left'), /Read from a file: 469 vertices/);
+    await type(page, 'wall', '6');
+    await kept(page);
+    await page.reload();
+    await textOf(page.locator('.left'), /Read from a file: 469 vertices/);
+  });
+
   it('proposes darts until the gather is within the limit, and draws the map on the formed piece', async () => {
     const page = await onTray();
     await page.keyboard.press('2');

@@ -64,6 +64,15 @@ describe('designs', () => {
     expect((await agent.get(`/api/designs/${design.id}/revisions/2`)).body).toMatchObject({ target: tumbler(120) });
   });
 
+  it('send nothing back that was just sent, where the browser wants it so', async () => {
+    const design = await create();
+    const reply = await agent.put(`/api/designs/${design.id}`).set('Prefer', 'return=minimal').send({ target: tumbler(125), baseRevision: 1 }); // prettier-ignore
+    expect(reply.headers['preference-applied']).toBe('return=minimal');
+    expect(reply.body).toMatchObject({ id: design.id, revision: 2 });
+    expect(reply.body).not.toHaveProperty('target');
+    expect((await agent.get(`/api/designs/${design.id}`)).body).toMatchObject({ target: tumbler(125) });
+  });
+
   it('make no new revision when nothing has changed', async () => {
     const design = await create();
     expect(((await put(design, tumbler())).body as Design).revision).toBe(1);

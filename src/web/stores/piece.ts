@@ -17,9 +17,19 @@ const KEEP_AFTER = 500;
 
 /** Whether two targets say the same. The lists of an imported mesh are never changed: they are the same or others. */
 function sameTarget(one: Target, other: Target): boolean {
-  const bare = ({ form, ...rest }: Target) => JSON.stringify([rest, form.kind === 'mesh' ? { ...form, vertices: 0, triangles: 0 } : form]); // prettier-ignore
   const lists = ({ form }: Target) => (form.kind === 'mesh' ? form.vertices : null);
-  return lists(one) === lists(other) && bare(one) === bare(other);
+  return lists(one) === lists(other) && withoutLists(one) === withoutLists(other);
+}
+
+/** A target as text, the lists of an imported mesh left out. */
+function withoutLists({ form, ...rest }: Target): string {
+  return JSON.stringify([rest, form.kind === 'mesh' ? { ...form, vertices: undefined, triangles: undefined } : form]);
+}
+
+/** Whether two targets say the same, though they came on different ways. */
+function equalTargets(one: Target, other: Target): boolean {
+  const lists = ({ form }: Target) => (form.kind === 'mesh' ? JSON.stringify([form.vertices, form.triangles]) : '');
+  return withoutLists(one) === withoutLists(other) && lists(one) === lists(other);
 }
 
 /** Where the newest change is. */
@@ -68,6 +78,8 @@ export const usePiece = defineStore('piece', () => {
       const draft = await heldDraft(id, async (revision) => (revision === found.revision ? found.target : api.revision(id, revision))); // prettier-ignore
       if (!draft || design.value?.id !== id) return;
       if (checkTarget(draft.target).length > 0) return dropDraft(id);
+      // It had arrived, only its acknowledgement was never seen.
+      if (equalTargets(draft.target, found.target)) return dropDraft(id);
       past.value = [found.target];
       target.value = draft.target;
       if (draft.baseRevision === found.revision) void keep();
