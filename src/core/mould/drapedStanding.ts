@@ -73,6 +73,12 @@ const silhouette = once((mesh: Mesh): Reach[] => {
       right[row] = Math.max(right[row] as number, x, other);
     }
   }
+  // The rim is drawn level at its highest place: hardly any of its edges reach exactly so high.
+  for (const vertex of borderOf(mesh) ?? []) {
+    const x = positions[3 * vertex] as number;
+    left[ROWS] = Math.min(left[ROWS] as number, x);
+    right[ROWS] = Math.max(right[ROWS] as number, x);
+  }
   return Array.from(left, (reach, row): Reach => [low + row / per, reach, right[row] as number]).filter(([, from, to]) => to >= from); // prettier-ignore
 });
 

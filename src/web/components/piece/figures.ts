@@ -135,6 +135,11 @@ function addedFigures({ numbers, lumps = [] }: Development): Figure[] {
   ];
 }
 
+/** A mass (g); none while a piece from a mould has no parts yet. */
+function weight(id: FigureId, label: string, grams: number, more: Partial<Figure> = {}): Figure[] {
+  return grams > 0 ? [{ id, label, phrase: [{ grams }], unit: 'none', ...more }] : [];
+}
+
 /** The figures to measure with a ruler, the largest on the screen: lines as they are traced on the face that lies up. */
 export function figuresToMeasure(developed: Development): Figure[] {
   const { numbers, slabs, parts, lumps = [] } = developed;
@@ -153,13 +158,7 @@ export function figuresToMeasure(developed: Development): Figure[] {
       unit: 'length',
       minor: true,
     })),
-    {
-      id: 'weighOut',
-      label: 'Weigh out',
-      phrase: [{ grams: Math.ceil(mass / SCALE_STEP) * SCALE_STEP }],
-      unit: 'none',
-      minor: true,
-    },
+    ...weight('weighOut', 'Weigh out', Math.ceil(mass / SCALE_STEP) * SCALE_STEP, { minor: true }),
   ];
 }
 
@@ -176,6 +175,6 @@ export function finishedFigures({ finished }: Development): Figure[] {
           } as const,
         ]
       : []),
-    { id: 'massFired', label: 'Weighs, fired, about', phrase: [{ grams: finished.mass.fired }], unit: 'none' },
+    ...weight('massFired', 'Weighs, fired, about', finished.mass.fired),
   ];
 }
