@@ -73,8 +73,9 @@ const silhouette = once((mesh: Mesh): Reach[] => {
       right[row] = Math.max(right[row] as number, x, other);
     }
   }
-  // The rim is drawn level at its highest place: hardly any of its edges reach exactly so high.
+  // What of the rim lies in the uppermost row is drawn at its top: hardly any edge reaches exactly so high.
   for (const vertex of borderOf(mesh) ?? []) {
+    if ((positions[3 * vertex + 2] as number) < high - 1 / per) continue;
     const x = positions[3 * vertex] as number;
     left[ROWS] = Math.min(left[ROWS] as number, x);
     right[ROWS] = Math.max(right[ROWS] as number, x);
