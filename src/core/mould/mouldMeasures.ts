@@ -14,7 +14,7 @@ const EDGE_STEPS = 6;
 
 /** Places once round and steps up the wall by which the hollow is measured. */
 const ROUND = 48;
-const UP = 16;
+const UP = 40;
 
 /** A mould's surface moved along its normals, measured from outside without any mesh (mm). */
 export interface MouldMeasures {
