@@ -8,6 +8,7 @@ import { writeTemplate } from '../src/print/writeTemplate.ts';
 import { recordService } from '../src/server/services/records.ts';
 import { designService } from '../src/server/services/designs.ts';
 import { openTable } from '../e2e/testTable.ts';
+import { blocking } from './blocking.ts';
 import { flattenings } from './flattening.ts';
 import { keystrokes } from './keystroke.ts';
 import { searches } from './search.ts';
@@ -76,4 +77,5 @@ report([
   ...(await listTimes()),
   await searches(DESIGNS),
 ]);
+await blocking();
 nesting();
