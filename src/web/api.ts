@@ -58,11 +58,7 @@ async function ready(asked: Promise<Design>): Promise<Design> {
 
 /** What the screens ask of the server. Every verb may throw {@link Refused} or {@link Unreachable}. */
 export const api = {
-  list: async () => {
-    const designs = await ask<Design[]>('/designs');
-    await Promise.all(designs.map(({ target }) => prepareMould(target)));
-    return designs;
-  },
+  list: () => ask<Design[]>('/designs'),
   read: (id: string) => ready(ask<Design>(`/designs/${id}`)),
   create: (target: Target) => ready(ask<Design>('/designs', 'POST', { target })),
   /** The target that was sent is not sent back. */

@@ -143,26 +143,33 @@ export const usePiece = defineStore('piece', () => {
     keeping.value = 'conflict';
   }
 
+  /** The server has what was sent. */
+  function acknowledge(kept: Design, sent: Target): void {
+    if (design.value?.id !== kept.id) return;
+    design.value = kept;
+    if (target.value === sent) {
+      keeping.value = 'kept';
+      trouble.value = '';
+      dropDraft(kept.id);
+    } else {
+      holdDraft(kept, target.value);
+      keeping.value = 'changed';
+    }
+  }
+
   async function sendOnce(current: Design): Promise<void> {
     const sent = target.value;
     keeping.value = 'keeping';
     try {
       const kept = await api.write(current.id, { target: sent, baseRevision: current.revision });
-      if (design.value?.id !== current.id) return;
-      design.value = kept;
-      if (target.value === sent) {
-        keeping.value = 'kept';
-        trouble.value = '';
-        dropDraft(current.id);
-      } else {
-        holdDraft(kept, target.value);
-        keeping.value = 'changed';
-      }
+      acknowledge(kept, sent);
     } catch (error) {
+      const newer = error instanceof Refused && error.code === 'conflict' ? error.reply.current : undefined;
+      // An earlier sending of the same had arrived, only its answer was never seen.
+      if (newer && equalTargets(newer.target, sent)) return acknowledge({ ...newer, target: sent }, sent);
       trouble.value = connection.note(error);
-      if (error instanceof Refused && error.code === 'conflict' && error.reply.current) {
-        meetConflict(error.reply.current);
-      } else if (error instanceof Unreachable) {
+      if (newer) meetConflict(newer);
+      else if (error instanceof Unreachable) {
         keeping.value = 'held';
         connection.whenBack(() => void keep());
       } else {

@@ -6,6 +6,7 @@ import { newTarget } from '../../core/piece/target.ts';
 import { elevation } from '../../core/piece/elevation.ts';
 import { api } from '../api.ts';
 import { nextTask } from '../composables/nextTask.ts';
+import { prepareMould } from '../workers/prepareMould.ts';
 import { useConnection } from './connection.ts';
 
 /** Drawings are worked out for so long at a time (ms). */
@@ -47,6 +48,8 @@ export const useShelf = defineStore('shelf', () => {
     });
     let from = performance.now();
     for (const { target } of same) {
+      // One at a time, and only what has changed: each takes a worker.
+      await prepareMould(target);
       elevation(target, 'fired');
       if (performance.now() - from < DRAW_AT_ONCE) continue;
       await nextTask();
