@@ -9,12 +9,24 @@ import { cap } from '../src/core/flatten/meshes.test.helper.ts';
 /** Rings of caps with about 5,000 and 20,000 vertices. */
 const RINGS = [41, 81] as const;
 
-/** Watches for tasks of the page that take 50 ms and more: only those does a browser tell. */
+/**
+ * Watches for tasks of the page that take 50 ms and more (only those does a browser tell), and how long it waits for a fine
+ * blank: from asking a new worker to its answer.
+ */
 const WATCH = `
   window.longTasks = [];
   new PerformanceObserver((list) => {
     for (const { duration } of list.getEntries()) window.longTasks.push(duration);
   }).observe({ entryTypes: ['longtask'] });
+  window.layings = [];
+  const post = Worker.prototype.postMessage;
+  Worker.prototype.postMessage = function (question, ...rest) {
+    const asked = performance.now();
+    this.addEventListener('message', ({ data }) => {
+      if (question.kind === 'lay' && data.kind === 'laid') window.layings.push(performance.now() - asked);
+    });
+    return post.call(this, question, ...rest);
+  };
 `;
 
 /** A cap as the text of an OBJ file. */
@@ -63,7 +75,8 @@ export async function blocking(): Promise<void> {
       await work(page, file);
       await page.waitForTimeout(ms);
       const long = await page.evaluate<number[]>('window.longTasks.splice(0)');
-      console.log(`a mesh of ${1 + 3 * rings * (rings + 1)} vertices, ${name}: ${long.length === 0 ? 'no task of 50 ms' : long.map((one) => `${one.toFixed(0)} ms`).join(', ')}`); // prettier-ignore
+      const laid = await page.evaluate<number[]>('window.layings.splice(0)');
+      console.log(`a mesh of ${1 + 3 * rings * (rings + 1)} vertices, ${name}: ${long.length === 0 ? 'no task of 50 ms' : long.map((one) => `${one.toFixed(0)} ms`).join(', ')}${laid.map((one) => `; blank laid in ${(one / 1000).toFixed(2)} s`).join('')}`); // prettier-ignore
     }
     await browser.close();
     await table.close();

@@ -1,29 +1,84 @@
-import {
-  analyse,
-  columnsOf,
-  factorise,
-  rowInFront,
-  workspace,
-  type Factor,
-  type Symbolic,
-  type Workspace,
-} from '../sparse/multifrontal.ts';
+import { heightOf } from '../sparse/denseFront.ts';
+import { analyse, rowInFront, type Symbolic } from '../sparse/fronts.ts';
+import { columnsOf, factorise, workspace, type Factor, type Workspace } from '../sparse/multifrontal.ts';
 import { nestedDissection } from '../sparse/ordering.ts';
 
 /** Neighbours of each vertex of a triangulation, by a start and one list. */
 export function neighboursOf(count: number, triangles: Uint32Array): { start: Int32Array; neighbours: Int32Array } {
-  const sets: Set<number>[] = Array.from({ length: count }, () => new Set<number>());
+  const start = new Int32Array(count + 1);
+  for (let corner = 0; corner < triangles.length; corner += 1) {
+    const after = (triangles[corner] as number) + 1;
+    start[after] = (start[after] as number) + 2;
+  }
+  for (let vertex = 0; vertex < count; vertex += 1) start[vertex + 1] = (start[vertex + 1] as number) + (start[vertex] as number); // prettier-ignore
+  const next = start.slice();
+  const neighbours = new Int32Array(start[count] as number);
+  const put = (vertex: number, other: number) => {
+    neighbours[next[vertex] as number] = other;
+    next[vertex] = (next[vertex] as number) + 1;
+  };
   for (let at = 0; at < triangles.length; at += 3) {
     const [a, b, c] = [triangles[at] as number, triangles[at + 1] as number, triangles[at + 2] as number];
-    sets[a]?.add(b).add(c);
-    sets[b]?.add(a).add(c);
-    sets[c]?.add(a).add(b);
+    put(a, b);
+    put(a, c);
+    put(b, c);
+    put(b, a);
+    put(c, a);
+    put(c, b);
   }
-  const start = new Int32Array(count + 1);
-  sets.forEach((set, vertex) => (start[vertex + 1] = (start[vertex] as number) + set.size));
-  const neighbours = new Int32Array(start[count] as number);
-  sets.forEach((set, vertex) => neighbours.set([...set], start[vertex]));
-  return { start, neighbours };
+  // An inner edge stands twice.
+  const met = new Int32Array(count).fill(-1);
+  let kept = 0;
+  for (let vertex = 0; vertex < count; vertex += 1) {
+    const [from, end] = [start[vertex] as number, next[vertex] as number];
+    start[vertex] = kept;
+    for (let at = from; at < end; at += 1) {
+      const other = neighbours[at] as number;
+      if (met[other] === vertex) continue;
+      met[other] = vertex;
+      neighbours[kept] = other;
+      kept += 1;
+    }
+  }
+  start[count] = kept;
+  return { start, neighbours: neighbours.slice(0, kept) };
+}
+
+/** Where the figures of a triangulation's vertices and edges stand in a matrix, whatever its width. */
+export interface Pattern {
+  readonly symbolic: Symbolic;
+  /** For each pair of corners of each triangle its front, and its column and row there; -1 for the upper half. */
+  readonly fronts: Int32Array;
+  readonly columns: Int32Array;
+  readonly rows: Int32Array;
+}
+
+/**
+ * The pattern of a triangulation, with an order of elimination.
+ *
+ * @param x, y places of the vertices in a plane, by which the order of elimination is found
+ */
+export function patternOf(triangles: Uint32Array, x: Float64Array, y: Float64Array): Pattern {
+  const { start, neighbours } = neighboursOf(x.length, triangles);
+  const symbolic = analyse(nestedDissection(x, y, start, neighbours), start, neighbours);
+  const { place, frontOf } = symbolic;
+  const fronts = new Int32Array(triangles.length * 3).fill(-1);
+  const columns = new Int32Array(triangles.length * 3);
+  const rows = new Int32Array(triangles.length * 3);
+  for (let at = 0; at < triangles.length; at += 3) {
+    for (let one = 0; one < 3; one += 1) {
+      const row = place[triangles[at + one] as number] as number;
+      for (let other = 0; other < 3; other += 1) {
+        const column = place[triangles[at + other] as number] as number;
+        if (row < column) continue;
+        const pair = 3 * at + 3 * one + other;
+        fronts[pair] = frontOf[column] as number;
+        columns[pair] = rowInFront(symbolic, column, column);
+        rows[pair] = rowInFront(symbolic, column, row);
+      }
+    }
+  }
+  return { symbolic, fronts, columns, rows };
 }
 
 /**
@@ -41,30 +96,15 @@ export class BlockSystem {
   /** Length of a column of each front. */
   private readonly heights: Int32Array;
 
-  /** @param x, y places of the vertices in a plane, by which the order of elimination is found */
-  constructor(triangles: Uint32Array, x: Float64Array, y: Float64Array, width: number) {
+  constructor({ symbolic, fronts, columns, rows }: Pattern, width: number) {
     this.width = width;
-    const { start, neighbours } = neighboursOf(x.length, triangles);
-    const symbolic = analyse(nestedDissection(x, y, start, neighbours), start, neighbours);
     this.symbolic = symbolic;
     this.columns = columnsOf(symbolic, width);
     this.room = workspace(symbolic, width);
-    this.heights = Int32Array.from(symbolic.fronts, ({ places }) => places.length * width);
-    this.fronts = new Int32Array(triangles.length * 3).fill(-1);
-    this.blocks = new Int32Array(triangles.length * 3);
-    for (let at = 0; at < triangles.length; at += 3) {
-      for (let one = 0; one < 3; one += 1) {
-        for (let other = 0; other < 3; other += 1) {
-          const row = symbolic.place[triangles[at + one] as number] as number;
-          const column = symbolic.place[triangles[at + other] as number] as number;
-          if (row < column) continue;
-          const front = symbolic.frontOf[column] as number;
-          const own = rowInFront(symbolic, column, column);
-          this.fronts[3 * at + 3 * one + other] = front;
-          this.blocks[3 * at + 3 * one + other] = own * width * (this.heights[front] as number) + rowInFront(symbolic, column, row) * width; // prettier-ignore
-        }
-      }
-    }
+    const heights = Int32Array.from(symbolic.fronts, ({ places }) => heightOf(places.length * width));
+    this.heights = heights;
+    this.fronts = fronts;
+    this.blocks = rows.map((row, pair) => width * ((columns[pair] as number) * (heights[fronts[pair] as number] ?? 0) + row)); // prettier-ignore
   }
 
   clear(): void {
@@ -85,6 +125,20 @@ export class BlockSystem {
         column[index] = (column[index] as number) + (block[r * width + c] as number);
       }
     }
+  }
+
+  /** The same for width 2, [[xx, xy], [yx, yy]], without a list. */
+  addTwo(at: number, one: number, other: number, xx: number, xy: number, yx: number, yy: number): void {
+    const pair = 3 * at + 3 * one + other;
+    const front = this.fronts[pair] as number;
+    if (front < 0) return;
+    const column = this.columns[front] as Float64Array;
+    const first = this.blocks[pair] as number;
+    const second = first + (this.heights[front] as number);
+    column[first] = (column[first] as number) + xx;
+    column[first + 1] = (column[first + 1] as number) + yx;
+    column[second] = (column[second] as number) + xy;
+    column[second + 1] = (column[second + 1] as number) + yy;
   }
 
   /** Adds a share of the diagonal's mean to every place of it, so that what moves freely is held. */

@@ -25,76 +25,118 @@ export function energyOf(rest: RestShapes, uv: Float64Array): number {
 /**
  * Gradient, and the Hessian made positive triangle by triangle: its four eigenvectors are two stretches, a twist and a
  * shear along the principal axes, with eigenvalues in closed form (Smith, de Goes and Kim 2019).
+ *
+ * @param system gets the Hessian; without it the gradient alone is worked out
  */
-export function assemble(rest: RestShapes, uv: Float64Array, system: BlockSystem): Float64Array {
+export function assemble(rest: RestShapes, uv: Float64Array, system: BlockSystem | null): Float64Array {
   const { triangles, gradients, areas, area } = rest;
   const own = new Float64Array(4);
   const slope = new Float64Array(uv.length);
+  /** Modes by corner, and the same times their eigenvalues. */
   const modes = new Float64Array(24);
-  const values = new Float64Array(4);
-  const block = new Float64Array(4);
-  system.clear();
+  const scaled = new Float64Array(24);
+  const half = new Float64Array(2);
+  system?.clear();
   for (let index = 0; index < areas.length; index += 1) {
     jacobian(rest, uv, index, own);
     const a = own[0] as number;
     const b = own[1] as number;
     const c = own[2] as number;
     const d = own[3] as number;
-    const mean = Math.sqrt((a + d) ** 2 + (c - b) ** 2) / 2;
-    const apart = Math.sqrt((a - d) ** 2 + (b + c) ** 2) / 2;
-    const s1 = mean + apart;
-    const s2 = mean - apart;
-    const a1 = Math.atan2(b + c, a - d) / 2;
-    const a2 = Math.atan2(c - b, a + d) / 2;
-    const cu = Math.cos(a2 + a1);
-    const su = Math.sin(a2 + a1);
-    const cv = Math.cos(a2 - a1);
-    const sv = Math.sin(a2 - a1);
+    const twoMean = Math.sqrt((a + d) ** 2 + (c - b) ** 2);
+    const twoApart = Math.sqrt((a - d) ** 2 + (b + c) ** 2);
+    const s1 = (twoMean + twoApart) / 2;
+    const s2 = (twoMean - twoApart) / 2;
+    halved(a - d, b + c, twoApart, half);
+    const c1 = half[0] as number;
+    const z1 = half[1] as number;
+    halved(a + d, c - b, twoMean, half);
+    const c2 = half[0] as number;
+    const z2 = half[1] as number;
+    const cu = c2 * c1 - z2 * z1;
+    const su = z2 * c1 + c2 * z1;
+    const cv = c2 * c1 + z2 * z1;
+    const sv = z2 * c1 - c2 * z1;
     const weight = (areas[index] as number) / area;
-    const d1 = 2 * s1 - 2 / s1 ** 3;
-    const d2 = 2 * s2 - 2 / s2 ** 3;
-    const both = s1 ** 3 * s2 ** 3;
-    values[0] = weight * (2 + 6 / s1 ** 4);
-    values[1] = weight * (2 + 6 / s2 ** 4);
-    values[2] = weight * Math.max(0, 2 - (2 * (s1 * s1 - s1 * s2 + s2 * s2)) / both);
-    values[3] = weight * (2 + (2 * (s1 * s1 + s1 * s2 + s2 * s2)) / both);
+    const cube1 = s1 * s1 * s1;
+    const cube2 = s2 * s2 * s2;
+    const d1 = weight * (2 * s1 - 2 / cube1);
+    const d2 = weight * (2 * s2 - 2 / cube2);
     for (let side = 0; side < 3; side += 1) {
       const gx = gradients[6 * index + 2 * side] as number;
       const gy = gradients[6 * index + 2 * side + 1] as number;
       const wx = cv * gx - sv * gy;
       const wy = sv * gx + cv * gy;
-      const at = 2 * side;
+      const at = 8 * side;
       modes[at] = cu * wx;
       modes[at + 1] = su * wx;
-      modes[at + 6] = -su * wy;
-      modes[at + 7] = cu * wy;
-      modes[at + 12] = (-cu * wy - su * wx) * Math.SQRT1_2;
-      modes[at + 13] = (-su * wy + cu * wx) * Math.SQRT1_2;
-      modes[at + 18] = (cu * wy - su * wx) * Math.SQRT1_2;
-      modes[at + 19] = (su * wy + cu * wx) * Math.SQRT1_2;
+      modes[at + 2] = -su * wy;
+      modes[at + 3] = cu * wy;
+      modes[at + 4] = (-cu * wy - su * wx) * Math.SQRT1_2;
+      modes[at + 5] = (-su * wy + cu * wx) * Math.SQRT1_2;
+      modes[at + 6] = (cu * wy - su * wx) * Math.SQRT1_2;
+      modes[at + 7] = (su * wy + cu * wx) * Math.SQRT1_2;
       const vertex = 2 * (triangles[3 * index + side] as number);
-      for (let r = 0; r < 2; r += 1) {
-        slope[vertex + r] = (slope[vertex + r] as number) + weight * (d1 * (modes[2 * side + r] as number) + d2 * (modes[6 + 2 * side + r] as number)); // prettier-ignore
-      }
+      slope[vertex] = (slope[vertex] as number) + d1 * (modes[at] as number) + d2 * (modes[at + 2] as number);
+      slope[vertex + 1] = (slope[vertex + 1] as number) + d1 * (modes[at + 1] as number) + d2 * (modes[at + 3] as number); // prettier-ignore
     }
-    for (let one = 0; one < 3; one += 1) {
-      for (let other = 0; other < 3; other += 1) {
-        if (!system.keeps(3 * index, one, other)) continue;
-        block.fill(0);
-        for (let mode = 0; mode < 4; mode += 1) {
-          const value = values[mode] as number;
-          const x = value * (modes[6 * mode + 2 * one] as number);
-          const y = value * (modes[6 * mode + 2 * one + 1] as number);
-          const u = modes[6 * mode + 2 * other] as number;
-          const v = modes[6 * mode + 2 * other + 1] as number;
-          block[0] = (block[0] as number) + x * u;
-          block[1] = (block[1] as number) + x * v;
-          block[2] = (block[2] as number) + y * u;
-          block[3] = (block[3] as number) + y * v;
-        }
-        system.add(3 * index, one, other, block);
-      }
+    if (!system) continue;
+    const both = cube1 * cube2;
+    const stretch1 = weight * (2 + 6 / (cube1 * s1));
+    const stretch2 = weight * (2 + 6 / (cube2 * s2));
+    const twist = weight * Math.max(0, 2 - (2 * (s1 * s1 - s1 * s2 + s2 * s2)) / both);
+    const shear = weight * (2 + (2 * (s1 * s1 + s1 * s2 + s2 * s2)) / both);
+    for (let at = 0; at < 24; at += 8) {
+      scaled[at] = stretch1 * (modes[at] as number);
+      scaled[at + 1] = stretch1 * (modes[at + 1] as number);
+      scaled[at + 2] = stretch2 * (modes[at + 2] as number);
+      scaled[at + 3] = stretch2 * (modes[at + 3] as number);
+      scaled[at + 4] = twist * (modes[at + 4] as number);
+      scaled[at + 5] = twist * (modes[at + 5] as number);
+      scaled[at + 6] = shear * (modes[at + 6] as number);
+      scaled[at + 7] = shear * (modes[at + 7] as number);
     }
+    addHessian(system, index, scaled, modes);
   }
   return slope;
+}
+
+/** Adds the blocks of one triangle: sums over its four modes. */
+function addHessian(system: BlockSystem, index: number, scaled: Float64Array, modes: Float64Array): void {
+  for (let one = 0; one < 3; one += 1) {
+    const from = 8 * one;
+    for (let other = 0; other < 3; other += 1) {
+      if (!system.keeps(3 * index, one, other)) continue;
+      const to = 8 * other;
+      let xx = 0;
+      let xy = 0;
+      let yx = 0;
+      let yy = 0;
+      for (let mode = 0; mode < 8; mode += 2) {
+        const x = scaled[from + mode] as number;
+        const y = scaled[from + mode + 1] as number;
+        const u = modes[to + mode] as number;
+        const v = modes[to + mode + 1] as number;
+        xx += x * u;
+        xy += x * v;
+        yx += y * u;
+        yy += y * v;
+      }
+      system.addTwo(3 * index, one, other, xx, xy, yx, yy);
+    }
+  }
+}
+
+/** Writes cosine and sine of half the angle of a vector of a length; those of no angle for none. */
+function halved(x: number, y: number, length: number, out: Float64Array): void {
+  if (!(length > 0)) {
+    out[0] = 1;
+    out[1] = 0;
+    return;
+  }
+  // The greater of the two by the root, the other from their product: nothing cancels.
+  const greater = Math.sqrt((1 + Math.abs(x) / length) / 2);
+  const other = y / (2 * length * greater);
+  out[0] = x >= 0 ? greater : Math.abs(other);
+  out[1] = x >= 0 ? other : y < 0 ? -greater : greater;
 }

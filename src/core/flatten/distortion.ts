@@ -7,9 +7,12 @@ export function stretches(rest: RestShapes, uv: Float64Array): Float64Array {
   const found = new Float64Array(2 * count);
   for (let index = 0; index < count; index += 1) {
     jacobian(rest, uv, index, own);
-    const [a = 0, b = 0, c = 0, d = 0] = own;
-    const mean = Math.hypot(a + d, c - b) / 2;
-    const apart = Math.hypot(a - d, b + c) / 2;
+    const a = own[0] as number;
+    const b = own[1] as number;
+    const c = own[2] as number;
+    const d = own[3] as number;
+    const mean = Math.sqrt((a + d) ** 2 + (c - b) ** 2) / 2;
+    const apart = Math.sqrt((a - d) ** 2 + (b + c) ** 2) / 2;
     found[2 * index] = mean + apart;
     // Negative where the triangle is turned over.
     found[2 * index + 1] = mean - apart;

@@ -1,5 +1,6 @@
 import type { Mesh } from '../mesh/mesh.ts';
-import { BlockSystem } from './blockSystem.ts';
+import type { Factor } from '../sparse/multifrontal.ts';
+import { BlockSystem, patternOf } from './blockSystem.ts';
 import { assemble, energyOf } from './dirichlet.ts';
 import { distortionOf, type Distortion } from './distortion.ts';
 import { restShapes } from './restShapes.ts';
@@ -38,6 +39,22 @@ const SETTLED = 1e-17;
 /** ... and after a whole step that promised less than this part of it, the next would win nothing: they converge quadratically. */
 const LAST = 1e-8;
 
+/** A step with the last factorisation must promise less than this part of what the step before did, or a new one is made. */
+const WORTH = 0.1;
+
+/** A way downhill, by which factorisation it was found, and by how much the energy falls along it at first. */
+interface Way {
+  readonly factor: Factor;
+  readonly along: Float64Array;
+  readonly promise: number;
+}
+
+function wayDown(system: BlockSystem, factor: Factor, slope: Float64Array): Way {
+  const along = system.solve(factor, slope.map((value) => -value)); // prettier-ignore
+  const promise = along.reduce((sum, value, index) => sum - value * (slope[index] as number), 0);
+  return { factor, along, promise };
+}
+
 function startOf(mesh: Mesh, start: FlattenRun['start'], area: number): Float64Array {
   if (start instanceof Float64Array) return start;
   return (start === 'disc' ? null : seenFlat(mesh)) ?? stretchedInDisc(mesh, area);
@@ -45,7 +62,8 @@ function startOf(mesh: Mesh, start: FlattenRun['start'], area: number): Float64A
 
 /**
  * Lays a mesh flat with the least symmetric Dirichlet energy, which punishes stretch and gather alike and never turns a
- * triangle over: projected Newton steps with a sparse direct factorisation, each shortened until the energy falls. The
+ * triangle over: projected Newton steps with a sparse direct factorisation, kept
+ * for further steps while these converge fast, each shortened until the energy falls. The
  * mesh must be one open surface ({@link meshTrouble} tells).
  *
  * @throws RangeError when no start without flips is found
@@ -55,35 +73,46 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
   const { triangles } = mesh;
   const seams = seamEdges(mesh, run.seams ?? [], rest.area);
   let uv = startOf(mesh, run.start, rest.area);
-  const count = uv.length / 2;
-  const x = Float64Array.from({ length: count }, (_, vertex) => uv[2 * vertex] as number);
-  const y = Float64Array.from({ length: count }, (_, vertex) => uv[2 * vertex + 1] as number);
+  const [x, y] = [0, 1].map((axis) => uv.filter((_, index) => index % 2 === axis)) as [Float64Array, Float64Array];
   let energy = energyOf(rest, uv) + seamEnergy(seams, uv);
   if (!Number.isFinite(energy)) throw new RangeError('the mesh cannot be spread without folds');
   run.step?.(energy, 0);
-  if (seams.length === 0) ({ uv, energy } = relaxed(rest, uv, energy, new BlockSystem(triangles, x, y, 1)));
-  const system = new BlockSystem(triangles, x, y, 2);
+  const pattern = patternOf(triangles, x, y);
+  if (seams.length === 0) ({ uv, energy } = relaxed(rest, uv, energy, new BlockSystem(pattern, 1)));
+  const system = new BlockSystem(pattern, 2);
+  /** Slope of the energy, and its curvature in the system when that is asked for. */
+  const slopeAt = (curvature: BlockSystem | null) => {
+    const slope = assemble(rest, uv, curvature);
+    assembleSeams(seams, uv, curvature, slope);
+    return slope;
+  };
+  const newtonWay = () => {
+    const slope = slopeAt(system);
+    system.stiffen(1e-10);
+    const factor = system.factor();
+    return factor && wayDown(system, factor, slope);
+  };
+  let way = null as Way | null;
   let iterations = 0;
   let converged = false;
   while (iterations < MOST_STEPS && (run.going?.() ?? true)) {
-    const slope = assemble(rest, uv, system);
-    assembleSeams(seams, uv, system, slope);
-    system.stiffen(1e-10);
-    const factor = system.factor();
-    if (!factor) break;
-    const way = system.solve(factor, slope.map((value) => -value)); // prettier-ignore
-    const falls = way.reduce((sum, value, index) => sum + value * (slope[index] as number), 0);
-    if (!(falls < -SETTLED)) {
+    const before = way;
+    way = before && wayDown(system, before.factor, slopeAt(null));
+    // A factorisation is kept while its steps still win nearly all there is.
+    if (!way || !(way.promise < WORTH * (before?.promise ?? 0))) way = newtonWay();
+    if (!way) break;
+    const { along, promise } = way;
+    if (!(promise > SETTLED)) {
       converged = true;
       break;
     }
-    let step = Math.min(1, 0.9 * longestStep(triangles, uv, way));
+    let step = Math.min(1, 0.9 * longestStep(triangles, uv, along));
     let next = uv;
     let lower = energy;
     for (; step > 1e-12; step /= 2) {
-      next = uv.map((value, index) => value + step * (way[index] as number));
+      next = uv.map((value, index) => value + step * (along[index] as number));
       lower = energyOf(rest, next) + seamEnergy(seams, next);
-      if (lower <= energy + 1e-4 * step * falls) break;
+      if (lower <= energy - 1e-4 * step * promise) break;
     }
     if (!(lower < energy)) {
       converged = true;
@@ -93,7 +122,8 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
     energy = lower;
     iterations += 1;
     run.step?.(energy, iterations);
-    if (step === 1 && -falls < LAST * energy) {
+    if (step < 1) way = null;
+    else if (promise < LAST * energy) {
       converged = true;
       break;
     }

@@ -16,15 +16,28 @@ export function restShapes({ positions, triangles }: Mesh): RestShapes {
   const gradients = new Float64Array(6 * count);
   let total = 0;
   for (let index = 0; index < count; index += 1) {
-    const [a, b, c] = [0, 1, 2].map((side) => 3 * (triangles[3 * index + side] as number)) as [number, number, number];
-    const side = (from: number, to: number) => [0, 1, 2].map((axis) => (positions[to + axis] as number) - (positions[from + axis] as number)) as [number, number, number]; // prettier-ignore
-    const [u, v] = [side(a, b), side(a, c)];
-    const long = Math.hypot(...u);
-    const x = (u[0] * v[0] + u[1] * v[1] + u[2] * v[2]) / long;
-    const y = Math.sqrt(Math.max(0, v[0] ** 2 + v[1] ** 2 + v[2] ** 2 - x * x));
+    const a = 3 * (triangles[3 * index] as number);
+    const b = 3 * (triangles[3 * index + 1] as number);
+    const c = 3 * (triangles[3 * index + 2] as number);
+    let [uu, uv, vv] = [0, 0, 0];
+    for (let axis = 0; axis < 3; axis += 1) {
+      const from = positions[a + axis] as number;
+      const u = (positions[b + axis] as number) - from;
+      const v = (positions[c + axis] as number) - from;
+      uu += u * u;
+      uv += u * v;
+      vv += v * v;
+    }
+    const long = Math.sqrt(uu);
+    const x = uv / long;
+    const y = Math.sqrt(Math.max(0, vv - x * x));
     // Corners (0, 0), (long, 0), (x, y).
     const double = long * y;
-    gradients.set([-y / double, (x - long) / double, y / double, -x / double, 0, long / double], 6 * index);
+    gradients[6 * index] = -y / double;
+    gradients[6 * index + 1] = (x - long) / double;
+    gradients[6 * index + 2] = y / double;
+    gradients[6 * index + 3] = -x / double;
+    gradients[6 * index + 5] = long / double;
     areas[index] = double / 2;
     total += double / 2;
   }

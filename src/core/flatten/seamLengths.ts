@@ -39,11 +39,11 @@ export function seamEnergy(seams: readonly SeamEdge[], uv: Float64Array): number
   return seams.reduce((sum, seam) => sum + seam.weight * edgeIn(seam, uv)[2] ** 2, 0);
 }
 
-/** Adds their gradient, and the part of their Hessian that is positive wherever they lie. */
+/** Adds their gradient to a slope and, where there is a system, the part of their Hessian that is positive wherever they lie. */
 export function assembleSeams(
   seams: readonly SeamEdge[],
   uv: Float64Array,
-  system: BlockSystem,
+  system: BlockSystem | null,
   slope: Float64Array,
 ): void {
   for (const seam of seams) {
@@ -55,6 +55,7 @@ export function assembleSeams(
     slope[2 * to + 1] = (slope[2 * to + 1] as number) + pull * y;
     slope[2 * from] = (slope[2 * from] as number) - pull * x;
     slope[2 * from + 1] = (slope[2 * from + 1] as number) - pull * y;
+    if (!system) continue;
     const stiff = (8 * weight) / (square * square);
     // An edge that is too long is stiff across as well.
     const across = Math.max(0, pull);

@@ -1,5 +1,5 @@
 import { borderOf, doubleNormals, vertexCount, type Mesh } from '../mesh/mesh.ts';
-import { BlockSystem } from './blockSystem.ts';
+import { BlockSystem, patternOf } from './blockSystem.ts';
 
 type Vector = readonly [number, number, number];
 
@@ -62,7 +62,7 @@ export function stretchedInDisc(mesh: Mesh, area: number): Float64Array {
   // Uniform weights keep the system symmetric; the flattening does the rest.
   const xs = Float64Array.from({ length: count }, (_, vertex) => positions[3 * vertex] as number);
   const ys = Float64Array.from({ length: count }, (_, vertex) => positions[3 * vertex + 1] as number);
-  const system = new BlockSystem(triangles, xs, ys, 1);
+  const system = new BlockSystem(patternOf(triangles, xs, ys), 1);
   const right = [new Float64Array(count), new Float64Array(count)] as const;
   for (let at = 0; at < triangles.length; at += 3) {
     for (let one = 0; one < 3; one += 1) {

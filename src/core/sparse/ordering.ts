@@ -8,6 +8,9 @@ export interface Separator {
 /** Parts of a graph with no more nodes are one group. */
 const LEAF = 20;
 
+/** On which side of a cut a node is. */
+const [NEITHER, LOW, HIGH, BETWEEN] = [0, 1, 2, 3];
+
 /**
  * An order of elimination by nested dissection: the nodes are halved by their place, those of one half that touch the other
  * come last, and each half is ordered likewise. Fill then grows by n log n on a mesh in the plane.
@@ -22,41 +25,69 @@ export function nestedDissection(
   start: Int32Array,
   neighbours: Int32Array,
 ): Separator[] {
-  const side = new Int32Array(x.length).fill(-1);
-  let stamp = 0;
+  const side = new Uint8Array(x.length);
   const groups: Separator[] = [];
 
-  /** Puts a part of the graph on the list, and returns the places of its roots. */
-  function dissect(nodes: Int32Array): number[] {
-    if (nodes.length === 0) return [];
-    if (nodes.length <= LEAF) return [groups.push({ nodes, children: [] }) - 1];
-    let [minX, maxX, minY, maxY] = [Infinity, -Infinity, Infinity, -Infinity];
-    for (const node of nodes) {
-      minX = Math.min(minX, x[node] as number);
-      maxX = Math.max(maxX, x[node] as number);
-      minY = Math.min(minY, y[node] as number);
-      maxY = Math.max(maxY, y[node] as number);
-    }
-    const along = maxX - minX > maxY - minY ? x : y;
-    const sorted = nodes.slice().sort((a, b) => (along[a] as number) - (along[b] as number));
-    const half = sorted.length >> 1;
-    const [low, high] = [(stamp += 1), (stamp += 1)];
-    sorted.forEach((node, index) => (side[node] = index < half ? low : high));
-    const lower: number[] = [];
-    const between: number[] = [];
-    for (let index = 0; index < half; index += 1) {
-      const node = sorted[index] as number;
-      let touches = false;
-      for (let at = start[node] as number; at < (start[node + 1] as number) && !touches; at += 1) {
-        touches = side[neighbours[at] as number] === high;
-      }
-      (touches ? between : lower).push(node);
-    }
-    const children = [...dissect(Int32Array.from(lower)), ...dissect(sorted.slice(half))];
-    if (between.length === 0) return children;
-    return [groups.push({ nodes: Int32Array.from(between), children }) - 1];
+  /** Puts a part of the graph on the list, its nodes by their x and by their y, and returns the places of its roots. */
+  function dissect(byX: Int32Array, byY: Int32Array): number[] {
+    const size = byX.length;
+    if (size === 0) return [];
+    if (size <= LEAF) return [groups.push({ nodes: byX, children: [] }) - 1];
+    const along = reach(byX, x) > reach(byY, y) ? byX : byY;
+    const half = size >> 1;
+    for (let index = 0; index < half; index += 1) side[along[index] as number] = LOW;
+    for (let index = half; index < size; index += 1) side[along[index] as number] = HIGH;
+    const between = touchingHigh(along.subarray(0, half));
+    for (const node of between) side[node] = BETWEEN;
+    const [low, high] = [half - between.length, size - half];
+    const parts = [
+      [taken(byX, side, LOW, low), taken(byY, side, LOW, low)],
+      [taken(byX, side, HIGH, high), taken(byY, side, HIGH, high)],
+    ] as const;
+    // What is done with is on no side: the parts do not see it again.
+    for (const node of along) side[node] = NEITHER;
+    const children = parts.flatMap((part) => dissect(...part));
+    return between.length === 0 ? children : [groups.push({ nodes: between, children }) - 1];
   }
 
-  dissect(Int32Array.from({ length: x.length }, (_, index) => index));
+  /** Those of the nodes that touch the high side. */
+  function touchingHigh(nodes: Int32Array): Int32Array {
+    const found = new Int32Array(nodes.length);
+    let many = 0;
+    for (const node of nodes) {
+      let at = start[node] as number;
+      const end = start[node + 1] as number;
+      while (at < end && side[neighbours[at] as number] !== HIGH) at += 1;
+      if (at === end) continue;
+      found[many] = node;
+      many += 1;
+    }
+    return found.slice(0, many);
+  }
+
+  dissect(ordered(x), ordered(y));
   return groups;
+}
+
+/** From the least to the greatest of the nodes, which stand in order. */
+function reach(nodes: Int32Array, along: Float64Array): number {
+  return (along[nodes.at(-1) as number] as number) - (along[nodes[0] as number] as number);
+}
+
+/** Nodes by their place along an axis. */
+function ordered(along: Float64Array): Int32Array {
+  return Int32Array.from(along.keys()).sort((a, b) => (along[a] as number) - (along[b] as number));
+}
+
+/** The nodes of one side, in the order in which they stand. */
+function taken(nodes: Int32Array, side: Uint8Array, which: number, size: number): Int32Array {
+  const found = new Int32Array(size);
+  let many = 0;
+  for (let index = 0; index < nodes.length; index += 1) {
+    const node = nodes[index] as number;
+    if (side[node] !== which) continue;
+    found[many] = node;
+    many += 1;
+  }
+  return found;
 }

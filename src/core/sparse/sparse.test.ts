@@ -1,4 +1,4 @@
-import { BlockSystem } from '../flatten/blockSystem.ts';
+import { BlockSystem, patternOf } from '../flatten/blockSystem.ts';
 import { sheet } from '../flatten/meshes.test.helper.ts';
 import { seeded } from '../seeded.ts';
 
@@ -34,7 +34,7 @@ describe('a sparse symmetric system on a mesh', () => {
       const count = positions.length / 3;
       const axis = (which: number) =>
         Float64Array.from({ length: count }, (_, at) => positions[3 * at + which] as number);
-      const system = new BlockSystem(triangles, axis(0), axis(1), width);
+      const system = new BlockSystem(patternOf(triangles, axis(0), axis(1)), width);
       for (let time = 0; time < 2; time += 1) {
         const whole = Array.from({ length: count * width }, () => new Array<number>(count * width).fill(0));
         system.clear();
@@ -67,7 +67,7 @@ describe('a sparse symmetric system on a mesh', () => {
   it('that is not positive is told', () => {
     const { triangles, positions } = sheet(4, 4, (u, v) => [u, v, 0]);
     const axis = (which: number) => Float64Array.from({ length: positions.length / 3 }, (_, at) => positions[3 * at + which] as number); // prettier-ignore
-    const system = new BlockSystem(triangles, axis(0), axis(1), 1);
+    const system = new BlockSystem(patternOf(triangles, axis(0), axis(1)), 1);
     for (let at = 0; at < triangles.length; at += 3)
       for (let one = 0; one < 3; one += 1) system.add(at, one, one, [-1]);
     expect(system.factor()).toBeNull();

@@ -1,0 +1,53 @@
+import { seeded } from '../seeded.ts';
+import { BlockSystem, patternOf } from './blockSystem.ts';
+import { assemble, energyOf } from './dirichlet.ts';
+import { sheet } from './meshes.test.helper.ts';
+import { restShapes } from './restShapes.ts';
+
+/** A bumpy sheet, and a layout of it that is stretched, sheared and turned, each vertex a little moved. */
+function bent(seed: number, turn: number) {
+  const random = seeded(seed);
+  const mesh = sheet(5, 4, (u, v) => [50 * u, 40 * v, 6 * random()]);
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  const uv = new Float64Array((mesh.positions.length / 3) * 2);
+  for (let vertex = 0; vertex < uv.length / 2; vertex += 1) {
+    const x = 1.1 * (mesh.positions[3 * vertex] ?? 0) + random();
+    const y = 0.9 * (mesh.positions[3 * vertex + 1] ?? 0) + 0.2 * x + random();
+    uv[2 * vertex] = cos * x - sin * y;
+    uv[2 * vertex + 1] = sin * x + cos * y;
+  }
+  return { mesh, rest: restShapes(mesh), uv };
+}
+
+/** Turned into every quarter, and where half angles change their sign. */
+const TURNS = [0, 0.7, Math.PI / 2, 2.2, Math.PI, -Math.PI + 1e-3, -2, -0.4];
+
+describe('the energy of a layout', () => {
+  it.each(TURNS)('has the slope that its differences show, turned by %f', (turn) => {
+    const { rest, uv } = bent(3, turn);
+    const slope = assemble(rest, uv, null);
+    const h = 1e-5;
+    for (let at = 0; at < uv.length; at += 1) {
+      const along = (by: number) => energyOf(rest, uv.map((value, index) => (index === at ? value + by : value))); // prettier-ignore
+      expect(slope[at]).toBeCloseTo((along(h) - along(-h)) / (2 * h), 7);
+    }
+  });
+
+  it.each(TURNS)('falls along its Newton step as far as the step promises, turned by %f', (turn) => {
+    const { mesh, rest, uv } = bent(5, turn);
+    const [x, y] = [0, 1].map((axis) => uv.filter((_, index) => index % 2 === axis)) as [Float64Array, Float64Array];
+    const system = new BlockSystem(patternOf(mesh.triangles, x, y), 2);
+    const slope = assemble(rest, uv, system);
+    expect(slope).toEqual(assemble(rest, uv, null));
+    system.stiffen(1e-10);
+    const factor = system.factor();
+    if (!factor) throw new Error('the Hessian is positive');
+    const way = system.solve(factor, slope.map((value) => -value)); // prettier-ignore
+    const promise = way.reduce((sum, value, index) => sum - value * (slope[index] ?? 0), 0);
+    const fallen = energyOf(rest, uv) - energyOf(rest, uv.map((value, index) => value + 0.01 * (way[index] ?? 0))); // prettier-ignore
+    expect(fallen / (0.01 * promise)).toBeCloseTo(1, 1);
+    // After the whole step little is left.
+    const after = energyOf(rest, uv.map((value, index) => value + (way[index] ?? 0))); // prettier-ignore
+    expect(energyOf(rest, uv) - after).toBeGreaterThan(0.3 * promise);
+  });
+});

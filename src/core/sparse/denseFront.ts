@@ -1,0 +1,109 @@
+/**
+ * Rows of a front of size m as they are kept: whole tiles of four, and an odd number of them, so that one row of many
+ * columns does not fall on few lines of the cache.
+ */
+export function heightOf(m: number): number {
+  return 4 * (((m + 3) >> 2) | 1);
+}
+
+/** Takes the first `last` columns, times their figures in two rows from j, off four rows from i of columns j and j + 1. */
+function takeOffTile(front: Float64Array, height: number, i: number, j: number, last: number): void {
+  let [a0, a1, a2, a3, b0, b1, b2, b3] = [0, 0, 0, 0, 0, 0, 0, 0];
+  const end = last * height;
+  for (let p = 0; p < end; p += height) {
+    const a = front[p + j] as number;
+    const b = front[p + j + 1] as number;
+    const w = front[p + i] as number;
+    const x = front[p + i + 1] as number;
+    const y = front[p + i + 2] as number;
+    const z = front[p + i + 3] as number;
+    a0 += a * w;
+    a1 += a * x;
+    a2 += a * y;
+    a3 += a * z;
+    b0 += b * w;
+    b1 += b * x;
+    b2 += b * y;
+    b3 += b * z;
+  }
+  const one = j * height + i;
+  const two = one + height;
+  front[one] = (front[one] as number) - a0;
+  front[one + 1] = (front[one + 1] as number) - a1;
+  front[one + 2] = (front[one + 2] as number) - a2;
+  front[one + 3] = (front[one + 3] as number) - a3;
+  front[two] = (front[two] as number) - b0;
+  front[two + 1] = (front[two + 1] as number) - b1;
+  front[two + 2] = (front[two + 2] as number) - b2;
+  front[two + 3] = (front[two + 3] as number) - b3;
+}
+
+/** Divides a column by the root of its pivot. False when that is not positive. */
+function scaleColumn(front: Float64Array, m: number, height: number, j: number): boolean {
+  const column = j * height;
+  const pivot = front[column + j] as number;
+  if (!(pivot > 0)) return false;
+  const scale = 1 / Math.sqrt(pivot);
+  for (let i = j; i < m; i += 1) front[column + i] = (front[column + i] as number) * scale;
+  return true;
+}
+
+/**
+ * Cholesky of the first `own` columns of a dense symmetric matrix of size m (lower half, by columns), the rest updated; what
+ * stands above the diagonal means nothing. False when a pivot is not positive.
+ */
+export function eliminate(front: Float64Array, m: number, own: number): boolean {
+  const height = heightOf(m);
+  for (let j = 0; j < m; j += 2) {
+    const last = Math.min(j, own);
+    for (let i = j & ~3; last > 0 && i < m; i += 4) takeOffTile(front, height, i, j, last);
+    if (j >= own) continue;
+    if (!scaleColumn(front, m, height, j)) return false;
+    const [one, two] = [j * height, (j + 1) * height];
+    const times = front[one + j + 1] as number;
+    for (let i = j + 1; i < m; i += 1) front[two + i] = (front[two + i] as number) - times * (front[one + i] as number);
+    if (j + 1 < own && !scaleColumn(front, m, height, j + 1)) return false;
+  }
+  return true;
+}
+
+/** L^-1 for the first s rows of a front: what they come to is taken off the others. */
+export function forward(panel: Float64Array, rows: Float64Array, m: number, s: number): void {
+  const height = heightOf(m);
+  let j = 0;
+  for (; j + 1 < s; j += 2) {
+    const [one, two] = [j * height, (j + 1) * height];
+    const a = (rows[j] as number) / (panel[one + j] as number);
+    const b = ((rows[j + 1] as number) - (panel[one + j + 1] as number) * a) / (panel[two + j + 1] as number);
+    rows[j] = a;
+    rows[j + 1] = b;
+    for (let i = j + 2; i < m; i += 1) rows[i] = (rows[i] as number) - (panel[one + i] as number) * a - (panel[two + i] as number) * b; // prettier-ignore
+  }
+  if (j === s) return;
+  const column = j * height;
+  const value = (rows[j] as number) / (panel[column + j] as number);
+  rows[j] = value;
+  for (let i = j + 1; i < m; i += 1) rows[i] = (rows[i] as number) - (panel[column + i] as number) * value;
+}
+
+/** L^-T for the first s rows of a front, the others being known. */
+export function backward(panel: Float64Array, rows: Float64Array, m: number, s: number): void {
+  const height = heightOf(m);
+  let j = s - 1;
+  for (; j > 0; j -= 2) {
+    const [one, two] = [(j - 1) * height, j * height];
+    let [a, b] = [0, 0];
+    for (let i = j + 1; i < m; i += 1) {
+      const known = rows[i] as number;
+      a += (panel[one + i] as number) * known;
+      b += (panel[two + i] as number) * known;
+    }
+    const last = ((rows[j] as number) - b) / (panel[two + j] as number);
+    rows[j] = last;
+    rows[j - 1] = ((rows[j - 1] as number) - a - (panel[one + j] as number) * last) / (panel[one + j - 1] as number);
+  }
+  if (j < 0) return;
+  let sum = rows[0] as number;
+  for (let i = 1; i < m; i += 1) sum -= (panel[i] as number) * (rows[i] as number);
+  rows[0] = sum / (panel[0] as number);
+}
