@@ -1,6 +1,7 @@
 import { heightOf } from '../sparse/denseFront.ts';
 import { analyse, rowInFront, type Symbolic } from '../sparse/fronts.ts';
 import { columnsOf, factorise, workspace, type Factor, type Workspace } from '../sparse/multifrontal.ts';
+import type { Mesh } from '../mesh/mesh.ts';
 import { nestedDissection } from '../sparse/ordering.ts';
 
 /** Neighbours of each vertex of a triangulation, by a start and one list. */
@@ -53,14 +54,11 @@ export interface Pattern {
   readonly rows: Int32Array;
 }
 
-/**
- * The pattern of a triangulation, with an order of elimination.
- *
- * @param x, y places of the vertices in a plane, by which the order of elimination is found
- */
-export function patternOf(triangles: Uint32Array, x: Float64Array, y: Float64Array): Pattern {
-  const { start, neighbours } = neighboursOf(x.length, triangles);
-  const symbolic = analyse(nestedDissection(x, y, start, neighbours), start, neighbours);
+/** The pattern of a mesh, with an order of elimination by the places of its vertices. */
+export function patternOf({ positions, triangles }: Mesh): Pattern {
+  const axes = [0, 1, 2].map((axis) => positions.filter((_, index) => index % 3 === axis));
+  const { start, neighbours } = neighboursOf(positions.length / 3, triangles);
+  const symbolic = analyse(nestedDissection(axes, start, neighbours), start, neighbours);
   const { place, frontOf } = symbolic;
   const fronts = new Int32Array(triangles.length * 3).fill(-1);
   const columns = new Int32Array(triangles.length * 3);

@@ -46,5 +46,6 @@ export function distortionOf(rest: RestShapes, uv: Float64Array): Distortion {
     least = Math.min(least, 1 / s1);
     greatest = Math.max(greatest, 1 / s2);
   }
-  return { distortion: sum / rest.area, stretchMin: least, stretchMax: greatest };
+  // Rounding can take what is none a little below it.
+  return { distortion: Math.max(0, sum / rest.area), stretchMin: least, stretchMax: greatest };
 }

@@ -1,6 +1,6 @@
 import type { Mesh } from '../mesh/mesh.ts';
 import type { Factor } from '../sparse/multifrontal.ts';
-import { BlockSystem, patternOf } from './blockSystem.ts';
+import { BlockSystem, patternOf, type Pattern } from './blockSystem.ts';
 import { assemble, energyOf } from './dirichlet.ts';
 import { distortionOf, type Distortion } from './distortion.ts';
 import { restShapes } from './restShapes.ts';
@@ -55,9 +55,9 @@ function wayDown(system: BlockSystem, factor: Factor, slope: Float64Array): Way 
   return { factor, along, promise };
 }
 
-function startOf(mesh: Mesh, start: FlattenRun['start'], area: number): Float64Array {
+function startOf(mesh: Mesh, start: FlattenRun['start'], area: number, pattern: Pattern): Float64Array {
   if (start instanceof Float64Array) return start;
-  return (start === 'disc' ? null : seenFlat(mesh)) ?? stretchedInDisc(mesh, area);
+  return (start === 'disc' ? null : seenFlat(mesh)) ?? stretchedInDisc(mesh, area, pattern);
 }
 
 /**
@@ -72,12 +72,11 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
   const rest = restShapes(mesh);
   const { triangles } = mesh;
   const seams = seamEdges(mesh, run.seams ?? [], rest.area);
-  let uv = startOf(mesh, run.start, rest.area);
-  const [x, y] = [0, 1].map((axis) => uv.filter((_, index) => index % 2 === axis)) as [Float64Array, Float64Array];
+  const pattern = patternOf(mesh);
+  let uv = startOf(mesh, run.start, rest.area, pattern);
   let energy = energyOf(rest, uv) + seamEnergy(seams, uv);
   if (!Number.isFinite(energy)) throw new RangeError('the mesh cannot be spread without folds');
   run.step?.(energy, 0);
-  const pattern = patternOf(triangles, x, y);
   if (seams.length === 0) ({ uv, energy } = relaxed(rest, uv, energy, new BlockSystem(pattern, 1)));
   const system = new BlockSystem(pattern, 2);
   /** Slope of the energy, and its curvature in the system when that is asked for. */

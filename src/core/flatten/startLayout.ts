@@ -1,5 +1,5 @@
 import { borderOf, doubleNormals, vertexCount, type Mesh } from '../mesh/mesh.ts';
-import { BlockSystem, patternOf } from './blockSystem.ts';
+import { BlockSystem, type Pattern } from './blockSystem.ts';
 
 type Vector = readonly [number, number, number];
 
@@ -35,7 +35,7 @@ export function seenFlat(mesh: Mesh): Float64Array | null {
  * The mesh stretched into a disc of its own area: the border on a circle by its length, every other vertex in the weighed
  * middle of its neighbours, which never turns a triangle over (Tutte).
  */
-export function stretchedInDisc(mesh: Mesh, area: number): Float64Array {
+export function stretchedInDisc(mesh: Mesh, area: number, pattern: Pattern): Float64Array {
   const { positions, triangles } = mesh;
   const count = vertexCount(mesh);
   const border = borderOf(mesh) ?? [];
@@ -60,9 +60,7 @@ export function stretchedInDisc(mesh: Mesh, area: number): Float64Array {
     fixed[vertex] = 1;
   });
   // Uniform weights keep the system symmetric; the flattening does the rest.
-  const xs = Float64Array.from({ length: count }, (_, vertex) => positions[3 * vertex] as number);
-  const ys = Float64Array.from({ length: count }, (_, vertex) => positions[3 * vertex + 1] as number);
-  const system = new BlockSystem(patternOf(triangles, xs, ys), 1);
+  const system = new BlockSystem(pattern, 1);
   const right = [new Float64Array(count), new Float64Array(count)] as const;
   for (let at = 0; at < triangles.length; at += 3) {
     for (let one = 0; one < 3; one += 1) {

@@ -13,40 +13,38 @@ const [NEITHER, LOW, HIGH, BETWEEN] = [0, 1, 2, 3];
 
 /**
  * An order of elimination by nested dissection: the nodes are halved by their place, those of one half that touch the other
- * come last, and each half is ordered likewise. Fill then grows by n log n on a mesh in the plane.
+ * come last, and each half is ordered likewise. Fill then grows by n log n on a mesh of a surface.
  *
- * @param x, y places of the nodes, any unit
+ * @param axes places of the nodes along each axis, any unit
  * @param start, neighbours the neighbours of node i are `neighbours[start[i]]` up to `start[i + 1]`
  * @returns groups in their order of elimination, children before parents
  */
 export function nestedDissection(
-  x: Float64Array,
-  y: Float64Array,
+  axes: readonly Float64Array[],
   start: Int32Array,
   neighbours: Int32Array,
 ): Separator[] {
-  const side = new Uint8Array(x.length);
+  const side = new Uint8Array(start.length - 1);
   const groups: Separator[] = [];
 
-  /** Puts a part of the graph on the list, its nodes by their x and by their y, and returns the places of its roots. */
-  function dissect(byX: Int32Array, byY: Int32Array): number[] {
-    const size = byX.length;
+  /** Puts a part of the graph on the list, its nodes in their order along each axis, and returns the places of its roots. */
+  function dissect(orders: readonly Int32Array[]): number[] {
+    const nodes = orders[0] as Int32Array;
+    const size = nodes.length;
     if (size === 0) return [];
-    if (size <= LEAF) return [groups.push({ nodes: byX, children: [] }) - 1];
-    const along = reach(byX, x) > reach(byY, y) ? byX : byY;
+    if (size <= LEAF) return [groups.push({ nodes, children: [] }) - 1];
+    const reaches = orders.map((order, axis) => reach(order, axes[axis] as Float64Array));
+    const along = orders[reaches.indexOf(Math.max(...reaches))] as Int32Array;
     const half = size >> 1;
     for (let index = 0; index < half; index += 1) side[along[index] as number] = LOW;
     for (let index = half; index < size; index += 1) side[along[index] as number] = HIGH;
     const between = touchingHigh(along.subarray(0, half));
     for (const node of between) side[node] = BETWEEN;
-    const [low, high] = [half - between.length, size - half];
-    const parts = [
-      [taken(byX, side, LOW, low), taken(byY, side, LOW, low)],
-      [taken(byX, side, HIGH, high), taken(byY, side, HIGH, high)],
-    ] as const;
+    const low = orders.map((order) => taken(order, side, LOW, half - between.length));
+    const high = orders.map((order) => taken(order, side, HIGH, size - half));
     // What is done with is on no side: the parts do not see it again.
     for (const node of along) side[node] = NEITHER;
-    const children = parts.flatMap((part) => dissect(...part));
+    const children = [...dissect(low), ...dissect(high)];
     return between.length === 0 ? children : [groups.push({ nodes: between, children }) - 1];
   }
 
@@ -65,7 +63,7 @@ export function nestedDissection(
     return found.slice(0, many);
   }
 
-  dissect(ordered(x), ordered(y));
+  dissect(axes.map(ordered));
   return groups;
 }
 

@@ -30,11 +30,10 @@ describe('a sparse symmetric system on a mesh', () => {
     'with blocks of %i on %i by %i rectangles is solved as elimination on the whole does, again and again',
     (width, columns, rows) => {
       const random = seeded(width * columns * rows);
-      const { triangles, positions } = sheet(columns, rows, (u, v) => [u + 0.02 * random(), v + 0.02 * random(), 0]);
-      const count = positions.length / 3;
-      const axis = (which: number) =>
-        Float64Array.from({ length: count }, (_, at) => positions[3 * at + which] as number);
-      const system = new BlockSystem(patternOf(triangles, axis(0), axis(1)), width);
+      const mesh = sheet(columns, rows, (u, v) => [u + 0.02 * random(), v + 0.02 * random(), 0]);
+      const { triangles } = mesh;
+      const count = mesh.positions.length / 3;
+      const system = new BlockSystem(patternOf(mesh), width);
       for (let time = 0; time < 2; time += 1) {
         const whole = Array.from({ length: count * width }, () => new Array<number>(count * width).fill(0));
         system.clear();
@@ -65,10 +64,9 @@ describe('a sparse symmetric system on a mesh', () => {
   );
 
   it('that is not positive is told', () => {
-    const { triangles, positions } = sheet(4, 4, (u, v) => [u, v, 0]);
-    const axis = (which: number) => Float64Array.from({ length: positions.length / 3 }, (_, at) => positions[3 * at + which] as number); // prettier-ignore
-    const system = new BlockSystem(patternOf(triangles, axis(0), axis(1)), 1);
-    for (let at = 0; at < triangles.length; at += 3)
+    const mesh = sheet(4, 4, (u, v) => [u, v, 0]);
+    const system = new BlockSystem(patternOf(mesh), 1);
+    for (let at = 0; at < mesh.triangles.length; at += 3)
       for (let one = 0; one < 3; one += 1) system.add(at, one, one, [-1]);
     expect(system.factor()).toBeNull();
   });
