@@ -8,14 +8,18 @@ const ARCS = 120;
 
 type Point = readonly [number, number];
 
+/** Math.hypot takes many times as long. */
+const apart = (a: Point, b: Point) => Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
+
 /** The bulge of the arc from a to b through m. */
 function bulgeThrough(a: Point, m: Point, b: Point): number {
-  const chord = Math.hypot(b[0] - a[0], b[1] - a[1]);
-  if (chord === 0) return 0;
+  if (apart(a, b) === 0) return 0;
   // Sagitta of the circle through the three points, from the angle at m, which no unevenness of m disturbs.
-  const u = [a[0] - m[0], a[1] - m[1]] as const;
-  const v = [b[0] - m[0], b[1] - m[1]] as const;
-  const angle = Math.PI - Math.abs(Math.atan2(u[0] * v[1] - u[1] * v[0], u[0] * v[0] + u[1] * v[1]));
+  const ux = a[0] - m[0];
+  const uy = a[1] - m[1];
+  const vx = b[0] - m[0];
+  const vy = b[1] - m[1];
+  const angle = Math.PI - Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy));
   const side = (b[0] - a[0]) * (m[1] - a[1]) - (b[1] - a[1]) * (m[0] - a[0]);
   return (side < 0 ? 1 : -1) * Math.tan(angle / 2);
 }
@@ -32,23 +36,23 @@ export function arcsThrough(
   chunk = UNROLL_STATIONS / ARCS,
 ): Vertex[] {
   const vertices: Vertex[] = [];
-  const still = (at: number) => {
-    const [[x0, y0], [x1, y1]] = [points[at], points[at + 1]] as [Point, Point];
-    return Math.hypot(x1 - x0, y1 - y0) < POINT_TOLERANCE;
-  };
   // No arc runs over a flat edge, nor over a place where the line stands still.
-  const flat = (at: number) => stations[at + 1]?.phi === stations[at]?.phi || still(at);
+  const flat = new Uint8Array(points.length);
+  for (let at = 0; at + 1 < points.length; at += 1) {
+    const still = apart(points[at] as Point, points[at + 1] as Point) < POINT_TOLERANCE;
+    flat[at] = still || stations[at + 1]?.phi === stations[at]?.phi ? 1 : 0;
+  }
   let index = 0;
   let held: Point | null = null;
   while (index < points.length - 1) {
     const from = points[index] as Point;
     let step = 1;
-    if (!flat(index)) {
-      while (step < chunk && index + step < points.length - 1 && !flat(index + step)) step += 1;
+    if (!flat[index]) {
+      while (step < chunk && index + step < points.length - 1 && !flat[index + step]) step += 1;
       if (step > 1 && step % 2 === 1) step -= 1;
     }
     const to = points[index + step] as Point;
-    if (Math.hypot(to[0] - from[0], to[1] - from[1]) < POINT_TOLERANCE) {
+    if (apart(from, to) < POINT_TOLERANCE) {
       // The first of several points in one place stands for them, so that a corner stays where it is.
       held ??= from;
     } else {

@@ -7,6 +7,7 @@ import KitFields from '../components/kit/KitFields.vue';
 import KitThing from '../components/kit/KitThing.vue';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { useKit } from '../stores/records.ts';
+import SheetDialog from '../components/frame/SheetDialog.vue';
 
 /** What the potter owns, drawn as it is, each kind at one scale. */
 const kit = useKit();
@@ -116,7 +117,7 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
         </p>
       </aside>
     </div>
-    <VDialog v-model="adding">
+    <SheetDialog v-model="adding">
       <section class="sheet-card" aria-label="Add something to the kit">
         <h2>What is it</h2>
         <ul class="kinds">
@@ -125,7 +126,7 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
           </li>
         </ul>
       </section>
-    </VDialog>
+    </SheetDialog>
   </main>
 </template>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="T extends string">
 import { computed, ref, useId } from 'vue';
 import type { Choice } from './choice.ts';
+import SheetDialog from '../frame/SheetDialog.vue';
 
 /** One way out of several. Opens a small sheet where each way says what it is for and why potters differ. */
 const props = defineProps<{ label: string; value: T; choices: readonly Choice<T>[]; name: string }>();
@@ -29,7 +30,7 @@ function choose(value: T): void {
     >
       <span :id="`${id}-value`">{{ chosen?.title }}</span>
     </button>
-    <VDialog v-model="open">
+    <SheetDialog v-model="open">
       <section class="sheet-card" role="group" :aria-label="label">
         <h2>{{ label }}</h2>
         <ul class="ways">
@@ -50,7 +51,7 @@ function choose(value: T): void {
           </li>
         </ul>
       </section>
-    </VDialog>
+    </SheetDialog>
   </div>
 </template>
 

@@ -3,6 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter, type RouteLocationRaw } from 'vue-router';
 import { useClays, useKit } from '../../stores/records.ts';
 import { useShelf } from '../../stores/shelf.ts';
+import SheetDialog from './SheetDialog.vue';
 
 /** The command line of the screen: places, designs, clays and things of the kit by name. */
 interface Found {
@@ -76,7 +77,7 @@ watch(open, (now) => {
 </script>
 
 <template>
-  <VDialog v-model="open" location="top" scrollable>
+  <SheetDialog v-model="open" location="top" scrollable>
     <section class="sheet-card" aria-label="Find">
       <input
         ref="field"
@@ -108,7 +109,7 @@ watch(open, (now) => {
         <li v-if="found.length === 0" class="none">Nothing on the shelf is called that.</li>
       </ul>
     </section>
-  </VDialog>
+  </SheetDialog>
 </template>
 
 <style scoped>

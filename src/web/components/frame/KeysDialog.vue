@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
 import { activeShortcuts, type Shortcut } from '../../composables/useShortcuts.ts';
+import SheetDialog from './SheetDialog.vue';
 
 /** The shortcuts that work in this place. */
 const open = defineModel<boolean>({ required: true });
@@ -16,7 +17,7 @@ const shown = (keys: string) =>
 </script>
 
 <template>
-  <VDialog v-model="open" scrollable>
+  <SheetDialog v-model="open" scrollable>
     <section class="sheet-card" aria-labelledby="keys-title">
       <h2 id="keys-title">Shortcuts here</h2>
       <dl>
@@ -32,7 +33,7 @@ const shown = (keys: string) =>
       </p>
       <button type="button" class="quiet" @click="open = false">Close</button>
     </section>
-  </VDialog>
+  </SheetDialog>
 </template>
 
 <style scoped>

@@ -6,6 +6,7 @@ import { api } from '../../api.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useConnection } from '../../stores/connection.ts';
 import { usePiece } from '../../stores/piece.ts';
+import SheetDialog from '../frame/SheetDialog.vue';
 
 /** Every kept revision, newest first; any of them can be put on top again. */
 const open = defineModel<boolean>({ required: true });
@@ -45,7 +46,7 @@ watch(open, (now) => {
 </script>
 
 <template>
-  <VDialog v-model="open" scrollable>
+  <SheetDialog v-model="open" scrollable>
     <section class="sheet-card" aria-labelledby="history-title">
       <h2 id="history-title">Every kept revision</h2>
       <p v-if="trouble" role="alert">{{ trouble }}</p>
@@ -66,7 +67,7 @@ watch(open, (now) => {
       </ol>
       <button type="button" class="quiet" @click="open = false">Close</button>
     </section>
-  </VDialog>
+  </SheetDialog>
 </template>
 
 <style scoped>

@@ -5,6 +5,7 @@ import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import type { Figure } from './figures.ts';
 import HoldField from './HoldField.vue';
+import SheetDialog from '../frame/SheetDialog.vue';
 
 /** How one figure came about: each formula, the same with this piece's figures, and what comes out. */
 const figure = defineModel<Figure | null>({ required: true });
@@ -18,7 +19,7 @@ const steps = computed(() =>
 </script>
 
 <template>
-  <VDialog :model-value="figure !== null" @update:model-value="figure = null">
+  <SheetDialog :model-value="figure !== null" @update:model-value="figure = null">
     <section class="sheet-card" aria-labelledby="how-title">
       <h2 id="how-title">{{ title }}: how this came about</h2>
       <p v-if="steps.length === 0">Measured on the flat part as it is drawn, over the line that the knife follows.</p>
@@ -38,7 +39,7 @@ const steps = computed(() =>
       </p>
       <button type="button" class="quiet" @click="figure = null">Close</button>
     </section>
-  </VDialog>
+  </SheetDialog>
 </template>
 
 <style scoped>

@@ -9,6 +9,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import type { Choice } from '../fields/choice.ts';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
+import SheetDialog from '../frame/SheetDialog.vue';
 
 /** What is made in this batch, and how parts are laid on the slab. */
 const plan = useSlabPlan();
@@ -92,7 +93,7 @@ const TURNS: readonly Choice<'along' | 'any'>[] = [
       No slab larger than {{ lengths.figure(plan.greatest.length) }} × {{ lengths.length(plan.greatest.width) }}, by
       your board and roller in the <RouterLink :to="{ name: 'kit' }">kit</RouterLink>.
     </p>
-    <VDialog v-model="adding">
+    <SheetDialog v-model="adding">
       <section class="sheet-card" aria-label="Add a piece to the batch">
         <h2>Which piece</h2>
         <input v-model="words" type="search" aria-label="Find a piece" placeholder="Find a piece" />
@@ -105,7 +106,7 @@ const TURNS: readonly Choice<'along' | 'any'>[] = [
           <li v-if="others.length === 0">Nothing else on the shelf is called that.</li>
         </ul>
       </section>
-    </VDialog>
+    </SheetDialog>
   </section>
 </template>
 

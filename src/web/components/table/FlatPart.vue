@@ -102,12 +102,12 @@ const nameBy = computed(() => (second.value ? -6 : tagged.value ? -16 : 2));
     <text v-for="(mark, index) in words" :key="index" :class="mark.kind" :transform="moved(...wordAt(mark))">
       {{ mark.text }}
     </text>
-    <text class="name" :class="{ beside }" :transform="moved(nameX, middle[1] + nameBy)">
-      {{ part.name }}<template v-if="roomy && part.count > 1">, cut {{ part.count }}</template>
-    </text>
-    <text v-if="second" class="face" :class="{ beside }" :transform="moved(nameX, middle[1] + 18)">
-      {{ second }}
-    </text>
+    <g :class="{ beside }" :transform="moved(nameX, middle[1])">
+      <text class="name" :y="nameBy">
+        {{ part.name }}<template v-if="roomy && part.count > 1">, cut {{ part.count }}</template>
+      </text>
+      <text v-if="second" class="face" y="18">{{ second }}</text>
+    </g>
   </g>
 </template>
 
@@ -143,7 +143,7 @@ text {
   stroke-width: 5px;
   stroke-linejoin: round;
 }
-.beside {
+.beside text {
   text-anchor: start;
   stroke: var(--cloth);
 }

@@ -19,7 +19,12 @@ interface Tag {
 /** Where hanging tags begin below a part (px): under the words of a wall, under the dimension of a base. */
 const BELOW = { wall: 26, base: 52, pad: 52 } as const;
 
+/** From an end of a part to the tag on it (px): on a low wall the seam's letter stands between them. */
+const END = { high: 10, low: 32 } as const;
+const LOW_WALL = 110;
+
 function onPart({ part, ...place }: PartPlace): Tag[] {
+  const end = place.traced.pxHeight < LOW_WALL ? END.low : END.high;
   const low = place.y - TAG.height - 6;
   const run = place.width - place.traced.pxLength;
   const middle = place.traced.left + place.traced.pxLength / 2;
@@ -31,8 +36,8 @@ function onPart({ part, ...place }: PartPlace): Tag[] {
       top,
       hang,
     });
-    if (lean.edge === 'left') return tag(place.traced.left + run + 10, low, 'start');
-    if (lean.edge === 'right') return tag(place.traced.left + place.traced.pxLength - 10, low, 'end');
+    if (lean.edge === 'left') return tag(place.traced.left + run + end, low, 'start');
+    if (lean.edge === 'right') return tag(place.traced.left + place.traced.pxLength - end, low, 'end');
     return tag(middle, lean.edge === 'rim' ? place.y - place.height + 12 : low, 'middle');
   });
 }

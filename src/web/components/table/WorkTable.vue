@@ -12,10 +12,10 @@ import { formSizes } from '../../../core/piece/formSizes.ts';
 import { develop } from '../../../core/piece/develop.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePiece } from '../../stores/piece.ts';
-import DimensionLine from './DimensionLine.vue';
+import { dimensionLine, partDimensions } from './dimensionLines.ts';
 import FigureTag from './FigureTag.vue';
 import FlatPart from './FlatPart.vue';
-import PartDimensions from './PartDimensions.vue';
+import PartWords from './PartWords.vue';
 import PieceElevation from './PieceElevation.vue';
 import SizeHandle from './SizeHandle.vue';
 import TableLeans from './TableLeans.vue';
@@ -81,6 +81,18 @@ const sizeTags = computed(() => {
   ];
 });
 
+/** All dimension lines are one path: the page draws it at every key. */
+const dimensions = computed(() => {
+  const { parts, piece: standing } = places.value;
+  const { left, right, wetRight, y, top } = standing;
+  const sizes = sizeTags.value.map(({ handle }) =>
+    handle.axis === 'across'
+      ? dimensionLine(left, y + 28, right, y + 28)
+      : dimensionLine(wetRight + 48, y, wetRight + 48, top),
+  );
+  return [...parts.map(partDimensions), ...sizes].join('');
+});
+
 /** Half the fired piece's width at a share of its height (px). */
 function reachAt(share: number): number {
   const { fired } = places.value.piece;
@@ -138,23 +150,10 @@ function endDrag(): void {
             :at="[place.x, place.y]"
             :hanging="place.hanging.length > 0"
           />
-          <PartDimensions :place="place" />
+          <PartWords :place="place" />
         </template>
         <PieceElevation :target="piece.target" :scale="places.scale" :at="places.piece.at" />
-        <DimensionLine
-          v-if="sizeTags.some(({ handle }) => handle.axis === 'across')"
-          :x1="places.piece.left"
-          :x2="places.piece.right"
-          :y1="places.piece.y + 28"
-          :y2="places.piece.y + 28"
-        />
-        <DimensionLine
-          v-if="sizeTags.some(({ handle }) => handle.axis === 'up')"
-          :x1="places.piece.wetRight + 48"
-          :x2="places.piece.wetRight + 48"
-          :y1="places.piece.y"
-          :y2="places.piece.top"
-        />
+        <path class="dimension" :d="dimensions" />
         <text class="looking" x="14" :y="(narrow ? layout.height + 24 : height) - 12">
           {{ piece.target.slab.faceUp }} face up, seen from above
         </text>
@@ -236,6 +235,11 @@ svg {
 .looking {
   fill: var(--ink-soft);
   font-size: 15px;
+}
+.dimension {
+  fill: none;
+  stroke: var(--ink-soft);
+  stroke-width: 1.5;
 }
 .caption {
   fill: var(--ink);

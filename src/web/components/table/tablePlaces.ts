@@ -108,8 +108,13 @@ const LOW = 25;
 /** A plate smaller than this has its name beside it (mm). */
 const PAD = 45;
 
-/** A part that carries two tags side by side is longer than both with their margins (px). */
-const CARRIES = 2 * TAG.width + 24;
+/** A part is as long as the tags that lie on it side by side, with their margins and the seam's letters (px). */
+const ON_PART = { tag: 160, ends: 64 } as const;
+
+function carriedLength(part: Part): number {
+  const side = leaningEdges(part).filter(({ edge }) => edge !== 'rim').length;
+  return Math.max(2, side) * ON_PART.tag + ON_PART.ends;
+}
 
 /** Only a long, straight wall on a wide table can carry its tags. */
 function mayCarry(part: Part, narrow: boolean): boolean {
@@ -145,9 +150,9 @@ export function layTable(target: Target, { parts }: Development, room: Box): Lai
     return { ...tableLayout([...walls, piece, ...bases], room), hanging };
   };
   const first = laid((part) => mayCarry(part, narrow));
-  const short = ({ outline }: Part) => {
-    const { minX, maxX } = bounds(outline);
-    return (maxX - minX) * first.scale < CARRIES;
+  const short = (part: Part) => {
+    const { minX, maxX } = bounds(part.outline);
+    return (maxX - minX) * first.scale < carriedLength(part);
   };
   const crowded = parts.some((part) => mayCarry(part, narrow) && leaningEdges(part).length > 1 && short(part));
   return crowded ? laid((part) => mayCarry(part, narrow) && !short(part)) : first;

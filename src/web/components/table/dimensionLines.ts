@@ -1,0 +1,20 @@
+import { isPlate } from '../../../core/part/part.ts';
+import type { PartPlace } from './tablePlaces.ts';
+
+/** Half a tick (px). */
+const TICK = 7;
+
+/** Path of a dimension line with its end ticks between two points on one level or one upright (px). */
+export function dimensionLine(x1: number, y1: number, x2: number, y2: number): string {
+  const [dx, dy] = y1 === y2 ? [0, TICK] : [TICK, 0];
+  const tick = (x: number, y: number) => `M${x - dx} ${y - dy}L${x + dx} ${y + dy}`;
+  return `M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`;
+}
+
+/** Path of the dimension lines of a flat part: across a plate, along and up any other. */
+export function partDimensions({ part, x, y, width, height, traced }: PartPlace): string {
+  const { left, pxLength, top, pxHeight } = traced;
+  if (isPlate(part)) return dimensionLine(left, y + 28, left + pxLength, y + 28);
+  const [above, beside] = [y - height - 30, x + width + 48];
+  return dimensionLine(left, above, left + pxLength, above) + dimensionLine(beside, top, beside, top + pxHeight);
+}
