@@ -6,7 +6,6 @@ import { elevation, type Elevation } from '../../../core/piece/elevation.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import {
   NARROW_TABLE,
-  TAG,
   tableLayout,
   type Box,
   type TableLayout,
