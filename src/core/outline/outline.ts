@@ -37,7 +37,7 @@ export function vertexAt(outline: Outline, index: number): Vertex {
 export function edgeAt(outline: Outline, index: number): Edge {
   const from = vertexAt(outline, index);
   const to = vertexAt(outline, index + 1);
-  const chord = Math.hypot(to[0] - from[0], to[1] - from[1]);
+  const chord = Math.sqrt((to[0] - from[0]) ** 2 + (to[1] - from[1]) ** 2);
   const bulge = from[2];
   if (Math.abs(bulge) < BULGE_TOLERANCE) return { from, to, length: chord, radius: Infinity, centre: null };
   const angle = 4 * Math.atan(bulge);

@@ -1,7 +1,6 @@
 import { degrees, radians } from '../numbers.ts';
 import { arcsThrough } from '../outline/curve.ts';
 import { area, bounds, mirrored, moved, type Outline, type Vertex } from '../outline/outline.ts';
-import { slopeOf } from '../outline/plan.ts';
 import { seamAllowance, type Seam } from '../seam/seam.ts';
 import { slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../wall/loft.ts';
 import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
@@ -29,12 +28,10 @@ type Point = readonly [number, number];
 
 /** Direction of the level edges at each ruling in the flat, from the ruling's known share along and across them. */
 function edgeDirections(flat: UnrolledLoft): Point[] {
-  const { low, high } = flat;
-  return flat.stations.map((station, index) => {
+  return flat.along.map((along, index) => {
     const [footX, footY] = flat.foot[index] as Point;
     const [rimX, rimY] = flat.rim[index] as Point;
     const [x, y] = [rimX - footX, rimY - footY];
-    const along = slopeOf(high, station) - slopeOf(low, station);
     const across = Math.sqrt(Math.max(0, x * x + y * y - along * along));
     const square = along * along + across * across;
     return [(along * x + across * y) / square, (along * y - across * x) / square];
@@ -139,7 +136,7 @@ function leansAlong(line: readonly Point[], leans: readonly number[], backward: 
   let run = 0;
   const runs = line.map(([x, y], index) => {
     const [u, v] = line[index - 1] ?? [x, y];
-    run += Math.hypot(x - u, y - v);
+    run += Math.sqrt((x - u) ** 2 + (y - v) ** 2);
     return run;
   });
   const along = leans.map((lean, index) => ({ share: (runs[index] ?? 0) / (run || 1), lean }));

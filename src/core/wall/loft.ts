@@ -39,17 +39,23 @@ export function sectionAt(wall: LoftWall, z: number, depth: number): Support {
 function newSection({ foot, rim, height }: LoftWall, z: number, depth: number): Support {
   if (foot === rim) return inward(foot, depth);
   const f = z / height;
+  // Distance and slope are asked for one after the other.
+  let [last, low, high, q] = [NaN, 0, 0, 0];
+  const heightsAt = (phi: number) => {
+    if (phi === last) return;
+    [last, low, high] = [phi, foot.h(phi), rim.h(phi)];
+    q = (high - low) / height;
+  };
   return mitred({
     flats: mergedFlats(foot, rim),
     h: (phi) => {
-      const [low, high] = [foot.h(phi), rim.h(phi)];
-      const q = (high - low) / height;
+      heightsAt(phi);
       return (1 - f) * low + f * high - depth * Math.sqrt(1 + q * q);
     },
     slope: (phi, side) => {
-      const q = (rim.h(phi) - foot.h(phi)) / height;
-      const [low, high] = [foot.slope(phi, side), rim.slope(phi, side)];
-      return (1 - f) * low + f * high - (depth * q * (high - low)) / height / Math.sqrt(1 + q * q);
+      heightsAt(phi);
+      const [atFoot, atRim] = [foot.slope(phi, side), rim.slope(phi, side)];
+      return (1 - f) * atFoot + f * atRim - (depth * q * (atRim - atFoot)) / height / Math.sqrt(1 + q * q);
     },
   });
 }
@@ -57,9 +63,8 @@ function newSection({ foot, rim, height }: LoftWall, z: number, depth: number): 
 /** A wall unrolled: its foot and rim as points in the plane, in pairs along the rulings. Mm. */
 export interface UnrolledLoft extends UnrolledPairs {
   readonly stations: readonly Station[];
-  /** Its level sections at both ends. */
-  readonly low: Support;
-  readonly high: Support;
+  /** How far each ruling runs along the level edges (mm): the slope of the section at its end less that at its start. */
+  readonly along: readonly number[];
   readonly girthFoot: number;
   readonly girthRim: number;
   readonly area: number;
@@ -127,48 +132,52 @@ export function unrollPairs(lows: readonly Point3[], highs: readonly Point3[]): 
   return { foot, rim };
 }
 
-/** Points of a line that have become one: their mean, or the end of the line, which stays where it is. */
-interface Pool {
-  readonly first: number;
-  readonly last: number;
-  readonly at: Point3;
-}
-
 /**
  * Where a flat edge on one side ends in a point on the other, a parallel surface turns over by a hair at its edge. Points
- * that would run backward are pooled with the ones before them: the line runs forward only, and its length is the signed
- * one, which is what Cauchy's integral of the support gives.
+ * that would run backward are pooled with the ones before them, in their mean or in the end of the line: it runs forward
+ * only, and its length is the signed one, which is what Cauchy's integral of the support gives.
  */
-function untwisted(line: readonly Point3[], stations: readonly Station[]): Point3[] {
-  const pools: Pool[] = [];
-  const pooled = (one: Pool, next: Pool): Pool => {
-    const share = (next.last - next.first + 1) / (next.last - one.first + 1);
-    const mean = one.at.map((value, axis) => value + share * ((next.at[axis] ?? 0) - value)) as unknown as Point3;
-    const pinned = one.first === 0 ? line[0] : next.last === line.length - 1 ? line.at(-1) : undefined;
-    return { first: one.first, last: next.last, at: pinned ?? mean };
-  };
-  const backward = (one: Pool, next: Pool): boolean => {
-    const phi = ((stations[one.last]?.phi ?? 0) + (stations[next.first]?.phi ?? 0)) / 2;
-    const forward = (one.at[0] - next.at[0]) * Math.sin(phi) + (next.at[1] - one.at[1]) * Math.cos(phi);
-    return forward < 0;
-  };
-  line.forEach((at, index) => {
-    let pool: Pool = { first: index, last: index, at };
-    for (let before = pools.at(-1); before && backward(before, pool); before = pools.at(-1)) {
-      pools.pop();
-      pool = pooled(before, pool);
+function untwisted(line: readonly Point3[], stations: readonly Station[]): readonly Point3[] {
+  const count = line.length;
+  /** The pools so far: first point and mean of each; a pool ends where the next begins, the last one at the point in hand. */
+  const first = new Int32Array(count);
+  const x = new Float64Array(count);
+  const y = new Float64Array(count);
+  let pools = 0;
+  for (let index = 0; index < count; index += 1) {
+    const [px, py] = line[index] as Point3;
+    first[pools] = index;
+    x[pools] = px;
+    y[pools] = py;
+    pools += 1;
+    for (; pools > 1; pools -= 1) {
+      const [one, next] = [pools - 2, pools - 1];
+      const from = first[next] as number;
+      const phi = ((stations[from - 1] as Station).phi + (stations[from] as Station).phi) / 2;
+      const [dx, dy] = [(x[next] as number) - (x[one] as number), (y[next] as number) - (y[one] as number)];
+      if (dy * Math.cos(phi) - dx * Math.sin(phi) >= 0) break;
+      const begin = first[one] as number;
+      const share = (index - from + 1) / (index - begin + 1);
+      const pinned = begin === 0 ? line[0] : index === count - 1 ? line[index] : undefined;
+      x[one] = pinned ? pinned[0] : (x[one] as number) + share * dx;
+      y[one] = pinned ? pinned[1] : (y[one] as number) + share * dy;
     }
-    pools.push(pool);
-  });
-  return pools.flatMap(({ first, last, at }) => Array.from({ length: last - first + 1 }, () => at));
+  }
+  if (pools === count) return line;
+  const found: Point3[] = [];
+  for (let pool = 0; pool < pools; pool += 1) {
+    const [from, to] = [first[pool] as number, pool + 1 < pools ? (first[pool + 1] as number) : count];
+    const at: Point3 = [x[pool] as number, y[pool] as number, (line[from] as Point3)[2]];
+    for (let index = from; index < to; index += 1) found.push(at);
+  }
+  return found;
 }
 
-/** The level sections at both ends of a ruled wall, and the points along them in pairs. */
+/** The points at both ends of a wall's rulings, in pairs, and how far each ruling runs along the level edges (mm). */
 interface RulingPairs {
-  readonly low: Support;
-  readonly high: Support;
   readonly lows: readonly Point3[];
   readonly highs: readonly Point3[];
+  readonly along: readonly number[];
 }
 
 /** The pairs of points along a wall's rulings, `depth` mm inside its outer face, between two heights (mm). */
@@ -177,21 +186,20 @@ export function rulingPairs(
   span: { from: number; to: number; depth: number },
   stations: readonly Station[],
 ): RulingPairs {
-  const low = sectionAt(wall, span.from, span.depth);
-  const high = sectionAt(wall, span.to, span.depth);
-  const point = (shape: Support, { phi, side }: Station, z: number): Point3 => [...pointAt(shape, phi, side), z];
-  return {
-    low,
-    high,
-    lows: untwisted(
-      stations.map((station) => point(low, station, span.from)),
-      stations,
-    ),
-    highs: untwisted(
-      stations.map((station) => point(high, station, span.to)),
-      stations,
-    ),
+  const ends = (z: number): Point3[] => {
+    const section = sectionAt(wall, z, span.depth);
+    return stations.map(({ phi, side }) => {
+      const [x, y] = pointAt(section, phi, side);
+      return [x, y, z];
+    });
   };
+  const [lows, highs] = [ends(span.from), ends(span.to)];
+  // A section's slope is its point's share along the tangent.
+  const along = stations.map(({ phi }, index) => {
+    const [[x0, y0], [x1, y1]] = [lows[index], highs[index]] as [Point3, Point3];
+    return (y1 - y0) * Math.cos(phi) - (x1 - x0) * Math.sin(phi);
+  });
+  return { lows: untwisted(lows, stations), highs: untwisted(highs, stations), along };
 }
 
 /**
@@ -204,7 +212,7 @@ export function unrollLoft(
   span: { from: number; to: number; depth: number; start: number; sweep?: number; count?: number },
 ): UnrolledLoft {
   const stations = stationsOf(mergedFlats(wall.foot, wall.rim), span.count ?? UNROLL_STATIONS, span.start, span.sweep);
-  const { low, high, lows, highs } = rulingPairs(wall, span, stations);
+  const { lows, highs, along } = rulingPairs(wall, span, stations);
   let [girthFoot, girthRim, area] = [0, 0, 0];
   for (let index = 1; index < stations.length; index += 1) {
     const [from, to] = [stations[index - 1], stations[index]] as [Station, Station];
@@ -217,7 +225,7 @@ export function unrollLoft(
     const slope = slopeFactor(wall, (from.phi + to.phi) / 2);
     area += ((footStep + rimStep) / 2) * arc * (span.to - span.from) * slope;
   }
-  return { stations, low, high, ...unrollPairs(lows, highs), girthFoot, girthRim, area };
+  return { stations, along, ...unrollPairs(lows, highs), girthFoot, girthRim, area };
 }
 
 /** Least and greatest lean of a level edge along the wall, degrees, and where. Signed as the wall's slope. */
