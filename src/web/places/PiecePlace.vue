@@ -34,6 +34,7 @@ import WorkTable from '../components/table/WorkTable.vue';
 import { useSolver } from '../composables/useSolver.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
+import { nextTask } from '../composables/nextTask.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePiece } from '../stores/piece.ts';
 import { useClays, useKit } from '../stores/records.ts';
@@ -62,6 +63,18 @@ const raised = computed(() => stage.value === 'flat' && share.value > 0 && raise
 
 const measure = computed(() => figuresToMeasure(piece.beside.developed));
 const finished = computed(() => finishedFigures(piece.beside.developed));
+
+/** The lower fields and figures are made in a task of their own: the table and what is beside it stand before them. */
+const standing = ref(false);
+watch(
+  () => piece.state === 'ready',
+  async (ready) => {
+    standing.value = false;
+    if (ready) await nextTask();
+    standing.value = ready;
+  },
+  { immediate: true },
+);
 
 /** A figure that is pressed on the drawing stands in the list too. */
 const askOnTable = (id: FigureId) => {
@@ -156,17 +169,20 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
           <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
           <CheckList :checks="piece.beside.developed.checks" @remedy="cutInPieces" />
           <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
-          <FormedFigures v-if="draped" />
-          <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
-          <FinishedRange />
-          <KitUse />
+          <template v-if="standing">
+            <FormedFigures v-if="draped" />
+            <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
+            <FinishedRange />
+            <KitUse />
+          </template>
         </template>
         <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
       </aside>
       <aside class="left" aria-label="What to change">
         <template v-if="stage === 'shape'"
-          ><ShapeFields /><AdditionFields v-if="!draped && !bentAlone" /><FitFields
-        /></template>
+          ><ShapeFields /><template v-if="standing"
+            ><AdditionFields v-if="!draped && !bentAlone" /><FitFields /></template
+        ></template>
         <DartFields v-else-if="stage === 'flat' && draped" />
         <FlatFields v-else-if="stage === 'flat'" />
         <SlabFields v-else-if="stage === 'slab'" />

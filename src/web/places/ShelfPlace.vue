@@ -3,6 +3,7 @@ import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import ShelfPiece from '../components/shelf/ShelfPiece.vue';
 import { shelfRows } from '../components/shelf/shelfRows.ts';
+import { nextTask } from '../composables/nextTask.ts';
 import { useLengths } from '../composables/useLengths.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { useSize } from '../composables/useSize.ts';
@@ -19,9 +20,18 @@ const { width } = useSize(boards);
 
 const laid = computed(() => shelfRows(shelf.designs, Math.max(160, width.value)));
 const undoable = computed({ get: () => shelf.takenOff !== null, set: () => (shelf.takenOff = null) });
-/** About so many designs are drawn at once; more of them as the end of the drawn rows comes into sight. */
-const AT_ONCE = 60;
-const wanted = ref(AT_ONCE);
+/** About so many designs are drawn at first; more of them as the end of the drawn rows comes into sight. */
+const AT_FIRST = 60;
+/** So many are drawn in one task: the page answers in between. */
+const IN_ONE_TASK = 4;
+const wanted = ref(IN_ONE_TASK);
+let there = true;
+async function drawFirst(): Promise<void> {
+  while (there && wanted.value < AT_FIRST) {
+    await nextTask();
+    wanted.value += IN_ONE_TASK;
+  }
+}
 const drawnRows = computed(() => {
   let count = 0;
   const full = laid.value.rows.findIndex((row) => (count += row.length) >= wanted.value);
@@ -32,7 +42,7 @@ const rest = ref<HTMLElement | null>(null);
 const ROW_HEIGHT = 330;
 const further = new IntersectionObserver(
   (seen) => {
-    if (seen.some(({ isIntersecting }) => isIntersecting)) wanted.value += AT_ONCE;
+    if (seen.some(({ isIntersecting }) => isIntersecting)) wanted.value += AT_FIRST;
   },
   { rootMargin: '600px' },
 );
@@ -41,7 +51,10 @@ watch([rest, drawnRows], () => {
   further.disconnect();
   if (rest.value) further.observe(rest.value);
 });
-onUnmounted(() => further.disconnect());
+onUnmounted(() => {
+  there = false;
+  further.disconnect();
+});
 
 /** A round length near a quarter of the shelf, for the scale bar (mm). */
 const barLength = 100;
@@ -66,7 +79,10 @@ async function readFile(event: Event): Promise<void> {
 }
 
 useShortcuts([{ keys: 'n', words: 'New piece', run: () => void begin() }]);
-onMounted(() => void shelf.load());
+onMounted(() => {
+  void shelf.load();
+  void drawFirst();
+});
 </script>
 
 <template>
