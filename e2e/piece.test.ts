@@ -147,6 +147,8 @@ describe('a piece', () => {
     await page.locator('[data-figure="cutLength"]').click();
     await textOf(page.locator('.v-dialog'), /84\.0 ÷ \(1 − 0\.12\) =\s?95\.5 mm.*π × 89\.5 =\s?281\.0 mm/);
     await page.keyboard.press('Escape');
+    // The keyboard is again where it was.
+    await page.locator('[data-figure="cutLength"]:focus').waitFor();
     await page.getByRole('radio', { name: 'cm' }).click();
     await page.locator('[data-figure="cutHeight"]').click();
     await textOf(page.locator('.v-dialog').last(), /12\.50 − 0\.60 =\s?11\.90 cm/);

@@ -107,12 +107,21 @@ const LOW = 25;
 /** A plate smaller than this has its name beside it (mm). */
 const PAD = 45;
 
-/** A part is as long as the tags that lie on it side by side, with their margins and the seam's letters (px). */
-const ON_PART = { tag: 160, ends: 64 } as const;
+/** A lower wall has the seam's letters beside its tags (px). */
+export const LOW_WALL = 110;
 
-function carriedLength(part: Part): number {
+/** From an end of a part to the tag on it (px): past the seam's letter on a low wall. */
+export const TAG_END = { high: 10, low: 32 } as const;
+
+/** As much of a part a tag on it takes at the most (px). */
+const TAG_ON_PART = 160;
+
+/** Whether a part is shorter than the tags that would lie on it side by side. */
+function tooShort(part: Part, scale: number): boolean {
+  const { minX, maxX, minY, maxY } = bounds(part.outline);
   const side = leaningEdges(part).filter(({ edge }) => edge !== 'rim').length;
-  return Math.max(2, side) * ON_PART.tag + ON_PART.ends;
+  const end = (maxY - minY) * scale < LOW_WALL ? TAG_END.low : TAG_END.high;
+  return (maxX - minX) * scale < side * TAG_ON_PART + 2 * end;
 }
 
 /** Only a long, straight wall on a wide table can carry its tags. */
@@ -149,12 +158,9 @@ export function layTable(target: Target, { parts }: Development, room: Box): Lai
     return { ...tableLayout([...walls, piece, ...bases], room), hanging };
   };
   const first = laid((part) => mayCarry(part, narrow));
-  const short = (part: Part) => {
-    const { minX, maxX } = bounds(part.outline);
-    return (maxX - minX) * first.scale < carriedLength(part);
-  };
-  const crowded = parts.some((part) => mayCarry(part, narrow) && leaningEdges(part).length > 1 && short(part));
-  return crowded ? laid((part) => mayCarry(part, narrow) && !short(part)) : first;
+  const carries = (part: Part) => mayCarry(part, narrow) && !tooShort(part, first.scale);
+  const crowded = parts.some((part) => mayCarry(part, narrow) && tooShort(part, first.scale));
+  return crowded ? laid(carries) : first;
 }
 
 /** Where everything stands in a layout. */
