@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { bounds } from '../../../core/outline/outline.ts';
 import { middleOf, type Mark, type Part } from '../../../core/part/part.ts';
-import { kindOnTable, leaningEdges } from './tablePlaces.ts';
+import { kindOnTable, leaningEdges, LOW_WALL } from './tablePlaces.ts';
 
 /** One flat part on the cloth, its lower left corner at `at` (px); its tags lie on it, or hang below it. */
 const props = defineProps<{ part: Part; scale: number; at: readonly [number, number]; hanging: boolean }>();
@@ -40,9 +40,22 @@ const lines = computed(() => {
   }
   return [...paths].map(([name, d]) => ({ name, d }));
 });
+/** Tags on a low part leave no room for words beside the seam's letters. */
+const covered = computed(
+  () => !props.hanging && leaningEdges(props.part).length > 0 && box.value.height * props.scale < LOW_WALL,
+);
+/** A tag in the middle of a still lower part leaves none for its name (px). */
+const NAME_ROOM = 96;
+const named = computed(
+  () =>
+    !covered.value ||
+    box.value.height * props.scale > NAME_ROOM ||
+    leaningEdges(props.part).every(({ edge }) => edge === 'left' || edge === 'right'),
+);
 const words = computed(() =>
   props.part.marks.filter(
-    (mark): mark is Exclude<Mark, { kind: 'line' }> => mark.kind === 'letter' || (mark.kind !== 'line' && roomy.value),
+    (mark): mark is Exclude<Mark, { kind: 'line' }> =>
+      mark.kind === 'letter' || (mark.kind !== 'line' && roomy.value && !covered.value),
   ),
 );
 /** A lean is written this far inside its edge (px). */
@@ -103,10 +116,10 @@ const nameBy = computed(() => (second.value ? -6 : tagged.value ? -16 : 2));
       {{ mark.text }}
     </text>
     <g :class="{ beside }" :transform="moved(nameX, middle[1])">
-      <text class="name" :y="nameBy">
+      <text v-if="named" class="name" :y="nameBy">
         {{ part.name }}<template v-if="roomy && part.count > 1">, cut {{ part.count }}</template>
       </text>
-      <text v-if="second" class="face" y="18">{{ second }}</text>
+      <text v-if="named && second" class="face" y="18">{{ second }}</text>
     </g>
   </g>
 </template>
