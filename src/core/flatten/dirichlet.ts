@@ -1,5 +1,5 @@
 import type { BlockSystem } from './blockSystem.ts';
-import { jacobian, type RestShapes } from './restShapes.ts';
+import { jacobian, stretchesAt, type RestShapes } from './restShapes.ts';
 
 /** The symmetric Dirichlet energy of a layout: mean of (s - 1/s)^2 over both stretches; infinite where a triangle is turned over. */
 export function energyOf(rest: RestShapes, uv: Float64Array): number {
@@ -7,15 +7,9 @@ export function energyOf(rest: RestShapes, uv: Float64Array): number {
   const own = new Float64Array(4);
   let sum = 0;
   for (let index = 0; index < areas.length; index += 1) {
-    jacobian(rest, uv, index, own);
-    const a = own[0] as number;
-    const b = own[1] as number;
-    const c = own[2] as number;
-    const d = own[3] as number;
-    const mean = Math.sqrt((a + d) ** 2 + (c - b) ** 2) / 2;
-    const apart = Math.sqrt((a - d) ** 2 + (b + c) ** 2) / 2;
-    const s1 = mean + apart;
-    const s2 = mean - apart;
+    stretchesAt(rest, uv, index, own);
+    const s1 = own[0] as number;
+    const s2 = own[1] as number;
     if (!(s2 > 0)) return Infinity;
     sum += (areas[index] as number) * ((s1 - 1 / s1) ** 2 + (s2 - 1 / s2) ** 2);
   }

@@ -1,21 +1,14 @@
-import { jacobian, type RestShapes } from './restShapes.ts';
+import { stretchesAt, type RestShapes } from './restShapes.ts';
 
-/** Principal stretches of each triangle from the formed surface to the flat one, greatest first: two figures each. */
+/** Principal stretches of each triangle from the formed surface to the flat one, greatest first: two figures each, negative where it is turned over. */
 export function stretches(rest: RestShapes, uv: Float64Array): Float64Array {
   const count = rest.areas.length;
   const own = new Float64Array(4);
   const found = new Float64Array(2 * count);
   for (let index = 0; index < count; index += 1) {
-    jacobian(rest, uv, index, own);
-    const a = own[0] as number;
-    const b = own[1] as number;
-    const c = own[2] as number;
-    const d = own[3] as number;
-    const mean = Math.sqrt((a + d) ** 2 + (c - b) ** 2) / 2;
-    const apart = Math.sqrt((a - d) ** 2 + (b + c) ** 2) / 2;
-    found[2 * index] = mean + apart;
-    // Negative where the triangle is turned over.
-    found[2 * index + 1] = mean - apart;
+    stretchesAt(rest, uv, index, own);
+    found[2 * index] = own[0] as number;
+    found[2 * index + 1] = own[1] as number;
   }
   return found;
 }

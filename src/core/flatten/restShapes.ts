@@ -69,3 +69,16 @@ export function jacobian(
   out[2] = c;
   out[3] = d;
 }
+
+/** Writes the principal stretches of a triangle from its own plane to the layout, the greater first; the lesser is negative where it is turned over. */
+export function stretchesAt(rest: RestShapes, uv: Float64Array, index: number, out: Float64Array): void {
+  jacobian(rest, uv, index, out);
+  const a = out[0] as number;
+  const b = out[1] as number;
+  const c = out[2] as number;
+  const d = out[3] as number;
+  const mean = Math.sqrt((a + d) ** 2 + (c - b) ** 2) / 2;
+  const apart = Math.sqrt((a - d) ** 2 + (b + c) ** 2) / 2;
+  out[0] = mean + apart;
+  out[1] = mean - apart;
+}
