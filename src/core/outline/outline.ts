@@ -79,14 +79,19 @@ export function edges(outline: Outline): Edge[] {
 
 /** Signed area (mm2), positive when counter-clockwise; arcs are exact. */
 export function area(outline: Outline): number {
-  return outline.reduce((sum, from, index) => {
+  let sum = 0;
+  for (let index = 0; index < outline.length; index += 1) {
+    const from = outline[index] as Vertex;
     const to = vertexAt(outline, index + 1);
-    const straight = (from[0] * to[1] - to[0] * from[1]) / 2;
-    if (Math.abs(from[2]) < BULGE_TOLERANCE) return sum + straight;
-    const { radius } = edgeAt(outline, index);
-    const angle = 4 * Math.atan(from[2]);
-    return sum + straight + (radius * radius * (angle - Math.sin(angle))) / 2;
-  }, 0);
+    const bulge = from[2];
+    sum += (from[0] * to[1] - to[0] * from[1]) / 2;
+    if (Math.abs(bulge) < BULGE_TOLERANCE) continue;
+    const angle = 4 * Math.atan(bulge);
+    const chord = (to[0] - from[0]) ** 2 + (to[1] - from[1]) ** 2;
+    // The square of the radius is chord^2 / (2 sin(angle / 2))^2.
+    sum += ((chord / (4 * Math.sin(angle / 2) ** 2)) * (angle - Math.sin(angle))) / 2;
+  }
+  return sum;
 }
 
 /** The directions in which an arc may reach farthest: the four ends of its circle's axes. */
@@ -100,22 +105,24 @@ export const AXES = [
 /** The box around the outline, arcs included. */
 export const bounds = once((outline: Outline): Bounds => {
   let [minX, minY, maxX, maxY] = [Infinity, Infinity, -Infinity, -Infinity];
-  const reach = (x: number, y: number) => {
-    if (x < minX) minX = x;
-    if (x > maxX) maxX = x;
-    if (y < minY) minY = y;
-    if (y > maxY) maxY = y;
-  };
-  outline.forEach(([x0, y0, bulge], index) => {
-    reach(x0, y0);
+  for (let index = 0; index < outline.length; index += 1) {
+    const [x0, y0, bulge] = outline[index] as Vertex;
+    minX = Math.min(minX, x0);
+    maxX = Math.max(maxX, x0);
+    minY = Math.min(minY, y0);
+    maxY = Math.max(maxY, y0);
     const { to, centre, radius } = edgeAt(outline, index);
-    if (!centre) return;
+    if (!centre) continue;
     for (const [dx, dy] of AXES) {
       const [x, y] = [centre[0] + dx * radius, centre[1] + dy * radius];
       const side = (to[0] - x0) * (y - y0) - (to[1] - y0) * (x - x0);
-      if (side * bulge < 0) reach(x, y);
+      if (side * bulge >= 0) continue;
+      minX = Math.min(minX, x);
+      maxX = Math.max(maxX, x);
+      minY = Math.min(minY, y);
+      maxY = Math.max(maxY, y);
     }
-  });
+  }
   return { minX, minY, maxX, maxY };
 });
 

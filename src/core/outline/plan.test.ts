@@ -1,7 +1,16 @@
 import { TAU } from '../numbers.ts';
 import { planOutline } from './curve.ts';
 import { area, bounds, edges, validateOutline } from './outline.ts';
-import { between, grownPlan, inward, pointAt, remembered, stationsOf, supportOf, type PlanOutline } from './plan.ts';
+import {
+  between,
+  grownPlan,
+  inward,
+  pointAt,
+  rememberedSupport,
+  stationsOf,
+  supportOf,
+  type PlanOutline,
+} from './plan.ts';
 import { turned, withHeights } from './support.ts';
 import { girth, leastRadius, planArea } from './planMeasures.ts';
 
@@ -19,7 +28,13 @@ describe('plan outlines by their support', () => {
   it.each(PLANS)('have the same points of a %s, known or worked out from its tangents', (_, plan) => {
     const shape = supportOf(plan);
     const other = supportOf({ kind: 'ellipse', length: 70, width: 90, at: [3, 4] });
-    for (const made of [shape, inward(shape, 7), inward(shape, -7), between(shape, other, 0.3), remembered(shape)]) {
+    for (const made of [
+      shape,
+      inward(shape, 7),
+      inward(shape, -7),
+      between(shape, other, 0.3),
+      rememberedSupport(shape),
+    ]) {
       for (const { phi, side } of stationsOf(made.flats, 24)) {
         const [x, y] = pointAt(made, phi, side);
         const [u, v] = pointAt(withHeights(made, made.h), phi, side);

@@ -1,4 +1,4 @@
-import { POINT_TOLERANCE, TAU } from '../numbers.ts';
+import { POINT_TOLERANCE, remembered, TAU } from '../numbers.ts';
 import { circle, ellipse, NORMAL_TOLERANCE, roundedPolygon, turned, withHeights, type Support } from './support.ts';
 
 /** A plan outline in the file: sizes in mm, `at` its centre, polygons with one side square to the x axis. */
@@ -100,7 +100,7 @@ export function pointAt(shape: Support, phi: number, side: Station['side']): rea
 }
 
 /** The same outline that works each normal out only once: the same stations are asked for again and again. */
-export function remembered(shape: Support): Support {
+export function rememberedSupport(shape: Support): Support {
   const heights = new Map<number, number>();
   const slopes = { before: new Map<number, number>(), after: new Map<number, number>() };
   const points = new Map<number, readonly [number, number]>();
@@ -185,7 +185,7 @@ export function isSharp(shape: Support): boolean {
 }
 
 /** Stations once round: about `count`, or the corners alone of an outline that is nothing but flat edges. */
-export function stationsAround(shape: Support, count: number, start = 0): Station[] {
+export function stationsAround(shape: Support, count: number, start = 0): readonly Station[] {
   return stationsOf(shape.flats, isSharp(shape) ? 1 : count, start);
 }
 
@@ -240,7 +240,16 @@ export function slopeOf(shape: Support, { phi, side }: Station): number {
  * The last one stands at `start + sweep`, which closes the ring when the sweep is a full turn. What starts or ends
  * on a flat edge does so in its middle.
  */
-export function stationsOf(flats: readonly number[], count: number, start = 0, sweep = TAU): Station[] {
+export function stationsOf(flats: readonly number[], count: number, start = 0, sweep = TAU): readonly Station[] {
+  if (flats.length > 0) return newStations(flats, count, start, sweep);
+  return remembered(smooth, `${count} ${start} ${sweep}`, () => newStations(flats, count, start, sweep), KEPT);
+}
+
+/** Stations of outlines without flat edges are the same for all of them. */
+const smooth = new Map<string, readonly Station[]>();
+const KEPT = 40;
+
+function newStations(flats: readonly number[], count: number, start: number, sweep: number): readonly Station[] {
   const breaks = flats.map((flat) => start + turned(flat - start)).sort((one, other) => one - other);
   const end = start + sweep;
   const cuts = [start, ...breaks.filter((phi) => phi > start + NORMAL_TOLERANCE && phi < end - NORMAL_TOLERANCE), end];

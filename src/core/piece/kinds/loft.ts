@@ -3,7 +3,7 @@ import { once, radians, TAU } from '../../numbers.ts';
 import {
   grownPlan,
   pointAt,
-  remembered,
+  rememberedSupport,
   stationsOf,
   supportOf,
   type PlanOutline,
@@ -41,7 +41,7 @@ export const wallOf = once((target: Target): LoftWall => {
     thickness: target.slab.wall,
   };
   if (target.size.face === 'outside') return wall;
-  const grown = (z: number) => remembered(sectionAt(wall, z, -wall.thickness));
+  const grown = (z: number) => rememberedSupport(sectionAt(wall, z, -wall.thickness));
   const outer = grown(0);
   return { ...wall, foot: outer, rim: rim === foot ? outer : grown(wall.height) };
 });
@@ -78,12 +78,12 @@ const NORMAL_NEAR = 1e-9;
 
 /** Lengths of a line up to each of its points (mm). */
 function runningLengths(line: readonly Point[]): number[] {
-  let run = 0;
-  return line.map(([x, y], index) => {
-    const [u = x, v = y] = line[index - 1] ?? [];
-    run += Math.sqrt((x - u) ** 2 + (y - v) ** 2);
-    return run;
-  });
+  const runs = new Array<number>(line.length).fill(0);
+  for (let index = 1; index < line.length; index += 1) {
+    const [from, to] = [line[index - 1] as Point, line[index] as Point];
+    runs[index] = (runs[index - 1] as number) + Math.sqrt((to[0] - from[0]) ** 2 + (to[1] - from[1]) ** 2);
+  }
+  return runs;
 }
 
 type Point = readonly [number, number];
@@ -95,6 +95,18 @@ interface MeasuredPiece {
   readonly rim: readonly number[];
 }
 
+/** The first and the last station at the normal nearest to phi: in the middle of a flat edge several share one. */
+function nearestTo(phi: number, stations: readonly Station[]): readonly [first: number, last: number] {
+  let [first, last, nearest] = [0, 0, Infinity];
+  for (let index = 0; index < stations.length; index += 1) {
+    const off = Math.abs((stations[index] as Station).phi - phi);
+    if (off < nearest - NORMAL_NEAR) first = index;
+    if (off <= nearest + NORMAL_NEAR) last = index;
+    nearest = Math.min(nearest, off);
+  }
+  return [first, last];
+}
+
 /** Where angles round from the first seam lie on a wall in `panels` pieces, by the normal that looks that way. */
 function placesOn(panels: number, measured: (piece: number) => MeasuredPiece): (angle: number) => WallPlace {
   const pieces = new Map<number, MeasuredPiece>();
@@ -103,12 +115,8 @@ function placesOn(panels: number, measured: (piece: number) => MeasuredPiece): (
     const piece = Math.min(panels - 1, Math.floor((phi / TAU) * panels));
     const flat = pieces.get(piece) ?? measured(piece);
     pieces.set(piece, flat);
-    const at = flat.stations.map((station, index) => ({ index, off: Math.abs(station.phi - phi) }));
-    const nearest = Math.min(...at.map(({ off }) => off));
-    // In the middle of a flat edge, whose stations share one normal.
-    const these = at.filter(({ off }) => off <= nearest + NORMAL_NEAR).map(({ index }) => index);
-    const share = (run: readonly number[]) =>
-      ((run[these[0] ?? 0] ?? 0) + (run[these.at(-1) ?? 0] ?? 0)) / 2 / (run.at(-1) || 1);
+    const [first, last] = nearestTo(phi, flat.stations);
+    const share = (run: readonly number[]) => ((run[first] ?? 0) + (run[last] ?? 0)) / 2 / (run.at(-1) || 1);
     return { piece, foot: share(flat.foot), rim: share(flat.rim) };
   };
 }

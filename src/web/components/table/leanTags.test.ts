@@ -40,8 +40,11 @@ const apart = (one: Box, other: Box) => one.x1 <= other.x0 || other.x1 <= one.x0
 /** Cylinders and ovals, low and high, with every join of the base: their walls are long and may carry tags. */
 const long: Target[] = ['under', 'inside', 'mitre', 'skirt'].flatMap((join) =>
   [22, 46, 70, 110].flatMap((height) => [
-    targetWith({ form: { diameter: 150, height }, base: { join } } as never),
-    { ...targetWith({ base: { join } } as never), form: { kind: 'oval', length: 176, width: 112, height } } as Target,
+    targetWith({ form: { diameter: 150, height }, base: { join, trim: 0, overlap: 10 } } as never),
+    {
+      ...targetWith({ base: { join, trim: 0, overlap: 10 } } as never),
+      form: { kind: 'oval', length: 176, width: 112, height },
+    } as Target,
   ]),
 );
 
