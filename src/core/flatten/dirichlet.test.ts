@@ -1,7 +1,8 @@
 import { seeded } from '../seeded.ts';
 import { BlockSystem, patternOf } from './blockSystem.ts';
 import { assemble, energyOf } from './dirichlet.ts';
-import { sheet } from './meshes.test.helper.ts';
+import { flatten } from './flatten.ts';
+import { cap, disc, sheet } from './meshes.test.helper.ts';
 import { restShapes } from './restShapes.ts';
 
 /** A bumpy sheet, and a layout of it that is stretched, sheared and turned, each vertex a little moved. */
@@ -49,4 +50,37 @@ describe('the energy of a layout', () => {
     const after = energyOf(rest, uv.map((value, index) => value + (way[index] ?? 0))); // prettier-ignore
     expect(energyOf(rest, uv) - after).toBeGreaterThan(0.3 * promise);
   });
+});
+
+describe('a mesh laid flat', () => {
+  const random = seeded(29);
+  const meshes = [
+    ['a shallow cap', cap(240, 40, 14)],
+    ['a half sphere', cap(180, 90, 12)],
+    [
+      'a saddle',
+      disc(12, (s, turn) => [90 * s * Math.cos(turn), 90 * s * Math.sin(turn), 30 * s * s * Math.cos(2 * turn)]),
+    ],
+    ['a bumpy sheet', sheet(16, 12, (u, v) => [200 * u, 150 * v, 20 * Math.sin(7 * u) * Math.cos(9 * v) + random()])],
+    [
+      'a strip in two turns',
+      sheet(90, 3, (u, v) => [(50 + 20 * u) * Math.cos(12 * u), (50 + 20 * u) * Math.sin(12 * u), 30 * v + 60 * u]),
+    ],
+  ] as const;
+  it.each(meshes.flatMap(([name, mesh]) => (['seen', 'disc'] as const).map((start) => [name, start, mesh] as const)))(
+    '%s, begun as %s: the energy falls at every step until its slope is nothing, also where a factorisation was kept',
+    (_, start, mesh) => {
+      const energies: number[] = [];
+      const { uv, converged, iterations } = flatten(mesh, { start, step: (energy) => energies.push(energy) });
+      expect(converged).toBe(true);
+      expect(energies).toHaveLength(iterations + 1);
+      energies.slice(1).forEach((energy, index) => expect(energy).toBeLessThan(energies[index] ?? 0));
+      const rest = restShapes(mesh);
+      const steepest = (at: Float64Array) => Math.max(...assemble(rest, at, null).map(Math.abs));
+      // Moved by a tenth of a millimetre it is far steeper than where it came to rest.
+      const moved = uv.map((value, index) => (index === 7 ? value + 0.1 : value));
+      expect(steepest(uv)).toBeLessThan(1e-3 * steepest(moved));
+      expect(energyOf(rest, uv)).toBeLessThan(energyOf(rest, moved));
+    },
+  );
 });
