@@ -39,11 +39,12 @@ export const TAG = { width: 176, height: 46 } as const;
 const GREATEST_SCALE = 4;
 const LEAST_SCALE = 0.05;
 
+/** Things side by side: what they take across, and the most that they take above and below their common line (px). */
 interface Row {
-  readonly things: readonly TableThing[];
-  readonly width: number;
-  readonly height: number;
-  readonly bottom: number;
+  readonly things: TableThing[];
+  width: number;
+  above: number;
+  bottom: number;
 }
 
 function bottomOf({ kind, tags }: TableThing): number {
@@ -54,33 +55,48 @@ function widthOf({ kind, box, tags }: TableThing, scale: number): number {
   return Math.max(AIR[kind].left + AIR[kind].right + box.width * scale, Math.min(2, tags) * TAG.width);
 }
 
-function rowOf(things: readonly TableThing[], scale: number): Row {
-  const bottom = Math.max(...things.map(bottomOf));
-  const above = Math.max(...things.map(({ kind, box }) => AIR[kind].top + box.height * scale));
-  const width = things.reduce((sum, thing) => sum + widthOf(thing, scale), 0);
-  return { things, width, height: above + bottom, bottom };
-}
-
 /** Things one after another into rows, at a scale. */
 function rowsAt(things: readonly TableThing[], room: Box, scale: number): Row[] {
-  const rows: TableThing[][] = [];
-  let taken = Infinity;
+  const rows: Row[] = [];
   for (const thing of things) {
     const width = widthOf(thing, scale);
-    if (taken + width > room.width) {
-      rows.push([]);
-      taken = 0;
+    const row = rows.at(-1);
+    const above = AIR[thing.kind].top + thing.box.height * scale;
+    const bottom = bottomOf(thing);
+    if (!row || row.width + width > room.width) {
+      rows.push({ things: [thing], width, above, bottom });
+    } else {
+      row.things.push(thing);
+      row.width += width;
+      row.above = Math.max(row.above, above);
+      row.bottom = Math.max(row.bottom, bottom);
     }
-    taken += width;
-    rows.at(-1)?.push(thing);
   }
-  return rows.map((row) => rowOf(row, scale));
+  return rows;
 }
 
+/** The height of the rows, one below the other (px). */
+function heightOf(rows: readonly Row[]): number {
+  let height = 0;
+  for (const { above, bottom } of rows) height += above + bottom;
+  return height;
+}
+
+/** Whether the rows that the things make at a scale fit into a room; many scales are tried, so no rows are made. */
 function fits(things: readonly TableThing[], room: Box, scale: number): boolean {
-  const rows = rowsAt(things, room, scale);
-  const height = rows.reduce((sum, row) => sum + row.height, 0);
-  return height <= room.height && rows.every((row) => row.width <= room.width);
+  let [height, taken, above, bottom] = [0, 0, 0, 0];
+  for (const thing of things) {
+    const width = widthOf(thing, scale);
+    if (width > room.width) return false;
+    if (taken + width > room.width) {
+      height += above + bottom;
+      taken = above = bottom = 0;
+    }
+    taken += width;
+    above = Math.max(above, AIR[thing.kind].top + thing.box.height * scale);
+    bottom = Math.max(bottom, bottomOf(thing));
+  }
+  return height + above + bottom <= room.height;
 }
 
 /** No drawing alone may be larger than the room: the steps of scale above this need not be tried (px per mm). */
@@ -107,7 +123,7 @@ function bestScale(things: readonly TableThing[], room: Box): number {
 export function tableLayout(things: readonly TableThing[], room: Box): TableLayout {
   const scale = bestScale(things, room);
   const rows = rowsAt(things, room, scale);
-  const height = rows.reduce((sum, row) => sum + row.height, 0);
+  const height = heightOf(rows);
   const spare = Number.isFinite(room.height) ? Math.max(0, room.height - height) / (rows.length + 1) : 0;
   const at: Record<string, readonly [number, number]> = {};
   let y = spare;
@@ -115,10 +131,10 @@ export function tableLayout(things: readonly TableThing[], room: Box): TableLayo
     let x = Math.max(0, room.width - row.width) / 2;
     for (const thing of row.things) {
       const spareX = widthOf(thing, scale) - AIR[thing.kind].left - AIR[thing.kind].right - thing.box.width * scale;
-      at[thing.id] = [x + AIR[thing.kind].left + spareX / 2, y + row.height - row.bottom];
+      at[thing.id] = [x + AIR[thing.kind].left + spareX / 2, y + row.above];
       x += widthOf(thing, scale);
     }
-    y += row.height + spare;
+    y += row.above + row.bottom + spare;
   }
   return { scale, height, at };
 }

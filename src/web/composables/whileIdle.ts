@@ -4,21 +4,23 @@ import { onMounted, onScopeDispose } from 'vue';
 const REST = 50;
 
 /**
- * Does some work again and again while the page has nothing else to do, until `most` ms of it are done: code that has run
- * before is answered faster, so the first key is not the slowest. Ends with the component.
+ * Does some work again and again while the page has nothing else to do, as long as it says true: as many rounds as fit
+ * into each idle time that the browser offers. Ends with the component.
  */
-export function whileIdle(work: () => void, most: number): void {
-  let spent = 0;
+export function whileIdle(work: () => boolean): void {
   let waiting = 0;
   const idle = 'requestIdleCallback' in window;
   const next = () => {
-    waiting = idle ? window.requestIdleCallback(round) : window.setTimeout(round, REST);
+    waiting = idle ? window.requestIdleCallback(rounds) : window.setTimeout(rounds, REST);
   };
-  const round = () => {
-    const from = performance.now();
-    work();
-    spent += performance.now() - from;
-    if (spent < most) next();
+  const rounds = (free?: IdleDeadline) => {
+    let took = 0;
+    do {
+      const from = performance.now();
+      if (!work()) return;
+      took = performance.now() - from;
+    } while (free && free.timeRemaining() > 2 * took);
+    next();
   };
   onMounted(next);
   onScopeDispose(() => (idle ? window.cancelIdleCallback(waiting) : window.clearTimeout(waiting)));

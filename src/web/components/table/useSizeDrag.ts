@@ -1,25 +1,10 @@
-import { computed } from 'vue';
 import { firedLength } from '../../../core/clay/shrinkage.ts';
 import type { Fault } from '../../../core/errors.ts';
 import { additionSizes } from '../../../core/piece/additionSizes.ts';
-import { elevation } from '../../../core/piece/elevation.ts';
-import { formSizes, type FormSize } from '../../../core/piece/formSizes.ts';
-import { wallPoints } from '../../../core/mould/drawnWall.ts';
-import { planReach } from '../../../core/outline/plan.ts';
-import type { Form, Target } from '../../../core/piece/target.ts';
+import { formSizes } from '../../../core/piece/formSizes.ts';
+import type { Target } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
-
-/** A size that can be dragged on the elevation: where its handle sits on the fired outline (mm), and which way it goes. */
-export interface DraggedSize {
-  readonly size: Pick<FormSize, 'key' | 'label' | 'value'>;
-  readonly axis: 'across' | 'up';
-  /** Height of the handle above the table and its distance from the middle, as shares of the fired piece, or as it is drawn (fired mm). */
-  readonly at:
-    { readonly height: number; readonly reach: 'middle' | 'right' } | { readonly point: readonly [number, number] };
-  /** How the size grows with the drag, and whether it is fired whatever the piece's sizes are. */
-  readonly factor: number;
-  readonly fired: boolean;
-}
+import type { DraggedSize } from './draggedSizes.ts';
 
 /** A size of the form or of its handle, and the design with it changed. */
 interface Dragged {
@@ -33,93 +18,13 @@ function sizesOf(target: Target): Dragged[] {
   return [...form, ...additionSizes(target, 'handle')];
 }
 
-/** The handle's curve is drawn by its two ends and the place where it stands out most. */
-function gripsOf(target: Target): DraggedSize[] {
-  const { grips } = elevation(target, 'fired');
-  if (!grips) return [];
-  const sizes = additionSizes(target, 'handle');
-  const grip = (key: string, axis: DraggedSize['axis'], point: readonly [number, number], factor: number) =>
-    sizes
-      .filter((size) => size.key === `handle.${key}`)
-      .map((size): DraggedSize => ({ size, axis, at: { point }, factor, fired: true }));
-  return [
-    ...grip('below', 'up', grips.upper, -1),
-    ...grip('projection', 'across', grips.crest, 1),
-    ...grip('drop', 'up', grips.lower, -1),
-  ];
-}
-
 /** A drag moves in steps of this many mm. */
 const DRAG_STEP = 0.5;
-
-/** Sizes with a handle, by their key: heights of the handles in the size that the form is given in. */
-function handleOf(size: FormSize, height: number, profile: readonly (readonly [number, number])[]): DraggedSize | null {
-  const across = (at: number): DraggedSize => ({
-    size,
-    axis: 'across',
-    at: { height: at, reach: 'right' },
-    factor: 2,
-    fired: false,
-  });
-  const up = (at: number): DraggedSize => ({
-    size,
-    axis: 'up',
-    at: { height: at, reach: 'middle' },
-    factor: 1,
-    fired: false,
-  });
-  const point = /^profile\.(\d+)\.([01])$/.exec(size.key);
-  if (point) {
-    const at = profile[Number(point[1])]?.[0] ?? 0;
-    if (point[2] === '1') return across(at / height);
-    return up(at / height);
-  }
-  switch (size.key) {
-    case 'height':
-    case 'depth':
-      return up(1);
-    case 'diameter':
-      return across(0.5);
-    case 'roll':
-      return { ...up(1), fired: true };
-    case 'rim':
-    case 'length':
-    case 'rim.diameter':
-    case 'rim.length':
-    case 'rim.acrossFlats':
-      return across(1);
-    case 'foot':
-    case 'foot.diameter':
-    case 'foot.length':
-    case 'foot.acrossFlats':
-      return across(0);
-    default:
-      return null;
-  }
-}
-
-/** Heights and widths of the points that can be dragged: of stacked tapers, and of a mould's drawn wall (mm). */
-function profileOf(form: Form): readonly (readonly [number, number])[] {
-  if (form.kind === 'stack') return form.profile;
-  if (form.kind !== 'mould') return [];
-  const points = wallPoints(form).map(({ up, across }) => [up, across] as const);
-  return points.length > 0 ? [[0, 0], ...points, [form.depth, planReach(form.rim)]] : [];
-}
 
 /** Changes the sizes of the piece by typing, by arrow keys or by dragging handles; one drag is one step of undo. */
 export function useSizeDrag() {
   const piece = usePiece();
   let from = 0;
-
-  const handles = computed(() => {
-    const { form } = piece.target;
-    const profile = profileOf(form);
-    const height = profile.at(-1)?.[0] ?? ('height' in form ? form.height : 1);
-    const sizes = formSizes(form)
-      .map((size) => handleOf(size, height, profile))
-      .filter((handle) => handle !== null);
-    return [...sizes, ...gripsOf(piece.target)];
-  });
 
   /** The size as it is now: a handle may outlive the figure that it was made from. */
   const now = (key: string) => sizesOf(piece.target).find((size) => size.key === key);
@@ -144,5 +49,5 @@ export function useSizeDrag() {
 
   const step = (key: string, mm: number) => take(key, (now(key)?.value ?? 0) + mm);
 
-  return { handles, take, start, dragTo, step };
+  return { take, start, dragTo, step };
 }

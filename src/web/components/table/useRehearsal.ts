@@ -1,0 +1,63 @@
+import { getCurrentInstance, h, onScopeDispose, render } from 'vue';
+import type { Bench } from '../../../core/checks/bench.ts';
+import { checkTarget } from '../../../core/piece/checkTarget.ts';
+import { develop } from '../../../core/piece/develop.ts';
+import { formSizes } from '../../../core/piece/formSizes.ts';
+import type { Form, Target } from '../../../core/piece/target.ts';
+import type { Box } from '../../composables/tableLayout.ts';
+import { whileIdle } from '../../composables/whileIdle.ts';
+import TableDrawing from './TableDrawing.vue';
+import { layTable } from './tablePlaces.ts';
+
+/** What is worked out and drawn: the piece, and the table's room and height (px). */
+export interface Rehearsed {
+  readonly target: Target;
+  readonly bench: Bench;
+  readonly room: Box;
+  readonly height: number;
+}
+
+/** So long a kind of form is rehearsed in all (ms): by then the browser has compiled what a key needs. */
+const ENOUGH = 1200;
+
+/** How long each kind has been rehearsed since the page was loaded (ms). */
+const rehearsed = new Map<Form['kind'], number>();
+
+/** The piece with one of its lengths a little changed, another one in each round. */
+function varied(target: Target, round: number): Target {
+  const sizes = formSizes(target.form).filter(({ unit }) => unit === 'length');
+  const size = sizes[round % sizes.length];
+  return size ? { ...target, form: size.put(Math.round(size.value) + (round % 7) / 2) } : target;
+}
+
+/**
+ * Works the piece out and draws it outside the page while nothing else is to do, now one size of it a little larger, now
+ * another: the first keys are answered as fast as the later ones. Nothing of it is seen or kept.
+ */
+export function useRehearsal(piece: () => Rehearsed): void {
+  const context = getCurrentInstance()?.appContext ?? null;
+  const aside = document.createElement('div');
+  const clear = () => render(null, aside);
+  let round = 0;
+  const rehearse = ({ target, bench, room, height }: Rehearsed) => {
+    const changed = varied(target, round);
+    round += 1;
+    if (checkTarget(changed).length > 0) return;
+    const developed = develop(changed, bench);
+    const layout = layTable(changed, developed, room);
+    const drawing = h(TableDrawing, { target: changed, developed, layout, width: room.width, height, take: () => [] });
+    drawing.appContext = context;
+    render(drawing, aside);
+  };
+  whileIdle(() => {
+    const shown = piece();
+    const { kind } = shown.target.form;
+    const from = performance.now();
+    if ((rehearsed.get(kind) ?? 0) < ENOUGH) rehearse(shown);
+    const spent = (rehearsed.get(kind) ?? 0) + performance.now() - from;
+    rehearsed.set(kind, spent);
+    if (spent >= ENOUGH) clear();
+    return spent < ENOUGH;
+  });
+  onScopeDispose(clear);
+}
