@@ -81,13 +81,13 @@ function handleChecks(target: Target): Check[] {
 type Point3 = readonly [x: number, y: number, z: number];
 
 /** The middle of a plan that is alike all round, or from side to side (Steiner's point of its support function). */
-function middleOfPlan({ h }: Support): readonly [number, number] {
+function middleOfPlan(plan: Support): readonly [number, number] {
   const steps = 72;
   let [x, y] = [0, 0];
   for (let step = 0; step < steps; step += 1) {
     const phi = (TAU * step) / steps;
-    x += (2 * h(phi) * Math.cos(phi)) / steps;
-    y += (2 * h(phi) * Math.sin(phi)) / steps;
+    x += (2 * plan.h(phi) * Math.cos(phi)) / steps;
+    y += (2 * plan.h(phi) * Math.sin(phi)) / steps;
   }
   return [x, y];
 }

@@ -1,5 +1,6 @@
 import { TAU } from '../numbers.ts';
-import { inward, pointAt } from '../outline/plan.ts';
+import { pointAt } from '../outline/stations.ts';
+import { inward } from '../outline/derived.ts';
 import { turned, type Support } from '../outline/support.ts';
 import { circle } from '../outline/shapes.ts';
 import type { Face } from '../part/lean.ts';

@@ -25,15 +25,17 @@ export function pathData(
   origin: readonly [number, number] = [0, 0],
   write = plain,
 ): string {
-  const at = (x: number, y: number) => `${write(origin[0] + x * scale)} ${write(origin[1] - y * scale)}`;
   const first = vertexAt(outline, 0);
-  const commands = outline.map((vertex, index) => {
+  let path = `M${write(origin[0] + first[0] * scale)} ${write(origin[1] - first[1] * scale)}`;
+  for (let index = 0; index < outline.length; index += 1) {
+    const bulge = vertexAt(outline, index)[2];
     const to = vertexAt(outline, index + 1);
-    if (Math.abs(vertex[2]) < BULGE_TOLERANCE) return `L${at(to[0], to[1])}`;
-    const radius = write(edgeAt(outline, index).radius * scale);
-    const large = Math.abs(vertex[2]) > 1 ? 1 : 0;
-    const sweep = vertex[2] > 0 ? 0 : 1;
-    return `A${radius} ${radius} 0 ${large} ${sweep} ${at(to[0], to[1])}`;
-  });
-  return `M${at(first[0], first[1])}${commands.join('')}Z`;
+    if (Math.abs(bulge) < BULGE_TOLERANCE) path += 'L';
+    else {
+      const radius = write(edgeAt(outline, index).radius * scale);
+      path += `A${radius} ${radius} 0 ${Math.abs(bulge) > 1 ? 1 : 0} ${bulge > 0 ? 0 : 1} `;
+    }
+    path += `${write(origin[0] + to[0] * scale)} ${write(origin[1] - to[1] * scale)}`;
+  }
+  return `${path}Z`;
 }

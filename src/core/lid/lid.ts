@@ -1,7 +1,8 @@
 import { degrees } from '../numbers.ts';
 import { planOutline } from '../outline/curve.ts';
 import { area, bounds, mirrored } from '../outline/outline.ts';
-import { inward, outwardSharp, pointAt } from '../outline/plan.ts';
+import { pointAt } from '../outline/stations.ts';
+import { inward, outwardSharp } from '../outline/derived.ts';
 import { turned, type Support } from '../outline/support.ts';
 import { girth, leastRadius } from '../outline/planMeasures.ts';
 import { bandPart } from '../part/bandPart.ts';

@@ -1,4 +1,5 @@
-import { stretchOf, type Part, type Stretch } from '../part/part.ts';
+import { Stretch } from '../outline/stretch.ts';
+import type { Part } from '../part/part.ts';
 import { seamAllowance, type Seam } from '../seam/seam.ts';
 
 /** Foot and rim of a wall's flat part as they lie, from the left, without what the seam adds. Lengths mm. */
@@ -17,7 +18,7 @@ export function wallLines(part: Part, seam: Seam, lapAt: 'left' | 'right' = 'rig
   const find = (edge: 'foot' | 'rim'): Stretch | null => {
     const found = part.leans.filter((lean) => lean.edge === edge);
     const [only] = found;
-    return only && found.length === 1 ? stretchOf(part.outline, only.from, only.to) : null;
+    return only && found.length === 1 ? new Stretch(part.outline, only.from, only.to) : null;
   };
   const [foot, rim] = [find('foot'), find('rim')];
   if (!foot || !rim) return null;

@@ -1,6 +1,6 @@
 import { onDemand, once, remembered } from '../numbers.ts';
 import { hull, hullReach } from '../outline/hull.ts';
-import { inward } from '../outline/plan.ts';
+import { inward } from '../outline/derived.ts';
 import { type Support } from '../outline/support.ts';
 import { borderOf, type Mesh } from '../mesh/mesh.ts';
 import type { Reach, Standing } from '../piece/standing.ts';

@@ -1,5 +1,5 @@
 import { planArea } from '../outline/planMeasures.ts';
-import { pointAt } from '../outline/plan.ts';
+import { pointAt } from '../outline/stations.ts';
 import { turned } from '../outline/support.ts';
 import { TAU } from '../numbers.ts';
 import type { Reach } from '../piece/standing.ts';

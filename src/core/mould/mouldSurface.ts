@@ -1,5 +1,7 @@
 import { onDemand } from '../numbers.ts';
-import { between, inward, pointAt, supportOf } from '../outline/plan.ts';
+import { supportOf } from '../outline/plan.ts';
+import { pointAt } from '../outline/stations.ts';
+import { between, inward } from '../outline/derived.ts';
 import { planArea } from '../outline/planMeasures.ts';
 import { turned, type Support } from '../outline/support.ts';
 import type { MouldForm } from './mouldForm.ts';

@@ -1,5 +1,5 @@
 import { TAU } from '../numbers.ts';
-import { pointAt } from '../outline/plan.ts';
+import { pointAt } from '../outline/stations.ts';
 import { turned, type Support } from '../outline/support.ts';
 
 /** A place round a mould: the normal of its outline, and how far along a flat edge (0 to 1; 0 where it is round). */

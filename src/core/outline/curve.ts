@@ -1,5 +1,5 @@
 import { once, POINT_TOLERANCE } from '../numbers.ts';
-import { pointAt, stationsAround, UNROLL_STATIONS, type Station } from './plan.ts';
+import { pointsAt, stationsAround, UNROLL_STATIONS, type Station } from './stations.ts';
 import { type Support } from './support.ts';
 import type { Outline, Vertex } from './outline.ts';
 
@@ -69,9 +69,5 @@ export const planOutline = once((shape: Support): Outline => {
   // From between two flat edges, so that none of them is cut in two.
   const [first = 0, second = first] = shape.flats;
   const stations = stationsAround(shape, 2 * ARCS, (first + second) / 2);
-  return arcsThrough(
-    stations.map(({ phi, side }) => pointAt(shape, phi, side)),
-    stations,
-    2,
-  );
+  return arcsThrough(pointsAt(shape, stations), stations, 2);
 });

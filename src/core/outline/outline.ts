@@ -128,15 +128,19 @@ export const bounds = once((outline: Outline): Bounds => {
 
 /** The outline turned over about the y axis (as the slab is when its other face lies up), counter-clockwise again. */
 export function mirrored(outline: Outline): Outline {
-  return outline.map((_, index) => {
+  const turned: Vertex[] = [];
+  for (let index = 0; index < outline.length; index += 1) {
     const at = vertexAt(outline, -index);
-    return [-at[0], at[1], vertexAt(outline, -index - 1)[2]];
-  });
+    turned.push([-at[0], at[1], vertexAt(outline, -index - 1)[2]]);
+  }
+  return turned;
 }
 
 /** The outline moved by (dx, dy) mm. */
 export function moved(outline: Outline, dx: number, dy: number): Outline {
-  return outline.map(([x, y, bulge]) => [x + dx, y + dy, bulge]);
+  const shifted: Vertex[] = [];
+  for (const [x, y, bulge] of outline) shifted.push([x + dx, y + dy, bulge]);
+  return shifted;
 }
 
 /** What is wrong with an outline as a cut line (too few vertices, clockwise, repeated points, not finite); empty when sound. */

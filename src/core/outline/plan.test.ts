@@ -1,17 +1,10 @@
 import { TAU } from '../numbers.ts';
 import { planOutline } from './curve.ts';
 import { area, bounds, edges, validateOutline } from './outline.ts';
-import {
-  between,
-  grownPlan,
-  inward,
-  pointAt,
-  rememberedSupport,
-  stationsOf,
-  supportOf,
-  type PlanOutline,
-} from './plan.ts';
-import { turned, withHeights } from './support.ts';
+import { grownPlan, supportOf, type PlanOutline } from './plan.ts';
+import { pointAt, stationsOf } from './stations.ts';
+import { between, inward, lowered, rememberedSupport } from './derived.ts';
+import { turned } from './support.ts';
 import { girth, leastRadius, planArea } from './planMeasures.ts';
 
 const SQUARE: PlanOutline = { kind: 'polygon', sides: 4, acrossFlats: 100, corner: 0 };
@@ -37,7 +30,11 @@ describe('plan outlines by their support', () => {
     ]) {
       for (const { phi, side } of stationsOf(made.flats, 24)) {
         const [x, y] = pointAt(made, phi, side);
-        const [u, v] = pointAt(withHeights(made, made.h), phi, side);
+        const [u, v] = pointAt(
+          lowered(made, () => 0),
+          phi,
+          side,
+        );
         expect(Math.hypot(x - u, y - v)).toBeLessThan(1e-9);
       }
     }

@@ -1,5 +1,5 @@
 import { once } from '../numbers.ts';
-import { pointAt, stationsAround, type Station } from './plan.ts';
+import { pointAt, stationsAround, type Station } from './stations.ts';
 import { type Support } from './support.ts';
 
 /** Stations for girths and areas: with chords corrected to arcs, exact to a millionth on any piece that fits a table. */

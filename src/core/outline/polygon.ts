@@ -1,7 +1,13 @@
 import { ANGLE_TOLERANCE } from '../numbers.ts';
-import type { Outline } from './outline.ts';
+import type { Outline, Vertex } from './outline.ts';
 
 type Point = readonly [number, number];
+
+/** The line of an edge: a point on it and its direction. */
+interface Line {
+  readonly at: Point;
+  readonly along: Point;
+}
 
 /**
  * A convex polygon with each edge moved inward by its own distance (mm; negative: outward).
@@ -11,18 +17,26 @@ type Point = readonly [number, number];
  */
 export function insetPolygon(corners: readonly Point[], insets: readonly number[]): Outline {
   const count = corners.length;
-  const lines = corners.map(([x, y], index) => {
+  const lines: Line[] = [];
+  for (let index = 0; index < count; index += 1) {
+    const [x, y] = corners[index] as Point;
     const [toX, toY] = corners[(index + 1) % count] as Point;
-    const length = Math.hypot(toX - x, toY - y);
+    const length = Math.sqrt((toX - x) ** 2 + (toY - y) ** 2);
     const along = [(toX - x) / length, (toY - y) / length] as const;
     const inset = insets[index] ?? 0;
-    return { at: [x - along[1] * inset, y + along[0] * inset] as const, along };
-  });
-  return lines.map(({ at, along }, index) => {
-    const before = lines[(index + count - 1) % count] as (typeof lines)[number];
+    lines.push({ at: [x - along[1] * inset, y + along[0] * inset], along });
+  }
+  const outline: Vertex[] = [];
+  for (let index = 0; index < count; index += 1) {
+    const { at, along } = lines[index] as Line;
+    const before = lines[(index + count - 1) % count] as Line;
     const cross = before.along[0] * along[1] - before.along[1] * along[0];
-    if (Math.abs(cross) < ANGLE_TOLERANCE) return [at[0], at[1], 0];
     const reach = ((at[0] - before.at[0]) * along[1] - (at[1] - before.at[1]) * along[0]) / cross;
-    return [before.at[0] + reach * before.along[0], before.at[1] + reach * before.along[1], 0];
-  });
+    outline.push(
+      Math.abs(cross) < ANGLE_TOLERANCE
+        ? [at[0], at[1], 0]
+        : [before.at[0] + reach * before.along[0], before.at[1] + reach * before.along[1], 0],
+    );
+  }
+  return outline;
 }

@@ -1,15 +1,24 @@
 import { TAU } from '../numbers.ts';
 
+/** A point in the plane (mm). */
+export type PlanPoint = readonly [number, number];
+
+/** From which side of a flat edge's normal the slope is taken. */
+export type Side = 'before' | 'after';
+
 /**
  * A convex outline by its support function: `h(phi)` is the distance from the origin to the tangent whose outward
  * normal points to phi (radians), `slope` its derivative. At the normal of a flat edge the slope jumps; `side` says
  * from which side it is taken (geometry: outlines by support function).
+ *
+ * The outlines are classes, since what is made anew at every key must not be compiled anew: a browser forgets the code of
+ * a function that was made within another one as soon as nothing holds it any more.
  */
 export interface Support {
-  readonly h: (phi: number) => number;
-  readonly slope: (phi: number, side: 'before' | 'after') => number;
+  h(phi: number): number;
+  slope(phi: number, side: Side): number;
   /** The point with outward normal phi, where it is known without `h` and `slope`: only on outlines without flat edges. */
-  readonly point?: (phi: number) => readonly [number, number];
+  point?(phi: number): PlanPoint | null;
   /** Normals of the flat edges, ascending in [0, tau). */
   readonly flats: readonly number[];
 }
@@ -24,67 +33,129 @@ export function turned(phi: number): number {
   return positive > TAU - NORMAL_TOLERANCE ? 0 : positive;
 }
 
-/** The outline with other distances of its tangents, which its points follow. */
-export function withHeights({ slope, flats }: Support, h: Support['h']): Support {
-  return { h, slope, flats };
+/** A flat edge of a polygon: its normal (radians), and the corner that follows it counter-clockwise (mm). */
+interface PolygonEdge {
+  readonly flat: number;
+  readonly after: PlanPoint;
 }
 
-/** A polygon by its corners (counter-clockwise, about the origin) grown by a radius. */
-export function roundedPolygon(corners: readonly (readonly [number, number])[], radius: number): Support {
-  // Corner i lies between the normals of the edges that end and start at it.
-  const normals = corners.map(([x, y], index) => {
-    const [toX, toY] = corners[(index + 1) % corners.length] ?? [x, y];
-    return { flat: turned(Math.atan2(toY - y, toX - x) - Math.PI / 2), after: corners[(index + 1) % corners.length] };
-  });
-  const sorted = normals.sort((one, other) => one.flat - other.flat);
-  const flats = sorted.map(({ flat }) => flat);
-  const cornerAt = (phi: number, side: 'before' | 'after'): readonly [number, number] => {
+class RoundedPolygon implements Support {
+  readonly flats: readonly number[];
+
+  constructor(
+    readonly edges: readonly PolygonEdge[],
+    readonly radius: number,
+  ) {
+    const flats: number[] = [];
+    for (const { flat } of edges) flats.push(flat);
+    this.flats = flats;
+  }
+
+  h(phi: number): number {
+    const [x, y] = this.cornerAt(phi, 'after');
+    return x * Math.cos(phi) + y * Math.sin(phi) + this.radius;
+  }
+
+  slope(phi: number, side: Side): number {
+    const [x, y] = this.cornerAt(phi, side);
+    return y * Math.cos(phi) - x * Math.sin(phi);
+  }
+
+  private cornerAt(phi: number, side: Side): PlanPoint {
+    const { edges } = this;
     const at = turned(phi);
-    let found = sorted[sorted.length - 1];
-    for (const normal of sorted) {
-      const past = at - normal.flat;
-      if (past > NORMAL_TOLERANCE || (side === 'after' && past >= -NORMAL_TOLERANCE)) found = normal;
+    let found = edges[edges.length - 1];
+    for (const edge of edges) {
+      const past = at - edge.flat;
+      if (past > NORMAL_TOLERANCE || (side === 'after' && past >= -NORMAL_TOLERANCE)) found = edge;
       else break;
     }
     return found?.after ?? [0, 0];
-  };
-  return {
-    h: (phi) => {
-      const [x, y] = cornerAt(phi, 'after');
-      return x * Math.cos(phi) + y * Math.sin(phi) + radius;
-    },
-    slope: (phi, side) => {
-      const [x, y] = cornerAt(phi, side);
-      return y * Math.cos(phi) - x * Math.sin(phi);
-    },
-    flats,
-  };
+  }
+}
+
+function byNormal(one: PolygonEdge, other: PolygonEdge): number {
+  return one.flat - other.flat;
+}
+
+/** A polygon by its corners (counter-clockwise, about the origin) grown by a radius. */
+export function roundedPolygon(corners: readonly PlanPoint[], radius: number): Support {
+  // Corner i lies between the normals of the edges that end and start at it.
+  const edges: PolygonEdge[] = [];
+  for (let index = 0; index < corners.length; index += 1) {
+    const [x, y] = corners[index] as PlanPoint;
+    const after = corners[(index + 1) % corners.length] as PlanPoint;
+    edges.push({ flat: turned(Math.atan2(after[1] - y, after[0] - x) - Math.PI / 2), after });
+  }
+  return new RoundedPolygon(edges.sort(byNormal), radius);
+}
+
+/** An ellipse about the origin by its half axes along x and y (mm); with equal ones a circle. */
+class Ellipse implements Support {
+  readonly flats: readonly number[] = [];
+
+  constructor(
+    readonly a: number,
+    readonly b: number,
+  ) {}
+
+  h(phi: number): number {
+    const { a, b } = this;
+    if (a === b) return a;
+    const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
+    return Math.sqrt(a * a * cos * cos + b * b * sin * sin);
+  }
+
+  slope(phi: number): number {
+    const { a, b } = this;
+    return a === b ? 0 : ((b * b - a * a) * Math.sin(phi) * Math.cos(phi)) / this.h(phi);
+  }
+
+  point(phi: number): PlanPoint {
+    const { a, b } = this;
+    const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
+    if (a === b) return [a * cos, b * sin];
+    const reach = this.h(phi);
+    return [(a * a * cos) / reach, (b * b * sin) / reach];
+  }
 }
 
 /** A circle about the origin (mm). */
 export function circle(radius: number): Support {
-  return {
-    h: () => radius,
-    slope: () => 0,
-    point: (phi) => [radius * Math.cos(phi), radius * Math.sin(phi)],
-    flats: [],
-  };
+  return new Ellipse(radius, radius);
 }
 
 /** An ellipse about the origin by its half axes along x and y (mm). */
 export function ellipse(a: number, b: number): Support {
-  const h = (cos: number, sin: number) => Math.sqrt(a * a * cos * cos + b * b * sin * sin);
-  return {
-    h: (phi) => h(Math.cos(phi), Math.sin(phi)),
-    slope: (phi) => {
-      const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
-      return ((b * b - a * a) * sin * cos) / h(cos, sin);
-    },
-    point: (phi) => {
-      const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
-      const reach = h(cos, sin);
-      return [(a * a * cos) / reach, (b * b * sin) / reach];
-    },
-    flats: [],
-  };
+  return new Ellipse(a, b);
+}
+
+/** The same outline elsewhere: moved by x and y (mm). */
+class Moved implements Support {
+  readonly flats: readonly number[];
+
+  constructor(
+    readonly shape: Support,
+    readonly by: PlanPoint,
+  ) {
+    this.flats = shape.flats;
+  }
+
+  h(phi: number): number {
+    return this.shape.h(phi) + this.by[0] * Math.cos(phi) + this.by[1] * Math.sin(phi);
+  }
+
+  slope(phi: number, side: Side): number {
+    return this.shape.slope(phi, side) - this.by[0] * Math.sin(phi) + this.by[1] * Math.cos(phi);
+  }
+
+  point(phi: number): PlanPoint | null {
+    const known = this.shape.point?.(phi) ?? null;
+    return known && [known[0] + this.by[0], known[1] + this.by[1]];
+  }
+}
+
+/** The outline moved by x and y (mm). */
+export function movedSupport(shape: Support, by: PlanPoint): Support {
+  return by[0] === 0 && by[1] === 0 ? shape : new Moved(shape, by);
 }

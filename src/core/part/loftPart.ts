@@ -1,10 +1,12 @@
 import { degrees, radians } from '../numbers.ts';
 import { arcsThrough } from '../outline/curve.ts';
 import { area, bounds, mirrored, moved, type Outline, type Vertex } from '../outline/outline.ts';
+import { halfway, Stretch } from '../outline/stretch.ts';
 import { seamAllowance, type Seam } from '../seam/seam.ts';
+import type { Station } from '../outline/stations.ts';
 import { slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../wall/loft.ts';
 import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
-import { stretchOf, type Mark, type Part } from './part.ts';
+import type { Mark, Part } from './part.ts';
 import { seamLetter } from './seamLetter.ts';
 
 /** A panel of a lofted wall: from one normal over a sweep (radians), between two heights (wet mm). */
@@ -28,14 +30,17 @@ type Point = readonly [number, number];
 
 /** Direction of the level edges at each ruling in the flat, from the ruling's known share along and across them. */
 function edgeDirections(flat: UnrolledLoft): Point[] {
-  return flat.along.map((along, index) => {
+  const directions: Point[] = [];
+  for (let index = 0; index < flat.along.length; index += 1) {
+    const along = flat.along[index] as number;
     const [footX, footY] = flat.foot[index] as Point;
     const [rimX, rimY] = flat.rim[index] as Point;
     const [x, y] = [rimX - footX, rimY - footY];
     const across = Math.sqrt(Math.max(0, x * x + y * y - along * along));
     const square = along * along + across * across;
-    return [(along * x + across * y) / square, (along * y - across * x) / square];
-  });
+    directions.push([(along * x + across * y) / square, (along * y - across * x) / square]);
+  }
+  return directions;
 }
 
 /** A face of the panel, and how many of its first vertices begin an edge of the foot. */
@@ -53,28 +58,34 @@ interface Slides {
 
 function slidesOf({ wall, footLeanAt }: LoftPanel, flat: UnrolledLoft): Slides {
   const tangents = edgeDirections(flat);
-  const slid = (slide: (phi: number) => number) =>
-    flat.stations.map(({ phi }, index): Point => {
-      const [x, y] = tangents[index] as Point;
-      const by = slide(phi);
-      return [-y * by, x * by];
-    });
-  return {
-    tangents,
-    foot: slid((phi) => -Math.tan(radians(footLeanAt(phi)))),
-    rim: slid((phi) => Math.tan(slopeAt(wall, phi))),
-  };
+  const foot: Point[] = [];
+  const rim: Point[] = [];
+  for (let index = 0; index < tangents.length; index += 1) {
+    const [x, y] = tangents[index] as Point;
+    const { phi } = flat.stations[index] as Station;
+    const low = -Math.tan(radians(footLeanAt(phi)));
+    const high = Math.tan(slopeAt(wall, phi));
+    foot.push([-y * low, x * low]);
+    rim.push([-y * high, x * high]);
+  }
+  return { tangents, foot, rim };
+}
+
+/** Points, each slid `rise` times its own way (mm). */
+function slid(points: readonly Point[], by: readonly Point[], rise: number): Point[] {
+  const found: Point[] = [];
+  for (let index = 0; index < points.length; index += 1) {
+    const [x, y] = points[index] as Point;
+    const [dx, dy] = by[index] as Point;
+    found.push([x + rise * dx, y + rise * dy]);
+  }
+  return found;
 }
 
 /** The panel's outline on the surface `rise` mm outside the neutral one: level edges slide along the slope. */
 function layer(flat: UnrolledLoft, slides: Slides, rise: number, added: number): Layer {
-  const slid = (points: readonly Point[], by: readonly Point[]): Point[] =>
-    points.map(([x, y], index) => {
-      const [dx, dy] = by[index] as Point;
-      return [x + rise * dx, y + rise * dy];
-    });
-  const foot = slid(flat.foot, slides.foot);
-  const rim = slid(flat.rim, slides.rim);
+  const foot = slid(flat.foot, slides.foot, rise);
+  const rim = slid(flat.rim, slides.rim, rise);
   const end = slides.tangents.at(-1) ?? [1, 0];
   const [footEnd, rimEnd] = [foot.at(-1) as Point, rim.at(-1) as Point];
   const ruling = [rimEnd[0] - footEnd[0], rimEnd[1] - footEnd[1]] as const;
@@ -98,7 +109,9 @@ function layer(flat: UnrolledLoft, slides: Slides, rise: number, added: number):
 /** Turns an outline so that the line between its two ends of the foot lies level. */
 function levelled(outline: Outline, by: number): Outline {
   const [cos, sin] = [Math.cos(by), Math.sin(by)];
-  return outline.map(([x, y, bulge]) => [x * cos + y * sin, y * cos - x * sin, bulge]);
+  const level: Vertex[] = [];
+  for (const [x, y, bulge] of outline) level.push([x * cos + y * sin, y * cos - x * sin, bulge]);
+  return level;
 }
 
 /** Least and greatest lean of one edge with its word; a lean that changes its word along the edge says so. */
@@ -112,11 +125,7 @@ function edgeLean(edge: 'foot' | 'rim', from: number, to: number, leans: readonl
 /** A line down the middle of the wall, and its seam's letter at both ends. */
 function endMarks(outline: Outline, at: { footFrom: number; footTo: number; rimTo: number }, text: string): Mark[] {
   const { footFrom, footTo, rimTo } = at;
-  const middle = (from: number, to: number) => {
-    const { length, pointAt } = stretchOf(outline, from, to);
-    return pointAt(length / 2);
-  };
-  const [low, high] = [middle(footFrom, footTo), middle(footTo + 1, rimTo)];
+  const [low, high] = [halfway(outline, footFrom, footTo), halfway(outline, footTo + 1, rimTo)];
   const centre = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2] as const;
   return [
     { kind: 'line', name: 'centre', from: low, to: high },
@@ -131,16 +140,32 @@ interface LeanAt {
   readonly lean: number;
 }
 
-/** Leans by their share of an edge, in the order in which the outline runs along it. */
+/** Leans by their share of an edge. */
 function leansAlong(line: readonly Point[], leans: readonly number[], backward: boolean): LeanAt[] {
+  const runs: number[] = [];
   let run = 0;
-  const runs = line.map(([x, y], index) => {
-    const [u, v] = line[index - 1] ?? [x, y];
+  for (let index = 0; index < line.length; index += 1) {
+    const [x, y] = line[index] as Point;
+    const [u, v] = index > 0 ? (line[index - 1] as Point) : [x, y];
     run += Math.sqrt((x - u) ** 2 + (y - v) ** 2);
-    return run;
-  });
-  const along = leans.map((lean, index) => ({ share: (runs[index] ?? 0) / (run || 1), lean }));
-  return backward ? along.map(({ share, lean }) => ({ share: 1 - share, lean })).reverse() : along;
+    runs.push(run);
+  }
+  const along: LeanAt[] = [];
+  for (let index = 0; index < leans.length; index += 1) {
+    const share = (runs[index] as number) / (run || 1);
+    along.push({ share: backward ? 1 - share : share, lean: leans[index] as number });
+  }
+  return along;
+}
+
+/** The lean that stands nearest to a share of an edge. */
+function leanNear(leans: readonly LeanAt[], share: number): number {
+  let [lean, off] = [0, Infinity];
+  for (const one of leans) {
+    const away = Math.abs(one.share - share);
+    if (away < off) [lean, off] = [one.lean, away];
+  }
+  return lean;
 }
 
 /** Along an edge whose lean varies, it is written at these shares of the edge. */
@@ -152,18 +177,21 @@ const LEAN_VARIES = 2;
 /** The lean at stations along an edge, signed: spread (+), tuck (-). */
 function leanMarks(edge: { outline: Outline; from: number; to: number; leans: readonly LeanAt[] }): Mark[] {
   const { outline, from, to, leans } = edge;
-  const all = leans.map(({ lean }) => lean);
-  if (Math.max(...all) - Math.min(...all) < LEAN_VARIES) return [];
-  const { length, pointAt } = stretchOf(outline, from, to);
+  let [least, greatest] = [Infinity, -Infinity];
+  for (const { lean } of leans) {
+    least = Math.min(least, lean);
+    greatest = Math.max(greatest, lean);
+  }
+  if (greatest - least < LEAN_VARIES) return [];
+  const stretch = new Stretch(outline, from, to);
+  const { length } = stretch;
   return LEAN_STATIONS.map((share): Mark => {
-    const [x, y] = pointAt(share * length);
-    const [u, v] = pointAt(share * length + 0.5);
+    const [x, y] = stretch.pointAt(share * length);
+    const [u, v] = stretch.pointAt(share * length + 0.5);
     const step = Math.hypot(u - x, v - y) || 1;
     // The part lies to the left of its own outline.
     const inward = [-(v - y) / step, (u - x) / step] as const;
-    const lean = leans.reduce((near, one) =>
-      Math.abs(one.share - share) < Math.abs(near.share - share) ? one : near,
-    ).lean;
+    const lean = leanNear(leans, share);
     return {
       kind: 'lean',
       at: [x, y],
@@ -204,8 +232,12 @@ export function loftPart(panel: LoftPanel): LoftedPart {
   const lap = added > 0 ? 1 : 0;
   const [footFrom, footTo] = faceUp === 'inside' ? [count - footCount - lap, 0] : [0, footCount + lap];
   const sign = faceUp === 'inside' ? 1 : -1;
-  const rimLeans = flat.stations.map(({ phi }) => sign * degrees(slopeAt(wall, phi)));
-  const footLeans = flat.stations.map(({ phi }) => sign * panel.footLeanAt(phi));
+  const rimLeans: number[] = [];
+  const footLeans: number[] = [];
+  for (const { phi } of flat.stations) {
+    rimLeans.push(sign * degrees(slopeAt(wall, phi)));
+    footLeans.push(sign * panel.footLeanAt(phi));
+  }
   const rimTo = (footFrom + count - 1) % count;
   const part: Part = {
     id: panel.id,

@@ -1,4 +1,5 @@
-import { alongEdge, bounds, edgeLength, validateOutline, vertexAt, type Outline } from '../outline/outline.ts';
+import { bounds, validateOutline, type Outline } from '../outline/outline.ts';
+import { halfway } from '../outline/stretch.ts';
 import type { Face, Lean } from './lean.ts';
 
 /** A line or a word on the flat part, not cut. Coordinates in mm in the part's own frame. */
@@ -63,36 +64,6 @@ export function slabBox(part: Part): { readonly length: number; readonly width: 
     length: Math.max(up.maxX, under.maxX) - Math.min(up.minX, under.minX),
     width: Math.max(up.maxY, under.maxY) - Math.min(up.minY, under.minY),
   };
-}
-
-/** A stretch of an outline's edges: its length (mm), and the point `along` mm after its start. */
-export interface Stretch {
-  readonly length: number;
-  readonly pointAt: (along: number) => readonly [number, number];
-}
-
-/** The stretch of an outline's edges from vertex `from` to vertex `to`. */
-export function stretchOf(outline: Outline, from: number, to: number): Stretch {
-  const count = outline.length;
-  const steps = (to - from + count) % count || count;
-  const lengths = Array.from({ length: steps }, (_, step) => edgeLength(outline, from + step));
-  return {
-    length: lengths.reduce((sum, length) => sum + length, 0),
-    pointAt: (along) => {
-      let rest = along;
-      for (const [index, length] of lengths.entries()) {
-        if (rest <= length) return alongEdge(outline, from + index, length > 0 ? Math.max(0, rest / length) : 0);
-        rest -= length;
-      }
-      return [vertexAt(outline, to)[0], vertexAt(outline, to)[1]];
-    },
-  };
-}
-
-/** The point halfway round a stretch of an outline's edges (mm). */
-function halfway(outline: Outline, from: number, to: number): readonly [number, number] {
-  const { length, pointAt } = stretchOf(outline, from, to);
-  return pointAt(length / 2);
 }
 
 /** A point well within a part, for its name: between the middles of foot and rim, or the middle of its box (mm). */

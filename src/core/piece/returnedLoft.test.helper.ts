@@ -1,5 +1,7 @@
 import { edgeAt, vertexAt, type Outline } from '../outline/outline.ts';
-import { mergedFlats, stationsOf, type PlanOutline } from '../outline/plan.ts';
+import { type PlanOutline } from '../outline/plan.ts';
+import { stationsOf } from '../outline/stations.ts';
+import { mergedFlats } from '../outline/derived.ts';
 import type { Point2 } from '../raise/pose.ts';
 import { raise, standingBody } from '../raise/raise.ts';
 import type { Point3 } from '../wall/loft.ts';

@@ -1,6 +1,6 @@
 import { wetLength } from '../clay/shrinkage.ts';
 import { radians, TAU } from '../numbers.ts';
-import { pointAt, stationsOf } from '../outline/plan.ts';
+import { pointAt, stationsOf } from '../outline/stations.ts';
 import { type Support } from '../outline/support.ts';
 import { additionsOf, type MadeHandle } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';

@@ -1,14 +1,17 @@
-import { inward } from '../outline/plan.ts';
-import { withHeights, type Support } from '../outline/support.ts';
+import { inward } from '../outline/derived.ts';
+import { type Support } from '../outline/support.ts';
 import { baseAndSlope } from '../piece/kinds/flat.ts';
 import type { Target } from '../piece/target.ts';
 import type { Point3 } from '../wall/loft.ts';
 import type { Body, PanelChain, StandingPanel } from './body.ts';
 import { platePoints } from './loftBody.ts';
 
-/** The corner between the flat edges with normals `one` and `next` (radians), at height z (mm). */
-function cornerOf(plan: Support, one: number, next: number, z: number): Point3 {
-  const [h, g] = [plan.h(one), plan.h(next)];
+/** A flat edge of an outline by its normal (radians). */
+type FlatEdge = readonly [plan: Support, normal: number];
+
+/** The corner between two flat edges, the second one following the first counter-clockwise, at height z (mm). */
+function cornerOf([first, one]: FlatEdge, [second, next]: FlatEdge, z: number): Point3 {
+  const [h, g] = [first.h(one), second.h(next)];
   const sine = Math.sin(next - one);
   return [(h * Math.sin(next) - g * Math.sin(one)) / sine, (g * Math.cos(one) - h * Math.cos(next)) / sine, z];
 }
@@ -28,9 +31,7 @@ export function flatBody(target: Target): Body {
     const row = (z: number, inset: (normal: 'own' | 'side') => number): readonly [Point3, Point3] => {
       const own = inward(outerAt(z), inset('own'));
       const side = inward(outerAt(z), inset('side'));
-      const mixed = (at: number) => (at === normal ? own : side).h(at);
-      const plan = withHeights(own, mixed);
-      return [cornerOf(plan, before, normal, z), cornerOf(plan, normal, after, z)];
+      return [cornerOf([side, before], [own, normal], z), cornerOf([own, normal], [side, after], z)];
     };
     // Butted: the sides square to x are the short ones and stand between the long ones.
     const short = butt && index % 2 === 0;

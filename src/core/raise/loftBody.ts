@@ -1,5 +1,6 @@
 import { degrees, TAU } from '../numbers.ts';
-import { mergedFlats, pointAt, stationsOf } from '../outline/plan.ts';
+import { pointAt, stationsOf } from '../outline/stations.ts';
+import { mergedFlats } from '../outline/derived.ts';
 import { type Support } from '../outline/support.ts';
 import { baseOf, wallOf } from '../piece/kinds/loft.ts';
 import type { Target } from '../piece/target.ts';

@@ -1,6 +1,7 @@
 import { degrees, once } from '../numbers.ts';
-import { inward, mergedFlats, mitred, pointAt, stationsOf, UNROLL_STATIONS, type Station } from '../outline/plan.ts';
-import { type Support } from '../outline/support.ts';
+import { pointAt, stationsOf, UNROLL_STATIONS, type Station } from '../outline/stations.ts';
+import { inward, mergedFlats, mitred } from '../outline/derived.ts';
+import type { Side, Support } from '../outline/support.ts';
 
 /** The wall between two outlines, by the supports of its outer face at the table and at the rim. Wet mm. */
 export interface LoftWall {
@@ -36,28 +37,48 @@ export function sectionAt(wall: LoftWall, z: number, depth: number): Support {
   return section;
 }
 
-function newSection({ foot, rim, height }: LoftWall, z: number, depth: number): Support {
-  if (foot === rim) return inward(foot, depth);
-  const f = z / height;
+function newSection(wall: LoftWall, z: number, depth: number): Support {
+  if (wall.foot === wall.rim) return inward(wall.foot, depth);
+  return mitred(new Section(wall, z / wall.height, depth));
+}
+
+/** A level section of a wall between two outlines, at the share `f` of its height. */
+class Section implements Support {
+  readonly flats: readonly number[];
   // Distance and slope are asked for one after the other.
-  let [last, low, high, q] = [NaN, 0, 0, 0];
-  const heightsAt = (phi: number) => {
-    if (phi === last) return;
-    [last, low, high] = [phi, foot.h(phi), rim.h(phi)];
-    q = (high - low) / height;
-  };
-  return mitred({
-    flats: mergedFlats(foot, rim),
-    h: (phi) => {
-      heightsAt(phi);
-      return (1 - f) * low + f * high - depth * Math.sqrt(1 + q * q);
-    },
-    slope: (phi, side) => {
-      heightsAt(phi);
-      const [atFoot, atRim] = [foot.slope(phi, side), rim.slope(phi, side)];
-      return (1 - f) * atFoot + f * atRim - (depth * q * (atRim - atFoot)) / height / Math.sqrt(1 + q * q);
-    },
-  });
+  private last = NaN;
+  private low = 0;
+  private high = 0;
+
+  constructor(
+    readonly wall: LoftWall,
+    readonly f: number,
+    readonly depth: number,
+  ) {
+    this.flats = mergedFlats(wall.foot, wall.rim);
+  }
+
+  h(phi: number): number {
+    this.ask(phi);
+    const q = (this.high - this.low) / this.wall.height;
+    return (1 - this.f) * this.low + this.f * this.high - this.depth * Math.sqrt(1 + q * q);
+  }
+
+  slope(phi: number, side: Side): number {
+    this.ask(phi);
+    const { foot, rim, height } = this.wall;
+    const q = (this.high - this.low) / height;
+    const [atFoot, atRim] = [foot.slope(phi, side), rim.slope(phi, side)];
+    const leaned = (this.depth * q * (atRim - atFoot)) / height / Math.sqrt(1 + q * q);
+    return (1 - this.f) * atFoot + this.f * atRim - leaned;
+  }
+
+  private ask(phi: number): void {
+    if (phi === this.last) return;
+    this.last = phi;
+    this.low = this.wall.foot.h(phi);
+    this.high = this.wall.rim.h(phi);
+  }
 }
 
 /** A wall unrolled: its foot and rim as points in the plane, in pairs along the rulings. Mm. */
@@ -180,25 +201,32 @@ interface RulingPairs {
   readonly along: readonly number[];
 }
 
+/** The points of a section at stations, in space (mm). */
+function levelLine(wall: LoftWall, z: number, depth: number, stations: readonly Station[]): Point3[] {
+  const section = sectionAt(wall, z, depth);
+  const points: Point3[] = [];
+  for (const { phi, side } of stations) {
+    const [x, y] = pointAt(section, phi, side);
+    points.push([x, y, z]);
+  }
+  return points;
+}
+
 /** The pairs of points along a wall's rulings, `depth` mm inside its outer face, between two heights (mm). */
 export function rulingPairs(
   wall: LoftWall,
   span: { from: number; to: number; depth: number },
   stations: readonly Station[],
 ): RulingPairs {
-  const ends = (z: number): Point3[] => {
-    const section = sectionAt(wall, z, span.depth);
-    return stations.map(({ phi, side }) => {
-      const [x, y] = pointAt(section, phi, side);
-      return [x, y, z];
-    });
-  };
-  const [lows, highs] = [ends(span.from), ends(span.to)];
+  const lows = levelLine(wall, span.from, span.depth, stations);
+  const highs = levelLine(wall, span.to, span.depth, stations);
   // A section's slope is its point's share along the tangent.
-  const along = stations.map(({ phi }, index) => {
+  const along: number[] = [];
+  for (let index = 0; index < stations.length; index += 1) {
+    const { phi } = stations[index] as Station;
     const [[x0, y0], [x1, y1]] = [lows[index], highs[index]] as [Point3, Point3];
-    return (y1 - y0) * Math.cos(phi) - (x1 - x0) * Math.sin(phi);
-  });
+    along.push((y1 - y0) * Math.cos(phi) - (x1 - x0) * Math.sin(phi));
+  }
   return { lows: untwisted(lows, stations), highs: untwisted(highs, stations), along };
 }
 

@@ -1,6 +1,7 @@
 import { shortValue, type Fault } from '../../errors.ts';
 import { degrees, radians } from '../../numbers.ts';
-import { inward, supportOf } from '../../outline/plan.ts';
+import { supportOf } from '../../outline/plan.ts';
+import { inward } from '../../outline/derived.ts';
 import { type Support } from '../../outline/support.ts';
 import { acrossOf, hollowOf, reachOf, widestOf, type Standing } from '../standing.ts';
 import type { BoxForm, FacetForm, Target } from '../target.ts';

@@ -1,6 +1,6 @@
 import { degrees } from '../../numbers.ts';
-import { inward, mitred } from '../../outline/plan.ts';
-import { withHeights, type Support } from '../../outline/support.ts';
+import { inward, lowered, mitred } from '../../outline/derived.ts';
+import { type Support } from '../../outline/support.ts';
 import { basePart } from '../../part/basePart.ts';
 import type { Part } from '../../part/part.ts';
 import type { Target } from '../target.ts';
@@ -25,9 +25,7 @@ export interface LevelBase {
 
 /** The inner outline at a height: each tangent moves in by `t / cos a` of its own slope. */
 function innerAt(wall: LevelWall, z: number): Support {
-  const outer = wall.outerAt(z);
-  const depth = (phi: number) => wall.target.slab.wall / Math.cos(wall.slopeAt(phi));
-  return mitred(withHeights(outer, (phi) => outer.h(phi) - depth(phi)));
+  return mitred(lowered(wall.outerAt(z), (phi) => wall.target.slab.wall / Math.cos(wall.slopeAt(phi))));
 }
 
 /** The base of a piece that is not round, for each school: its outline is the piece's own, not a circle. */

@@ -1,14 +1,8 @@
 import { shortValue, type Fault } from '../../errors.ts';
 import { once, radians, TAU } from '../../numbers.ts';
-import {
-  grownPlan,
-  pointAt,
-  rememberedSupport,
-  stationsOf,
-  supportOf,
-  type PlanOutline,
-  type Station,
-} from '../../outline/plan.ts';
+import { grownPlan, supportOf, type PlanOutline } from '../../outline/plan.ts';
+import { pointsAt, stationsOf, type Station } from '../../outline/stations.ts';
+import { rememberedSupport } from '../../outline/derived.ts';
 import { type Support } from '../../outline/support.ts';
 import { girth, leastRadius, STATIONS } from '../../outline/planMeasures.ts';
 import { bandPart } from '../../part/bandPart.ts';
@@ -126,7 +120,7 @@ function ovalPlaces(neutral: Support, panels: number) {
   return placesOn(panels, (piece) => {
     const sweep = TAU / panels;
     const stations = stationsOf(neutral.flats, STATIONS, piece * sweep, sweep);
-    const run = runningLengths(stations.map(({ phi, side }) => pointAt(neutral, phi, side)));
+    const run = runningLengths(pointsAt(neutral, stations));
     return { stations, foot: run, rim: run };
   });
 }
@@ -205,6 +199,16 @@ function develop(target: Target): DevelopedForm {
   return target.form.kind === 'oval' ? developOval(target, wall) : developLoft(target, wall);
 }
 
+/** Least width of an outline across any direction (mm), by every fifth degree; below 0 where it has turned over. */
+function narrowest(shape: Support): number {
+  let least = Infinity;
+  for (let step = 0; step < 36; step += 1) {
+    const phi = (step * Math.PI) / 36;
+    least = Math.min(least, shape.h(phi) + shape.h(phi + Math.PI));
+  }
+  return least;
+}
+
 function faults(target: Target): Fault[] {
   const wall = wallOf(target);
   const floor = target.base.join === 'none' ? 0 : target.slab.base;
@@ -213,11 +217,7 @@ function faults(target: Target): Fault[] {
     return [{ code: 'impossible-piece', path: 'form.height', value: shortValue(plansOf(target).height), rule }];
   }
   const inner = [sectionAt(wall, 0, wall.thickness), sectionAt(wall, wall.height, wall.thickness)];
-  const narrow = inner.some((shape) => {
-    const across = (phi: number) => shape.h(phi) + shape.h(phi + Math.PI);
-    return Array.from({ length: 36 }, (_, index) => across((index * Math.PI) / 36)).some((width) => width <= 0);
-  });
-  if (narrow) {
+  if (Math.min(...inner.map(narrowest)) <= 0) {
     return [
       {
         code: 'impossible-piece',
