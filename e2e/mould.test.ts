@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import DxfParser from 'dxf-parser';
+import type { Page } from 'playwright-core';
 import { countOf, download, eachVisit, fieldSays, figure, kept, read, textOf, type } from './visit.ts';
 
 jest.setTimeout(120_000);
@@ -50,6 +51,32 @@ async function onTray() {
 const number = (text: string) => Number(/[\d.]+/.exec(text)?.[0]);
 
 describe('moulds', () => {
+  it.each([
+    ['is looked at', '2', async (page: Page) => page.keyboard.press('1')],
+    [
+      'is left for another place',
+      's',
+      async (page: Page) => page.locator('[data-design="Service tray"] .drawing').click(),
+    ],
+  ])('goes on reading a mesh while Shape %s', async (_, leave, back) => {
+    const page = await onTray();
+    await page.locator('input[name="mould-file"]').setInputFiles(file('bowl.obj', bowl()));
+    await page.keyboard.press(leave);
+    await page.locator('input[name="mould-file"]').waitFor({ state: 'detached' });
+    await textOf(page.getByTestId('keeping').or(page.locator('[data-design="Service tray"] .sizes')), /./);
+    await new Promise((resolve) => setTimeout(resolve, 1500));
+    await back(page);
+    await textOf(page.locator('.left'), /Read from a file: 469 vertices/);
+    expect(visit.now.troubles).toEqual([]);
+  });
+
+  it('says on the next stage why a mesh was not taken', async () => {
+    const page = await onTray();
+    await page.locator('input[name="mould-file"]').setInputFiles(file('bad.obj', 'v 0 0 0\nv 1 0 0\nf 1 2 9'));
+    await page.keyboard.press('2');
+    await textOf(page.getByRole('alert'), /bad\.obj/);
+  });
+
   it('reads a mesh, lays its blank, cuts a dart into it, and the file that is saved has the wedge', async () => {
     const page = await onTray();
     await page.locator('input[name="mould-file"]').setInputFiles(file('bowl.obj', bowl()));

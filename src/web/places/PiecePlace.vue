@@ -17,7 +17,7 @@ import HistoryDialog from '../components/piece/HistoryDialog.vue';
 import HowDialog from '../components/piece/HowDialog.vue';
 import PieceHeading from '../components/piece/PieceHeading.vue';
 import ShapeFields from '../components/piece/ShapeFields.vue';
-import SolverNote from '../components/piece/SolverNote.vue';
+import WorkNote from '../components/piece/WorkNote.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import { figuresToMeasure, finishedFigures, type Figure } from '../components/piece/figures.ts';
 import BlankDesk from '../components/mould/BlankDesk.vue';
@@ -36,6 +36,7 @@ import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
 import { nextTask } from '../composables/nextTask.ts';
 import { useBench } from '../stores/bench.ts';
+import { useMouldReading } from '../stores/mouldReading.ts';
 import { usePiece } from '../stores/piece.ts';
 import { useClays, useKit } from '../stores/records.ts';
 
@@ -47,6 +48,7 @@ const route = useRoute();
 const router = useRouter();
 const piece = usePiece();
 const bench = useBench();
+const reading = useMouldReading();
 const id = computed(() => String(route.params['id']));
 const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
 const draped = computed(() => isDraped(piece.target));
@@ -168,7 +170,14 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         <template v-else>
           <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
           <CheckList :checks="piece.beside.developed.checks" @remedy="cutInPieces" />
-          <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
+          <WorkNote :busy="busy" :trouble="trouble" @cancel="cancel" />
+          <WorkNote
+            v-if="stage !== 'shape'"
+            doing="Reading the mould"
+            :busy="reading.busy"
+            :trouble="reading.trouble"
+            @cancel="reading.stop"
+          />
           <template v-if="standing">
             <FormedFigures v-if="draped" />
             <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />

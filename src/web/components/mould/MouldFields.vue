@@ -2,14 +2,11 @@
 import { computed, ref } from 'vue';
 import { MESH_FILE_LIMIT } from '../../../core/mesh/readObj.ts';
 import type { MouldSide } from '../../../core/flatten/blankOf.ts';
-import { mouldOfMesh } from '../../../core/mould/importedMould.ts';
 import { wallBy } from '../../../core/mould/drawnWall.ts';
 import { DRAGGED_POINTS, type MouldForm, type MouldWall } from '../../../core/mould/mouldForm.ts';
 import { planShrunk } from '../../../core/outline/plan.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
-import { nextTask } from '../../composables/nextTask.ts';
-import { useBlankWork } from '../../composables/useBlankWork.ts';
-import { takeReady } from '../../workers/blankWork.ts';
+import { useMouldReading } from '../../stores/mouldReading.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
@@ -19,7 +16,7 @@ import { readProfile } from './readProfile.ts';
 /** What kind of mould it is, or the file that it is read from. */
 const piece = usePiece();
 const form = computed(() => (isDraped(piece.beside.target) ? piece.beside.target.form : null));
-const work = useBlankWork();
+const reading = useMouldReading();
 const trouble = ref('');
 
 function chooseSide(side: MouldSide): void {
@@ -48,20 +45,11 @@ function setPoints(count: number): void {
 const points = computed(() => (form.value?.kind === 'mould' && form.value.wall === 'drawn' ? (form.value.profile?.length ?? 0) : 0)); // prettier-ignore
 
 async function readFile(file: File): Promise<void> {
+  reading.trouble = '';
   trouble.value = file.size > MESH_FILE_LIMIT ? `${file.name} is too large to be read.` : '';
   if (trouble.value) return;
   if (/\.svg$/i.test(file.name)) return takeProfile(file.name, await file.text());
-  const reply = await work.ask({ kind: 'read', name: file.name, bytes: new Uint8Array(await file.arrayBuffer()) });
-  if (reply?.kind === 'failed') trouble.value = `${file.name}: ${reply.rule}.`;
-  if (reply?.kind === 'refused') trouble.value = `${file.name} ${reply.rule}.`;
-  if (reply?.kind !== 'ready') return;
-  const read = mouldOfMesh(reply.ready.mesh);
-  takeReady(read, reply.ready);
-  // The page answers between the file and the piece that is made of it.
-  await nextTask();
-  const side = form.value?.side ?? 'hump';
-  const faults = piece.change({ ...piece.target, form: { ...read, side } });
-  trouble.value = faults[0] ? `${file.name} ${faults[0].rule}.` : '';
+  await reading.read(file);
 }
 
 function takeProfile(name: string, text: string): void {
@@ -108,12 +96,12 @@ function takeProfile(name: string, text: string): void {
       name="mould-file"
       accept=".obj,.stl,.svg"
       note="OBJ or STL in mm, or a wall drawn as one SVG path from floor to rim."
-      :trouble="trouble"
+      :trouble="trouble || reading.trouble"
       @read="readFile"
     />
-    <p v-if="work.far.value !== null" class="read" role="status">
+    <p v-if="reading.busy" class="read" role="status">
       Reading the file.
-      <button type="button" class="quiet" @click="work.stop()">Stop</button>
+      <button type="button" class="quiet" @click="reading.stop()">Stop</button>
     </p>
   </div>
 </template>

@@ -7,7 +7,7 @@ import { useBench } from '../../stores/bench.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { roundedCutter } from './roundedCutter.ts';
-import SolverNote from './SolverNote.vue';
+import WorkNote from './WorkNote.vue';
 
 /** The nearest round cutter of the set for the base, and the piece changed so that it fits. */
 const piece = usePiece();
@@ -61,7 +61,7 @@ function readSet(event: Event): void {
       <summary>Your round cutters</summary>
       <input name="cutters" type="text" aria-label="Your round cutters" :value="set" @change="readSet" />
     </details>
-    <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
+    <WorkNote :busy="busy" :trouble="trouble" @cancel="cancel" />
   </div>
 </template>
 

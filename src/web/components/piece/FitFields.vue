@@ -20,7 +20,7 @@ import LengthField from '../fields/LengthField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
 import KeepButtons from './KeepButtons.vue';
 import { roundedSizes } from './roundedSizes.ts';
-import SolverNote from './SolverNote.vue';
+import WorkNote from './WorkNote.vue';
 import { STIFFNESS_WAYS } from './ways.ts';
 import { without } from './without.ts';
 
@@ -91,7 +91,7 @@ const done = () => piece.endGesture();
     <details v-if="fit?.hole !== undefined">
       <summary>Make it fit the hole</summary>
       <KeepButtons :keeps="keepsOf(shown.form).filter((keep) => keep !== 'width')" @keep="fitHole" />
-      <SolverNote :busy="busy" :trouble="trouble" @cancel="cancel" />
+      <WorkNote :busy="busy" :trouble="trouble" @cancel="cancel" />
     </details>
     <OptionalLength
       v-if="round"

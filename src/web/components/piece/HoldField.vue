@@ -5,7 +5,7 @@ import { useSolver } from '../../composables/useSolver.ts';
 import { usePiece } from '../../stores/piece.ts';
 import KeepButtons from './KeepButtons.vue';
 import { roundedSizes } from './roundedSizes.ts';
-import SolverNote from './SolverNote.vue';
+import WorkNote from './WorkNote.vue';
 
 /** Makes the piece hold a wanted volume, keeping its proportions, its height or its width. */
 const emit = defineEmits<{ done: [] }>();
@@ -28,7 +28,7 @@ async function solve(keep: Keep): Promise<void> {
     <label for="hold-wanted">It should hold, in ml</label>
     <input id="hold-wanted" v-model="wanted" type="text" inputmode="decimal" autocomplete="off" />
     <KeepButtons class="ways" :keeps="keepsOf(piece.target.form)" @keep="solve" />
-    <SolverNote class="ways" :busy="busy" :trouble="trouble" @cancel="cancel" />
+    <WorkNote class="ways" :busy="busy" :trouble="trouble" @cancel="cancel" />
   </form>
 </template>
 

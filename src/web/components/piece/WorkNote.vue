@@ -1,12 +1,12 @@
 <script setup lang="ts">
-/** What a search is doing, with a way to give it up, or why it found nothing. */
-defineProps<{ busy: boolean; trouble: string }>();
+/** What long work is doing, with a way to give it up, or why it found nothing. */
+withDefaults(defineProps<{ busy: boolean; trouble: string; doing?: string }>(), { doing: 'Trying sizes' });
 const emit = defineEmits<{ cancel: [] }>();
 </script>
 
 <template>
   <p v-if="busy" class="busy" role="status">
-    Trying sizes
+    {{ doing }}
     <button type="button" @click="emit('cancel')">Give it up</button>
   </p>
   <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
