@@ -44,6 +44,7 @@ function massSteps(target: Target, { slabs, lumps = [] }: Development): Step[] {
 }
 
 function capacitySteps(target: Target, { finished }: Development): Step[] {
+  if (finished.capacityBrim === 0) return [];
   const wet = kindOf(target).standing(target).hollowVolume / 1000;
   return [
     {

@@ -123,7 +123,7 @@ function panelSteps(figure: FigureId, target: Target, { numbers, parts }: Develo
       return [
         {
           rule: 'half the angle between two outer faces: acos(cos²a × cos(360° ÷ sides) + sin²a) ÷ 2',
-          worked: ['a = ', { degrees: lean }, `, ${sides} sides`],
+          worked: ['acos(cos² ', { degrees: lean }, ` × cos(360° ÷ ${sides}) + sin² `, { degrees: lean }, ') ÷ 2'],
           gives: [{ degrees: sideMitre ?? 0 }],
         },
       ];
