@@ -37,12 +37,17 @@ export function checkClay(clay: Clay): Fault[] {
   return faults;
 }
 
+/** A day of the calendar: a date parser takes the 31st of February for a day in March. */
+function isDay(day: string): boolean {
+  const at = /^\d{4}-\d{2}-\d{2}$/.test(day) ? new Date(`${day}T00:00:00Z`) : null;
+  return at !== null && !Number.isNaN(at.getTime()) && at.toISOString().startsWith(day);
+}
+
 /** Every reason why a scrap entry cannot be written down; empty when it can. */
 export function checkScrap({ day, name, out, back, note }: ScrapEntry): Fault[] {
   const mass = { least: 0, greatest: CLAY_LIMITS.bag.greatest };
-  const real = /^\d{4}-\d{2}-\d{2}$/.test(day) && !Number.isNaN(Date.parse(day));
   return [
-    ...(real ? [] : [{ code: 'wrong-type', path: 'day', value: shortValue(day), rule: 'must be a day such as 2026-11-23' } as const]), // prettier-ignore
+    ...(isDay(day) ? [] : [{ code: 'wrong-type', path: 'day', value: shortValue(day), rule: 'must be a day such as 2026-11-23' } as const]), // prettier-ignore
     ...textFaults('name', name, LIMITS.nameLength.greatest, LIMITS.nameLength.least),
     ...rangeFaults('out', out, mass),
     ...rangeFaults('back', back, mass),
