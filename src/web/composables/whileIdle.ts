@@ -5,7 +5,7 @@ const REST = 50;
 
 /**
  * Does some work again and again while the page has nothing else to do, as long as it says true: as many rounds as fit
- * into each idle time that the browser offers. Ends with the component.
+ * well into each idle time that the browser offers, so that none of them is overrun. Ends with the component.
  */
 export function whileIdle(work: () => boolean): void {
   let waiting = 0;
@@ -19,7 +19,7 @@ export function whileIdle(work: () => boolean): void {
       const from = performance.now();
       if (!work()) return;
       took = performance.now() - from;
-    } while (free && free.timeRemaining() > 2 * took);
+    } while (free && free.timeRemaining() > 3 * took);
     next();
   };
   onMounted(next);
