@@ -38,6 +38,7 @@ export function readObj(text: string): MeshReading {
     }
   }
   if (positions.length === 0) return refused('has no vertices: is it an OBJ file?');
-  if (triangles.some((at) => at >= positions.length / 3)) return refused('a face names a vertex that is not there');
+  if (triangles.some((at) => at >= positions.length / 3))
+    return refused('has a face that names a vertex that is not there');
   return { kind: 'mesh', mesh: { positions: Float64Array.from(positions), triangles: Uint32Array.from(triangles) } };
 }

@@ -1,7 +1,7 @@
 import { wetLength } from '../clay/shrinkage.ts';
 import { radians, TAU } from '../numbers.ts';
 import { pointAt, stationsOf } from '../outline/stations.ts';
-import { type Support } from '../outline/support.ts';
+import { circle, type Support } from '../outline/support.ts';
 import { additionsOf, type MadeHandle } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import type { Target } from '../piece/target.ts';
@@ -165,7 +165,7 @@ export function raiseAdded(
   }
   if (feet) {
     const radius = wetLength(feet.diameter, target.clay.shrinkage) / 2;
-    const pad: Support = { h: () => radius, slope: () => 0, flats: [] };
+    const pad = circle(radius);
     for (const [index, [px, py]] of added.feet.entries()) {
       const away: Point3 = [-Math.SQRT1_2, -Math.SQRT1_2, 0];
       const reach = reachTowards(flat, away, 3 * radius) + GAP + radius + index * (2 * radius + GAP);
