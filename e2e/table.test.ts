@@ -22,6 +22,9 @@ describe('the shelf', () => {
       await page.getByRole('button', { name: `What to do with ${design}`, exact: true }).click();
       await page.getByRole('menuitem', { name }).click();
     };
+    // The shelf stands: nothing moves under the pointer any more.
+    await countOf(page.locator('[data-design]'), 21);
+    await page.evaluate('document.fonts.ready');
     await verb('Sugar pot', 'Rename');
     await page.getByRole('textbox', { name: 'Name of the piece' }).fill('Sugar pot, dining car');
     await page.keyboard.press('Enter');
