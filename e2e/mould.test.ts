@@ -77,6 +77,15 @@ describe('moulds', () => {
     await textOf(page.getByRole('alert'), /bad\.obj/);
   });
 
+  it('says that a file is gone, and waits for it no longer', async () => {
+    const page = await onTray();
+    await page.evaluate("File.prototype.arrayBuffer = () => Promise.reject(new Error('gone'))");
+    await page.locator('input[name="mould-file"]').setInputFiles(file('gone.obj', bowl()));
+    await textOf(page.locator('.left'), /gone\.obj could not be read/);
+    expect(await page.getByText('Reading the file').count()).toBe(0);
+    expect(visit.now.troubles).toEqual([]);
+  });
+
   it('reads a mesh, lays its blank, cuts a dart into it, and the file that is saved has the wedge', async () => {
     const page = await onTray();
     await page.locator('input[name="mould-file"]').setInputFiles(file('bowl.obj', bowl()));

@@ -22,10 +22,15 @@ export const useMouldReading = defineStore('mouldReading', () => {
     const here = () => piece.design?.id === of;
     trouble.value = '';
     fetching.value = true;
-    const bytes = new Uint8Array(await file.arrayBuffer());
+    // A file may be gone, or locked, since it was chosen.
+    const bytes = await file.arrayBuffer().catch(() => null);
     fetching.value = false;
     if (!here()) return;
-    const reply = await work.ask({ kind: 'read', name: file.name, bytes });
+    if (!bytes) {
+      trouble.value = `${file.name} could not be read.`;
+      return;
+    }
+    const reply = await work.ask({ kind: 'read', name: file.name, bytes: new Uint8Array(bytes) });
     if (!reply || !here()) return;
     if (reply.kind === 'failed') trouble.value = `${file.name}: ${reply.rule}.`;
     if (reply.kind === 'refused') trouble.value = `${file.name} ${reply.rule}.`;
