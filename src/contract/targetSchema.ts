@@ -87,7 +87,10 @@ export const targetSchema = Joi.object<Target>({
   handle: handleSchema,
   feet: feetSchema,
   lid: lidSchema,
-  belly: figure(),
+  belly: Joi.alternatives().conditional(Joi.number(), {
+    then: figure(),
+    otherwise: Joi.object({ diameter: figure().required(), at: figure().required() }),
+  }),
 }).required();
 
 const CODES: Readonly<Record<string, FaultCode>> = {

@@ -2,9 +2,6 @@ import type { DrapedTarget } from '../mould/draped.ts';
 import { limitsOf } from '../mould/limits.ts';
 import type { StrainLimits } from '../mould/mouldForm.ts';
 import type { DevelopedForm } from '../piece/kinds/kind.ts';
-import { firedLength } from '../clay/shrinkage.ts';
-import { kindOf } from '../piece/kinds/kinds.ts';
-import type { Reach } from '../piece/standing.ts';
 import type { Bench } from './bench.ts';
 import type { Check } from './check.ts';
 import { checkFit } from './fit.ts';
@@ -71,14 +68,6 @@ function checkMould({ form }: DrapedTarget): Check[] {
 
 /** Advice on a piece from a mould. */
 export function checkDraped(target: DrapedTarget, developed: DevelopedForm, bench: Bench): Check[] {
-  const { outer, height } = kindOf(target).standing(target);
-  const s = target.clay.shrinkage;
-  const fired = outer.map(([z, left, right]): Reach => [firedLength(z, s), firedLength(left, s), firedLength(right, s)]); // prettier-ignore
   const large = checkSlabSize(developed.parts, bench.slab, null);
-  return [
-    ...checkStrain(target, developed),
-    ...checkMould(target),
-    ...checkFit({ outer: fired, height: firedLength(height, s) }, target.fit),
-    ...(large ? [large] : []),
-  ];
+  return [...checkStrain(target, developed), ...checkMould(target), ...checkFit(target), ...(large ? [large] : [])];
 }

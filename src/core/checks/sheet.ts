@@ -7,6 +7,7 @@ import { DEFAULT_STIFFNESS, type Target } from '../piece/target.ts';
 import { checkBend } from './bend.ts';
 import type { Bench } from './bench.ts';
 import type { Check } from './check.ts';
+import { checkFit } from './fit.ts';
 import { STRAIN_LIMITS } from '../mould/mouldForm.ts';
 import { checkSlabSize } from './slabSize.ts';
 
@@ -58,6 +59,7 @@ export function checkSheet(target: Target, developed: DevelopedForm, bench: Benc
     tip < TIP * slab.wall ? { code: 'sheet-tip', level: 'care', title: 'A narrow tip', phrase: ['The sheet narrows to ', { mm: tip }, ': round its tip, and keep it covered while it dries.'] } : null, // prettier-ignore
     bent.strain ? null : checkBend({ thickness: slab.wall, neutralRadius: developed.bendRadius, neutralFraction: slab.neutralFraction, stiffness: clay.stiffness ?? DEFAULT_STIFFNESS }), // prettier-ignore
     checkSlabSize(developed.parts, bench.slab, null),
+    ...checkFit(target),
   ];
   return checks.filter((check) => check !== null);
 }

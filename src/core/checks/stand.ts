@@ -4,6 +4,7 @@ import { standSide, tippingOf, type Tipping } from '../stand/stand.ts';
 import { checkBend } from './bend.ts';
 import type { Bench } from './bench.ts';
 import type { Check } from './check.ts';
+import { checkFit } from './fit.ts';
 import { checkSlabSize } from './slabSize.ts';
 
 /** A stand that may lean no more than this further is not to be trusted on something that moves (degrees). A rule of the bench. */
@@ -39,5 +40,6 @@ export function checkStand(target: Target, developed: DevelopedForm, bench: Benc
       stiffness: clay.stiffness ?? DEFAULT_STIFFNESS,
     }),
     large,
+    ...checkFit(target),
   ].filter((check) => check !== null);
 }

@@ -4,6 +4,7 @@ import type { DevelopedForm, WallPlace } from '../piece/kinds/kind.ts';
 import { wetLength } from '../clay/shrinkage.ts';
 import { additionsOf } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
+import { conesOf } from '../piece/kinds/roundBands.ts';
 import type { Target } from '../piece/target.ts';
 import { between, END_TICK, panelCount, placesOf, TICK } from './marking.ts';
 import { withPanelMarks } from './panelMarks.ts';
@@ -60,10 +61,10 @@ function roundPlace(angle: number, band: number, pieces: number): WallPlace {
 function endMarks(lines: WallLines, place: WallPlace, target: Target, band: number): Mark[] {
   const { handle } = additionsOf(target);
   if (!handle) return [];
-  const { outer, rim } = kindOf(target).standing(target);
-  const stacked = target.form.kind === 'stack';
-  const low = stacked ? (outer[2 * band]?.[0] ?? 0) : 0;
-  const top = stacked ? (outer[2 * band + 1]?.[0] ?? rim[0]) : rim[0];
+  const { rim } = kindOf(target).standing(target);
+  const cone = target.form.kind === 'stack' ? conesOf(target)[band] : undefined;
+  const low = cone?.from ?? 0;
+  const top = Math.min(rim[0], cone?.to ?? rim[0]);
   const [footAt, rimAt] = [lines.at('foot', place.foot), lines.at('rim', place.rim)];
   const [dx, dy] = [rimAt[0] - footAt[0], rimAt[1] - footAt[1]];
   const length = Math.hypot(dx, dy);

@@ -85,6 +85,18 @@ function wallTowards({ outer, rim, section }: Standing, angle: number, target: T
   };
 }
 
+/**
+ * How far to the left of the line out from the middle, seen from above, the wall is met at the place that looks towards an
+ * angle (degrees): on an oval that place is not straight out. Wet mm.
+ */
+export function handleAside(target: Target, { section }: Standing, angle: number): number {
+  const made = additionsOf(target).handle;
+  if (!made || target.form.kind === 'facet' || target.form.kind === 'box') return 0;
+  const phi = radians(angle);
+  const plan = section(wetLength(made.curve.from, target.clay.shrinkage)).outer;
+  return (plan.slope(phi, 'before') + plan.slope(phi, 'after')) / 2;
+}
+
 /** A pulled handle is an ellipse across: as wide as the strap would be, and thinner towards its edges. */
 const ELLIPSE = Math.PI / 4;
 

@@ -80,7 +80,9 @@ function optionalRanges({ fit, marks, belly }: Target): Ranged[] {
     ...given('marks.panels.width', panels && 'width' in panels ? panels.width : undefined, SIZE),
     ...given('marks.repeat', marks?.repeat, SIZE),
     ...(marks?.places ?? []).map(({ at }, index): Ranged => [`marks.places.${index}.at`, at, TURN]),
-    ...given('belly', belly, SIZE),
+    ...(typeof belly === 'object'
+      ? [...given('belly.diameter', belly.diameter, SIZE), ...given('belly.at', belly.at, SIZE)]
+      : given('belly', belly, SIZE)),
   ];
 }
 

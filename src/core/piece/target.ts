@@ -1,5 +1,6 @@
 import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../clay/shrinkage.ts';
 import type { SheetForm } from '../bentSheet/sheetForm.ts';
+import type { Belly } from '../belly/belly.ts';
 import type { Feet } from '../feet/feet.ts';
 import type { Handle } from '../handle/handle.ts';
 import type { Lid } from '../lid/lid.ts';
@@ -205,8 +206,8 @@ export interface Target {
   readonly handle?: Handle;
   readonly feet?: Feet;
   readonly lid?: Lid;
-  /** The widest place is pushed out to this diameter after joining, over the face and state of `size` (mm). */
-  readonly belly?: number;
+  /** What a round piece is pushed out to after joining, over the face and state of `size` (mm). */
+  readonly belly?: Belly;
 }
 
 /** Limits of the figures in a target, the same in file, form and command line. Lengths mm. */

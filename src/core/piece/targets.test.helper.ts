@@ -2,10 +2,14 @@ import { BASE_JOINS, newTarget, type Base, type CylinderForm, type Form, type Ta
 import { SEAM_KINDS, type Seam } from '../seam/seam.ts';
 
 /** A target with some of its parts replaced. */
-export function targetWith(change: { [K in keyof Target]?: Partial<Target[K]> } = {}): Target {
+export function targetWith(
+  change: { [K in keyof Target]?: K extends 'belly' ? Target[K] : Partial<Target[K]> } = {},
+): Target {
   const plain = newTarget('Test tumbler');
   const pick = <K extends keyof Target>(key: K): Target[K] =>
-    typeof plain[key] === 'object' ? { ...plain[key], ...change[key] } : ((change[key] as Target[K]) ?? plain[key]);
+    typeof plain[key] === 'object'
+      ? { ...plain[key], ...(change[key] as Partial<Target[K]>) }
+      : ((change[key] as Target[K]) ?? plain[key]);
   return {
     format: plain.format,
     version: plain.version,

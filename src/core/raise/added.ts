@@ -2,7 +2,7 @@ import { wetLength } from '../clay/shrinkage.ts';
 import { radians, TAU } from '../numbers.ts';
 import { pointAt, stationsOf } from '../outline/stations.ts';
 import { circle, type Support } from '../outline/support.ts';
-import { additionsOf, type MadeHandle } from '../piece/additions.ts';
+import { additionsOf, handleAside, type MadeHandle } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import type { Target } from '../piece/target.ts';
 import type { Point3 } from '../wall/loft.ts';
@@ -68,6 +68,7 @@ function raisedHandle(
   const aside: Point3 = [-Math.sin(phi), Math.cos(phi), 0];
   const line = made.curve.middle.map(([reach, z]) => [wet(reach), wet(z)] as const);
   const half = made.thickness / 2;
+  const off = handleAside(target, kindOf(target).standing(target), angle);
   const [[r0, z0] = [0, 0]] = line;
   const lying = [reachTowards(flat, out, Math.max(top, bottom)) + GAP, half] as const;
   let [x, z] = [lying[0] + f * (r0 - lying[0]), lying[1] + f * (z0 - lying[1])];
@@ -97,7 +98,7 @@ function raisedHandle(
         UP,
         point.z + lift + by * Math.cos(point.heading),
       );
-      return plus(at, aside, (side * width) / 2);
+      return plus(at, aside, f * off + (side * width) / 2);
     });
   const [outerLeft, outerRight, innerLeft, innerRight] = [
     edge(half, 1),

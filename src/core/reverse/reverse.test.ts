@@ -11,7 +11,8 @@ import { ruleOfThree } from './ruleOfThree.ts';
 import { atScale } from './scaled.ts';
 import { pieceFromSheet } from './sheet.ts';
 import { slideArc, tracingsOf } from './slideArc.ts';
-import { solveHole, widestFired } from './solveHole.ts';
+import { widestAcross } from '../piece/passage.ts';
+import { solveHole } from './solveHole.ts';
 
 const targetOf = (reversed: Reversed): Target => {
   if (reversed.kind !== 'made') throw new Error(reversed.rule);
@@ -192,7 +193,7 @@ describe('other sizes', () => {
   it.each(['proportions', 'height'] as const)('for a rack hole, %s kept', (keep) => {
     const solved = solveHole(targetWith(), { diameter: 80, clearance: 1 }, keep);
     if (solved.kind !== 'solved') throw new Error(solved.rule);
-    expect(widestFired(solved.target)).toBeCloseTo(79, 9);
+    expect(widestAcross(solved.target)).toBeCloseTo(79, 9);
     expect(solveHole(targetWith(), { diameter: 1, clearance: 2 }, keep).kind).toBe('unsolved');
     expect(solveHole(targetWith(), { diameter: 80, clearance: 1 }, 'width').kind).toBe('unsolved');
   });

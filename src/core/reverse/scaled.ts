@@ -1,4 +1,5 @@
 import { formSizes } from '../piece/formSizes.ts';
+import { scaledBelly } from '../belly/belly.ts';
 import { scaledSheet } from '../bentSheet/sheetForm.ts';
 import type { Form, Target } from '../piece/target.ts';
 
@@ -63,6 +64,16 @@ export function scaledForm(form: Form, factor: number, keep: Keep): Form {
     );
 }
 
+/** The design with its form's sizes multiplied, and its belly with them, as far as they are not kept. */
+export function scaledTarget(target: Target, factor: number, keep: Keep): Target {
+  const { belly, ...rest } = target;
+  const form = scaledForm(target.form, factor, keep);
+  if (belly === undefined) return { ...rest, form };
+  const across = keep === 'width' ? 1 : factor;
+  const up = keep === 'height' ? 1 : factor;
+  return { ...rest, form, belly: scaledBelly(belly, across, up) };
+}
+
 /**
  * The design at another scale, developed for the same slab: a template that is printed at another percentage changes every
  * length except the slab's thickness, and does not fit. Its name says the scale.
@@ -70,11 +81,5 @@ export function scaledForm(form: Form, factor: number, keep: Keep): Form {
 export function atScale(target: Target, factor: number): Target {
   const percent = Number((100 * factor).toFixed(1));
   const name = `${target.name.slice(0, 100)}, at ${percent} %`;
-  const { belly, ...rest } = target;
-  return {
-    ...rest,
-    name,
-    form: scaledForm(target.form, factor, 'proportions'),
-    ...(belly !== undefined && { belly: belly * factor }),
-  };
+  return { ...scaledTarget(target, factor, 'proportions'), name };
 }

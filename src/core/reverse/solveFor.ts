@@ -1,7 +1,7 @@
 import { root } from '../numbers.ts';
 import { checkTarget } from '../piece/checkTarget.ts';
 import type { Target } from '../piece/target.ts';
-import { scaledForm, type Keep } from './scaled.ts';
+import { scaledTarget, type Keep } from './scaled.ts';
 
 /** The piece that was wanted, or why there is none. */
 export type Solution =
@@ -25,7 +25,7 @@ const WALK = { step: 0.25, most: 40, greatest: 20 } as const;
  * root finding; the slab's thickness is never changed (geometry: capacity and clay).
  */
 export function solveFor(target: Target, wanted: Wanted): Solution {
-  const at = (factor: number): Target => ({ ...target, form: scaledForm(target.form, factor, wanted.keep) });
+  const at = (factor: number): Target => scaledTarget(target, factor, wanted.keep);
   const missing = (factor: number) => {
     const changed = at(factor);
     return checkTarget(changed).length > 0 ? NaN : wanted.measure(changed) - wanted.value;

@@ -1,14 +1,7 @@
-import { firedLength } from '../clay/shrinkage.ts';
-import { kindOf } from '../piece/kinds/kinds.ts';
+import { widestAcross } from '../piece/passage.ts';
 import type { Target } from '../piece/target.ts';
 import type { Keep } from './scaled.ts';
 import { solveFor, type Solution } from './solveFor.ts';
-
-/** Widest outside of the finished piece (fired mm). */
-export function widestFired(target: Target): number {
-  const { outer } = kindOf(target).standing(target);
-  return firedLength(Math.max(...outer.map(([, left, right]) => right - left)), target.clay.shrinkage);
-}
 
 /** Finds the piece that drops into a round hole (mm) with room all round to spare in its diameter, keeping what `keep` says. */
 export function solveHole(target: Target, hole: { diameter: number; clearance: number }, keep: Keep): Solution {
@@ -16,5 +9,5 @@ export function solveHole(target: Target, hole: { diameter: number; clearance: n
   if (!(value > 0)) return { kind: 'unsolved', rule: 'the hole must be larger than the room it leaves' };
   const reach = (mm: number, grows: boolean) =>
     `the piece gets no ${grows ? 'wider' : 'narrower'} than about ${mm.toFixed(1)} mm`;
-  return solveFor(target, { measure: widestFired, value, keep, reach });
+  return solveFor(target, { measure: widestAcross, value, keep, reach });
 }

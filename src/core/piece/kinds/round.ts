@@ -8,9 +8,10 @@ import { seamAllowance } from '../../seam/seam.ts';
 import { frustum, type Reach, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
 import type { BandFigures, DevelopedForm, FormKindWork } from './kind.ts';
+import { bellyFaults, pushedOut } from './roundBelly.ts';
 import { bandsOf, conesOf, type Cone } from './roundBands.ts';
 
-function standing(target: Target): Standing {
+function straightStanding(target: Target): Standing {
   const cones = conesOf(target);
   const t = target.slab.wall;
   const floor = target.base.join === 'none' ? 0 : target.slab.base;
@@ -44,6 +45,8 @@ function standing(target: Target): Standing {
   const [mouth, across] = [[narrowest, narrowest] as const, [widest, widest] as const];
   return { height, floor, outer, rim, hollow, mouth, across, section, hollowVolume };
 }
+
+const standing = (target: Target): Standing => pushedOut(target, straightStanding(target));
 
 const finite = (radius: number) => (radius >= STRAIGHT_RADIUS * 1e6 ? null : radius);
 
@@ -99,7 +102,7 @@ function faults(target: Target): Fault[] {
     });
     if (found.length > 0) return found;
   }
-  const piece = standing(target);
+  const piece = straightStanding(target);
   if (target.base.join !== 'none' && (conesOf(target)[0]?.to ?? 0) <= slab.base) {
     const path = form.kind === 'stack' ? 'form.profile' : 'form.height';
     const rule = `must stand higher than the base is thick (${slab.base} mm wet)`;
@@ -114,7 +117,7 @@ function faults(target: Target): Fault[] {
       rule: 'leaves nothing inside where the piece is narrowest',
     });
   }
-  return found;
+  return found.length > 0 ? found : bellyFaults(target);
 }
 
 /** Tapers and stacked tapers: everything that is made of cones. */

@@ -7,9 +7,10 @@ import { developCylinder } from '../../wall/cylinder.ts';
 import { frustum, type Reach, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
 import { wetPiece } from '../wetPiece.ts';
+import { bellyFaults, pushedOut } from './roundBelly.ts';
 import type { DevelopedForm, FormKindWork } from './kind.ts';
 
-function standing(target: Target): Standing {
+function straightStanding(target: Target): Standing {
   const piece = wetPiece(target);
   const reach = (z: number, across: number): Reach => [z, -across / 2, across / 2];
   return {
@@ -27,6 +28,8 @@ function standing(target: Target): Standing {
     hollowVolume: frustum(piece.inside / 2, piece.inside / 2, piece.height - piece.floor),
   };
 }
+
+const standing = (target: Target): Standing => pushedOut(target, straightStanding(target));
 
 function develop(target: Target): DevelopedForm {
   const { slab, seam, base } = target;
@@ -90,7 +93,7 @@ function faults(target: Target): Fault[] {
       rule: `must stand higher than the base is thick (${piece.floor.toFixed(1)} mm wet)`,
     });
   }
-  return found;
+  return found.length > 0 ? found : bellyFaults(target);
 }
 
 /** Straight round walls: by a size, or round a former. */

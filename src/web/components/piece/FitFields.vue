@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
+import { bellyDiameter } from '../../../core/belly/belly.ts';
 import type { Fault } from '../../../core/errors.ts';
 import {
   DEFAULT_CLEARANCE,
@@ -47,6 +48,18 @@ function putFit(key: keyof Fit) {
     const empty = next.hole === undefined && next.shelf === undefined;
     return put(`fit.${key}`, { fit: empty ? undefined : next });
   };
+}
+/** A belly keeps its height when its diameter changes, and the other way round. */
+function putBelly(diameter: number | undefined): readonly Fault[] {
+  const { belly } = piece.target;
+  if (diameter === undefined) return put('belly', { belly: undefined });
+  return put('belly', { belly: typeof belly === 'object' ? { ...belly, diameter } : diameter });
+}
+function putBellyHeight(at: number | undefined): readonly Fault[] {
+  const { belly } = piece.target;
+  if (belly === undefined) return [];
+  const diameter = bellyDiameter(belly);
+  return put('belly.at', { belly: at === undefined ? diameter : { diameter, at } });
 }
 const chooseStiffness = (stiffness: Stiffness) => put('clay.stiffness', { clay: { ...piece.target.clay, stiffness } });
 
@@ -97,8 +110,16 @@ const done = () => piece.endGesture();
       v-if="round"
       label="Push a belly out to"
       name="belly"
-      :mm="shown.belly"
-      :take="(belly) => put('belly', { belly })"
+      :mm="shown.belly === undefined ? undefined : bellyDiameter(shown.belly)"
+      :take="putBelly"
+      :done="done"
+    />
+    <OptionalLength
+      v-if="round && shown.belly !== undefined"
+      label="Belly over the table (half-way up when empty)"
+      name="belly-at"
+      :mm="typeof shown.belly === 'object' ? shown.belly.at : undefined"
+      :take="putBellyHeight"
       :done="done"
     />
     <ChoiceField

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue';
 import { raiseAdded } from '../../../core/raise/added.ts';
-import { raise, standingBody } from '../../../core/raise/raise.ts';
+import { raisePiece } from '../../../core/raise/pushed.ts';
+import { standingBody } from '../../../core/raise/raise.ts';
 import { sectioned, type Section } from '../../../core/raise/section.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSize } from '../../composables/useSize.ts';
@@ -33,10 +34,10 @@ const cut = computed(() => {
   return sectioned(body.value, wanted);
 });
 const scale = computed(() => (props.choices.state === 'fired' ? 1 - piece.target.clay.shrinkage : 1));
-const flat = computed(() => raise(body.value, 0));
+const flat = computed(() => raisePiece(piece.target, body.value, 0));
 /** A section shows the wall alone. */
 const parts = computed(() => {
-  const raised = raise(cut.value, props.share);
+  const raised = raisePiece(piece.target, cut.value, props.share);
   return props.choices.section === 'whole' ? raiseAdded(piece.target, raised, flat.value, props.share) : raised;
 });
 const hole = computed(() => {
