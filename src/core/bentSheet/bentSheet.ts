@@ -62,7 +62,8 @@ export function bentSheet(form: SheetForm, t: number, k: number): BentSheet {
 function bendingOf(form: SheetForm, t: number, k: number): Bending {
   const { bend } = form;
   if ('diameter' in bend) return overCylinder(form, bend.diameter, bend.angle, k * t);
-  return onMould(form, bend.mould, bend.angle, bend.mould.side === 'hump' ? k * t : -(1 - k) * t);
+  const offset = bend.mould.side === 'hump' ? k * t : -(1 - k) * t;
+  return onMould(form, bend.mould, bend.angle, { offset, thickness: t });
 }
 
 function newBent(form: SheetForm, t: number, k: number): BentSheet {

@@ -109,13 +109,18 @@ function fitted(all: LaidMesh, line: readonly Point[]): LaidMesh {
 }
 
 /** Laid on a mould: each point where the covered part of it, laid flat, has it. Plan: the mould's, about its middle. */
-export function onMould({ outline }: SheetForm, mould: SheetMould, angle: number, offset: number): Bending {
+export function onMould(
+  { outline }: SheetForm,
+  mould: SheetMould,
+  angle: number,
+  at: { offset: number; thickness: number },
+): Bending {
   const [cos, sin] = [Math.cos(radians(angle)), Math.sin(radians(angle))];
   const turned = ([x, y]: Point): Point => [x * cos + y * sin, y * cos - x * sin];
   const line = pointsOf(outline, 2).map(turned);
-  const laid = fitted(whole(mould)(offset), line);
+  const laid = fitted(whole(mould)(at.offset), line);
   const find = flatPlaces(laid);
-  const { stretch, gather } = strainOf(laid);
+  const { stretch, gather } = strainOf(laid, at);
   const strain = { stretch: 0, gather: 0 };
   for (let vertex = 0; vertex < laid.uv.length / 2; vertex += 1) {
     if (!insideLine(line, [laid.uv[2 * vertex] as number, laid.uv[2 * vertex + 1] as number])) continue;

@@ -1,7 +1,8 @@
 import type { DrapedTarget } from '../mould/draped.ts';
-import { limitsOf } from '../mould/limits.ts';
-import type { StrainLimits } from '../mould/mouldForm.ts';
+import { limitsOf, withinLimits } from '../mould/limits.ts';
+import type { DartProposal, StrainLimits } from '../mould/mouldForm.ts';
 import type { DevelopedForm } from '../piece/kinds/kind.ts';
+import type { Phrase } from '../units/phrase.ts';
 import type { Bench } from './bench.ts';
 import type { Check } from './check.ts';
 import { checkFit } from './fit.ts';
@@ -10,27 +11,43 @@ import { checkSlabSize } from './slabSize.ts';
 /** A slab that gives less than this part of its limits lies down by itself. A rule of the bench. */
 export const BY_ITSELF = 1 / 3;
 
-/** More gather than this (fraction) is not cut out in darts: the piece is made from sections. A rule of the bench. */
-export const SECTIONS_BEYOND = 0.3;
+/** What is to be done with a slab on its mould. `darts` says that darts do it; `unknown` that it has not been found out yet. */
+export type DrapeAdvice = 'by-itself' | 'rib' | 'darts' | 'fewer-darts' | 'sections' | 'unknown';
 
-/** What is to be done with a slab on its mould. */
-export type DrapeAdvice = 'by-itself' | 'rib' | 'darts' | 'sections';
-
-/** Advice by the greatest stretch and gather (fractions). */
-export function drapeAdvice(most: StrainLimits, limits: StrainLimits): DrapeAdvice {
-  if (most.gather > SECTIONS_BEYOND) return 'sections';
-  if (most.stretch > limits.stretch || most.gather > limits.gather) return 'darts';
-  const easy = most.stretch <= BY_ITSELF * limits.stretch && most.gather <= BY_ITSELF * limits.gather;
-  return easy ? 'by-itself' : 'rib';
+/**
+ * Advice by the greatest stretch and gather (fractions). What exceeds the limits is told by the search for darts alone, so
+ * that advice and proposal never differ.
+ */
+export function drapeAdvice(most: StrainLimits, limits: StrainLimits, proposal: DartProposal | undefined): DrapeAdvice {
+  if (withinLimits(most, limits)) {
+    const easy = most.stretch <= BY_ITSELF * limits.stretch && most.gather <= BY_ITSELF * limits.gather;
+    return easy ? 'by-itself' : 'rib';
+  }
+  if (!proposal || proposal.kind === 'stopped') return 'unknown';
+  if (proposal.kind === 'none-needed') return 'fewer-darts';
+  return proposal.kind === 'darts' ? 'darts' : 'sections';
 }
 
 /** Words for each advice: its level, its title and what to do. */
 const WORDS: Readonly<Record<DrapeAdvice, readonly [Check['level'], string, string]>> = {
   'by-itself': ['note', 'Lies down by itself', 'Press it on with the flat hand from the middle out.'],
   rib: ['note', 'Works with a rib', 'Ease it down from the middle out with a soft rib, a little at a time, all round.'],
-  darts: ['care', 'Needs darts', 'It would fold at the rim: cut darts, or use a softer slab and a shallower mould.'],
-  sections: ['stop', 'Make it from sections instead', 'No dart takes so much: a foot disc with tapered bands round it does.'], // prettier-ignore
+  darts: ['care', 'Needs darts', ''],
+  'fewer-darts': [
+    'care',
+    'Better without these darts',
+    'Without any darts this slab stays within what the clay takes.',
+  ],
+  sections: ['stop', 'Make it from sections instead', 'No darts that were tried do it: a foot disc with tapered bands round it does, or a softer slab on a shallower mould.'], // prettier-ignore
+  unknown: ['care', 'More than this clay takes', 'Whether darts do it is being worked out.'],
 };
+
+/** What the proposal would have the potter cut. */
+function dartsTodo({ form }: DrapedTarget, proposal: DartProposal | undefined): Phrase {
+  if (proposal?.kind !== 'darts') return [];
+  const few = (form.darts ?? []).length > 0 ? 'These darts are not enough: ' : 'It would fold: ';
+  return [few, `${proposal.darts.length} darts do it, each `, { mm: proposal.darts[0]?.depth ?? 0 }, ' deep. Propose darts cuts them.']; // prettier-ignore
+}
 
 /** At every key a quick blank is drawn, too coarse to be judged by. */
 const UNLAID: Check = { code: 'drape', level: 'note', title: 'The blank is being laid', phrase: ['What the clay must do follows in a moment.'] }; // prettier-ignore
@@ -38,9 +55,13 @@ const UNLAID: Check = { code: 'drape', level: 'note', title: 'The blank is being
 function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
   if (!blank) return [];
   if (!blank.fine) return [UNLAID];
-  const { stretch, gather, thin } = blank.strain.most;
+  const { most, gathers } = blank.strain;
+  const { stretch, gather, thin } = most;
   const limits = limitsOf(target);
-  const [level, title, todo] = WORDS[drapeAdvice({ stretch, gather }, limits)];
+  const advice = drapeAdvice({ stretch, gather }, limits, blank.proposal);
+  const [level, title, todo] = WORDS[advice];
+  const more = (target.form.darts ?? []).length > 0;
+  const where = gather <= limits.gather || !more ? '' : gathers === 'tip' ? ' at the tips of its darts' : ' at the rim between its darts'; // prettier-ignore
   return [
     {
       code: 'drape',
@@ -48,12 +69,13 @@ function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
       title,
       phrase: [
         'It stretches up to ',
-        { percent: 100 * Math.max(0, stretch) },
+        { percent: 100 * stretch },
         ` (this clay takes ${(100 * limits.stretch).toFixed(0)} %) and gathers up to `,
-        { percent: 100 * Math.max(0, gather) },
-        ` (${(100 * limits.gather).toFixed(0)} %); its thinnest place keeps `,
+        { percent: 100 * gather },
+        `${where} (${(100 * limits.gather).toFixed(0)} %); its thinnest place keeps `,
         { mm: thin * target.slab.wall },
-        `. ${todo}`,
+        '. ',
+        ...(advice === 'darts' ? dartsTodo(target, blank.proposal) : [todo]),
       ],
     },
     ...blank.missed.map((index): Check => ({ code: 'dart-missed', level: 'stop', title: `Dart ${index + 1} is not cut`, phrase: ['It misses the blank or crosses another one. Move it, or make it shorter.'] })), // prettier-ignore

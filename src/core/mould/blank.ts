@@ -3,7 +3,7 @@ import { borderOf, meshArea, vertexCount, type Mesh } from '../mesh/mesh.ts';
 import { TAU } from '../numbers.ts';
 import { cutMesh, type Cut, type CutLine, type LaidMesh } from './cutMesh.ts';
 import { faceMesh, meshOf, type DrapedTarget } from './draped.ts';
-import type { Dart } from './mouldForm.ts';
+import type { Dart, DartProposal } from './mouldForm.ts';
 import { strainOf, type Strain } from './strain.ts';
 
 /** Vertices of a blank: a quick one for every key, a fine one for the knife. */
@@ -30,6 +30,7 @@ function seenBlank(whole: Mesh): Blank {
     gather: new Float64Array(count),
     thickness: new Float64Array(count).fill(1),
     most: { stretch: 0, gather: 0, thin: 1, thick: 1 },
+    gathers: 'elsewhere',
     flatArea: meshArea(mesh),
   };
   const border = rim.map((_, index) => index);
@@ -56,6 +57,8 @@ export interface Blank extends LaidMesh {
   readonly fine: boolean;
   /** Darts that could not be cut, as their places in the list. */
   readonly missed: readonly number[];
+  /** What darts would do, once it has been looked for. */
+  readonly proposal?: DartProposal;
 }
 
 /** Turns a layout about its middle so that it lies as the formed piece does, seen from above. */
@@ -172,8 +175,8 @@ export function baseOf(mesh: Mesh, run: BlankRun = {}): BlankBase {
 }
 
 /** Cuts darts into a laid surface and lays it flat again with the cuts open; their sides keep their length. */
-export function dartedOf(base: BlankBase, darts: readonly Dart[], run: BlankRun = {}): Blank {
-  if (darts.length === 0) return { ...base, cuts: [], strain: strainOf(base), fine: true, missed: [] };
+export function dartedOf(base: BlankBase, darts: readonly Dart[], thickness: number, run: BlankRun = {}): Blank {
+  if (darts.length === 0) return { ...base, cuts: [], strain: strainOf(base, { thickness }), fine: true, missed: [] };
   const { laid, cuts, missed } = cutAll(base, base.border, darts);
   const { uv, distortion, iterations, converged } = flatten(laid.mesh, {
     start: laid.uv,
@@ -182,7 +185,8 @@ export function dartedOf(base: BlankBase, darts: readonly Dart[], run: BlankRun 
     step: (_, iteration) => run.step?.(Math.min(0.95, iteration / USUAL_STEPS)),
   });
   const open: LaidMesh = { mesh: laid.mesh, uv: aligned(laid.mesh, uv) };
-  return { ...open, cuts, strain: strainOf(open), border: borderOf(laid.mesh) ?? [], distortion, iterations, converged, fine: true, missed }; // prettier-ignore
+  const tips = cuts.map(({ left }) => left.at(-1) as number);
+  return { ...open, cuts, strain: strainOf(open, { thickness, tips }), border: borderOf(laid.mesh) ?? [], distortion, iterations, converged, fine: true, missed }; // prettier-ignore
 }
 
 /**
@@ -201,7 +205,10 @@ export function layBlank(target: DrapedTarget, fineness: Fineness, run: BlankRun
   if (fineness === 'quick' && form.kind === 'mesh' && form.vertices.length > QUICK_MOST) return seenBlank(meshOf(form));
   const mesh = faceMesh(target, 'neutral', BLANK_VERTICES[fineness]);
   const base = baseOf(mesh, half(0, darts.length > 0 ? 0.5 : 1));
-  return { ...dartedOf(base, darts, half(0.5, 0.5)), fine: fineness === 'fine' || target.form.kind === 'mesh' };
+  return {
+    ...dartedOf(base, darts, target.slab.wall, half(0.5, 0.5)),
+    fine: fineness === 'fine' || target.form.kind === 'mesh',
+  };
 }
 
 /** Number of vertices that a blank was worked out with. */

@@ -6,3 +6,8 @@ import { STRAIN_LIMITS, type StrainLimits } from './mouldForm.ts';
 export function limitsOf({ form, clay }: DrapedTarget): StrainLimits {
   return form.limits ?? STRAIN_LIMITS[clay.stiffness ?? DEFAULT_STIFFNESS];
 }
+
+/** Whether a slab does no more than its clay takes (fractions). */
+export function withinLimits(most: StrainLimits, limits: StrainLimits): boolean {
+  return most.stretch <= limits.stretch && most.gather <= limits.gather;
+}

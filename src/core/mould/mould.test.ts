@@ -6,10 +6,10 @@ import { meshTrouble } from '../mesh/checkMesh.ts';
 import { meshArea, offsetMesh } from '../mesh/mesh.ts';
 import { restShapes } from '../flatten/restShapes.ts';
 import { bent, sampled } from './arcs.test.helper.ts';
-import { layBlank } from './blank.ts';
+import { baseOf, dartedOf, layBlank } from './blank.ts';
 import { faceMesh, isDraped, type DrapedTarget } from './draped.ts';
 import type { MouldForm } from './mouldForm.ts';
-import { limitsOf } from './limits.ts';
+import { limitsOf, withinLimits } from './limits.ts';
 import { proposeDarts } from './proposeDarts.ts';
 import { roundBlank } from './roundMould.ts';
 
@@ -161,6 +161,52 @@ describe('darts', () => {
     expect(developed.blank?.darts).toHaveLength(darts.length);
     for (const [left, right] of developed.blank?.darts ?? []) expect(Math.abs(left - right)).toBeLessThan(0.1);
     expect(validateOutline(developed.parts[0]?.outline ?? [])).toEqual([]);
+  });
+
+  it.each([
+    ['bowl', mould({ rim: circle(240), depth: 90, wall: 'dome' })],
+    ['half a sphere', mould({ rim: circle(180), depth: 88, wall: 'dome' })],
+    ['cone', mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' })],
+    ['tray', mould({ rim: rounded(320, 210, 50), foot: rounded(270, 160, 34), depth: 45, wall: 'straight' })],
+    ['oval', mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 50, wall: 'curved' })],
+  ])('never read worse on a %s for being deeper', (_, target) => {
+    const base = baseOf(faceMesh(target, 'neutral', 900));
+    for (const count of [1, 4, 8]) {
+      const readings = [0, 15, 40, 65, 89, 114].map((depth) => {
+        const darts = Array.from({ length: depth > 0 ? count : 0 }, (__, index) => ({ at: (45 + (360 * index) / count) % 360, depth })); // prettier-ignore
+        return dartedOf(base, darts, target.slab.wall).strain.most.gather;
+      });
+      readings.slice(1).forEach((gather, index) => {
+        // Past what they need, darts do no more; the slab between them takes up to a point of the gather.
+        expect(gather).toBeLessThan((readings[index] as number) + 0.0115);
+        expect(gather).toBeLessThan((readings[0] as number) + 0.001);
+      });
+    }
+  });
+
+  it.each([
+    ['bowl', mould({ rim: circle(240), depth: 90, wall: 'dome' })],
+    ['shallow bowl', mould({ rim: circle(240), depth: 40, wall: 'dome' })],
+    ['shell', mould({ rim: circle(300), depth: 12, wall: 'dome' })],
+    ['half a sphere of stiff clay', { ...mould({ rim: circle(180), depth: 88, wall: 'dome' }), clay: { shrinkage: 0.1, wetDensity: 1.9, stiffness: 'stiff' as const } }], // prettier-ignore
+    ['cone', mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' })],
+  ])('are advised for a %s just when they are proposed, whatever darts it has', (_, target) => {
+    const proposal = proposeDarts(target);
+    const own = proposal.kind === 'darts' ? proposal.darts : [];
+    for (const darts of [[], [{ at: 45, depth: 40 }], own]) {
+      const darted = { ...target, form: { ...target.form, darts } };
+      const { checks, blank } = developWhole(darted);
+      const drape = checks.find(({ code }) => code === 'drape');
+      const within = withinLimits({ stretch: blank?.stretch ?? 1, gather: blank?.gather ?? 1 }, limitsOf(target));
+      expect(/^(Lies|Works)/.test(drape?.title ?? '')).toBe(within);
+      if (darts.length === 0) expect(within).toBe(proposal.kind === 'none-needed');
+      if (!within) {
+        const titles = { darts: 'Needs darts', 'none-needed': 'Better without these darts', 'too-deep': 'Make it from sections instead', stopped: '' }; // prettier-ignore
+        expect(drape?.title).toBe(titles[proposal.kind]);
+        if (darts.length === 1) expect(drape?.text).toMatch(/at the (tips of its|rim between its) darts/);
+      }
+      if (darts === own && own.length > 0) expect(within).toBe(true);
+    }
   });
 
   it('keep equal sides wherever they are dragged, and say when they cannot be cut', () => {

@@ -14,6 +14,13 @@ export interface Dart {
   readonly depth: number;
 }
 
+/** What was found in search of darts: some that bring the strain within its limits, or the reason why there are none. */
+export type DartProposal =
+  | { readonly kind: 'darts'; readonly darts: readonly Dart[] }
+  | { readonly kind: 'none-needed' }
+  | { readonly kind: 'too-deep' }
+  | { readonly kind: 'stopped' };
+
 /** A drawn wall of more points than this is read from a file and not dragged. */
 export const DRAGGED_POINTS = 9;
 

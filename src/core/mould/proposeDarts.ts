@@ -1,19 +1,12 @@
-import { limitsOf } from './limits.ts';
-import { TAU } from '../numbers.ts';
+import { limitsOf, withinLimits } from './limits.ts';
+import { onDemand, remembered, TAU } from '../numbers.ts';
 import { turned } from '../outline/support.ts';
 import { supportOf } from '../outline/plan.ts';
-import { baseOf, dartedOf, layBlank, type BlankBase, type BlankRun } from './blank.ts';
+import { baseOf, dartedOf, layBlank, type Blank, type BlankBase, type BlankRun } from './blank.ts';
 import { faceMesh, type DrapedTarget } from './draped.ts';
-import type { Dart } from './mouldForm.ts';
+import type { Dart, DartProposal } from './mouldForm.ts';
 import { isRound } from './roundMould.ts';
 import { strainOf } from './strain.ts';
-
-/** What was found: darts that bring the gather within the limit, or the reason why there are none. */
-export type DartProposal =
-  | { readonly kind: 'darts'; readonly darts: readonly Dart[] }
-  | { readonly kind: 'none-needed' }
-  | { readonly kind: 'too-deep' }
-  | { readonly kind: 'stopped' };
 
 /** Vertices with which darts are looked for; the last look is with the fine blank. */
 const SEARCHING = 800;
@@ -38,7 +31,7 @@ function evenly(count: number, first: number): number[] {
 /** Where darts go first: plan corners, the ends of an oval, evenly round a circle; then more of them (degrees, seen from above). */
 function placeSets(target: DrapedTarget, base: BlankBase): number[][] {
   const { form } = target;
-  if (form.kind === 'mesh') return peakSets(base);
+  if (form.kind === 'mesh') return peakSets(base, target.slab.wall);
   if (isRound(form)) return [3, 4, 6, 8, 12].map((count) => evenly(count, 90));
   const rim = supportOf(form.rim);
   const [x, y] = form.rim.at ?? [0, 0];
@@ -58,8 +51,8 @@ function placeSets(target: DrapedTarget, base: BlankBase): number[][] {
 }
 
 /** On an imported mould: where the rim gathers most, in sets of two and more, at least thirty degrees apart. */
-function peakSets(base: BlankBase): number[][] {
-  const { gather } = strainOf(base);
+function peakSets(base: BlankBase, thickness: number): number[][] {
+  const { gather } = strainOf(base, { thickness });
   const { positions } = base.mesh;
   const middle = [0, 1].map((axis) => base.border.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / base.border.length); // prettier-ignore
   const angle = (vertex: number) => degreesOf(Math.atan2((positions[3 * vertex + 1] as number) - (middle[1] ?? 0), (positions[3 * vertex] as number) - (middle[0] ?? 0))); // prettier-ignore
@@ -77,15 +70,36 @@ function reachOf({ uv, border }: BlankBase): number {
   return border.reduce((least, vertex) => Math.min(least, Math.hypot(uv[2 * vertex] as number, uv[2 * vertex + 1] as number)), Infinity); // prettier-ignore
 }
 
+/** The target without darts. */
+function undarted(target: DrapedTarget): DrapedTarget {
+  const { darts, ...form } = target.form;
+  return darts ? { ...target, form } : target;
+}
+
 /**
- * Proposes darts for a draped target: as few as bring the gather within its limit, at plan corners first, none deeper than
- * needed; looked for on a coarse blank and proved on the fine one, deeper where that finds more.
+ * Proposes darts for a draped target: as few as bring stretch and gather within their limits, at plan corners first, none
+ * deeper than needed; looked for on a coarse blank and proved on the fine one, deeper where that finds more. Darts that the
+ * target has already are not looked at.
  */
-export function proposeDarts(target: DrapedTarget, run: BlankRun = {}): DartProposal {
-  const limit = limitsOf(target).gather;
+export function proposeDarts(darted: DrapedTarget, run: BlankRun = {}): DartProposal {
+  const target = undarted(darted);
+  const { form, slab } = target;
+  if (form.kind === 'mesh') return searched(target, run);
+  const name = JSON.stringify([form, slab.wall, slab.neutralFraction, limitsOf(target)]);
+  const proposal = known.get(name) ?? searched(target, run);
+  return proposal.kind === 'stopped' ? proposal : remembered(known, name, () => proposal, KEPT);
+}
+
+/** The last proposals for moulds by their outlines: advice and proposal ask for the same. */
+const known = new Map<string, DartProposal>();
+const KEPT = 8;
+
+function searched(target: DrapedTarget, run: BlankRun): DartProposal {
+  const limits = limitsOf(target);
+  const clear = { stretch: CLEAR * limits.stretch, gather: CLEAR * limits.gather };
   const going = () => run.going?.() ?? true;
+  if (withinLimits(layBlank(target, 'fine').strain.most, limits)) return { kind: 'none-needed' };
   const base = baseOf(faceMesh(target, 'neutral', SEARCHING));
-  if (strainOf(base).most.gather <= limit) return { kind: 'none-needed' };
   const reach = reachOf(base);
   const sets = placeSets(target, base);
   for (const [index, places] of sets.entries()) {
@@ -93,17 +107,29 @@ export function proposeDarts(target: DrapedTarget, run: BlankRun = {}): DartProp
       run.step?.((index + step / DEPTHS.length) / sets.length);
       if (!going()) return { kind: 'stopped' };
       const dartsAt = (depth: number) => places.map((at): Dart => ({ at: Math.round(at * 10) / 10, depth: Math.round(depth) })); // prettier-ignore
-      const tried = dartedOf(base, dartsAt(share * reach));
-      if (tried.missed.length > 0 || tried.strain.most.gather > CLEAR * limit) continue;
+      const tried = dartedOf(base, dartsAt(share * reach), target.slab.wall);
+      if (tried.missed.length > 0 || !withinLimits(tried.strain.most, clear)) continue;
       let depth = share * reach;
       for (let look = 0; look < LOOKS && depth < 0.95 * reach; look += 1) {
         if (!going()) return { kind: 'stopped' };
         const darts = dartsAt(depth);
         const fine = layBlank({ ...target, form: { ...target.form, darts } }, 'fine');
-        if (fine.missed.length === 0 && fine.strain.most.gather <= limit) return { kind: 'darts', darts };
+        if (fine.missed.length === 0 && withinLimits(fine.strain.most, limits)) return { kind: 'darts', darts };
         depth *= DEEPER;
       }
     }
   }
   return { kind: 'too-deep' };
+}
+
+/** A fine blank that knows, when it is asked, whether darts bring a strain over its limits within them. */
+export function withProposal(target: DrapedTarget, blank: Blank): Blank {
+  if (withinLimits(blank.strain.most, limitsOf(target))) return blank;
+  const proposal = onDemand(() => proposeDarts(target));
+  return {
+    ...blank,
+    get proposal() {
+      return proposal();
+    },
+  };
 }

@@ -5,6 +5,7 @@ import { FaultError } from '../errors.ts';
 import { onDemand } from '../numbers.ts';
 import { layBlank, type Blank } from '../mould/blank.ts';
 import { blankFigures, type BlankFigures } from '../mould/blankFigures.ts';
+import { withProposal } from '../mould/proposeDarts.ts';
 import { keptArea } from '../mould/blankPart.ts';
 import { isDraped } from '../mould/draped.ts';
 import { markedParts } from '../marks/marks.ts';
@@ -112,5 +113,5 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH, blank?: Bl
 /** Develops a target as it is cut: a draped piece with its fine blank. Takes up to some seconds. */
 export function developWhole(target: Target, bench: Bench = DEFAULT_BENCH): Development {
   if (!isDraped(target) || checkTarget(target).length > 0) return develop(target, bench);
-  return develop(target, bench, layBlank(target, 'fine'));
+  return develop(target, bench, withProposal(target, layBlank(target, 'fine')));
 }

@@ -98,7 +98,7 @@ export function coneBase(line: ConeLine, base: Base, slab: ConeSlab): ConeBase {
     case 'inside':
       return { start: 0, footLean: level, disc: disc(inner(0), inner(tb)) };
     case 'skirt':
-      return { start: tb, footLean: level, disc: disc(outer(0) + 2 * base.overlap, outer(tb)) };
+      return { start: tb, footLean: level, disc: disc(outer(tb) + 2 * base.overlap, outer(tb)) };
     case 'mitre': {
       // The slant runs from the outer edge on the table to the inner edge on the floor.
       const across = (inner(tb) - outer(0)) / 2;

@@ -1,6 +1,7 @@
 import { computed, shallowRef, watch, type ShallowRef } from 'vue';
 import type { Blank } from '../../core/mould/blank.ts';
-import { isDraped } from '../../core/mould/draped.ts';
+import { isDraped, type DrapedTarget } from '../../core/mould/draped.ts';
+import { limitsOf, withinLimits } from '../../core/mould/limits.ts';
 import type { Target } from '../../core/piece/target.ts';
 import { packed } from '../workers/blankWork.ts';
 import { nextTask } from './nextTask.ts';
@@ -11,12 +12,19 @@ const LAY_AFTER = 500;
 
 /** What of a target its blank depends on. */
 function sameBlank(one: Target, other: Target): boolean {
-  return one.form === other.form && one.slab === other.slab && one.seam === other.seam;
+  return (
+    one.form === other.form &&
+    one.slab === other.slab &&
+    one.seam === other.seam &&
+    one.clay.stiffness === other.clay.stiffness
+  );
 }
 
 /** The fine blank of a draped target, laid in a worker after each change; the quick one stands in until then. */
 export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
   const work = useBlankWork();
+  /** Finds out whether darts do it, where the blank is over what its clay takes. */
+  const adviser = useBlankWork();
   const laid = shallowRef<{ readonly target: Target; readonly blank: Blank } | null>(null);
   /** Before any fine blank of a piece. */
   const early = shallowRef<typeof laid.value>(null);
@@ -32,8 +40,18 @@ export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
       early.value = { target: wanted, blank };
     });
     await nextTask();
-    if (reply?.kind === 'laid') laid.value = { target: wanted, blank: reply.blank };
+    if (reply?.kind === 'laid') {
+      laid.value = { target: wanted, blank: reply.blank };
+      void advise(wanted, reply.blank);
+    }
     if (reply?.kind === 'failed') trouble.value = reply.rule;
+  }
+
+  async function advise(wanted: DrapedTarget, found: Blank): Promise<void> {
+    if (withinLimits(found.strain.most, limitsOf(wanted))) return;
+    const reply = await adviser.ask(packed('propose', wanted));
+    if (reply?.kind !== 'proposed' || laid.value?.blank !== found) return;
+    laid.value = { target: wanted, blank: { ...found, proposal: reply.proposal } };
   }
 
   const blank = computed(() => (laid.value && sameBlank(laid.value.target, target.value) ? laid.value.blank : null));
@@ -48,9 +66,10 @@ export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
     (now) => {
       clearTimeout(timer);
       trouble.value = '';
-      if (!isDraped(now)) return work.stop();
-      if (laid.value && sameBlank(laid.value.target, now)) return;
+      if (laid.value && isDraped(now) && sameBlank(laid.value.target, now)) return;
+      adviser.stop();
       work.stop();
+      if (!isDraped(now)) return;
       timer = setTimeout(() => void lay(), last.value ? LAY_AFTER : 0);
     },
     { immediate: true },
@@ -64,6 +83,7 @@ export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
   const stop = () => {
     clearTimeout(timer);
     stopped.value = target.value;
+    adviser.stop();
     work.stop();
   };
   return { blank, last, clear, far: work.far, trouble, stopped, lay, stop };

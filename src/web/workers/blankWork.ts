@@ -3,8 +3,7 @@ import type { Blank } from '../../core/mould/blank.ts';
 import { meshOf, type DrapedTarget } from '../../core/mould/draped.ts';
 import { drapedMeshTrouble, foundSound } from '../../core/mould/drapedFaults.ts';
 import { mouldOfMesh, readMouldMesh } from '../../core/mould/importedMould.ts';
-import type { MeshForm } from '../../core/mould/mouldForm.ts';
-import type { DartProposal } from '../../core/mould/proposeDarts.ts';
+import type { DartProposal, MeshForm } from '../../core/mould/mouldForm.ts';
 
 /**
  * What the worker is asked for: a fine blank, where darts go, the mould in a file, or what takes long to find out of a mesh

@@ -51,7 +51,8 @@ export function levelBase(wall: LevelWall): LevelBase {
     case 'inside':
       return made(innerAt(wall, 0), innerAt(wall, tb), 0);
     case 'skirt':
-      return made(inward(wall.outerAt(0), -base.overlap), wall.outerAt(tb), tb);
+      // The slant is folded up over the wall, which stands on the base's upper face.
+      return made(inward(wall.outerAt(tb), -base.overlap), wall.outerAt(tb), tb);
     case 'mitre': {
       const [under, top] = [wall.outerAt(0), innerAt(wall, tb)];
       return made(under, top, tb * (1 - k), (phi) => {

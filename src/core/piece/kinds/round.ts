@@ -46,6 +46,11 @@ function straightStanding(target: Target): Standing {
   return { height, floor, outer, rim, hollow, mouth, across, section, hollowVolume };
 }
 
+/** How much lower one edge of a square rim lies than the other (mm). */
+function slanted({ rim, slab }: Target, { line }: Cone): number {
+  return rim === 'square' ? slab.wall * Math.abs(Math.sin(line.halfAngle)) : 0;
+}
+
 const standing = (target: Target): Standing => pushedOut(target, straightStanding(target));
 
 const finite = (radius: number) => (radius >= STRAIGHT_RADIUS * 1e6 ? null : radius);
@@ -106,6 +111,16 @@ function faults(target: Target): Fault[] {
   if (target.base.join !== 'none' && (conesOf(target)[0]?.to ?? 0) <= slab.base) {
     const path = form.kind === 'stack' ? 'form.profile' : 'form.height';
     const rule = `must stand higher than the base is thick (${slab.base} mm wet)`;
+    found.push({ code: 'impossible-piece', path, value: shortValue(piece.height), rule });
+    return found;
+  }
+  const top = conesOf(target).at(-1) as Cone;
+  const lower = piece.height - slanted(target, top);
+  const under = Math.max(top.from, target.base.join === 'none' ? 0 : slab.base);
+  if (found.length === 0 && lower <= under) {
+    const path = form.kind === 'stack' ? 'form.profile' : 'form.height';
+    const what = under > top.from ? 'the floor' : 'where its uppermost band begins';
+    const rule = `is too low for a rim cut square: its lower edge would lie under ${what}; cut the rim level or make it higher`;
     found.push({ code: 'impossible-piece', path, value: shortValue(piece.height), rule });
     return found;
   }

@@ -3,8 +3,10 @@ import { bentSheet } from '../../bentSheet/bentSheet.ts';
 import { mouldUnder } from '../../bentSheet/onMould.ts';
 import { MOST_WRAP } from '../../bentSheet/overCylinder.ts';
 import { placeFeet } from '../../bentSheet/placeFeet.ts';
-import { pointsOf, scaledOutline, SHEET_LIMITS, type SheetForm } from '../../bentSheet/sheetForm.ts';
+import { pointsOf, scaledOutline, SHEET_LIMITS, type Point, type SheetForm } from '../../bentSheet/sheetForm.ts';
 import { mouldFaults } from '../../mould/drapedFaults.ts';
+import { insideLine } from '../../bentSheet/insideLine.ts';
+import { crossesItself, crossOneAnother } from '../../outline/crossing.ts';
 import { mirrored, validateOutline, type Outline } from '../../outline/outline.ts';
 import { supportOf } from '../../outline/plan.ts';
 import type { Mark, Part } from '../../part/part.ts';
@@ -129,24 +131,25 @@ function outlineFaults(path: string, outline: Outline): Fault[] {
   if (ranges.length > 0) return ranges;
   const wrong = validateOutline(outline);
   if (wrong.length > 0) return wrong.map((rule) => ({ code: 'impossible-piece', path, value: shortValue(outline.length), rule })); // prettier-ignore
-  if (crosses(outline)) return [{ code: 'impossible-piece', path, value: shortValue(outline.length), rule: 'crosses itself' }]; // prettier-ignore
+  if (crossesItself(outline)) return [{ code: 'impossible-piece', path, value: shortValue(outline.length), rule: 'crosses itself' }]; // prettier-ignore
   return [];
 }
 
-/** Whether an outline runs through itself, looked at in straight pieces. */
-function crosses(outline: Outline): boolean {
-  const points = pointsOf(outline, 4);
-  const count = points.length;
-  const at = (index: number) => points[index % count] as readonly [number, number];
-  const side = (a: readonly [number, number], b: readonly [number, number], p: readonly [number, number]) => Math.sign((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])); // prettier-ignore
-  for (let one = 0; one < count; one += 1) {
-    for (let other = one + 2; other < count; other += 1) {
-      if (one === 0 && other === count - 1) continue;
-      const [a, b, c, d] = [at(one), at(one + 1), at(other), at(other + 1)];
-      if (side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0) return true;
+/** Holes that lie outside the sheet, or run through its outline or another hole: they would be cut into one another. */
+function holeFaults({ outline, holes = [] }: SheetForm): Fault[] {
+  const border = pointsOf(outline, 1);
+  const lines = holes.map((hole) => pointsOf(hole, 1));
+  return holes.flatMap((hole, index): Fault[] => {
+    const fault = (rule: string): Fault[] => [{ code: 'impossible-piece', path: `form.holes.${index}`, value: shortValue(hole.length), rule }]; // prettier-ignore
+    const within = (line: readonly Point[], one: number) => insideLine(line, lines[one]?.[0] ?? [0, 0]);
+    if (crossOneAnother(hole, outline)) return fault('runs through the outline of the sheet');
+    if (!within(border, index)) return fault('lies outside the sheet');
+    for (let other = 0; other < index; other += 1) {
+      const nested = within(lines[other] ?? [], index) || within(lines[index] ?? [], other);
+      if (nested || crossOneAnother(hole, holes[other] ?? [])) return fault(`runs into hole ${other + 1}`);
     }
-  }
-  return false;
+    return [];
+  });
 }
 
 function faults(target: Target): Fault[] {
@@ -165,6 +168,8 @@ function faults(target: Target): Fault[] {
     ...(form.holes ?? []).slice(0, holes.greatest).flatMap((hole, index) => outlineFaults(`form.holes.${index}`, hole)),
   ];
   if (ranges.length > 0) return ranges;
+  const crossing = holeFaults(form);
+  if (crossing.length > 0) return crossing;
   const impossible = (path: string, value: unknown, rule: string): Fault => ({ code: 'impossible-piece', path, value: shortValue(value), rule }); // prettier-ignore
   const unwanted = (['handle', 'lid', 'feet'] as const).filter((key) => target[key] !== undefined);
   if (unwanted.length > 0) return unwanted.map((key) => impossible(key, key, 'does not go on a bent sheet: it has feet of its own')); // prettier-ignore

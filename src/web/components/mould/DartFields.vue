@@ -52,7 +52,8 @@ async function propose(): Promise<void> {
   if (reply?.kind !== 'proposed') return;
   const { proposal } = reply;
   if (proposal.kind === 'darts' && piece.target === asked) put({ darts: proposal.darts });
-  if (proposal.kind === 'none-needed') words.value = 'No darts are needed: it gathers less than this clay takes.';
+  if (proposal.kind === 'none-needed')
+    words.value = 'No darts are needed: without any it stays within what this clay takes.';
   if (proposal.kind === 'too-deep') {
     tooDeep.value = asked;
     words.value = 'Too deep for darts: make it from a foot and bands round it.';
