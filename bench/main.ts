@@ -3,6 +3,7 @@ import { join } from 'node:path';
 import { readTargetText } from '../src/contract/targetSchema.ts';
 import { develop } from '../src/core/piece/develop.ts';
 import { newTarget } from '../src/core/piece/target.ts';
+import { keptTarget } from './keptTarget.ts';
 import { raise, standingBody } from '../src/core/raise/raise.ts';
 import { writeTemplate } from '../src/print/writeTemplate.ts';
 import { recordService } from '../src/server/services/records.ts';
@@ -23,7 +24,7 @@ const THINGS = 300;
 async function listTimes(): Promise<Times[]> {
   const table = await openTable({ pages: false });
   const service = designService(table.database);
-  for (let index = 0; index < DESIGNS; index += 1) await service.create(newTarget(`Tumbler ${index}`));
+  for (let index = 0; index < DESIGNS; index += 1) await service.create(keptTarget(`Tumbler ${index}`));
   const records = recordService(table.database);
   const bars = Array.from({ length: 8 }, (_, bar) => ({ wet: 100, dry: 94, bisque: 93.5, fired: 88 + bar / 10, run: 'any' as const })); // prettier-ignore
   for (let index = 0; index < CLAYS; index += 1) await records.create('clay', { name: `Clay ${index}`, wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars }); // prettier-ignore

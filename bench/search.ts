@@ -1,6 +1,6 @@
 import { openBrowser } from '../e2e/browser.ts';
 import { openTable } from '../e2e/testTable.ts';
-import { newTarget } from '../src/core/piece/target.ts';
+import { keptTarget } from './keptTarget.ts';
 import { designService } from '../src/server/services/designs.ts';
 import { percentiles, type Times } from './measure.ts';
 
@@ -8,7 +8,7 @@ import { percentiles, type Times } from './measure.ts';
 export async function searches(count: number): Promise<Times> {
   const table = await openTable();
   const service = designService(table.database);
-  for (let index = 0; index < count; index += 1) await service.create(newTarget(`Tumbler ${index}`));
+  for (let index = 0; index < count; index += 1) await service.create(keptTarget(`Tumbler ${index}`));
   const browser = await openBrowser();
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(table.url);

@@ -3,7 +3,22 @@ import { spawn } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
+import { brotliCompressSync, gzipSync } from 'node:zlib';
 import { ensurePackages, ROOT, runTool, say } from './setup.mjs';
+
+/** Files that are worth packing. */
+const PACKED = /\.(js|css|svg|html|json)$/;
+
+/** Packs the built files beside themselves, so that the server need not do it at each request. */
+function packFiles(folder) {
+  for (const name of readdirSync(folder, { recursive: true, encoding: 'utf8' })) {
+    if (!PACKED.test(name) || name.endsWith('index.html')) continue;
+    const file = join(folder, name);
+    const bytes = readFileSync(file);
+    writeFileSync(`${file}.br`, brotliCompressSync(bytes));
+    writeFileSync(`${file}.gz`, gzipSync(bytes, { level: 9 }));
+  }
+}
 
 /** Builds the screens when a source has changed since the last build. */
 export function ensureBuild() {
@@ -22,6 +37,7 @@ export function ensureBuild() {
     say('The build failed: see above.');
     process.exit(1);
   }
+  packFiles(join(ROOT, 'dist/web'));
   writeFileSync(stamp, wanted);
 }
 

@@ -18,12 +18,16 @@ export interface Design {
 /** Why a revision was written. */
 export type RevisionCause = 'created' | 'edited' | 'restored' | 'duplicated';
 
-/** One kept state of a design. */
-export interface Revision {
+/** A kept state of a design as its history lists it: without its body. */
+export interface RevisionEntry {
   readonly number: number;
   readonly cause: RevisionCause;
-  readonly target: Target;
   readonly keptAt: string;
+}
+
+/** One kept state of a design. */
+export interface Revision extends RevisionEntry {
+  readonly target: Target;
 }
 
 /** Body of a write: the whole target, and the revision that it was made from. */

@@ -65,6 +65,27 @@ export const ERRORS = {
     message: 'Too many tries.',
     todo: 'Wait a few minutes before trying the passphrase again.',
   },
+  'too-slow': {
+    status: 422,
+    message: 'This takes longer to work out than the table allows.',
+    todo: 'Make it simpler: fewer points, fewer darts, smaller sizes.',
+  },
+  busy: {
+    status: 503,
+    message: 'The table is working on too many things at once.',
+    todo: 'Try again in a moment.',
+  },
+  'bad-range': { status: 416, message: 'The file has no such part.', todo: 'Ask for the whole file.' },
+  'disk-full': {
+    status: 507,
+    message: 'There is no room left on the disk, so nothing was kept.',
+    todo: 'Free some room, then keep it again. What was kept before is safe.',
+  },
+  'read-only': {
+    status: 507,
+    message: 'The data folder cannot be written to, so nothing was kept.',
+    todo: 'Give the server leave to write in its data folder, then keep it again.',
+  },
   internal: {
     status: 500,
     message: 'Something went wrong on the server.',

@@ -42,9 +42,18 @@ const pairs = (least: number, most: number) =>
   Joi.array().items(Joi.array().items(figure().required()).length(2)).min(least).max(most);
 const profile = pairs(2, MOST_PROFILE_POINTS);
 
-/** Lists of three figures: places of vertices, corners of triangles. */
-const triples = (item: Joi.Schema, most: number) =>
-  Joi.array().items(Joi.array().items(item).length(3)).min(1).max(most);
+/** Lists of three figures each, places of vertices or corners of triangles: looked through by hand up to the first wrong one. */
+const triples = (what: 'figures' | 'whole numbers', most: number) =>
+  Joi.any().custom((value: unknown, helpers) => {
+    if (!Array.isArray(value)) return helpers.message({ custom: 'must be a list' });
+    if (value.length < 1 || value.length > most) return helpers.message({ custom: `must have 1 to ${most} entries` });
+    const sound = (item: unknown) => (what === 'figures' ? Number.isFinite(item) : Number.isInteger(item) && (item as number) >= 0); // prettier-ignore
+    for (const [index, item] of value.entries()) {
+      if (Array.isArray(item) && item.length === 3 && item.every(sound)) continue;
+      return helpers.message({ custom: `entry ${index} must be three ${what}` });
+    }
+    return value as unknown;
+  });
 
 /** A key of a bent sheet, refused with all other forms. */
 function bentOnly(schema: Joi.Schema): Joi.Schema {
@@ -131,12 +140,12 @@ export const formSchema = Joi.object({
   wall: Joi.when('kind', { is: 'mould', then: oneOf(MOULD_WALLS).default('curved'), otherwise: Joi.forbidden() }),
   vertices: Joi.when('kind', {
     is: 'mesh',
-    then: triples(figure(), MOULD_LIMITS.vertices.greatest).required(),
+    then: triples('figures', MOULD_LIMITS.vertices.greatest).required(),
     otherwise: Joi.forbidden(),
   }),
   triangles: Joi.when('kind', {
     is: 'mesh',
-    then: triples(figure().integer().min(0), 2 * MOULD_LIMITS.vertices.greatest).required(),
+    then: triples('whole numbers', 2 * MOULD_LIMITS.vertices.greatest).required(),
     otherwise: Joi.forbidden(),
   }),
   own: Joi.when('kind', {

@@ -6,12 +6,17 @@ import type { Fault } from '../core/errors.ts';
 import { checkKitItem } from '../core/kit/checkKit.ts';
 import { KIT_KINDS, type KitItem } from '../core/kit/kit.ts';
 import { checkPlan, type KeptPlan } from '../core/slabPlan/keptPlan.ts';
+import { plainName } from './plainName.ts';
 import type { RecordBodies, RecordKind } from './records.ts';
 import { readShape } from './targetSchema.ts';
 
 const figure = () => Joi.number().strict();
 const text = () => Joi.string().allow('');
+const name = () => Joi.string().allow('').custom(plainName);
 const oneOf = (values: readonly string[]) => Joi.string().valid(...values);
+
+/** Most entries of each list in a record. */
+const MOST = { bars: 500, settings: 60, pieces: 200, slabs: 200, placements: 2000 } as const;
 
 const bar = Joi.object({
   wet: figure().required(),
@@ -33,7 +38,7 @@ const placement = Joi.object({
 /** The shape of each kind of record. Ranges are core's, checked once the shape is right. */
 const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> } = {
   clay: Joi.object<Clay>({
-    name: text().required(),
+    name: name().required(),
     wetDensity: figure().required(),
     shrinkage: figure().required(),
     basis: oneOf(BASES).required(),
@@ -41,33 +46,40 @@ const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> }
     bag: figure(),
     firing: text(),
     note: text(),
-    bars: Joi.array().items(bar).default([]),
+    bars: Joi.array().items(bar).max(MOST.bars).default([]),
   }).required(),
   kit: Joi.object<KitItem>({
     kind: oneOf(KIT_KINDS).required(),
-    name: text().required(),
+    name: name().required(),
     sizes: Joi.object().pattern(Joi.string(), figure()).required(),
-    settings: Joi.array().items(figure()),
+    settings: Joi.array().items(figure()).max(MOST.settings),
     note: text(),
   }).required(),
   scrap: Joi.object<ScrapEntry>({
     day: text().required(),
-    name: text().required(),
+    name: name().required(),
     out: figure().required(),
     back: figure().required(),
     note: text(),
   }).required(),
   plan: Joi.object<KeptPlan>({
-    name: text().required(),
+    name: name().required(),
     design: Joi.string().guid().required(),
     pieces: Joi.array()
       .items(Joi.object({ design: Joi.string().guid().required(), count: figure().integer().required() }))
+      .max(MOST.pieces)
       .required(),
     gap: figure().required(),
     margin: figure().required(),
     alongRoll: Joi.boolean().strict().required(),
     slabs: Joi.array()
-      .items(Joi.object({ thickness: figure().required(), placements: Joi.array().items(placement).required() }))
+      .items(
+        Joi.object({
+          thickness: figure().required(),
+          placements: Joi.array().items(placement).max(MOST.placements).required(),
+        }),
+      )
+      .max(MOST.slabs)
       .required(),
   }).required(),
 };

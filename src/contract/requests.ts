@@ -41,10 +41,19 @@ export const signInBody = Joi.object<{ passphrase: string }>({
   passphrase: Joi.string().max(1000).required(),
 }).required();
 
+/** Entries of one page of a list: of the shelf and, unless more are asked for, of a history. */
+export const PAGE = { most: 500, history: 50 } as const;
+
 /** GET /api/designs */
 export const listQuery = Joi.object<{ find: string; limit: number; offset: number }>({
   find: Joi.string().allow('').max(120).default(''),
-  limit: Joi.number().integer().min(1).max(2000).default(2000),
+  limit: Joi.number().integer().min(1).max(PAGE.most).default(PAGE.most),
+  offset: Joi.number().integer().min(0).default(0),
+}).required();
+
+/** GET /api/designs/:id/revisions */
+export const historyQuery = Joi.object<{ limit: number; offset: number }>({
+  limit: Joi.number().integer().min(1).max(PAGE.most).default(PAGE.history),
   offset: Joi.number().integer().min(0).default(0),
 }).required();
 

@@ -18,10 +18,24 @@ import {
   TARGET_VERSION,
   type Target,
 } from '../core/piece/target.ts';
+import { boundsFault } from './bounds.ts';
+import { plainName } from './plainName.ts';
 import { figure, formSchema, oneOf, only } from './formSchema.ts';
 import { DEFAULT_BEVEL_ANGLE, DEFAULT_MARGIN, DEFAULT_OVERLAP, SEAM_KINDS } from '../core/seam/seam.ts';
 
 const D = TARGET_DEFAULTS;
+
+/** A name as it is kept: what is not seen in it is left out. */
+export const nameSchema = () =>
+  Joi.string()
+    .custom((name: string, helpers) => {
+      const plain = plainName(name);
+      if (plain.length < LIMITS.nameLength.least) return helpers.error('string.empty');
+      return plain.length > LIMITS.nameLength.greatest
+        ? helpers.error('string.max', { limit: LIMITS.nameLength.greatest })
+        : plain;
+    })
+    .max(4 * LIMITS.nameLength.greatest);
 
 /** Marks on the wall; equal panels are counted or measured, not both. */
 const marksSchema = Joi.object({
@@ -30,7 +44,7 @@ const marksSchema = Joi.object({
     .items(Joi.object({ kind: oneOf(['handle', 'spout']).required(), at: figure().required() }))
     .max(LIMITS.places.greatest),
   repeat: figure(),
-  text: Joi.string().trim().max(LIMITS.markText.greatest),
+  text: Joi.string().custom(plainName).max(LIMITS.markText.greatest),
 });
 
 /** An object whose figures all have defaults; the kind alone must be given. */
@@ -51,11 +65,11 @@ const lidSchema = withDefaults(DEFAULT_LID, LID_KINDS);
 export const targetSchema = Joi.object<Target>({
   format: Joi.string().valid(TARGET_FORMAT).required(),
   version: Joi.number().strict().valid(TARGET_VERSION).required(),
-  name: Joi.string().trim().min(LIMITS.nameLength.least).max(LIMITS.nameLength.greatest).required(),
+  name: nameSchema().required(),
   clay: Joi.object({
     shrinkage: figure().default(D.clay.shrinkage),
     wetDensity: figure().default(D.clay.wetDensity),
-    name: Joi.string().trim().min(LIMITS.nameLength.least).max(LIMITS.nameLength.greatest),
+    name: nameSchema(),
     stiffness: oneOf(STIFFNESSES),
   }).default(D.clay),
   slab: Joi.object({
@@ -129,10 +143,15 @@ function faultOf(detail: Joi.ValidationErrorItem): Fault {
   };
 }
 
+/** More faults than this are not told. */
+export const MOST_FAULTS = 100;
+
 /** Faults of a value against any of our Joi schemas, one a breach, or the value with defaults filled in. */
 export function readShape<T>(schema: Joi.ObjectSchema<T>, value: unknown): { value: T } | { faults: Fault[] } {
+  const outOfBounds = boundsFault(value);
+  if (outOfBounds) return { faults: [outOfBounds] };
   const result = schema.validate(value, { abortEarly: false, convert: false });
-  if (result.error) return { faults: result.error.details.map(faultOf) };
+  if (result.error) return { faults: result.error.details.slice(0, MOST_FAULTS).map(faultOf) };
   return { value: result.value };
 }
 
@@ -158,7 +177,9 @@ export function readTarget(value: unknown): TargetReading {
   const shape = readShape<Target>(targetSchema, value);
   if ('faults' in shape) return { kind: 'faults', faults: shape.faults };
   const faults = checkTarget(shape.value);
-  return faults.length > 0 ? { kind: 'faults', faults } : { kind: 'target', target: shape.value };
+  return faults.length > 0
+    ? { kind: 'faults', faults: faults.slice(0, MOST_FAULTS) }
+    : { kind: 'target', target: shape.value };
 }
 
 /** Reads the text of a `.fawn.json` file. Broken JSON is a fault of the whole file. Never throws. */

@@ -31,13 +31,29 @@ export class FaultError extends Error {
   }
 }
 
-/** One fault on one line: path, value and rule. */
+/** One fault on one line: path, value and rule. What a terminal would take for a command is shown by its code. */
 export function faultLine(fault: Fault): string {
-  return `${fault.path || '(file)'}: ${fault.value}: ${fault.rule}`;
+  return printable(`${fault.path || '(file)'}: ${fault.value}: ${fault.rule}`);
 }
 
-/** A short, one-line text of any value for a message (at most 60 characters). */
+/** A text without characters that move a terminal's cursor, change its colours or turn the direction of writing. */
+export function printable(text: string): string {
+  return text.replace(/[\p{Cc}\u200E\u200F\u202A-\u202E\u2066-\u2069]/gu, (sign) => `\\u${sign.charCodeAt(0).toString(16).padStart(4, '0')}`); // prettier-ignore
+}
+
+/** Longest text of a value in a message (characters). */
+const SHORT = 60;
+
+/** A short, one-line text of any value for a message (at most 60 characters); long lists are told by their length. */
 export function shortValue(value: unknown): string {
-  const text = value === undefined ? 'nothing' : (JSON.stringify(value) ?? String(value));
-  return text.length > 60 ? `${text.slice(0, 57)}...` : text;
+  if (value === undefined) return 'nothing';
+  if (Array.isArray(value) && value.length > 12) return `a list of ${value.length}`;
+  if (typeof value === 'string' && value.length > SHORT) return `${JSON.stringify(value.slice(0, SHORT - 4)).slice(0, -1)}...`; // prettier-ignore
+  if (typeof value === 'object' && value !== null && !Array.isArray(value)) {
+    const keys = Object.keys(value);
+    const large = keys.some((key) => typeof (value as Record<string, unknown>)[key] === 'object');
+    if (large || keys.length > 12) return `{${keys.slice(0, 4).map((key) => printable(key.slice(0, 12))).join(', ')}${keys.length > 4 ? ', ...' : ''}}`; // prettier-ignore
+  }
+  const text = JSON.stringify(value) ?? String(value);
+  return text.length > SHORT ? `${text.slice(0, SHORT - 3)}...` : text;
 }

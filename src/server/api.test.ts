@@ -1,10 +1,10 @@
 import request from 'supertest';
-import type { Design, ErrorReply, Revision } from '../contract/api.ts';
+import type { Design, ErrorReply, Revision, RevisionEntry } from '../contract/api.ts';
 import { newTarget, type Target } from '../core/piece/target.ts';
-import { cylinderOf } from '../core/piece/targets.test.helper.ts';
 import { buildApp } from './app.ts';
 import { openDatabase, type Database } from './models/database.ts';
 import { makeDoor } from './services/door.ts';
+import { ownWorkshop } from './workshop/workshop.ts';
 
 const tumbler = (height = 110): Target => ({
   ...newTarget('Rack tumbler'),
@@ -17,7 +17,7 @@ let agent: ReturnType<typeof request>;
 
 beforeEach(async () => {
   database = await openDatabase(':memory:');
-  agent = request(buildApp({ database, door: null, address: '127.0.0.1', pages: null }));
+  agent = request(buildApp({ database, door: null, workshop: ownWorkshop(), address: '127.0.0.1', pages: null }));
 });
 afterEach(() => database.close());
 
@@ -54,13 +54,17 @@ describe('designs', () => {
     for (const height of [120, 130]) design = (await put(design, tumbler(height))).body as Design;
     const restored = await agent.post(`/api/designs/${design.id}/revisions/1/restore`).send({ baseRevision: 3 });
     expect(restored.body).toMatchObject({ revision: 4, target: tumbler(110) });
-    const history = (await agent.get(`/api/designs/${design.id}/revisions`)).body as Revision[];
-    expect(history.map(({ number, cause, target }) => [number, cause, cylinderOf(target).height])).toEqual([
-      [4, 'restored', 110],
-      [3, 'edited', 130],
-      [2, 'edited', 120],
-      [1, 'created', 110],
+    const reply = await agent.get(`/api/designs/${design.id}/revisions`);
+    expect(reply.headers['x-total-count']).toBe('4');
+    expect((reply.body as RevisionEntry[]).map((entry) => [entry.number, entry.cause, 'target' in entry])).toEqual([
+      [4, 'restored', false],
+      [3, 'edited', false],
+      [2, 'edited', false],
+      [1, 'created', false],
     ]);
+    const page = await agent.get(`/api/designs/${design.id}/revisions?limit=2&offset=1`);
+    expect((page.body as RevisionEntry[]).map(({ number }) => number)).toEqual([3, 2]);
+    expect(((await agent.get(`/api/designs/${design.id}/revisions/3`)).body as Revision).target).toEqual(tumbler(130));
     expect((await agent.get(`/api/designs/${design.id}/revisions/2`)).body).toMatchObject({ target: tumbler(120) });
   });
 
@@ -149,6 +153,10 @@ describe('refusals', () => {
     ['get', '/api/designs?limit=0', undefined, 400, 'bad-request'],
     ['get', '/api/nothing', undefined, 404, 'not-found'],
     ['get', '/%E0%A4%A', undefined, 404, 'not-found'],
+    ['post', '/api/develop', { target: { ...tumbler(), marks: { repeat: 0.0001 } } }, 422, 'bad-target'],
+    ['post', '/api/develop', { target: { ...tumbler(), marks: { panels: { width: 0.0001 } } } }, 422, 'bad-target'],
+    ['post', '/api/develop', { target: { ...tumbler(), form: { kind: 'mesh', vertices: Array.from({ length: 60_000 }, () => ['x']), triangles: [] } } }, 400, 'bad-request'], // prettier-ignore
+    ['post', '/api/designs', { target: Object.fromEntries(Array.from({ length: 5000 }, (_, key) => [`k${key}`, 1])) }, 400, 'bad-request'], // prettier-ignore
     ['post', '/api/designs', {}, 400, 'bad-request'],
     ['post', '/api/designs', { target: {}, extra: 1 }, 400, 'bad-request'],
     ['post', '/api/designs', { target: { ...tumbler(), rim: 'wavy' } }, 422, 'bad-target'],
@@ -180,7 +188,13 @@ describe('refusals', () => {
       ...database,
       designs: { ...database.designs, findAll: () => Promise.reject(new Error('secret path')) },
     };
-    const app = buildApp({ database: broken as unknown as Database, door: null, address: '127.0.0.1', pages: null });
+    const app = buildApp({
+      database: broken as unknown as Database,
+      door: null,
+      workshop: ownWorkshop(),
+      address: '127.0.0.1',
+      pages: null,
+    });
     const reply = await request(app).get('/api/designs');
     expect([reply.status, (reply.body as ErrorReply).error]).toEqual([500, 'internal']);
     expect(reply.text).not.toContain('secret');
@@ -209,7 +223,15 @@ describe('safety', () => {
 
 describe('the door', () => {
   const behindDoor = async () =>
-    request(buildApp({ database, door: await makeDoor('under the fawn'), address: '0.0.0.0', pages: null }));
+    request(
+      buildApp({
+        database,
+        door: await makeDoor('under the fawn', database),
+        workshop: ownWorkshop(),
+        address: '0.0.0.0',
+        pages: null,
+      }),
+    );
 
   it('asks for the passphrase, and lets in by a cookie that scripts and other sites cannot use', async () => {
     const visitor = await behindDoor();
@@ -239,10 +261,27 @@ describe('the door', () => {
 
   it('forgets a sign-in after its time', async () => {
     let now = 0;
-    const door = await makeDoor('under the fawn', () => now);
+    const door = await makeDoor('under the fawn', database, () => now);
     const token = (await door.signIn('under the fawn')) ?? '';
-    expect(door.isSignedIn(token)).toBe(true);
+    expect(await door.isSignedIn(token)).toBe(true);
     now = 8 * 24 * 3600 * 1000;
-    expect(door.isSignedIn(token)).toBe(false);
+    expect(await door.isSignedIn(token)).toBe(false);
+  });
+
+  it('knows a sign-in again after a restart, and forgets all with another passphrase', async () => {
+    const token = (await (await makeDoor('under the fawn', database)).signIn('under the fawn')) ?? '';
+    expect(await (await makeDoor('under the fawn', database)).isSignedIn(token)).toBe(true);
+    expect(await (await makeDoor('over the fawn', database)).isSignedIn(token)).toBe(false);
+    expect(await (await makeDoor('under the fawn', database)).isSignedIn(token)).toBe(false);
+  });
+
+  it('asks before it reads a body, and counts wrong tries for each visitor of a proxy apart', async () => {
+    const visitor = await behindDoor();
+    const large = await visitor.post('/api/designs').send({ target: { name: 'x'.repeat(5_000_000) } });
+    expect(large.status).toBe(401);
+    const from = (address: string, passphrase: string) => visitor.post('/api/session').set('X-Forwarded-For', address).send({ passphrase }); // prettier-ignore
+    for (let tries = 0; tries < 11; tries += 1) await from('192.0.2.7', 'guess');
+    expect((await from('192.0.2.7', 'under the fawn')).status).toBe(429);
+    expect((await from('192.0.2.8', 'under the fawn')).status).toBe(204);
   });
 });

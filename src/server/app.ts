@@ -1,3 +1,4 @@
+import compression from 'compression';
 import express, { type Express } from 'express';
 import { pino, type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
@@ -8,19 +9,19 @@ import { pageRoutes } from './routes/pages.ts';
 import { patternRoutes } from './routes/pattern.ts';
 import { recordRoutes } from './routes/records.ts';
 import { answerRefusals } from './routes/refusals.ts';
-import { sameSiteOnly, securityHeaders } from './routes/safety.ts';
+import { plainAddress, sameSiteOnly, securityHeaders } from './routes/safety.ts';
 import { sessionRoutes, signedInOnly } from './routes/session.ts';
 import { designService } from './services/designs.ts';
 import { recordService } from './services/records.ts';
 import type { Door } from './services/door.ts';
-
-/** Largest body that the server reads. */
-const BODY_LIMIT = '4mb';
+import type { Workshop } from './workshop/workshop.ts';
 
 /** What the app is built from. */
 export interface AppParts {
   readonly database: Database;
   readonly door: Door | null;
+  /** Where bodies are read and patterns made. */
+  readonly workshop: Workshop;
   /** The address that the server listens on. */
   readonly address: string;
   /** Folder of the built screens, or null for the API alone. */
@@ -29,9 +30,18 @@ export interface AppParts {
 }
 
 /** Builds the app without listening. */
-export function buildApp({ database, door, address, pages, logger = pino({ level: 'silent' }) }: AppParts): Express {
+export function buildApp({
+  database,
+  door,
+  workshop,
+  address,
+  pages,
+  logger = pino({ level: 'silent' }),
+}: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
+  // A proxy on this machine says who asks through it; nobody else is believed.
+  app.set('trust proxy', 'loopback');
   app.use(
     pinoHttp({
       logger,
@@ -43,7 +53,7 @@ export function buildApp({ database, door, address, pages, logger = pino({ level
     }),
   );
   app.use(...securityHeaders());
-  app.use(sameSiteOnly(address));
+  app.use(sameSiteOnly(address), plainAddress);
   app.use('/api', (_req, res, next) => {
     res.set('Cache-Control', 'no-store');
     next();
@@ -52,12 +62,13 @@ export function buildApp({ database, door, address, pages, logger = pino({ level
     await database.sequelize.query('SELECT 1');
     res.json({ status: 'ok' });
   });
-  app.use(express.json({ limit: BODY_LIMIT }));
+  app.use(compression());
   app.use('/api/session', sessionRoutes(door));
+  // Before any body is read.
   app.use('/api', signedInOnly(door));
-  app.use('/api/designs', designRoutes(designService(database)));
+  app.use('/api/designs', designRoutes(designService(database), workshop));
   app.use('/api/records', recordRoutes(recordService(database)));
-  app.use('/api', patternRoutes());
+  app.use('/api', patternRoutes(workshop));
   app.use('/api', (_req, _res, next) => next(new Refusal('not-found')));
   app.use(pageRoutes(pages));
   app.use((_req, _res, next) => next(new Refusal('not-found')));

@@ -5,7 +5,9 @@ import { buildApp } from './app.ts';
 import type { Config } from './config.ts';
 import { openDatabase, type Database } from './models/database.ts';
 import { makeDoor } from './services/door.ts';
+import { keepBackups } from './services/backups.ts';
 import { seedDemo } from './services/seed.ts';
+import { threadedWorkshop } from './workshop/workshop.ts';
 
 /** Longest wait for open requests when the server is asked to stop (ms). */
 const STOP_WAIT = 5000;
@@ -43,8 +45,14 @@ export async function listen(config: Config, options: ListenOptions): Promise<Li
   const logger = options.logger ?? pino({ level: config.logLevel });
   const database = await openDatabase(config.dataFolder);
   if (options.demo) await seedDemo(database, options.demo);
-  const door = config.passphrase === null ? null : await makeDoor(config.passphrase);
-  const server = createServer(buildApp({ database, door, address: config.address, pages: options.pages, logger }));
+  const door = config.passphrase === null ? null : await makeDoor(config.passphrase, database);
+  const workshop = threadedWorkshop();
+  const backups = keepBackups(database, config.dataFolder, (error) =>
+    logger.error({ err: error }, 'no backup was made'),
+  );
+  const server = createServer(
+    buildApp({ database, door, workshop, address: config.address, pages: options.pages, logger }),
+  );
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);
     server.listen(config.port, config.address, resolve);
@@ -56,7 +64,11 @@ export async function listen(config: Config, options: ListenOptions): Promise<Li
     url: `http://${host}:${port}/`,
     database,
     stop: () => {
-      stopped ??= closeServer(server).then(() => database.close());
+      stopped ??= closeServer(server).then(async () => {
+        backups.stop();
+        await workshop.close();
+        await database.close();
+      });
       return stopped;
     },
   };

@@ -6,6 +6,7 @@ import type { Kept } from '../contract/records.ts';
 import { CLAY_LIMITS, scrapSum, type Clay } from '../core/clay/clay.ts';
 import { greatestSlab, thicknessWay, type KitItem } from '../core/kit/kit.ts';
 import { buildApp } from './app.ts';
+import { ownWorkshop } from './workshop/workshop.ts';
 import { openDatabase, type Database } from './models/database.ts';
 
 const CLAY: Clay = { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [{ wet: 100, fired: 88, run: 'any' }] }; // prettier-ignore
@@ -17,7 +18,7 @@ let agent: ReturnType<typeof request>;
 
 beforeEach(async () => {
   database = await openDatabase(':memory:');
-  agent = request(buildApp({ database, door: null, address: '127.0.0.1', pages: null }));
+  agent = request(buildApp({ database, door: null, workshop: ownWorkshop(), address: '127.0.0.1', pages: null }));
 });
 afterEach(() => database.close());
 

@@ -104,3 +104,12 @@ function newBent(form: SheetForm, t: number, k: number): BentSheet {
     },
   };
 }
+
+/**
+ * Volume of a bent sheet as it stands (mm3), its template before it grew: over a cylinder the slab's middle lies
+ * `(1/2 - k) t` outside the neutral surface, and is longer by as much.
+ */
+export function standingVolume(form: SheetForm, t: number, k: number): number {
+  const { area: flat, bendRadius } = bentSheet(form, t, k);
+  return flat * t * (bendRadius === Infinity ? 1 : 1 + ((0.5 - k) * t) / bendRadius);
+}

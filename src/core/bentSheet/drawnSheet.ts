@@ -1,7 +1,7 @@
 import { bounds, moved, type Outline } from '../outline/outline.ts';
 import { drawnLines, type DrawnLine } from '../drawn/drawnLines.ts';
 import { pointsOf, SHEET_LIMITS, type SheetForm } from './sheetForm.ts';
-import { insideLine } from './insideLine.ts';
+import { insideLine } from '../outline/insideLine.ts';
 
 /** What of a sheet is drawn. */
 type DrawnSheet = { readonly outline: Outline } & Partial<Pick<SheetForm, 'holes' | 'lines'>>;

@@ -10,7 +10,7 @@ import { borderOf, meshArea } from '../mesh/mesh.ts';
 import { once, radians } from '../numbers.ts';
 import type { Bending } from './bentSheet.ts';
 import { flatPlaces } from './flatPlaces.ts';
-import { insideLine } from './insideLine.ts';
+import { insideLine } from '../outline/insideLine.ts';
 import { pointsOf, type Point, type SheetForm, type SheetMould } from './sheetForm.ts';
 
 /** Vertices of the mould's surface. */

@@ -9,6 +9,9 @@ export interface PlacedFoot {
   readonly length: number;
 }
 
+/** Feet are lettered in their order: A, B, C. */
+export const footLetter = (index: number) => String.fromCharCode(65 + index);
+
 /** Feet as they are placed, and how far within them the middle of the mass stands in plan (fired mm); below 0 it tips. */
 export interface Footing {
   readonly feet: readonly PlacedFoot[];

@@ -1,4 +1,4 @@
-import { insideLine } from './insideLine.ts';
+import { insideLine } from '../outline/insideLine.ts';
 import { pointsOf, type Point, type SheetForm } from './sheetForm.ts';
 
 /** Points of a grid inside the sheet, off its holes, `step` mm apart. */

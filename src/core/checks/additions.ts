@@ -1,9 +1,9 @@
 import { firedLength, wetLength } from '../clay/shrinkage.ts';
 import { withinFeet } from '../feet/feet.ts';
-import { degrees, radians, TAU } from '../numbers.ts';
-import type { Support } from '../outline/support.ts';
+import { degrees, radians } from '../numbers.ts';
 import { planArea } from '../outline/planMeasures.ts';
 import { additionsOf } from '../piece/additions.ts';
+import { middleOf } from '../piece/standing.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import { DEFAULT_STIFFNESS, type Target } from '../piece/target.ts';
 import { BEND_LIMITS, checkBend } from './bend.ts';
@@ -80,18 +80,6 @@ function handleChecks(target: Target): Check[] {
 
 type Point3 = readonly [x: number, y: number, z: number];
 
-/** The middle of a plan that is alike all round, or from side to side (Steiner's point of its support function). */
-function middleOfPlan(plan: Support): readonly [number, number] {
-  const steps = 72;
-  let [x, y] = [0, 0];
-  for (let step = 0; step < steps; step += 1) {
-    const phi = (TAU * step) / steps;
-    x += (2 * plan.h(phi) * Math.cos(phi)) / steps;
-    y += (2 * plan.h(phi) * Math.sin(phi)) / steps;
-  }
-  return [x, y];
-}
-
 /** Centre of mass of the empty piece without its feet, wet mm, z from the underside of its base. */
 export function centreOfMass(target: Target): Point3 {
   const { slab, base, clay } = target;
@@ -109,10 +97,10 @@ export function centreOfMass(target: Target): Point3 {
       [to, 1],
     ] as const) {
       const level = section(z);
-      add(((to - from) * weight * (planArea(level.outer) - planArea(level.inner))) / 6, middleOfPlan(level.outer), z);
+      add(((to - from) * weight * (planArea(level.outer) - planArea(level.inner))) / 6, middleOf(level.outer), z);
     }
   });
-  if (base.join !== 'none') add(planArea(section(0).inner) * slab.base, middleOfPlan(section(0).outer), floor / 2);
+  if (base.join !== 'none') add(planArea(section(0).inner) * slab.base, middleOf(section(0).outer), floor / 2);
   const { handle } = made;
   if (handle) {
     const count = handle.curve.middle.length;
@@ -123,7 +111,7 @@ export function centreOfMass(target: Target): Point3 {
     }
   }
   for (const part of made.lid?.parts ?? []) {
-    add(part.volume * part.count, middleOfPlan(section(height).outer), height);
+    add(part.volume * part.count, middleOf(section(height).outer), height);
   }
   const total = masses.reduce((all, { volume }) => all + volume, 0);
   const mean = (axis: 0 | 1 | 2) => masses.reduce((all, { volume, at }) => all + volume * at[axis], 0) / total;

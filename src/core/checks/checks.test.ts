@@ -42,6 +42,8 @@ describe('advice on a piece', () => {
     ['is tall and thin', targetWith({ form: { kind: 'cylinder', diameter: 84, height: 180 } }), 'tall-wall', 'care', /34 times/], // prettier-ignore
     ['is tall but stiff enough', targetWith({ clay: { stiffness: 'stiff' }, form: { kind: 'cylinder', diameter: 84, height: 180 } }), 'tall-wall', undefined, /x/], // prettier-ignore
     ['runs into itself flat', { ...flat({ kind: 'taper', rim: 500, foot: 300, height: 20 }), seam: { kind: 'lap', overlap: 20, panels: 1 } }, 'sweep-over', 'stop', /2 pieces/], // prettier-ignore
+    ['is a strip with a lap, which it does not have', { ...level({ kind: 'facet', sides: 6, rim: 80, foot: 64, height: 90, fold: 'strip' }), seam: { kind: 'lap', overlap: 10, panels: 3 } }, 'seam-unused', 'care', /a lap seam, and a wall in 3 pieces/], // prettier-ignore
+    ['has odd sides, whose width lets no hand through', level({ kind: 'facet', sides: 3, rim: 84, foot: 84, height: 60, fold: 'separate' }), 'hand', 'care', /83\.5|84\.0/], // prettier-ignore
     ['is pushed out', targetWith({ belly: 90 }), 'belly', 'note', /55\.0 mm over the table, its girth grows by 7\.1 %/],
     ['is pushed far', targetWith({ belly: 98 }), 'belly', 'care', /5\.1 mm thick/],
     ['is pushed too far', targetWith({ belly: 120 }), 'belly', 'stop', /two tapers/],

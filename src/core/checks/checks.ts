@@ -34,6 +34,21 @@ function sweepOf(target: Target, { numbers }: DevelopedForm): Check | null {
   return checkSweep(Math.max(...sweeps), panels);
 }
 
+/** Says when flat panels leave the chosen seam out: they meet in mitres, or in a box's butted corners. */
+function checkPanelSeam({ form, seam }: Target): Check | null {
+  if (form.kind !== 'facet' && form.kind !== 'box') return null;
+  const used = seam.kind === 'bevel' || (form.kind === 'box' && seam.kind === 'butt');
+  if (used && seam.panels === 1) return null;
+  const left = [...(used ? [] : [`a ${seam.kind.replaceAll('-', ' ')} seam`]), ...(seam.panels > 1 ? [`a wall in ${seam.panels} pieces`] : [])]; // prettier-ignore
+  const how = form.kind === 'facet' && form.fold === 'strip' ? 'The strip is one piece, and its ends meet in a mitre like its folds.' : 'The panels are cut one by one and meet in mitres.'; // prettier-ignore
+  return {
+    code: 'seam-unused',
+    level: 'care',
+    title: 'The seam is left out',
+    phrase: [`${how} Left out: ${left.join(', and ')}.`],
+  };
+}
+
 /** All advice on a piece that can be made, for the potter's own bench. Advice never blocks an export. */
 export function checksOf(target: Target, developed: DevelopedForm, bench: Bench): Check[] {
   if (target.form.kind === 'sheet') return checkSheet(target, developed, bench);
@@ -55,6 +70,7 @@ export function checksOf(target: Target, developed: DevelopedForm, bench: Bench)
     ...checkFit(target),
     checkReach(mouth, bench.hand),
     base.join === 'none' ? null : checkThickness(slab.wall, slab.base),
+    checkPanelSeam(target),
     checkTallWall(height, slab.wall, stiffness),
     sweepOf(target, developed),
     checkBelly(target),

@@ -1,5 +1,5 @@
 import { handleAngles } from '../piece/additions.ts';
-import type { JoinPlace, Target, WallMarks } from '../piece/target.ts';
+import { LIMITS, type JoinPlace, type Target, type WallMarks } from '../piece/target.ts';
 
 /** Length of the tick of one repeat (mm). */
 export const TICK = 7;
@@ -10,7 +10,9 @@ export const END_TICK = 8;
 /** How many equal panels the whole wall is marked in: a whole number for each of its pieces. */
 export function panelCount(panels: NonNullable<WallMarks['panels']>, girth: number, pieces: number): number {
   const wanted = 'count' in panels ? panels.count : girth / panels.width;
-  return Math.max(1, Math.round(wanted / pieces)) * pieces;
+  // No more than may be asked for by their number.
+  const most = Math.max(1, Math.floor(LIMITS.wallPanels.greatest / pieces));
+  return Math.min(most, Math.max(1, Math.round(wanted / pieces))) * pieces;
 }
 
 /** The point at a fraction of the way from one point to another. */

@@ -1,4 +1,5 @@
 import { edgeAt } from '../outline/outline.ts';
+import { Stretch } from '../outline/stretch.ts';
 import type { Mark, Part } from '../part/part.ts';
 import { develop } from '../piece/develop.ts';
 import type { Form, Target, WallMarks } from '../piece/target.ts';
@@ -13,6 +14,33 @@ const CYLINDER: Form = { kind: 'cylinder', diameter: 84, height: 110 };
 
 type Line = Extract<Mark, { kind: 'line' }>;
 const marked = (form: Form, marks: WallMarks, more: Parameters<typeof level>[1] = {}): Target => ({ ...level(form, more), marks }); // prettier-ignore
+type Point = readonly [number, number];
+const corners = ({ outline, leans }: Part): Point[] =>
+  ['left', 'right'].flatMap((edge) => leans.filter((lean) => lean.edge === edge).flatMap(({ from, to }) => [outline[from], outline[to % outline.length]].map((at): Point => [at?.[0] ?? 0, at?.[1] ?? 0]))); // prettier-ignore
+
+/** How far round the rim from the first seam, anticlockwise from above, the place is that is marked on one of some pieces (mm). */
+function alongRim(parts: readonly Part[], panels: number): number {
+  const lengths = (part: Part) => {
+    const rim = part.leans.find(({ edge }) => edge === 'rim');
+    const stretch = new Stretch(part.outline, rim?.from ?? 0, rim?.to ?? 0);
+    return { stretch, length: stretch.length };
+  };
+  const all = parts.length === 1 ? Array.from({ length: panels }, () => parts[0] as Part) : parts;
+  const found = parts.find((part) => part.marks.some((mark) => mark.kind === 'line' && mark.name === 'place')) as Part;
+  const text = words(found)[0] ?? '';
+  const piece = parts.length === 1 ? Number(/piece (\d+)/.exec(text)?.[1] ?? 1) - 1 : parts.indexOf(found);
+  const { stretch, length } = lengths(found);
+  const [place] = lines(found, 'place');
+  let [best, off] = [0, Infinity];
+  for (let step = 0; step <= 8000; step += 1) {
+    const far = span(stretch.pointAt((length * step) / 8000), place?.to ?? [0, 0]);
+    if (far < off) [best, off] = [(length * step) / 8000, far];
+  }
+  // The rim runs back along the outline: to the left with the outside up.
+  const along = found.faceUp === 'outside' ? length - best : best;
+  return all.slice(0, piece).reduce((sum, part) => sum + lengths(part).length, 0) + along;
+}
+
 const walls = (target: Target): Part[] => develop(target).parts.filter(({ id }) => id !== 'base');
 const lines = (part: Part | undefined, name: Line['name']) =>
   (part?.marks ?? []).filter((mark): mark is Line => mark.kind === 'line' && mark.name === name);
@@ -40,8 +68,10 @@ describe.each(['inside', 'outside'] as const)('marks with the %s up', (faceUp) =
   it.each([CYLINDER, TAPER, OVAL, LOFT])('set a handle opposite the seam on the middle line of %j', (form) => {
     const [wall] = walls(marked(form, { places: [{ kind: 'handle', at: 180 }] }, { slab }));
     const [place] = lines(wall, 'place');
-    const [centre] = lines(wall, 'centre');
+    const [centre] = lines(walls(level(form, { slab }))[0], 'centre');
     expect(span(place?.to ?? [0, 0], centre?.to ?? [9, 9])).toBeLessThan(0.02);
+    // One line is drawn where two would lie over one another.
+    expect(lines(wall, 'centre')).toEqual([]);
     expect(words(wall)).toEqual(['handle']);
   });
 
@@ -55,11 +85,34 @@ describe.each(['inside', 'outside'] as const)('marks with the %s up', (faceUp) =
     expect((one?.to[0] ?? 0) < (other?.to[0] ?? 0)).toBe(faceUp === 'outside');
   });
 
+  it.each([TAPER, OVAL, LOFT, { ...LOFT, rim: { kind: 'rounded', length: 150, width: 90, corner: 30 } } as Form])('keep the middle line in the middle with spare at both ends, of %j', (form) => {
+    const seam = { kind: 'cut-in-place', margin: 15, panels: 1 } as const;
+    const [wall, plain] = [seam, { kind: 'butt', panels: 1 } as const].map((one) => walls(level(form, { slab, seam: one as never }))[0]);
+    const [spare] = lines(wall, 'centre');
+    const [bare] = lines(plain, 'centre');
+    const middle = (part: Part | undefined) => corners(part as Part).reduce((sum, [x]) => sum + x / 4, 0);
+    expect(Math.abs((spare?.from[0] ?? 0) - middle(wall) - ((bare?.from[0] ?? 0) - middle(plain)))).toBeLessThan(0.3);
+  }); // prettier-ignore
+
+  it.each<[string, Form, number]>([
+    ['oval', OVAL, 3],
+    ['oval', OVAL, 5],
+    ['loft', LOFT, 3],
+    ['loft off its middle', { ...LOFT, rim: { kind: 'circle', diameter: 120, at: [14, 9] } }, 3],
+  ])('stand as far round from the seam on an %s in pieces as on a whole one', (_, form, panels) => {
+    for (const at of [20, 75, 130, 205, 250, 340]) {
+      const marks: WallMarks = { places: [{ kind: 'handle', at }] };
+      const pieces = walls(marked(form, marks, { slab, seam: { kind: 'butt', panels } as never }));
+      const whole = walls(marked(form, marks, { slab, seam: { kind: 'butt', panels: 1 } as never }));
+      expect(Math.abs(alongRim(pieces, panels) - alongRim(whole, 1))).toBeLessThan(0.1);
+    }
+  });
+
   it('keep clear of what a seam adds', () => {
     for (const seam of [{ kind: 'lap', overlap: 20, panels: 1 }, { kind: 'cut-in-place', margin: 15, panels: 1 }] as const) {
       const [wall] = walls(marked(CYLINDER, { panels: { count: 4 } }, { slab, seam }));
       const xs = lines(wall, 'panel').map(({ from }) => from[0]).sort((a, b) => a - b); // prettier-ignore
-      const start = seam.kind === 'cut-in-place' ? 15 : 0;
+      const start = seam.kind === 'cut-in-place' ? 15 : faceUp === 'inside' ? 20 : 0;
       xs.forEach((x, index) => expect(x).toBeCloseTo(start + ((index + 1) * 281.0297) / 4, 3));
     } // prettier-ignore
   });
@@ -94,7 +147,12 @@ describe('marks', () => {
     expect(words(low)).toEqual(['handle', 'car four']);
     expect(words(high)).toEqual(['stands on seam A', 'handle']);
     // Opposite the lowest seam is the middle of the lower band, and the seam of the upper one.
-    const middleOf = (part: Part | undefined) => lines(part, 'centre')[0]?.to ?? [NaN, NaN];
+    const plain = walls(level(STACK));
+    const middleOf = (part: Part | undefined) =>
+      lines(
+        plain.find(({ id }) => id === part?.id),
+        'centre',
+      )[0]?.to ?? [NaN, NaN];
     expect(span(lines(low, 'place')[0]?.to ?? [0, 0], middleOf(low))).toBeLessThan(1e-6);
     expect(span(lines(high, 'place')[0]?.to ?? [0, 0], middleOf(high))).toBeGreaterThan(50);
   });

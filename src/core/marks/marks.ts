@@ -23,8 +23,21 @@ function panelLines(lines: WallLines, count: number): Mark[] {
   });
 }
 
-function repeatTicks(part: Part, lines: WallLines, { seam }: Target, width: number): Mark[] {
-  return repeatsOf([part], seam, width).flatMap(({ edge, count }) =>
+/** Equal panels of a wall whose pieces are not equally long: by their share of the whole girth. */
+function sharedLines(lines: WallLines, count: number, piece: number, shareAt: (share: number) => WallPlace): Mark[] {
+  const places = Array.from({ length: count - 1 }, (_, index) => shareAt((index + 1) / count));
+  return places
+    .filter((place) => place.piece === piece && place.foot > 0 && place.foot < 1)
+    .map(({ foot, rim }): Mark => ({
+      kind: 'line',
+      name: 'panel',
+      from: lines.at('foot', foot),
+      to: lines.at('rim', rim),
+    }));
+}
+
+function repeatTicks(part: Part, lines: WallLines, width: number): Mark[] {
+  return repeatsOf([part], width).flatMap(({ edge, count }) =>
     Array.from({ length: count + 1 }, (_, index): Mark => {
       const at = lines.at(edge, index / count);
       const far = lines.at(edge === 'foot' ? 'rim' : 'foot', index / count);
@@ -101,20 +114,30 @@ function stackWords(part: Part, lines: WallLines, band: number): Mark[] {
   return [{ kind: 'words', at: between(foot, rim, 0.14), text: `stands on seam ${below}` }];
 }
 
+/** Two lines nearer than this are one (mm). */
+const ONE_LINE = 0.5;
+
+/** The marks of a part without a middle line on which a place is marked: two lines would compete. */
+function unhidden(marks: readonly Mark[], added: readonly Mark[]): Mark[] {
+  const near = (a: readonly [number, number], b: readonly [number, number]) => Math.hypot(a[0] - b[0], a[1] - b[1]) < ONE_LINE; // prettier-ignore
+  return marks.filter((mark) => {
+    if (mark.kind !== 'line' || mark.name !== 'centre') return true;
+    return !added.some((other) => other.kind === 'line' && other.name === 'place' && near(other.from, mark.from) && near(other.to, mark.to)); // prettier-ignore
+  });
+}
+
 /**
  * The parts with what the design wants marked on its wall: equal panels to the true taper, places of handles and spouts,
  * repeats of a texture, a line of text, and on a stack where each band stands on the one below.
  */
-export function markedParts(target: Target, { parts, placeAt, numbers, panels }: DevelopedForm): Part[] {
+export function markedParts(target: Target, { parts, placeAt, shareAt, numbers, panels }: DevelopedForm): Part[] {
   const { marks = {}, seam, form } = target;
   if (panels) return parts.map((part) => (part.id === 'base' ? withFeet(part, target) : withPanelMarks(part, panels, target))); // prettier-ignore
   const walls = parts.filter(({ id }) => id.startsWith('wall'));
   const girth = Math.max(numbers.wrapLength ?? 0, numbers.girthRim ?? 0, ...(numbers.bands ?? []).map((band) => band.girthRim)); // prettier-ignore
   return parts.map((part) => {
     const index = walls.indexOf(part);
-    // A lofted wall is turned over whole, and its lap with it.
-    const lapAt = form.kind === 'loft' && part.faceUp === 'inside' ? 'left' : 'right';
-    const lines = index < 0 ? null : wallLines(part, seam, lapAt);
+    const lines = index < 0 ? null : wallLines(part);
     if (part.id === 'base') return withFeet(part, target);
     if (!lines) return part;
     const band = form.kind === 'stack' ? index : 0;
@@ -123,7 +146,7 @@ export function markedParts(target: Target, { parts, placeAt, numbers, panels }:
     if (form.kind === 'stack' && seam.panels === 1) added.push(...stackWords(part, lines, band));
     if (marks.panels) {
       const count = panelCount(marks.panels, girth, seam.panels);
-      added.push(...panelLines(lines, count / seam.panels));
+      added.push(...(shareAt ? sharedLines(lines, count, index, shareAt) : panelLines(lines, count / seam.panels)));
     }
     for (const { kind, at } of placesOf(target)) {
       const place = placeAt ? placeAt(at) : roundPlace(at, band, seam.panels);
@@ -132,11 +155,11 @@ export function markedParts(target: Target, { parts, placeAt, numbers, panels }:
       added.push(...placeMarks(lines, place, kind, note));
       if (kind === 'handle') added.push(...endMarks(lines, place, target, band));
     }
-    if (marks.repeat) added.push(...repeatTicks(part, lines, target, marks.repeat));
+    if (marks.repeat) added.push(...repeatTicks(part, lines, marks.repeat));
     if (marks.text && index === 0) {
       const box = bounds(part.outline);
       added.push({ kind: 'words', at: between(lines.at('foot', 0.5), lines.at('rim', 0.5), Math.min(0.2, 12 / (box.maxY - box.minY) + 0.08)), text: marks.text }); // prettier-ignore
     }
-    return added.length > 0 ? { ...part, marks: [...part.marks, ...added] } : part;
+    return added.length > 0 ? { ...part, marks: [...unhidden(part.marks, added), ...added] } : part;
   });
 }

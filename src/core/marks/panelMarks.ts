@@ -165,6 +165,17 @@ function endTicks({ panel, foot, rim }: PanelPlace, target: Target): Mark[] {
   });
 }
 
+/** Slant of each side of a groove: that of the strip's own ends (degrees). */
+const mitreOf = (strip: readonly LaidPanel[]) => Math.abs(strip[0]?.leans.left ?? 0);
+
+/** How the grooves between the panels of a strip are cut, beside the first of them. The outer skin stays whole. */
+function grooveWords(panel: LaidPanel, mitre: number, faceUp: Part['faceUp']): Mark {
+  const face = faceUp === 'inside' ? '' : ' on the other face';
+  const y = 0.5 * panel.slant;
+  const text = `V-grooves${face}: ${(2 * mitre).toFixed(1)}°, ${mitre.toFixed(1)}° to each side`;
+  return { kind: 'words', at: panel.place([0, y]), text };
+}
+
 /** The part of flat panels with its lines, letters, and what the design wants marked on it. */
 export function withPanelMarks(part: Part, panels: readonly LaidPanel[], target: Target): Part {
   const own = panels.filter((panel) => panel.part === part.id);
@@ -193,6 +204,7 @@ export function withPanelMarks(part: Part, panels: readonly LaidPanel[], target:
     added.push(...placeMarks(place, `${place.kind}${onWhich(part, place.copies, !named)}`, row));
     if (place.kind === 'handle') added.push(...endTicks(place.at, target));
   }
+  if (strip && own.length > 1) added.push(grooveWords(own[1] as LaidPanel, mitreOf(own), part.faceUp));
   if (marks.repeat) for (const panel of drawn) added.push(...ticks(panel, marks.repeat));
   if (text) {
     const { low, high } = heightsUp(front);

@@ -1,6 +1,5 @@
 import type { LaidPanel } from '../part/laidPanel.ts';
 import { isWall, type Part } from '../part/part.ts';
-import type { Seam } from '../seam/seam.ts';
 import { wallLines } from './wallLines.ts';
 
 /** How often a stamp or texture of a width fits along one edge of the wall as it lies. Lengths wet mm. */
@@ -23,19 +22,14 @@ export function fitting(length: number, width: number): Pick<Repeat, 'count' | '
  * The whole repeats of a width (mm) nearest to each edge of the wall; foot and rim of a taper have numbers of their own,
  * and on flat panels each panel has, over its outer face.
  */
-export function repeatsOf(
-  parts: readonly Part[],
-  seam: Seam,
-  width: number,
-  panels: readonly LaidPanel[] = [],
-): Repeat[] {
+export function repeatsOf(parts: readonly Part[], width: number, panels: readonly LaidPanel[] = []): Repeat[] {
   const along = (part: string, lines: { readonly foot: number; readonly rim: number }) =>
     (['rim', 'foot'] as const).map((edge): Repeat => {
       const length = lines[edge];
       return { part, edge, length, ...fitting(length, width) };
     });
   return parts.filter(isWall).flatMap((part) => {
-    const lines = panels.find((panel) => panel.part === part.id) ?? wallLines(part, seam);
+    const lines = panels.find((panel) => panel.part === part.id) ?? wallLines(part);
     return lines ? along(part.id, lines) : [];
   });
 }

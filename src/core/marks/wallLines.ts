@@ -1,6 +1,5 @@
 import { Stretch } from '../outline/stretch.ts';
 import type { Part } from '../part/part.ts';
-import { seamAllowance, type Seam } from '../seam/seam.ts';
 
 /** Foot and rim of a wall's flat part as they lie, from the left, without what the seam adds. Lengths mm. */
 export interface WallLines {
@@ -10,11 +9,8 @@ export interface WallLines {
   readonly at: (edge: 'foot' | 'rim', fraction: number) => readonly [number, number];
 }
 
-/**
- * The edges of a wall's part between its two ends, or null for a part that has no single foot and rim.
- * @param lapAt the end at which the seam adds to the part as it lies
- */
-export function wallLines(part: Part, seam: Seam, lapAt: 'left' | 'right' = 'right'): WallLines | null {
+/** The edges of a wall's part between its two ends, or null for a part that has no single foot and rim. */
+export function wallLines(part: Part): WallLines | null {
   const find = (edge: 'foot' | 'rim'): Stretch | null => {
     const found = part.leans.filter((lean) => lean.edge === edge);
     const [only] = found;
@@ -22,13 +18,13 @@ export function wallLines(part: Part, seam: Seam, lapAt: 'left' | 'right' = 'rig
   };
   const [foot, rim] = [find('foot'), find('rim')];
   if (!foot || !rim) return null;
-  const { added } = seamAllowance(seam, part.thickness);
-  // Of a wall cut in place, half of what is added stands at either end.
-  const before = seam.kind === 'cut-in-place' ? added / 2 : lapAt === 'left' ? added : 0;
-  const bare = { foot: foot.length - added, rim: rim.length - added };
+  const none = { left: 0, right: 0 };
+  const added = part.added ?? { foot: none, rim: none };
+  const bareOf = (edge: 'foot' | 'rim', length: number) => length - added[edge].left - added[edge].right;
+  const bare = { foot: bareOf('foot', foot.length), rim: bareOf('rim', rim.length) };
   const at: WallLines['at'] = (edge, fraction) => {
     // Going round anticlockwise runs to the right with the outside up, and to the left with the inside up.
-    const along = before + (part.faceUp === 'outside' ? fraction : 1 - fraction) * bare[edge];
+    const along = added[edge].left + (part.faceUp === 'outside' ? fraction : 1 - fraction) * bare[edge];
     return edge === 'foot' ? foot.pointAt(along) : rim.pointAt(rim.length - along);
   };
   return { ...bare, at };

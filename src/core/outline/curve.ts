@@ -1,4 +1,5 @@
 import { once, POINT_TOLERANCE } from '../numbers.ts';
+import { forward } from './forward.ts';
 import { pointsAt, stationsAround, UNROLL_STATIONS, type Station } from './stations.ts';
 import { type Support } from './support.ts';
 import type { Outline, Vertex } from './outline.ts';
@@ -69,5 +70,7 @@ export const planOutline = once((shape: Support): Outline => {
   // From between two flat edges, so that none of them is cut in two.
   const [first = 0, second = first] = shape.flats;
   const stations = stationsAround(shape, 2 * ARCS, (first + second) / 2);
-  return arcsThrough(pointsAt(shape, stations), stations, 2);
+  // Between outlines of two kinds a flat edge may turn over by a hair.
+  const tangents = stations.map(({ phi }): Point => [-Math.sin(phi), Math.cos(phi)]);
+  return arcsThrough(forward(pointsAt(shape, stations), tangents), stations, 2);
 });

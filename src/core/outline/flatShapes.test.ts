@@ -9,7 +9,7 @@ describe('sectorOutline', () => {
     ['a shallow one', 281, 281.5, 119],
     ['nearly a whole disc', 60, 500, 71],
   ])('of %s keeps both arcs, the slant and the area', (_, foot, rim, slant) => {
-    const outline = sectorOutline({ foot, rim, slant, added: 0 });
+    const outline = sectorOutline({ foot, rim, slant, left: 0, right: 0 });
     expect(validateOutline(outline)).toEqual([]);
     expect([0, 1, 2, 3].map((edge) => edgeAt(outline, edge).length)).toEqual(
       [foot, slant, rim, slant].map((length) => expect.closeTo(length, 6)),
@@ -19,21 +19,21 @@ describe('sectorOutline', () => {
   });
 
   it('runs into a rectangle without a jump as the growth goes to nothing', () => {
-    const plain = bounds(sectorOutline({ foot: 281, rim: 281, slant: 119, added: 0 }));
+    const plain = bounds(sectorOutline({ foot: 281, rim: 281, slant: 119, left: 0, right: 0 }));
     for (const growth of [1e-15, 1e-12, 1e-9, 1e-6, 1e-4]) {
-      const box = bounds(sectorOutline({ foot: 281, rim: 281 + growth, slant: 119, added: 0 }));
+      const box = bounds(sectorOutline({ foot: 281, rim: 281 + growth, slant: 119, left: 0, right: 0 }));
       for (const key of ['minX', 'minY', 'maxX', 'maxY'] as const) expect(box[key]).toBeCloseTo(plain[key], 3);
     }
   });
 
   it('draws an arc of a kilometre as a line', () => {
-    const nearly = sectorOutline({ foot: 281, rim: 281.02, slant: 119, added: 0 });
+    const nearly = sectorOutline({ foot: 281, rim: 281.02, slant: 119, left: 0, right: 0 });
     expect(nearly.every(([, , bulge]) => bulge === 0)).toBe(true);
   });
 
   it('adds a lap as a strip of even width', () => {
-    const lapped = sectorOutline({ foot: 270, rim: 400, slant: 100, added: 10 });
-    const plain = sectorOutline({ foot: 270, rim: 400, slant: 100, added: 0 });
+    const lapped = sectorOutline({ foot: 270, rim: 400, slant: 100, left: 0, right: 10 });
+    const plain = sectorOutline({ foot: 270, rim: 400, slant: 100, left: 0, right: 0 });
     expect(area(lapped) - area(plain)).toBeGreaterThan(0.97 * 10 * 100);
     expect(area(lapped) - area(plain)).toBeLessThan(1.03 * 10 * 100);
     const [a, b] = [lapped[1], lapped[2]] as [readonly number[], readonly number[]];

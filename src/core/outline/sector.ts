@@ -9,8 +9,9 @@ export interface Sector {
   readonly rim: number;
   /** Distance from foot to rim along the wall. */
   readonly slant: number;
-  /** Width of a strip added along the right end, parallel to it. */
-  readonly added: number;
+  /** Widths of the strips added along the left and the right end, parallel to them; negative: taken off. */
+  readonly left: number;
+  readonly right: number;
 }
 
 /** An arc of the sector: its left and right end, and the bulge from left to right. */
@@ -24,13 +25,14 @@ interface Arc {
  * One arc of the sector about the axis x = 0. `height` is where its middle lies; `curl` is 1 when the arcs' centre lies
  * below (a flare) and -1 above. The length may be a little of a very large circle: nothing is divided by a small angle.
  */
-function arcOf(length: number, radius: number, height: number, curl: 1 | -1, added: number): Arc {
+function arcOf(length: number, radius: number, height: number, curl: 1 | -1, { left, right }: Sector): Arc {
   const half = length / radius / 2;
-  const end = half + Math.asin(Math.min(1, added / radius));
+  const reach = (added: number) => half + Math.asin(Math.max(-1, Math.min(1, added / radius)));
+  const [start, end] = [reach(left), reach(right)];
   const at = (angle: number) =>
     [radius * Math.sin(angle), height - curl * 2 * radius * Math.sin(angle / 2) ** 2] as const;
-  const bulge = radius >= STRAIGHT_RADIUS ? 0 : -curl * Math.tan((half + end) / 4);
-  return { left: at(-half), right: at(end), bulge };
+  const bulge = radius >= STRAIGHT_RADIUS ? 0 : -curl * Math.tan((start + end) / 4);
+  return { left: at(-start), right: at(end), bulge };
 }
 
 /**
@@ -38,17 +40,34 @@ function arcOf(length: number, radius: number, height: number, curl: 1 | -1, add
  * left foot corner first. With both arcs growing alike it runs smoothly into a rectangle; arcs of a radius of
  * {@link STRAIGHT_RADIUS} and more are straight lines.
  */
-export function sectorOutline({ foot, rim, slant, added }: Sector): Outline {
+export function sectorOutline(sector: Sector): Outline {
+  const { foot, rim, slant, left, right } = sector;
   const growth = rim - foot;
   const curl = growth >= 0 ? 1 : -1;
   const sweep = Math.abs(growth) / slant;
-  if (sweep < ANGLE_TOLERANCE) return moved(rectangle(foot + added, slant), -foot / 2, 0);
-  const footArc = arcOf(foot, foot / sweep, 0, curl, added);
-  const rimArc = arcOf(rim, rim / sweep, slant, curl, added);
+  if (sweep < ANGLE_TOLERANCE) return moved(rectangle(foot + left + right, slant), -foot / 2 - left, 0);
+  const footArc = arcOf(foot, foot / sweep, 0, curl, sector);
+  const rimArc = arcOf(rim, rim / sweep, slant, curl, sector);
   return [
     [...footArc.left, footArc.bulge],
     [...footArc.right, 0],
     [...rimArc.right, -rimArc.bulge],
     [...rimArc.left, 0],
   ];
+}
+
+/** How much of the arcs the strips at both ends take (mm): a strip as wide as `left` takes a little more of a tight arc. */
+export function sectorEnds({ foot, rim, slant, left, right }: Sector) {
+  const sweep = Math.abs(rim - foot) / slant;
+  const along = (length: number) => {
+    const radius = length / sweep;
+    const taken = (strip: number) => (sweep < ANGLE_TOLERANCE || radius >= STRAIGHT_RADIUS ? strip : radius * Math.asin(strip / radius)); // prettier-ignore
+    return { left: taken(left), right: taken(right) };
+  };
+  return { foot: along(foot), rim: along(rim) };
+}
+
+/** Area of a ring sector (mm2): the mean of both arcs times the slant, also where it runs over itself past a full turn. */
+export function sectorArea({ foot, rim, slant, left, right }: Sector): number {
+  return ((foot + rim) / 2 + left + right) * slant;
 }

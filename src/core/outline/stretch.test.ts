@@ -7,7 +7,7 @@ import { halfway, Stretch } from './stretch.ts';
 
 const OUTLINES: readonly (readonly [string, Outline])[] = [
   ['a rectangle', rectangle(120, 45)],
-  ['a sector', sectorOutline({ foot: 200, rim: 300, slant: 98, added: 0 })],
+  ['a sector', sectorOutline({ foot: 200, rim: 300, slant: 98, left: 0, right: 0 })],
   ['an oval', planOutline(supportOf({ kind: 'ellipse', length: 140, width: 80 }))],
 ];
 

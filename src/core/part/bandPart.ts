@@ -1,7 +1,7 @@
 import { radians } from '../numbers.ts';
-import { area, bounds, moved, type Outline } from '../outline/outline.ts';
-import { sectorOutline } from '../outline/sector.ts';
-import { seamAllowance, type Seam } from '../seam/seam.ts';
+import { bounds, moved, type Outline } from '../outline/outline.ts';
+import { sectorArea, sectorEnds, sectorOutline, type Sector } from '../outline/sector.ts';
+import { seamAllowance, seamEnds, type Seam, type SeamEnds } from '../seam/seam.ts';
 import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
 import type { Mark, Part } from './part.ts';
 import { seamLetter } from './seamLetter.ts';
@@ -23,57 +23,84 @@ export interface Band {
   readonly faceUp: Face;
 }
 
-/** The band's sector on the surface `rise` mm above the neutral one as it lies, leans given as they are seen there. */
-function layer(band: Band, rise: number, leans: { foot: number; rim: number; added: number }): Outline {
+/** Leans of foot and rim as they are seen on a layer, and what stands at its ends (mm). */
+interface LayerEdges {
+  readonly foot: number;
+  readonly rim: number;
+  readonly ends: SeamEnds;
+}
+
+/** The band's sector on the surface `rise` mm above the neutral one as it lies. */
+function sectorOf(band: Band, rise: number, { foot: footLean, rim: rimLean, ends }: LayerEdges): Sector {
   const { seam, slant } = band;
-  const footInset = rise * Math.tan(radians(leans.foot));
-  const rimInset = rise * Math.tan(radians(leans.rim));
+  const footInset = rise * Math.tan(radians(footLean));
+  const rimInset = rise * Math.tan(radians(rimLean));
   const growth = (band.girthRim - band.girthFoot) / seam.panels / slant;
   const foot = band.girthFoot / seam.panels;
-  const outline = sectorOutline({
+  return {
     foot: foot + growth * footInset,
     rim: foot + growth * (slant - rimInset),
     slant: slant - footInset - rimInset,
-    added: leans.added,
-  });
-  // All layers keep the middle of the neutral foot at (0, 0).
-  return moved(outline, 0, footInset);
+    ...ends,
+  };
+}
+
+/** That sector's outline: all layers keep the middle of the neutral foot at (0, 0). */
+function layer(band: Band, rise: number, edges: LayerEdges): Outline {
+  return moved(sectorOutline(sectorOf(band, rise, edges)), 0, rise * Math.tan(radians(edges.foot)));
 }
 
 /** Centre line, seam letters, and on a straight wall the ends of a lap. `centre` is the middle of the traced foot and rim. */
-function bandMarks(outline: Outline, band: Band, centre: { x: number; foot: number; rim: number }): Mark[] {
+function bandMarks(
+  outline: Outline,
+  band: Band,
+  inner: Outline,
+  centre: { x: number; foot: number; rim: number },
+): Mark[] {
   const { x, foot, rim } = centre;
   const middle = [x, (foot + rim) / 2] as const;
   return [
     { kind: 'line', name: 'centre', from: [x, foot], to: [x, rim] },
     seamLetter(outline, { rim: 3, foot: 0 }, middle, band.letter),
     seamLetter(outline, { rim: 2, foot: 1 }, middle, band.letter),
-    ...lapMarks(outline, band),
+    ...lapMarks(band, inner),
   ];
 }
 
-function lapMarks(outline: Outline, { seam, girthFoot, girthRim }: Band): Mark[] {
-  const lapped = (seam.kind === 'lap' || seam.kind === 'half-lap') && seam.overlap > 0;
-  if (!lapped || girthFoot !== girthRim) return [];
-  const { minX, minY, maxX, maxY } = bounds(outline);
-  return [minX + seam.overlap, maxX - seam.overlap].map((x) => ({
-    kind: 'line',
-    name: 'overlap',
-    from: [x, minY],
-    to: [x, maxY],
-  }));
+/** Lines as far within both ends as a lap is wide: up to one of them the other end is laid over. */
+function lapMarks(band: Band, inner: Outline): Mark[] {
+  const lapped = (band.seam.kind === 'lap' || band.seam.kind === 'half-lap') && band.seam.overlap > 0;
+  if (!lapped) return [];
+  const [lowLeft, lowRight, highRight, highLeft] = inner.map(([x, y]) => [x, y] as const) as [
+    Point,
+    Point,
+    Point,
+    Point,
+  ];
+  return [
+    { kind: 'line', name: 'overlap', from: lowLeft, to: highLeft },
+    { kind: 'line', name: 'overlap', from: lowRight, to: highRight },
+  ];
 }
+
+type Point = readonly [number, number];
 
 /** The flat part of a conical band as it lies with `faceUp` up: a ring sector with its foot towards smaller y. */
 export function bandPart(band: Band): Part {
   const { thickness: t, neutralFraction: k, faceUp, seam } = band;
   const allowance = seamAllowance(seam, t);
   const seen = (lean: number) => (faceUp === 'inside' ? lean : turnedLean(lean));
-  const leans = { foot: seen(band.footLean), rim: seen(band.rimLean), added: allowance.added };
+  const ends = seamEnds(seam, t, faceUp);
+  const leans = { foot: seen(band.footLean), rim: seen(band.rimLean), ends };
   const up = faceUp === 'inside' ? k * t : (1 - k) * t;
   const traced = layer(band, up, leans);
-  const middle = layer(band, up - t / 2, leans);
-  const hidden = layer(band, up - t, leans);
+  // Both ends slant the same way through the slab, each square to itself: one spreads as the other tucks.
+  const { run } = allowance;
+  const hidden = layer(band, up - t, { ...leans, ends: { left: ends.left - run, right: ends.right + run } });
+  const { left, right } = ends;
+  const overlap = left + right;
+  const inner = layer(band, up, { ...leans, ends: { left: left - overlap, right: right - overlap } });
+  const areaAt = (rise: number) => sectorArea(sectorOf(band, rise, leans));
   const [dx, dy] = [-(bounds(traced).minX), -(bounds(traced).minY)]; // prettier-ignore
   const outline = moved(traced, dx, dy);
   const lean = (edge: Lean['edge'], from: number, to: number, angle: number): Lean => ({
@@ -91,18 +118,19 @@ export function bandPart(band: Band): Part {
     thickness: t,
     faceUp,
     outline,
-    underside: moved(hidden, dx + allowance.run, dy),
+    underside: moved(hidden, dx, dy),
     leans: [
       lean('foot', 0, 1, leans.foot),
       lean('right', 1, 2, allowance.lean),
       lean('rim', 2, 3, leans.rim),
       lean('left', 3, 0, turnedLean(allowance.lean)),
     ],
-    marks: bandMarks(outline, band, {
+    marks: bandMarks(outline, band, moved(inner, dx, dy), {
       x: dx,
       foot: dy + up * Math.tan(radians(leans.foot)),
       rim: dy + band.slant - up * Math.tan(radians(leans.rim)),
     }),
-    volume: (t * (area(traced) + 4 * area(middle) + area(hidden))) / 6 - thinned,
+    ...(overlap > 0 && { added: sectorEnds(sectorOf(band, up, leans)) }),
+    volume: (t * (areaAt(up) + 4 * areaAt(up - t / 2) + areaAt(up - t))) / 6 - thinned,
   };
 }

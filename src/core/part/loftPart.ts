@@ -1,11 +1,13 @@
 import { degrees, radians } from '../numbers.ts';
 import { arcsThrough } from '../outline/curve.ts';
+import { forward } from '../outline/forward.ts';
 import { area, bounds, mirrored, moved, type Outline, type Vertex } from '../outline/outline.ts';
 import { halfway, Stretch } from '../outline/stretch.ts';
-import { seamAllowance, type Seam } from '../seam/seam.ts';
+import { seamAllowance, seamEnds, type Seam, type SeamEnds } from '../seam/seam.ts';
 import type { Station } from '../outline/stations.ts';
 import { slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../wall/loft.ts';
 import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
+import { ended, perMm, reversed, type End } from './loftEnds.ts';
 import type { Mark, Part } from './part.ts';
 import { seamLetter } from './seamLetter.ts';
 
@@ -83,26 +85,20 @@ function slid(points: readonly Point[], by: readonly Point[], rise: number): Poi
 }
 
 /** The panel's outline on the surface `rise` mm outside the neutral one: level edges slide along the slope. */
-function layer(flat: UnrolledLoft, slides: Slides, rise: number, added: number): Layer {
-  const foot = slid(flat.foot, slides.foot, rise);
-  const rim = slid(flat.rim, slides.rim, rise);
-  const end = slides.tangents.at(-1) ?? [1, 0];
-  const [footEnd, rimEnd] = [foot.at(-1) as Point, rim.at(-1) as Point];
-  const ruling = [rimEnd[0] - footEnd[0], rimEnd[1] - footEnd[1]] as const;
-  const across = Math.abs(end[0] * ruling[1] - end[1] * ruling[0]) / Math.hypot(...ruling);
-  const over = (point: Point): Vertex => [
-    point[0] + (end[0] * added) / across,
-    point[1] + (end[1] * added) / across,
-    0,
-  ];
-  const back = arcsThrough([...rim].reverse(), [...flat.stations].reverse());
-  const along = arcsThrough(foot, flat.stations);
-  const outline: Outline = [
-    ...along,
-    ...(added > 0 ? [[...footEnd, 0] as const, over(footEnd), over(rimEnd)] : [[...footEnd, 0] as const]),
-    ...back,
-    [...(rim[0] as Point), 0],
-  ];
+function layer(flat: UnrolledLoft, slides: Slides, rise: number, added: { start: number; end: number }): Layer {
+  const { stations } = flat;
+  const lines = {
+    foot: forward(slid(flat.foot, slides.foot, rise), slides.tangents),
+    rim: forward(slid(flat.rim, slides.rim, rise), slides.tangents),
+  };
+  const first = slides.tangents[0] ?? [1, 0];
+  const start: End = { ruling: [lines.foot[0] as Point, lines.rim[0] as Point], out: [-first[0], -first[1]], by: added.start }; // prettier-ignore
+  const end: End = { ruling: [lines.foot.at(-1) as Point, lines.rim.at(-1) as Point], out: slides.tangents.at(-1) ?? [1, 0], by: added.end }; // prettier-ignore
+  const within = (points: readonly Point[]) => reversed(ended(reversed(ended({ points, stations }, end)), start));
+  const [foot, rim] = [within(lines.foot), reversed(within(lines.rim))];
+  const along = arcsThrough(foot.points, foot.stations);
+  const back = arcsThrough(rim.points, rim.stations);
+  const outline: Outline = [...along, [...(foot.points.at(-1) as Point), 0], ...back, [...(rim.points.at(-1) as Point), 0]]; // prettier-ignore
   return { outline, footCount: along.length };
 }
 
@@ -201,36 +197,50 @@ function leanMarks(edge: { outline: Outline; from: number; to: number; leans: re
   });
 }
 
+/** What a seam adds to foot and rim at both ends as they lie (mm). */
+function endsAlong({ foot, rim }: UnrolledLoft, { tangents }: Slides, added: SeamEnds, faceUp: Face): Part['added'] {
+  const per = (index: number) => perMm({ ruling: [foot.at(index) as Point, rim.at(index) as Point], out: tangents.at(index) ?? [1, 0] }); // prettier-ignore
+  const [left, right] = faceUp === 'inside' ? [per(-1), per(0)] : [per(0), per(-1)];
+  const ends = { left: added.left * left, right: added.right * right };
+  return { foot: ends, rim: ends };
+}
+
 /** A flat part of a lofted wall, and its neutral surface unrolled. */
 export interface LoftedPart {
   readonly part: Part;
   readonly flat: UnrolledLoft;
+  /** Foot and rim of the face that lies up, without what the seam adds, by the stations of `flat` (mm). */
+  readonly traced: { readonly foot: readonly Point[]; readonly rim: readonly Point[] };
 }
 
 /** The flat part of a lofted wall as it lies with `faceUp` up, foot towards smaller y. */
 export function loftPart(panel: LoftPanel): LoftedPart {
   const { wall, neutralFraction: k, faceUp, seam } = panel;
   const t = wall.thickness;
-  const { run, added, lean: ends } = seamAllowance(seam, t);
+  const { run, lean: ends } = seamAllowance(seam, t);
+  const added = seamEnds(seam, t, faceUp);
   const { from, to, start, sweep } = panel;
   const flat = unrollLoft(wall, { from, to, depth: (1 - k) * t, start, sweep });
   const footEnd = flat.foot.at(-1) as Point;
   const tilt = Math.atan2(footEnd[1], footEnd[0]);
   const slides = slidesOf(panel, flat);
   const turnedOver = (outline: Outline) => (faceUp === 'inside' ? mirrored(outline) : outline);
-  const layerAt = (rise: number): Layer => {
-    const { outline, footCount } = layer(flat, slides, rise, added);
+  // Turned over, the start of the panel lies to the right.
+  const atEnds = ({ left, right }: SeamEnds) => (faceUp === 'inside' ? { start: right, end: left } : { start: left, end: right }); // prettier-ignore
+  const layerAt = (rise: number, slant = 0): Layer => {
+    const { outline, footCount } = layer(flat, slides, rise, atEnds({ left: added.left - slant, right: added.right + slant })); // prettier-ignore
     return { outline: turnedOver(levelled(outline, tilt)), footCount };
   };
   const [inner, middle, outer] = [layerAt(-k * t), layerAt((0.5 - k) * t), layerAt((1 - k) * t)] as const;
-  const [traced, hidden] = faceUp === 'inside' ? [inner, outer] : [outer, inner];
+  const traced = faceUp === 'inside' ? inner : outer;
+  // Both ends slant the same way through the slab, each square to itself.
+  const hidden = layerAt(faceUp === 'inside' ? (1 - k) * t : -k * t, run);
   const box = bounds(traced.outline);
   const outline = moved(traced.outline, -box.minX, -box.minY);
-  // Vertices of the foot come first; turned over, the same count stands at the end, and the lap at the other end.
+  // Vertices of the foot come first; turned over, the same count stands at the end.
   const count = outline.length;
   const { footCount } = traced;
-  const lap = added > 0 ? 1 : 0;
-  const [footFrom, footTo] = faceUp === 'inside' ? [count - footCount - lap, 0] : [0, footCount + lap];
+  const [footFrom, footTo] = faceUp === 'inside' ? [count - footCount, 0] : [0, footCount];
   const sign = faceUp === 'inside' ? 1 : -1;
   const rimLeans: number[] = [];
   const footLeans: number[] = [];
@@ -246,7 +256,7 @@ export function loftPart(panel: LoftPanel): LoftedPart {
     thickness: t,
     faceUp,
     outline,
-    underside: moved(hidden.outline, run - box.minX, -box.minY),
+    underside: moved(hidden.outline, -box.minX, -box.minY),
     leans: [
       edgeLean('foot', footFrom, footTo, footLeans),
       { edge: 'right', from: footTo, to: footTo + 1, lean: ends, word: leanWord(ends) },
@@ -268,7 +278,9 @@ export function loftPart(panel: LoftPanel): LoftedPart {
         leans: leansAlong(flat.rim, rimLeans, faceUp === 'outside'),
       }),
     ],
+    ...(added.left + added.right > 0 && { added: endsAlong(flat, slides, added, faceUp) }),
     volume: (t * (area(inner.outline) + 4 * area(middle.outline) + area(outer.outline))) / 6,
   };
-  return { part, flat };
+  const rise = faceUp === 'inside' ? -k * t : (1 - k) * t;
+  return { part, flat, traced: { foot: slid(flat.foot, slides.foot, rise), rim: slid(flat.rim, slides.rim, rise) } };
 }

@@ -1,5 +1,6 @@
 import { bounds, validateOutline, type Outline } from '../outline/outline.ts';
 import { halfway } from '../outline/stretch.ts';
+import type { SeamEnds } from '../seam/seam.ts';
 import type { Face, Lean } from './lean.ts';
 
 /** A line or a word on the flat part, not cut. Coordinates in mm in the part's own frame. */
@@ -37,6 +38,8 @@ export interface Part {
   readonly underside: Outline;
   readonly leans: readonly Lean[];
   readonly marks: readonly Mark[];
+  /** How much of its foot and of its rim is a seam's overlap or spare, at the left and the right end (mm). */
+  readonly added?: { readonly foot: SeamEnds; readonly rim: SeamEnds };
   /** Volume of the flat part (mm3). */
   readonly volume: number;
 }

@@ -1,4 +1,5 @@
 import { firedLength, wetLength } from '../clay/shrinkage.ts';
+import { footLetter, placeFeet } from '../bentSheet/placeFeet.ts';
 import { feetPart, feetPlaces } from '../feet/feet.ts';
 import { PULLED_RESERVE, type Handle } from '../handle/handle.ts';
 import { handleCurve, type HandleCurve, type HandleWall } from '../handle/handleCurve.ts';
@@ -29,7 +30,7 @@ export interface MadeHandle {
 
 /** A lump that is not rolled into a slab: what one is weighed as (mm3) and, when it has been drawn out, how long it is (mm). */
 export interface Lump {
-  readonly id: 'pulled-handle';
+  readonly id: 'pulled-handle' | 'sheet-foot';
   readonly name: string;
   readonly count: number;
   readonly volume: number;
@@ -163,6 +164,13 @@ export const additionsOf = once((target: Target): Additions => {
       lumps.push({ id: 'pulled-handle', name: 'Pulled handle', count, volume: PULLED_RESERVE * made.volume, length: made.cut }); // prettier-ignore
     }
   }
+  const { form } = target;
+  const standingFeet = form.kind === 'sheet' ? (placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet ?? []) : []; // prettier-ignore
+  standingFeet.forEach(({ length }, index) => {
+    const across = wet(form.kind === 'sheet' ? (form.feet?.diameter ?? 0) : 0);
+    const volume = (Math.PI / 4) * across * across * wet(length);
+    lumps.push({ id: 'sheet-foot', name: `Foot ${footLetter(index)}`, count: 1, volume, length: wet(length) });
+  });
   if (feet) parts.push(feetPart(feet.count, wet(feet.diameter), feet.thickness, slab.faceUp));
   return {
     handle: made,

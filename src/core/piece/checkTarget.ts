@@ -77,8 +77,8 @@ function optionalRanges({ fit, marks, belly }: Target): Ranged[] {
     ...given('fit.shelf', fit?.shelf, SIZE),
     ...given('fit.clearance', fit?.clearance, CORNER),
     ...given('marks.panels.count', panels && 'count' in panels ? panels.count : undefined, LIMITS.wallPanels),
-    ...given('marks.panels.width', panels && 'width' in panels ? panels.width : undefined, SIZE),
-    ...given('marks.repeat', marks?.repeat, SIZE),
+    ...given('marks.panels.width', panels && 'width' in panels ? panels.width : undefined, LIMITS.panelWidth),
+    ...given('marks.repeat', marks?.repeat, LIMITS.repeat),
     ...(marks?.places ?? []).map(({ at }, index): Ranged => [`marks.places.${index}.at`, at, TURN]),
     ...(typeof belly === 'object'
       ? [...given('belly.diameter', belly.diameter, SIZE), ...given('belly.at', belly.at, SIZE)]

@@ -6,11 +6,13 @@ import { onDemand } from '../numbers.ts';
 import { layBlank, type Blank } from '../mould/blank.ts';
 import { blankFigures, type BlankFigures } from '../mould/blankFigures.ts';
 import { withProposal } from '../mould/proposeDarts.ts';
+import { standingVolume } from '../bentSheet/bentSheet.ts';
 import { keptArea } from '../mould/blankPart.ts';
 import { isDraped } from '../mould/draped.ts';
 import { markedParts } from '../marks/marks.ts';
 import { repeatsOf, type Repeat } from '../marks/repeats.ts';
 import type { Part } from '../part/part.ts';
+import type { Seam } from '../seam/seam.ts';
 import { slabsNeeded, type SlabNeeded } from '../slab/slabNeeded.ts';
 import { writePhrase } from '../units/phrase.ts';
 import { additionsOf, type Additions, type Lump } from './additions.ts';
@@ -41,10 +43,26 @@ function weighed({ volume, ...lump }: Lump, wetDensity: number): WeighedLump {
   return { ...lump, mass: (volume / 1000) * wetDensity };
 }
 
-/** What is trimmed off a blank once it lies on its mould (mm3): its margin. */
+const volumeOf = (parts: readonly Part[]) => parts.reduce((sum, part) => sum + part.count * part.volume, 0);
+
+/** The same piece without what is cut away after it has been joined: the trim of its base, the spare of a wall cut in place. */
+function untrimmed(target: Target): Target | null {
+  const { base, seam } = target;
+  if (base.trim === 0 && seam.kind !== 'cut-in-place') return null;
+  const bare: Seam = seam.kind === 'cut-in-place' ? { kind: 'butt', panels: seam.panels } : seam;
+  return { ...target, base: { ...base, trim: 0 }, seam: bare };
+}
+
+/**
+ * What is cut away once the piece is formed (mm3): the margin of a blank, the trim of a base, the spare of a wall; and what a
+ * bent sheet loses or gains where its neutral surface does not lie in its middle, since its weight is that of what stands.
+ */
 function trimmedOf(target: Target, { blank, parts }: DevelopedForm): number {
-  if (!blank || !isDraped(target)) return 0;
-  return parts.reduce((sum, part) => sum + part.count * part.volume, 0) - keptArea(target, blank) * target.slab.wall;
+  if (blank && isDraped(target)) return volumeOf(parts) - keptArea(target, blank) * target.slab.wall;
+  const { form, slab } = target;
+  if (form.kind === 'sheet') return volumeOf(parts) - standingVolume(form, slab.wall, slab.neutralFraction);
+  const bare = untrimmed(target);
+  return bare ? volumeOf(parts) - volumeOf(kindOf(bare).develop(bare).parts) : 0;
 }
 
 /** Figures of handle, feet and lid for the result. */
@@ -84,7 +102,7 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH, blank?: Bl
   if (faults.length > 0) throw new FaultError(faults);
   const form = blank !== undefined && isDraped(target) ? developDraped(target, blank) : kindOf(target).develop(target);
   const { numbers } = form;
-  const { marks, seam } = target;
+  const { marks } = target;
   const own = markedParts(target, form);
   const added = additionsOf(target);
   const parts = [...own, ...added.parts];
@@ -96,7 +114,7 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH, blank?: Bl
     numbers: { ...numbers, ...additionNumbers(target, added) },
     parts,
     ...(added.lumps.length > 0 && { lumps: added.lumps.map((lump) => weighed(lump, target.clay.wetDensity)) }),
-    ...(marks?.repeat && { repeats: repeatsOf(own, seam, marks.repeat, form.panels) }),
+    ...(marks?.repeat && { repeats: repeatsOf(own, marks.repeat, form.panels) }),
     ...(form.blank && { blank: blankFigures(form.blank) }),
     get slabs() {
       return slabs();

@@ -3,6 +3,7 @@ import { develop } from './develop.ts';
 import { targetsOfEveryKind } from './everyKind.test.helper.ts';
 import { reachOf } from './returnedLoft.test.helper.ts';
 import type { Target } from './target.ts';
+import { level, targetWith } from './targets.test.helper.ts';
 
 /** A piece of wall by the reach of its outer face at its foot and its rim towards a direction (wet mm). */
 interface Band {
@@ -87,5 +88,47 @@ describe('mass', () => {
       const wanted = (solid(target) / 1000) * target.clay.wetDensity;
       expect([target, Math.abs(finished.mass.wet / wanted - 1) < 1e-3]).toEqual([target, true]);
     }
+  });
+});
+
+describe('weights of the finished piece', () => {
+  const wet = (target: Target) => develop(target).finished.mass.wet;
+
+  it('leave out what is cut away: trim, spare, and never fall below nothing on a steep cone', () => {
+    const plain = targetWith({ seam: { kind: 'butt', panels: 1 } });
+    expect(wet({ ...plain, base: { join: 'under', trim: 12 } })).toBeCloseTo(wet(plain), 9);
+    expect(wet({ ...plain, seam: { kind: 'cut-in-place', margin: 15, panels: 1 } })).toBeCloseTo(wet(plain), 9);
+    const steep = level(
+      { kind: 'taper', rim: 400, foot: 160, height: 30 },
+      { base: { join: 'none', trim: 0 } as never },
+    );
+    const spare: Target = { ...steep, seam: { kind: 'cut-in-place', margin: 40, panels: 1 } };
+    expect(develop(spare).checks.find(({ code }) => code === 'sweep-over')?.level).toBe('stop');
+    expect(develop(spare).parts.every(({ volume }) => volume > 0)).toBe(true);
+    expect(wet(spare)).toBeCloseTo(wet({ ...steep, seam: { kind: 'butt', panels: 1 } }), 6);
+  });
+
+  it.each([0, 0.3, 0.5, 1])('of a bent sheet are those of the solid that stands, at a neutral fraction of %d', (k) => {
+    const outline = [[-60, -40, 0], [60, -40, 0], [60, 40, 0], [-60, 40, 0]] as const; // prettier-ignore
+    const form = { kind: 'sheet', outline, bend: { diameter: 80, angle: 0 } } as const;
+    const target: Target = { ...targetWith({ slab: { wall: 6, neutralFraction: k } }), form };
+    // A sector between two cylinders, as far round as its neutral surface is long.
+    const inner = 40;
+    const turn = 80 / (inner + 6 * k);
+    const volume = (120 * turn * ((inner + 6) ** 2 - inner ** 2)) / 2;
+    expect(wet(target)).toBeCloseTo((volume / 1000) * target.clay.wetDensity, 6);
+  });
+
+  it('and what is weighed out count the clay of a sheet’s feet', () => {
+    const outline = [[-60, -40, 0], [60, -40, 0], [60, 40, 0], [-60, 40, 0]] as const; // prettier-ignore
+    const form = { kind: 'sheet', outline, bend: { diameter: 140, angle: 0 } } as const;
+    const bare: Target = { ...targetWith(), form };
+    const footed: Target = { ...bare, form: { ...form, feet: { count: 3, height: 8, diameter: 14 } } };
+    const { lumps = [], finished, numbers } = develop(footed);
+    expect(lumps.map(({ name }) => name)).toEqual(['Foot A', 'Foot B', 'Foot C']);
+    const each = (numbers.footLengths ?? []).map((length) => (Math.PI / 4) * 14 ** 2 * length);
+    const clay = (each.reduce((sum, one) => sum + one, 0) / (1 - footed.clay.shrinkage) ** 3 / 1000) * footed.clay.wetDensity; // prettier-ignore
+    expect(finished.mass.wet - wet(bare)).toBeCloseTo(clay, 6);
+    expect(lumps.reduce((sum, { mass }) => sum + mass, 0)).toBeCloseTo(clay, 6);
   });
 });

@@ -25,6 +25,11 @@ function footOf({ base, slab }: Target): number {
   return base.join === 'under' || base.join === 'skirt' ? slab.base : 0;
 }
 
+/** Height at which the foot is measured (wet mm): outside on the table, inside on the floor. */
+export function footMeasuredAt({ size, base, slab }: Target): number {
+  return size.face === 'inside' && base.join !== 'none' ? slab.base : 0;
+}
+
 /** The lean of an edge that a part has. */
 export function leanOf(part: Part, edge: string) {
   const lean = part.leans.find((one) => one.edge === edge);
@@ -127,7 +132,7 @@ function round(target: Target, form: FormOf<'taper' | 'stack'>, parts: readonly 
   bands.forEach((band, index) => {
     const [from, to] = [profile[index], profile[index + 1]] as [readonly [number, number], readonly [number, number]];
     const [low, high] = [band.outer.foot, band.outer.rim];
-    const atFoot = 2 * (index === 0 ? low[1] - z * Math.tan(band.slope) : low[1]);
+    const atFoot = 2 * (index === 0 ? low[1] + (footMeasuredAt(target) - z) * Math.tan(band.slope) : low[1]);
     // The narrower side of a bend is measured on both bands, each over its own slope.
     all.push({ what: `band ${index} foot`, asked: from[1], got: (atFoot - inset(band.slope)) / wet });
     all.push({ what: `band ${index} rim`, asked: to[1], got: (2 * high[1] - inset(band.slope)) / wet });
@@ -161,7 +166,11 @@ function facet(target: Target, form: FormOf<'facet'>, parts: readonly Part[]): R
     const inset = target.size.face === 'inside' ? target.slab.wall / Math.cos(slope) : 0;
     return [
       { what: 'rim', asked: form.rim, got: (2 * (high - inset)) / wet },
-      { what: 'foot', asked: form.foot, got: (2 * (low - start * Math.tan(slope) - inset)) / wet },
+      {
+        what: 'foot',
+        asked: form.foot,
+        got: (2 * (low + (footMeasuredAt(target) - start) * Math.tan(slope) - inset)) / wet,
+      },
       { what: 'height', asked: form.height, got: (height + start) / wet },
     ];
   });

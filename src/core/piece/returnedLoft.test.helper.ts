@@ -7,7 +7,7 @@ import { raise, standingBody } from '../raise/raise.ts';
 import type { Point3 } from '../wall/loft.ts';
 import { develop } from './develop.ts';
 import { wallOf } from './kinds/loft.ts';
-import { leanOf, wetOf, type Returned } from './returned.test.helper.ts';
+import { footMeasuredAt, leanOf, wetOf, type Returned } from './returned.test.helper.ts';
 import type { LoftForm, Target } from './target.ts';
 
 /** Distance from the middle to the tangent of a plan outline, straight from what it is. */
@@ -116,6 +116,9 @@ export function returnedLoft(target: Target, form: LoftForm, rolled = target.sla
   // Measured where a ruling stands, its tangent touches the folded wall in a corner of it, which is exact.
   const stations = stationsOf(mergedFlats(wall.foot, wall.rim), RULINGS, 0, (2 * Math.PI) / target.seam.panels);
   const directions = stations.filter((_, index) => index % (RULINGS / MEASURED) === 0).map(({ phi }) => phi);
+  // Only outlines of one kind go on under the floor.
+  const alike = form.rim.kind === form.foot.kind && form.rim.kind !== 'ellipse' && !(form.rim.kind === 'polygon' && form.foot.kind === 'polygon' && form.rim.sides !== form.foot.sides); // prettier-ignore
+  const measuredAt = alike ? footMeasuredAt(target) : 0;
   const around = directions.flatMap((phi): Returned[] => {
     const [low, high] = [reaching(feet, phi), reaching(rims, phi)];
     const rise = (high - low) / (to - from);
@@ -125,7 +128,7 @@ export function returnedLoft(target: Target, form: LoftForm, rolled = target.sla
       {
         what: `foot towards ${phi.toFixed(1)}`,
         asked: reachOf(form.foot, phi),
-        got: (low - from * rise + moved) / wet,
+        got: (low + (measuredAt - from) * rise + moved) / wet,
       },
     ];
   });

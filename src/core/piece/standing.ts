@@ -1,3 +1,4 @@
+import { TAU } from '../numbers.ts';
 import { type Support } from '../outline/support.ts';
 import { planArea } from '../outline/planMeasures.ts';
 
@@ -33,6 +34,42 @@ export function reachOf(shape: Support, height: number): Reach {
 /** Across an outline along and across the x axis (mm). */
 export function acrossOf(shape: Support): readonly [number, number] {
   return [shape.h(0) + shape.h(Math.PI), shape.h(Math.PI / 2) + shape.h(-Math.PI / 2)];
+}
+
+/** Directions in which an opening is looked at. */
+const LOOKS = 72;
+
+/**
+ * What a hand has to pass through an opening (mm): its widths where it is alike from side to side, else the circle that goes
+ * into it about its middle, since a width from a corner to the flat across from it lets no hand through.
+ */
+export function mouthOf(shape: Support): readonly [number, number] {
+  const [wide, deep] = acrossOf(shape);
+  const [x, y] = [(shape.h(0) - shape.h(Math.PI)) / 2, (shape.h(Math.PI / 2) - shape.h(-Math.PI / 2)) / 2];
+  let alike = true;
+  for (let look = 0; look < LOOKS / 2 && alike; look += 1) {
+    const phi = (TAU * look) / LOOKS;
+    const off = x * Math.cos(phi) + y * Math.sin(phi);
+    alike = Math.abs(shape.h(phi) - shape.h(phi + Math.PI) - 2 * off) < 1e-6;
+  }
+  if (alike) return [wide, deep];
+  const [mx, my] = middleOf(shape);
+  const least = [...shape.flats, ...Array.from({ length: LOOKS }, (_, look) => (TAU * look) / LOOKS)].reduce(
+    (near, phi) => Math.min(near, shape.h(phi) - mx * Math.cos(phi) - my * Math.sin(phi)),
+    Infinity,
+  );
+  return [2 * least, 2 * least];
+}
+
+/** The middle of a plan (Steiner's point of its support function). */
+export function middleOf(plan: Support): readonly [number, number] {
+  let [x, y] = [0, 0];
+  for (let step = 0; step < LOOKS; step += 1) {
+    const phi = (TAU * step) / LOOKS;
+    x += (2 * plan.h(phi) * Math.cos(phi)) / LOOKS;
+    y += (2 * plan.h(phi) * Math.sin(phi)) / LOOKS;
+  }
+  return [x, y];
 }
 
 /** The larger of several widths, each way (mm). */

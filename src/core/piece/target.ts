@@ -222,6 +222,9 @@ export const LIMITS = {
   panels: { least: 1, greatest: 24 },
   nameLength: { least: 1, greatest: 120 },
   wallPanels: { least: 2, greatest: 60 },
+  /** A stamp narrower than this is no stamp, and a panel narrower than this no panel (mm). */
+  repeat: { least: 2, greatest: 5000 },
+  panelWidth: { least: 5, greatest: 5000 },
   places: { least: 0, greatest: 12 },
   markText: { greatest: 60 },
 } as const;

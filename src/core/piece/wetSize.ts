@@ -5,3 +5,11 @@ import type { Target } from './target.ts';
 export function toWet(size: number, target: Pick<Target, 'size' | 'clay'>): number {
   return target.size.state === 'fired' ? wetLength(size, target.clay.shrinkage) : size;
 }
+
+/**
+ * The height at which the foot's size is measured (wet mm): outside on the table, inside on the floor, which is what a spoon
+ * meets.
+ */
+export function measuredFrom({ size, base, slab }: Pick<Target, 'size' | 'base' | 'slab'>): number {
+  return size.face === 'inside' && base.join !== 'none' ? slab.base : 0;
+}

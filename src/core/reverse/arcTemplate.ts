@@ -1,6 +1,7 @@
 import { degrees, radians, TAU } from '../numbers.ts';
 import { distanceToUpper, inset, turnedLean } from '../part/lean.ts';
-import { seamAllowance } from '../seam/seam.ts';
+import { seamEnds } from '../seam/seam.ts';
+import { measuredFrom } from '../piece/wetSize.ts';
 import { coneBase } from '../wall/cone.ts';
 import { impossible, made, sizeFactor, type Making, type Reversed } from './reversed.ts';
 
@@ -42,7 +43,7 @@ export type LongArc = 'rim' | 'foot';
 
 /**
  * The tapered piece that an arc template makes when it is traced on the face that lies up (geometry: tapered wall, reverse).
- * A template for one of several panels makes as many. A lap is taken from the sweep in the middle of the wall.
+ * A template for one of several panels makes as many. A lap or spare is taken from the sweep of its long arc.
  */
 export function pieceFromArc(template: ArcTemplate, long: LongArc, making: Making): Reversed {
   const { inner, outer, sweep } = template;
@@ -50,8 +51,10 @@ export function pieceFromArc(template: ArcTemplate, long: LongArc, making: Makin
     return impossible('the inner radius must be more than 0 and less than the outer');
   const { slab, seam, base, rim } = making;
   const { wall: t, base: floor, neutralFraction: k, faceUp } = slab;
-  const { added } = seamAllowance(seam, t);
-  const whole = seam.panels * (radians(sweep) - added / ((inner + outer) / 2));
+  // A strip along an end is parallel to it: on the long arc, by which the sweep is measured, it takes this much.
+  const { left, right } = seamEnds(seam, t, faceUp);
+  const taken = Math.asin(Math.min(1, left / outer)) + Math.asin(Math.min(1, right / outer));
+  const whole = seam.panels * (radians(sweep) - taken);
   if (!(whole > 0)) return impossible('the sweep must be more than what the seam takes');
   if (whole >= TAU) return impossible('a sweep of 360 degrees or more in all is flat: it makes no wall');
   const a = (long === 'rim' ? 1 : -1) * Math.asin(whole / TAU);
@@ -69,9 +72,10 @@ export function pieceFromArc(template: ArcTemplate, long: LongArc, making: Makin
   const height = top + (a > 0 ? k : 1 - k) * squared;
   const table = arcFoot * sine + ((1 - k) * t) / Math.cos(a) - foot.start * Math.tan(a);
   const outside = making.size.face === 'outside';
-  const low = outside ? table : table - t / Math.cos(a);
+  const from = measuredFrom(making);
+  const low = (outside ? table : table - t / Math.cos(a)) + from * Math.tan(a);
   const drop = outside === a > 0 ? squared : 0;
-  const high = low + (height - drop) * Math.tan(a);
+  const high = low + (height - from - drop) * Math.tan(a);
   const f = sizeFactor(making);
   return made(making, { kind: 'taper', rim: 2 * f * high, foot: 2 * f * low, height: f * height });
 }

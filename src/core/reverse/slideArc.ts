@@ -46,8 +46,11 @@ export function slideArc(owned: ArcTemplate, wanted: number, long: LongArc, maki
     const found = diameter(sweep);
     return Number.isNaN(found) ? -wanted : found - wanted;
   };
+  // Nearly flat no wall stands any more: the greatest sweep that makes a piece is looked for from there.
+  let greatest = SWEEPS.greatest / panels;
+  while (greatest > SWEEPS.least && Number.isNaN(diameter(greatest))) greatest -= 1;
   // Sweeps too small for any piece count as too narrow, so that the root lies where the piece can be made.
-  const sweep = wanted > 0 ? root(at, SWEEPS.least / panels, SWEEPS.greatest / panels) : null;
+  const sweep = wanted > 0 ? root(at, SWEEPS.least / panels, greatest) : null;
   const piece = sweep === null ? null : pieceFromArc({ ...owned, sweep }, long, making);
   if (sweep === null || piece?.kind !== 'made') {
     return { kind: 'impossible', rule: 'no sweep of these two radii gives that width' };

@@ -58,3 +58,19 @@ export function seamAllowance(seam: Seam, thickness: number): SeamAllowance {
       return { run: 0, added: 2 * seam.margin, lean: 0 };
   }
 }
+
+/** What a seam adds to the traced line at both ends of a wall as it lies (mm). */
+export interface SeamEnds {
+  readonly left: number;
+  readonly right: number;
+}
+
+/**
+ * Where what a seam adds lies: a lap at the end that follows anticlockwise round the standing piece, which is the right one
+ * with the outside up and the left one with the inside up; the spare of a wall cut in place at both.
+ */
+export function seamEnds(seam: Seam, thickness: number, faceUp: 'inside' | 'outside'): SeamEnds {
+  const { added } = seamAllowance(seam, thickness);
+  if (seam.kind === 'cut-in-place') return { left: added / 2, right: added / 2 };
+  return faceUp === 'outside' ? { left: 0, right: added } : { left: added, right: 0 };
+}

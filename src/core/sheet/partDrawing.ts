@@ -2,7 +2,7 @@ import { bounds, type Bounds } from '../outline/outline.ts';
 import { middleOf, type Mark, type Part } from '../part/part.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
 import type { Primitive } from './drawing.ts';
-import { edgeWords } from './edgeWords.ts';
+import { ASIDE_ROOM, edgeWords } from './edgeWords.ts';
 import { sizeWords, titleWords } from './words.ts';
 
 const LETTER_SIZE = 6;
@@ -29,11 +29,18 @@ function markDrawing(mark: Mark): Primitive {
   }
 }
 
+/** A window round a whole part, with room for words beside it. */
+const withAside = (box: Bounds): Bounds => ({ ...box, maxX: box.maxX + ASIDE_ROOM });
+
 /**
  * The drawing of one flat part in its own frame (mm, y up): cut line, underside, marks, words at each edge, title and
  * size. Words are placed within `window` (the part seen on one page; the whole part when left out).
  */
-export function partDrawing(part: Part, style: LengthStyle, window: Bounds = bounds(part.outline)): Primitive[] {
+export function partDrawing(
+  part: Part,
+  style: LengthStyle,
+  window: Bounds = withAside(bounds(part.outline)),
+): Primitive[] {
   const box = bounds(part.outline);
   const middle = middleOf(part);
   const seen = middle[0] > window.minX + 30 && middle[0] < window.maxX - 30 && middle[1] > window.minY && middle[1] < window.maxY; // prettier-ignore

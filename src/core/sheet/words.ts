@@ -1,4 +1,4 @@
-import { bounds } from '../outline/outline.ts';
+import { bounds, edges, type Outline } from '../outline/outline.ts';
 import type { Lean } from '../part/lean.ts';
 import type { Part } from '../part/part.ts';
 import { writeFigure, writeLength, type LengthStyle } from '../units/writeLength.ts';
@@ -30,10 +30,20 @@ export function leanWords(lean: Lean): string {
   return `${lean.word} ${degreesText(small)} to ${degreesText(large)}°`;
 }
 
+/** An outline whose edges are arcs of one circle. */
+function isCircle(outline: Outline): boolean {
+  const all = edges(outline);
+  const radius = all[0]?.radius ?? Infinity;
+  return radius < Infinity && all.every((edge) => Math.abs(edge.radius - radius) < ROUND_WITHIN);
+}
+
+/** Arcs whose radii differ by less are of one circle (mm). */
+const ROUND_WITHIN = 0.01;
+
 /** The part's size over its traced line: `281.0 × 119.0 mm`, or `95.5 mm across` for a disc. */
 export function sizeWords(part: Part, style: LengthStyle): string {
   const box = bounds(part.outline);
-  const round = part.leans.length === 1 && part.leans[0]?.edge === 'round';
+  const round = part.leans.length === 1 && part.leans[0]?.edge === 'round' && isCircle(part.outline);
   if (round) return `${writeLength(box.maxX - box.minX, style)} across`;
   return `${writeFigure(box.maxX - box.minX, style)} × ${writeLength(box.maxY - box.minY, style)}`;
 }

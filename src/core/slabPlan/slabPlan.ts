@@ -56,8 +56,16 @@ function alongSlab(outline: Outline): Outline {
  * @throws FaultError when a piece cannot be made
  */
 export function planGroups(pieces: readonly BatchPiece[], rules: PlanRules): PlanGroup[] {
-  const parts = pieces.flatMap(({ key, target, count }) =>
-    developWhole(target).parts.map((part) => {
+  return groupsOf(pieces.map((piece) => ({ ...piece, parts: developWhole(piece.target).parts })), rules); // prettier-ignore
+}
+
+/** The same for pieces whose parts are known. */
+export function groupsOf(
+  pieces: readonly (BatchPiece & { readonly parts: readonly Part[] })[],
+  rules: PlanRules,
+): PlanGroup[] {
+  const parts = pieces.flatMap(({ key, target, count, parts: own }) =>
+    own.map((part) => {
       const { outline, over } = footprintOf(part);
       const box = bounds(alongSlab(outline));
       const along = (line: Outline) => moved(alongSlab(line), -(box.minX + box.maxX) / 2, -(box.minY + box.maxY) / 2);

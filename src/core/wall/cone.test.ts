@@ -53,7 +53,7 @@ describe('the base of a cone', () => {
 
   it('grows by trim and skirt on both sides', () => {
     const { disc } = coneBase(line, { join: 'skirt', overlap: 3, trim: 2 }, slab);
-    expect(disc?.under).toBeCloseTo(90 + 6 + 4, 9);
+    expect(disc?.under).toBeCloseTo(2 * outerRadius(line, 5) + 6 + 4, 9);
     expect(disc?.top).toBeCloseTo(2 * outerRadius(line, 5) + 4, 9);
     expect(coneBase(line, { join: 'none', trim: 0 }, slab).disc).toBeNull();
   });

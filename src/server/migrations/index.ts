@@ -1,6 +1,7 @@
 import type { QueryInterface } from 'sequelize';
 import * as designs from './0001-designs.ts';
 import * as records from './0002-records.ts';
+import * as meshes from './0003-meshes.ts';
 
 /** One step of the database, up and down. */
 export interface Migration {
@@ -13,4 +14,5 @@ export interface Migration {
 export const migrations: Migration[] = [
   { name: '0001-designs', ...designs },
   { name: '0002-records', ...records },
+  { name: '0003-meshes', ...meshes },
 ];

@@ -4,15 +4,13 @@ import { Mutex } from 'async-mutex';
 import { Sequelize, Transaction, type ModelStatic } from 'sequelize';
 import { SequelizeStorage, Umzug } from 'umzug';
 import { migrations } from '../migrations/index.ts';
+import { checkFile, DATABASE_FILE } from './checkFile.ts';
 import { defineDesign, type DesignRow } from './designRow.ts';
+import { settledDriver } from './driver.ts';
+import { defineMesh, type MeshRow } from './meshRow.ts';
 import { defineRecord, type RecordRow } from './recordRow.ts';
 import { defineRevision, type RevisionRow } from './revisionRow.ts';
-
-/** Name of the database file in the data folder. */
-export const DATABASE_FILE = 'fawn.sqlite';
-
-/** Milliseconds to wait for another process that holds the file. */
-const BUSY_TIMEOUT = 5000;
+import { defineSession, type SessionRow } from './sessionRow.ts';
 
 /** The open database. */
 export interface Database {
@@ -20,6 +18,8 @@ export interface Database {
   readonly designs: ModelStatic<DesignRow>;
   readonly revisions: ModelStatic<RevisionRow>;
   readonly records: ModelStatic<RecordRow>;
+  readonly meshes: ModelStatic<MeshRow>;
+  readonly sessions: ModelStatic<SessionRow>;
   /** Runs `work` in one transaction, one after another: SQLite has one writer. */
   readonly write: <T>(work: (transaction: Transaction) => Promise<T>) => Promise<T>;
   readonly close: () => Promise<void>;
@@ -34,21 +34,12 @@ export interface Database {
 export async function openDatabase(folder: string): Promise<Database> {
   const inMemory = folder === ':memory:';
   if (!inMemory) mkdirSync(folder, { recursive: true });
+  if (!inMemory) checkFile(folder);
   const sequelize = new Sequelize({
     dialect: 'sqlite',
+    dialectModule: settledDriver(),
     storage: inMemory ? ':memory:' : join(folder, DATABASE_FILE),
     logging: false,
-  });
-  sequelize.addHook('afterConnect', async (connection) => {
-    const run = (sql: string) =>
-      new Promise<void>((resolve, reject) =>
-        (connection as { run: (sql: string, done: (error: Error | null) => void) => void }).run(sql, (error) =>
-          error ? reject(error) : resolve(),
-        ),
-      );
-    await run(`PRAGMA busy_timeout = ${BUSY_TIMEOUT}`);
-    await run('PRAGMA journal_mode = WAL');
-    await run('PRAGMA synchronous = FULL');
   });
   const umzug = new Umzug({
     migrations,
@@ -63,6 +54,8 @@ export async function openDatabase(folder: string): Promise<Database> {
     designs: defineDesign(sequelize),
     revisions: defineRevision(sequelize),
     records: defineRecord(sequelize),
+    meshes: defineMesh(sequelize),
+    sessions: defineSession(sequelize),
     write: (work) =>
       mutex.runExclusive(() =>
         sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, (transaction) => work(transaction)),

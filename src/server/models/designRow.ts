@@ -6,6 +6,8 @@ export interface DesignRow extends Model {
   id: string;
   name: string;
   target: string;
+  /** Hash of the mesh whose lists belong into the target's form. */
+  mesh: string | null;
   revision: number;
   createdAt: Date;
   updatedAt: Date;
@@ -20,6 +22,7 @@ export function defineDesign(sequelize: Sequelize): ModelStatic<DesignRow> {
       id: { type: DataTypes.UUID, primaryKey: true },
       name: { type: DataTypes.STRING, allowNull: false },
       target: { type: DataTypes.TEXT, allowNull: false },
+      mesh: { type: DataTypes.STRING, allowNull: true },
       revision: { type: DataTypes.INTEGER, allowNull: false },
     },
     { tableName: 'designs', paranoid: true },

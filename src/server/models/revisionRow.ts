@@ -8,6 +8,8 @@ export interface RevisionRow extends Model {
   number: number;
   cause: RevisionCause;
   target: string;
+  /** Hash of the mesh whose lists belong into the target's form. */
+  mesh: string | null;
   createdAt: Date;
 }
 
@@ -20,6 +22,7 @@ export function defineRevision(sequelize: Sequelize): ModelStatic<RevisionRow> {
       number: { type: DataTypes.INTEGER, primaryKey: true },
       cause: { type: DataTypes.STRING, allowNull: false },
       target: { type: DataTypes.TEXT, allowNull: false },
+      mesh: { type: DataTypes.STRING, allowNull: true },
     },
     { tableName: 'revisions', updatedAt: false },
   );

@@ -1,34 +1,41 @@
 import { Router } from 'express';
-import { createBody, designPath, listQuery, restoreBody, revisionPath, writeBody } from '../../contract/requests.ts';
-import type { DesignService } from '../services/designs.ts';
+import type { Design } from '../../contract/api.ts';
+import { designPath, historyQuery, listQuery, restoreBody, revisionPath } from '../../contract/requests.ts';
 import { fileStem } from '../../core/format/fileStem.ts';
-import { parse, parseTarget, parseText } from './parse.ts';
+import type { DesignService } from '../services/designs.ts';
+import type { Workshop } from '../workshop/workshop.ts';
+import { parse, parseText } from './parse.ts';
+import { jsonBody, rawBody } from './body.ts';
 
-/** /api/designs: the shelf and its designs. */
-export function designRoutes(service: DesignService): Router {
+/** How many there are in all, of which a page was sent. */
+const TOTAL = 'X-Total-Count';
+
+/** /api/designs: the shelf and its designs. Bodies of targets are read in the workshop. */
+export function designRoutes(service: DesignService, workshop: Workshop): Router {
   const router = Router();
 
   router.get('/', async (req, res) => {
-    res.json(await service.list(parseText(listQuery, req.query)));
+    const { text, total } = await service.list(parseText(listQuery, req.query));
+    res.set(TOTAL, String(total)).type('json').send(text);
   });
 
-  router.post('/', async (req, res) => {
-    const { target } = parse(createBody, req.body);
-    res.status(201).json(await service.create(parseTarget(target)));
+  router.post('/', rawBody(), async (req, res) => {
+    res.status(201).json(await service.create(await workshop.read('create', req.body as Buffer)));
   });
 
   router.get('/:id', async (req, res) => {
-    res.json(await service.read(parseText(designPath, req.params).id));
+    res.type('json').send(await service.read(parseText(designPath, req.params).id));
   });
 
-  router.put('/:id', async (req, res) => {
+  router.put('/:id', rawBody(), async (req, res) => {
     const { id } = parseText(designPath, req.params);
-    const { target, baseRevision } = parse(writeBody, req.body);
-    const { target: kept, ...rest } = await service.write(id, { target: parseTarget(target), baseRevision });
+    const { text, ...kept } = await service.write(id, await workshop.read('write', req.body as Buffer));
     // RFC 7240: who has sent a large target need not be sent it back.
-    const minimal = /\breturn=minimal\b/.test(req.get('Prefer') ?? '');
-    if (minimal) res.set('Preference-Applied', 'return=minimal');
-    res.json(minimal ? rest : { ...rest, target: kept });
+    if (/\breturn=minimal\b/.test(req.get('Prefer') ?? '')) {
+      res.set('Preference-Applied', 'return=minimal').json(kept);
+    } else {
+      res.type('json').send(await text());
+    }
   });
 
   router.delete('/:id', async (req, res) => {
@@ -45,13 +52,15 @@ export function designRoutes(service: DesignService): Router {
   });
 
   router.get('/:id/file', async (req, res) => {
-    const design = await service.read(parseText(designPath, req.params).id);
+    const design = JSON.parse(await service.read(parseText(designPath, req.params).id)) as Design;
     res.attachment(`${fileStem(design.name)}.fawn.json`).type('application/json');
     res.send(`${JSON.stringify(design.target, null, 2)}\n`);
   });
 
   router.get('/:id/revisions', async (req, res) => {
-    res.json(await service.history(parseText(designPath, req.params).id));
+    const { id } = parseText(designPath, req.params);
+    const { entries, total } = await service.history(id, parseText(historyQuery, req.query));
+    res.set(TOTAL, String(total)).json(entries);
   });
 
   router.get('/:id/revisions/:number', async (req, res) => {
@@ -59,7 +68,7 @@ export function designRoutes(service: DesignService): Router {
     res.json(await service.revision(id, number));
   });
 
-  router.post('/:id/revisions/:number/restore', async (req, res) => {
+  router.post('/:id/revisions/:number/restore', jsonBody(), async (req, res) => {
     const { id, number } = parseText(revisionPath, req.params);
     const { baseRevision } = parse(restoreBody, req.body);
     res.json(await service.restore(id, number, baseRevision));

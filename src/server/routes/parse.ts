@@ -1,6 +1,5 @@
 import type Joi from 'joi';
-import { readShape, readTarget } from '../../contract/targetSchema.ts';
-import type { Target } from '../../core/piece/target.ts';
+import { readShape } from '../../contract/targetSchema.ts';
 import { Refusal } from '../refusal.ts';
 
 /** Reads a body, query or path by its schema; refuses with `bad-request` and the faults. */
@@ -21,11 +20,4 @@ export function parseText<T>(schema: Joi.ObjectSchema<T>, value: unknown): T {
     rule: detail.message,
   }));
   throw new Refusal('bad-request', { faults });
-}
-
-/** Reads a target inside a request; refuses with `bad-target` and every fault, its path from the target's root. */
-export function parseTarget(value: unknown): Target {
-  const reading = readTarget(value);
-  if (reading.kind === 'faults') throw new Refusal('bad-target', { faults: reading.faults });
-  return reading.target;
 }

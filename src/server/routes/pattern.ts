@@ -1,28 +1,19 @@
 import { Router } from 'express';
-import { developBody, templateBody } from '../../contract/requests.ts';
-import { developWhole } from '../../core/piece/develop.ts';
-import { fileStem } from '../../core/format/fileStem.ts';
-import { TEMPLATE_TYPES } from '../../print/templateFormat.ts';
-import { writeTemplate } from '../../print/writeTemplate.ts';
-import { parse, parseTarget } from './parse.ts';
+import type { Workshop } from '../workshop/workshop.ts';
+import { rawBody } from './body.ts';
 
 /** /api/develop and /api/sheets: the computation and its template files, for a target that need not be kept. */
-export function patternRoutes(): Router {
+export function patternRoutes(workshop: Workshop): Router {
   const router = Router();
 
-  router.post('/develop', (req, res) => {
-    res.json(developWhole(parseTarget(parse(developBody, req.body).target)));
+  router.post('/develop', rawBody(), async (req, res) => {
+    const made = await workshop.make('develop', req.body as Buffer);
+    res.type('json').send(made.kind === 'json' ? made.text : '');
   });
 
-  router.post('/sheets', async (req, res) => {
-    const { target, format, paper, units, marks } = parse(templateBody, req.body);
-    const piece = parseTarget(target);
-    const { parts } = developWhole(piece);
-    const file = await writeTemplate(parts, format, { name: piece.name, paper, style: { unit: units, marks } });
-    res
-      .attachment(`${fileStem(piece.name)}.${format}`)
-      .type(TEMPLATE_TYPES[format])
-      .send(file);
+  router.post('/sheets', rawBody(), async (req, res) => {
+    const made = await workshop.make('sheets', req.body as Buffer);
+    if (made.kind === 'file') res.attachment(made.name).type(made.type).send(Buffer.from(made.bytes));
   });
 
   return router;

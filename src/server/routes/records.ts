@@ -3,6 +3,7 @@ import { kindPath, readRecord, recordCreate, recordPath, recordWrite } from '../
 import type { RecordBodies, RecordKind } from '../../contract/records.ts';
 import { Refusal } from '../refusal.ts';
 import type { RecordService } from '../services/records.ts';
+import { jsonBody } from './body.ts';
 import { parse, parseText } from './parse.ts';
 
 /** Reads the body of a record by its kind; refuses with `bad-record` and every fault, its path from the body's root. */
@@ -20,12 +21,12 @@ export function recordRoutes(service: RecordService): Router {
     res.json(await service.list(parseText(kindPath, req.params).kind));
   });
 
-  router.post('/:kind', async (req, res) => {
+  router.post('/:kind', jsonBody(), async (req, res) => {
     const { kind } = parseText(kindPath, req.params);
     res.status(201).json(await service.create(kind, bodyOf(kind, parse(recordCreate, req.body).body)));
   });
 
-  router.put('/:kind/:id', async (req, res) => {
+  router.put('/:kind/:id', jsonBody(), async (req, res) => {
     const { kind, id } = parseText(recordPath, req.params);
     const { body, baseRevision } = parse(recordWrite, req.body);
     res.json(await service.write(kind, id, bodyOf(kind, body), baseRevision));

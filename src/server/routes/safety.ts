@@ -42,6 +42,11 @@ export function securityHeaders(): RequestHandler[] {
   ];
 }
 
+/** Refuses an address with a sign in it that no address has. */
+export const plainAddress: RequestHandler = (req, _res, next) => {
+  next(/%00|\0/.test(req.url) ? new Refusal('bad-request') : undefined);
+};
+
 function hostName(host: string | undefined): string {
   return (host ?? '').replace(/:\d+$/, '').replace(/^\[|\]$/g, '');
 }

@@ -1,4 +1,4 @@
-import { Router, type Request, type RequestHandler } from 'express';
+import express, { Router, type Request, type RequestHandler } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import type { SessionState } from '../../contract/api.ts';
 import { signInBody } from '../../contract/requests.ts';
@@ -29,12 +29,12 @@ export function sessionRoutes(door: Door | null): Router {
     handler: (_req, _res, next) => next(new Refusal('too-many-tries')),
   });
 
-  router.get('/', (req, res) => {
-    const state: SessionState = { needed: door !== null, signedIn: !door || door.isSignedIn(tokenOf(req)) };
+  router.get('/', async (req, res) => {
+    const state: SessionState = { needed: door !== null, signedIn: !door || (await door.isSignedIn(tokenOf(req))) };
     res.json(state);
   });
 
-  router.post('/', limit, async (req, res) => {
+  router.post('/', limit, express.json({ limit: '4kb' }), async (req, res) => {
     const { passphrase } = parse(signInBody, req.body);
     const token = door ? await door.signIn(passphrase) : '';
     if (token === null) throw new Refusal('wrong-passphrase');
@@ -42,8 +42,8 @@ export function sessionRoutes(door: Door | null): Router {
     res.status(204).end();
   });
 
-  router.delete('/', (req, res) => {
-    door?.signOut(tokenOf(req));
+  router.delete('/', async (req, res) => {
+    await door?.signOut(tokenOf(req));
     res.clearCookie(COOKIE, { httpOnly: true, sameSite: 'strict', path: '/' });
     res.status(204).end();
   });
@@ -53,7 +53,7 @@ export function sessionRoutes(door: Door | null): Router {
 
 /** Lets a request pass only when there is no door or its cookie is good. */
 export function signedInOnly(door: Door | null): RequestHandler {
-  return (req, _res, next) => {
-    next(!door || door.isSignedIn(tokenOf(req)) ? undefined : new Refusal('sign-in-needed'));
+  return async (req, _res, next) => {
+    next(!door || (await door.isSignedIn(tokenOf(req))) ? undefined : new Refusal('sign-in-needed'));
   };
 }

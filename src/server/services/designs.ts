@@ -1,30 +1,30 @@
-import { randomUUID } from 'node:crypto';
+import { createHash, randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
-import type { Design, DesignWrite, Revision, RevisionCause } from '../../contract/api.ts';
+import type { Design, Revision, RevisionCause, RevisionEntry } from '../../contract/api.ts';
 import type { Target } from '../../core/piece/target.ts';
 import type { Database } from '../models/database.ts';
 import type { DesignRow } from '../models/designRow.ts';
 import type { RevisionRow } from '../models/revisionRow.ts';
 import { Refusal } from '../refusal.ts';
+import type { ReadTarget } from '../workshop/work.ts';
 
-function toDesign(row: DesignRow): Design {
-  return {
-    id: row.id,
-    name: row.name,
-    target: JSON.parse(row.target) as Target,
-    revision: row.revision,
-    createdAt: new Date(row.createdAt).toISOString(),
-    updatedAt: new Date(row.updatedAt).toISOString(),
-  };
+const timed = ({ createdAt, updatedAt }: Pick<DesignRow, 'createdAt' | 'updatedAt'>) => ({
+  createdAt: new Date(createdAt).toISOString(),
+  updatedAt: new Date(updatedAt).toISOString(),
+});
+
+/** A target's JSON text with the lists of its mesh put back into its form. */
+function wholeText(target: string, mesh: string | null): string {
+  if (mesh === null) return target;
+  const whole = JSON.parse(target) as { form: object };
+  return JSON.stringify({ ...whole, form: { ...whole.form, ...(JSON.parse(mesh) as object) } });
 }
 
-function toRevision(row: RevisionRow): Revision {
-  return {
-    number: row.number,
-    cause: row.cause,
-    target: JSON.parse(row.target) as Target,
-    keptAt: row.createdAt.toISOString(),
-  };
+/** A design as JSON text: targets are kept as text, and need not be read to be sent. */
+function designText(row: DesignRow, mesh: string | null): string {
+  const { id, name, revision } = row;
+  const head = JSON.stringify({ id, name, revision, ...timed(row) }).slice(1, -1);
+  return `{${head},"target":${wholeText(row.target, mesh)}}`;
 }
 
 /** What can be listed: designs whose name holds `find`, in the order in which they came to the shelf. */
@@ -34,9 +34,15 @@ export interface ListQuery {
   readonly offset: number;
 }
 
+/** A page of a list, as JSON text, and how many there are in all. */
+export interface ListPage {
+  readonly text: string;
+  readonly total: number;
+}
+
 /** The keeping of designs and their revisions. Every verb that names a design refuses with `design-not-found`. */
 export function designService(database: Database) {
-  const { designs, revisions } = database;
+  const { designs, revisions, meshes } = database;
 
   async function rowOf(id: string, transaction?: Transaction): Promise<DesignRow> {
     const row = await designs.findByPk(id, { transaction });
@@ -44,27 +50,57 @@ export function designService(database: Database) {
     return row;
   }
 
-  async function add(target: Target, cause: RevisionCause): Promise<Design> {
+  /** The bodies of meshes by their hashes, each fetched once. */
+  async function bodiesOf(
+    rows: readonly { readonly mesh: string | null }[],
+    transaction?: Transaction,
+  ): Promise<Map<string, string>> {
+    const hashes = [...new Set(rows.flatMap(({ mesh }) => (mesh === null ? [] : [mesh])))];
+    if (hashes.length === 0) return new Map();
+    const found = await meshes.findAll({ where: { hash: hashes }, raw: true, transaction });
+    return new Map(found.map(({ hash, body }) => [hash, body]));
+  }
+
+  async function textOf(row: DesignRow, transaction?: Transaction): Promise<string> {
+    const bodies = await bodiesOf([row], transaction);
+    return designText(row, row.mesh === null ? null : (bodies.get(row.mesh) ?? null));
+  }
+
+  const designOf = async (row: DesignRow, transaction?: Transaction) =>
+    JSON.parse(await textOf(row, transaction)) as Design;
+
+  /** Keeps the lists of a mesh, if nobody has yet, and gives the name that they are kept by. */
+  async function keepMesh(body: string | null, transaction: Transaction): Promise<string | null> {
+    if (body === null) return null;
+    const hash = createHash('sha256').update(body).digest('hex');
+    await meshes.findOrCreate({ where: { hash }, defaults: { hash, body }, transaction });
+    return hash;
+  }
+
+  async function add(
+    { name, text, mesh: body }: Pick<ReadTarget, 'name' | 'text' | 'mesh'>,
+    cause: RevisionCause,
+  ): Promise<Design> {
     return database.write(async (transaction) => {
       const id = randomUUID();
-      const text = JSON.stringify(target);
-      const row = await designs.create({ id, name: target.name, target: text, revision: 1 }, { transaction });
-      await revisions.create({ designId: id, number: 1, cause, target: text }, { transaction });
-      return toDesign(row);
+      const mesh = await keepMesh(body, transaction);
+      const row = await designs.create({ id, name, target: text, mesh, revision: 1 }, { transaction });
+      await revisions.create({ designId: id, number: 1, cause, target: text, mesh }, { transaction });
+      return designOf(row, transaction);
     });
   }
 
   /** Writes a new revision on top of `baseRevision`; refuses with `conflict` and the newer design when there is one. */
-  async function put(id: string, { target, baseRevision }: DesignWrite, cause: RevisionCause): Promise<Design> {
+  async function put(id: string, read: ReadTarget, cause: RevisionCause): Promise<DesignRow> {
+    const { name, text, mesh: body, baseRevision } = read;
     return database.write(async (transaction) => {
       const row = await rowOf(id, transaction);
-      if (row.revision !== baseRevision) throw new Refusal('conflict', { current: toDesign(row) });
-      const text = JSON.stringify(target);
-      if (text === row.target) return toDesign(row);
+      if (row.revision !== baseRevision) throw new Refusal('conflict', { current: await designOf(row, transaction) });
+      const mesh = await keepMesh(body, transaction);
+      if (text === row.target && mesh === row.mesh) return row;
       const number = baseRevision + 1;
-      await revisions.create({ designId: id, number, cause, target: text }, { transaction });
-      await row.update({ name: target.name, target: text, revision: number }, { transaction });
-      return toDesign(row);
+      await revisions.create({ designId: id, number, cause, target: text, mesh }, { transaction });
+      return row.update({ name, target: text, mesh, revision: number }, { transaction });
     });
   }
 
@@ -75,8 +111,18 @@ export function designService(database: Database) {
     return row;
   }
 
+  /** The parts of a kept row, to be written again. */
+  async function readAgain(
+    { target, mesh }: { target: string; mesh: string | null },
+    baseRevision: number | null,
+  ): Promise<ReadTarget> {
+    const bodies = await bodiesOf([{ mesh }]);
+    const { name } = JSON.parse(target) as Target;
+    return { name, text: target, mesh: mesh === null ? null : (bodies.get(mesh) ?? null), baseRevision };
+  }
+
   return {
-    async list({ find, limit, offset }: ListQuery): Promise<Design[]> {
+    async list({ find, limit, offset }: ListQuery): Promise<ListPage> {
       const escaped = find.replace(/[\\%_]/g, (sign) => `\\${sign}`);
       const where = find
         ? {
@@ -88,30 +134,36 @@ export function designService(database: Database) {
           }
         : {};
       // Plain rows: building a model of each takes longer than reading them.
-      const rows = (await designs.findAll({
-        raw: true,
-        where,
-        limit,
-        offset,
-        order: [
-          ['createdAt', 'ASC'],
-          ['id', 'ASC'],
-        ],
-      })) as unknown as readonly DesignRow[];
-      return rows.map(toDesign);
+      const [total, rows] = await Promise.all([
+        designs.count({ where }),
+        designs.findAll({ raw: true, where, limit, offset, order: [['createdAt', 'ASC'], ['id', 'ASC']] }), // prettier-ignore
+      ]);
+      const bodies = await bodiesOf(rows);
+      const texts = rows.map((row) => designText(row, row.mesh === null ? null : (bodies.get(row.mesh) ?? null)));
+      return { text: `[${texts.join(',')}]`, total };
     },
 
-    async read(id: string): Promise<Design> {
-      return toDesign(await rowOf(id));
+    /** A design as JSON text. */
+    read: async (id: string): Promise<string> => textOf(await rowOf(id)),
+
+    create: (read: ReadTarget) => add(read, 'created'),
+
+    /** Writes, and gives the design without its target: who has written it has it. */
+    async write(
+      id: string,
+      read: ReadTarget,
+    ): Promise<Omit<Design, 'target'> & { readonly text: () => Promise<string> }> {
+      const row = await put(id, read, 'edited');
+      const { name, revision } = row;
+      return { id, name, revision, ...timed(row), text: () => textOf(row) };
     },
-
-    create: (target: Target) => add(target, 'created'),
-
-    write: (id: string, write: DesignWrite) => put(id, write, 'edited'),
 
     async duplicate(id: string): Promise<Design> {
-      const { target } = toDesign(await rowOf(id));
-      return add({ ...target, name: copyName(target.name) }, 'duplicated');
+      const row = await rowOf(id);
+      const read = await readAgain(row, null);
+      const name = copyName(read.name);
+      const text = JSON.stringify({ ...(JSON.parse(read.text) as Target), name });
+      return add({ ...read, name, text }, 'duplicated');
     },
 
     /** Takes a design off the shelf; `putBack` undoes it with all its revisions. */
@@ -124,24 +176,33 @@ export function designService(database: Database) {
         const row = await designs.findByPk(id, { paranoid: false, transaction });
         if (!row) throw new Refusal('design-not-found');
         await row.restore({ transaction });
-        return toDesign(row);
+        return designOf(row, transaction);
       });
     },
 
-    async history(id: string): Promise<Revision[]> {
+    /** A page of the kept revisions, newest first, without their bodies. */
+    async history(
+      id: string,
+      { limit, offset }: Pick<ListQuery, 'limit' | 'offset'>,
+    ): Promise<{ readonly entries: RevisionEntry[]; readonly total: number }> {
       await rowOf(id);
-      const rows = await revisions.findAll({ where: { designId: id }, order: [['number', 'DESC']] });
-      return rows.map(toRevision);
+      const where = { designId: id };
+      const attributes = ['number', 'cause', 'createdAt'];
+      const { rows, count } = await revisions.findAndCountAll({ where, attributes, limit, offset, order: [['number', 'DESC']] }); // prettier-ignore
+      const entries = rows.map(({ number, cause, createdAt }) => ({ number, cause, keptAt: createdAt.toISOString() }));
+      return { entries, total: count };
     },
 
     async revision(id: string, number: number): Promise<Revision> {
-      return toRevision(await revisionRow(id, number));
+      const row = await revisionRow(id, number);
+      const { text, mesh } = await readAgain(row, null);
+      return { number: row.number, cause: row.cause, keptAt: row.createdAt.toISOString(), target: JSON.parse(wholeText(text, mesh)) as Target }; // prettier-ignore
     },
 
     /** Writes an older revision again, on top: nothing is lost. */
     async restore(id: string, number: number, baseRevision: number): Promise<Design> {
-      const { target } = toRevision(await revisionRow(id, number));
-      return put(id, { target, baseRevision }, 'restored');
+      const read = await readAgain(await revisionRow(id, number), baseRevision);
+      return designOf(await put(id, read, 'restored'));
     },
   };
 }

@@ -5,6 +5,7 @@ import type { RecordKind } from '../../contract/records.ts';
 import { readTargetText } from '../../contract/targetSchema.ts';
 import { faultLine, type Fault } from '../../core/errors.ts';
 import type { Database } from '../models/database.ts';
+import { textsOf } from '../workshop/work.ts';
 import { designService } from './designs.ts';
 import { recordService } from './records.ts';
 
@@ -24,7 +25,7 @@ async function seedDesigns(database: Database, folder: string): Promise<void> {
   for (const file of files) {
     const reading = readTargetText(readFileSync(join(folder, file), 'utf8'));
     if (reading.kind === 'faults') throw refused(file, reading.faults);
-    await service.create(reading.target);
+    await service.create({ name: reading.target.name, ...textsOf(reading.target), baseRevision: null });
   }
 }
 

@@ -19,7 +19,8 @@ import PieceHeading from '../components/piece/PieceHeading.vue';
 import ShapeFields from '../components/piece/ShapeFields.vue';
 import WorkNote from '../components/piece/WorkNote.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
-import { figuresToMeasure, finishedFigures, type Figure } from '../components/piece/figures.ts';
+import type { Figure } from '../components/piece/figures.ts';
+import { useFigures } from '../components/piece/useFigures.ts';
 import BlankDesk from '../components/mould/BlankDesk.vue';
 import DartFields from '../components/mould/DartFields.vue';
 import FormedFigures from '../components/mould/FormedFigures.vue';
@@ -63,8 +64,7 @@ const bentAlone = computed(() => ['stand', 'sheet'].includes(piece.target.form.k
 const raises = computed(() => !draped.value && !bentAlone.value);
 const raised = computed(() => stage.value === 'flat' && share.value > 0 && raises.value);
 
-const measure = computed(() => figuresToMeasure(piece.beside.developed));
-const finished = computed(() => finishedFigures(piece.beside.developed));
+const { planned, measure, finished } = useFigures();
 
 /** The lower fields and figures are made in a task of their own: the table and what is beside it stand before them. */
 const standing = ref(false);
@@ -198,7 +198,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         <CutFields v-else />
       </aside>
     </div>
-    <HowDialog v-model="how" />
+    <HowDialog v-model="how" :developed="planned" />
     <HistoryDialog v-model="history" />
   </main>
 </template>

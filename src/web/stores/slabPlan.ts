@@ -2,6 +2,7 @@ import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Fault } from '../../core/errors.ts';
 import type { Outline } from '../../core/outline/outline.ts';
+import { develop, type Development } from '../../core/piece/develop.ts';
 import { additionsOf } from '../../core/piece/additions.ts';
 import { checkTarget } from '../../core/piece/checkTarget.ts';
 import type { Target } from '../../core/piece/target.ts';
@@ -9,6 +10,8 @@ import { checkPlan, type KeptPlacement, type KeptPlan, type KeptSlab } from '../
 import { laidBox, laidFaults } from '../../core/slabPlan/laidSlab.ts';
 import { offcutsOf } from '../../core/slabPlan/offcuts.ts';
 import { offcutName, offcutUses } from '../../core/slabPlan/offcutUses.ts';
+import { quickPlan, slabOf } from '../../core/slabPlan/quickPlan.ts';
+import type { SlabNeeded } from '../../core/slab/slabNeeded.ts';
 import type { Locked } from '../../core/slabPlan/planSlabs.ts';
 import { DEFAULT_PLAN, planGroups, planSum, type BatchPiece, type PlannedSlab, type PlanRules } from '../../core/slabPlan/slabPlan.ts'; // prettier-ignore
 import { useBench } from './bench.ts';
@@ -99,7 +102,26 @@ export const useSlabPlan = defineStore('slab-plan', () => {
       })),
     ),
   );
-  const sum = computed(() => planSum(sized.value, groups.value, piece.target.clay.wetDensity));
+  /** What is cut off on the mould and in place goes back to the bag too. */
+  const sum = computed(() => {
+    const laid = planSum(sized.value, groups.value, piece.target.clay.wetDensity);
+    const cut = batch.value.reduce((all, { target, count }) => all + count * develop(target).finished.cutAway, 0);
+    return { ...laid, parts: laid.parts - cut, trim: laid.trim + cut };
+  });
+
+  /**
+   * The slabs that one piece of the design on the table is rolled from: those of its plan, or a quick one's until it has been
+   * laid out, or where the plan is for more than this piece.
+   */
+  function slabsFor(target: Target, developed: Development): readonly SlabNeeded[] {
+    const [only, ...others] = plan.value.pieces;
+    const own = only?.design === id.value && only.count === 1 && others.length === 0 && target === piece.target;
+    if (!own || sized.value.length === 0) return quickPlan(target, developed.parts, rules.value) ?? developed.slabs;
+    return sized.value.map((slab) => {
+      const ids = slab.placements.map((one) => parts.value.get(one.id)?.part.id ?? one.id);
+      return slabOf(slab, [...new Set(ids)], target.clay.wetDensity);
+    });
+  }
 
   function put(change: Partial<KeptPlan>, group: string | null = null): readonly Fault[] {
     const next = { ...plan.value, ...change };
@@ -192,5 +214,5 @@ export const useSlabPlan = defineStore('slab-plan', () => {
     making,
     greatest,
   };
-  return { ...state, put, setCount, add, drop, show, settle, move, targetOf };
+  return { ...state, slabsFor, put, setCount, add, drop, show, settle, move, targetOf };
 });

@@ -23,8 +23,11 @@ function slabSteps({ slabs, parts }: Development): Step[] {
 }
 
 function massSteps(target: Target, { slabs, lumps = [] }: Development): Step[] {
-  const pulled = lumps.map(({ count, mass }) => ({
-    rule: 'pulled handles: what stands on the piece and half as much again, to hold and to cut off',
+  const pulled = lumps.map(({ id, name, count, mass }) => ({
+    rule:
+      id === 'pulled-handle'
+        ? 'pulled handles: what stands on the piece and half as much again, to hold and to cut off'
+        : `${name.toLowerCase()}: its round area × its wet length × density`,
     worked: [`${count} × `, { grams: mass }],
     gives: [{ grams: count * mass }],
   }));

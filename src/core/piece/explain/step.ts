@@ -23,6 +23,8 @@ export type FigureId =
   | 'lidAcross'
   | 'flangeLength'
   | 'slab'
+  | 'insideRim'
+  | 'insideFoot'
   | 'weighOut'
   | 'capacityBrim'
   | 'massFired';

@@ -3,9 +3,9 @@ import { degrees, radians } from '../../numbers.ts';
 import { supportOf } from '../../outline/plan.ts';
 import { inward } from '../../outline/derived.ts';
 import { type Support } from '../../outline/support.ts';
-import { acrossOf, hollowOf, reachOf, widestOf, type Standing } from '../standing.ts';
+import { acrossOf, hollowOf, mouthOf, reachOf, widestOf, type Standing } from '../standing.ts';
 import type { BoxForm, FacetForm, Target } from '../target.ts';
-import { toWet } from '../wetSize.ts';
+import { measuredFrom, toWet } from '../wetSize.ts';
 import type { DevelopedForm, FormKindWork } from './kind.ts';
 import { boxWalls, facetWalls } from './flatWalls.ts';
 import { levelBase, type LevelBase } from './levelBase.ts';
@@ -19,9 +19,10 @@ export interface FlatPiece {
 
 function facetPiece(form: FacetForm, target: Target): FlatPiece {
   const height = toWet(form.height, target);
-  const slope = Math.atan((toWet(form.rim, target) - toWet(form.foot, target)) / 2 / height);
+  const start = measuredFrom(target);
+  const slope = Math.atan((toWet(form.rim, target) - toWet(form.foot, target)) / 2 / (height - start));
   const extra = target.size.face === 'inside' ? target.slab.wall / Math.cos(slope) : 0;
-  const apothem = (z: number) => toWet(form.foot, target) / 2 + extra + z * Math.tan(slope);
+  const apothem = (z: number) => toWet(form.foot, target) / 2 + extra + (z - start) * Math.tan(slope);
   const outerAt = (z: number) =>
     supportOf({ kind: 'polygon', sides: form.sides, acrossFlats: 2 * apothem(z), corner: 0 });
   return { outerAt, slope, height };
@@ -51,7 +52,7 @@ function standing(target: Target): Standing {
     outer: [reachOf(outerAt(0), 0), reachOf(outerAt(height), height)],
     rim: reachOf(outerAt(height), height),
     hollow: [reachOf(inner(floor), floor), reachOf(inner(height), height)],
-    mouth: acrossOf(inner(height)),
+    mouth: mouthOf(inner(height)),
     across: widestOf([acrossOf(outerAt(0)), acrossOf(outerAt(height))]),
     section: (z) => ({ outer: outerAt(z), inner: inner(z) }),
     hollowVolume: hollowOf(inner, floor, height),
@@ -114,6 +115,7 @@ function develop(target: Target): DevelopedForm {
       panelRim: wall.rim,
       slant,
       sideMitre: mitre,
+      ...(facet.fold === 'strip' && { groove: 2 * mitre }),
       lean: degrees(slope),
       ...shared,
     },
@@ -125,6 +127,13 @@ function develop(target: Target): DevelopedForm {
 
 function faults(target: Target): Fault[] {
   const piece = pieceOf(target);
+  const floor = target.base.join === 'none' ? 0 : target.slab.base;
+  if (piece.height <= floor) {
+    const rule = `must stand higher than the base is thick (${floor} mm wet)`;
+    return [
+      { code: 'impossible-piece', path: 'form.height', value: shortValue((target.form as BoxForm).height), rule },
+    ];
+  }
   const t = target.slab.wall;
   const least = Math.min(
     ...[0, piece.height].map((z) => Math.min(piece.outerAt(z).h(0), piece.outerAt(z).h(Math.PI / 2))),
@@ -137,13 +146,6 @@ function faults(target: Target): Fault[] {
         value: shortValue(t),
         rule: 'leaves nothing inside where the piece is narrowest',
       },
-    ];
-  }
-  const floor = target.base.join === 'none' ? 0 : target.slab.base;
-  if (piece.height <= floor) {
-    const rule = `must stand higher than the base is thick (${floor} mm wet)`;
-    return [
-      { code: 'impossible-piece', path: 'form.height', value: shortValue((target.form as BoxForm).height), rule },
     ];
   }
   return [];

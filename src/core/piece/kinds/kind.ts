@@ -38,6 +38,8 @@ export interface Numbers {
   readonly panelLength?: number;
   readonly panelWidth?: number;
   readonly sideMitre?: number;
+  /** Angle of a V-groove between two panels of a strip, from one of its sides to the other (degrees). */
+  readonly groove?: number;
   readonly lean?: number;
   readonly girthRim?: number;
   readonly girthFoot?: number;
@@ -79,6 +81,8 @@ export interface DevelopedForm {
   readonly blank?: Blank;
   /** Where an angle round from the first seam (degrees) lies on a wall that is not round. */
   readonly placeAt?: (angle: number) => WallPlace;
+  /** Where a share of the whole girth from the first seam lies, on a wall whose pieces are not equally long. */
+  readonly shareAt?: (share: number) => WallPlace;
   /** The panels of a wall of flat ones, anticlockwise as seen from above. */
   readonly panels?: readonly LaidPanel[];
 }

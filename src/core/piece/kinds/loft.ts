@@ -1,19 +1,19 @@
 import { shortValue, type Fault } from '../../errors.ts';
-import { once, radians, TAU } from '../../numbers.ts';
+import { once, TAU } from '../../numbers.ts';
 import { grownPlan, supportOf, type PlanOutline } from '../../outline/plan.ts';
-import { pointsAt, stationsOf, type Station } from '../../outline/stations.ts';
 import { rememberedSupport } from '../../outline/derived.ts';
 import { type Support } from '../../outline/support.ts';
-import { girth, leastRadius, STATIONS } from '../../outline/planMeasures.ts';
+import { girth, leastRadius } from '../../outline/planMeasures.ts';
 import { bandPart } from '../../part/bandPart.ts';
 import { loftPart } from '../../part/loftPart.ts';
 import { seamAllowance } from '../../seam/seam.ts';
-import { sectionAt, slopeAt, unrollLoft, type LoftWall } from '../../wall/loft.ts';
-import { acrossOf, hollowOf, reachOf, widestOf, type Standing } from '../standing.ts';
+import { sectionAt, slopeAt, type LoftWall } from '../../wall/loft.ts';
+import { acrossOf, hollowOf, mouthOf, reachOf, widestOf, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
-import { toWet } from '../wetSize.ts';
-import type { DevelopedForm, FormKindWork, WallPlace } from './kind.ts';
+import { measuredFrom, toWet } from '../wetSize.ts';
+import type { DevelopedForm, FormKindWork } from './kind.ts';
 import { levelBase } from './levelBase.ts';
+import { loftPlaces, loftShares, ovalPlaces } from './loftPlaces.ts';
 
 /** The two plan outlines of the target as they are meant, in mm over the measured face. */
 function plansOf({ form }: Target): { rim: PlanOutline; foot: PlanOutline; height: number } {
@@ -23,10 +23,37 @@ function plansOf({ form }: Target): { rim: PlanOutline; foot: PlanOutline; heigh
   return { rim: plan, foot: plan, height: form.height };
 }
 
+/**
+ * The outline on the table of a wall that has an outline on its floor: each measure goes on as it does between floor and rim.
+ * Outlines of different kinds have no such one, and are measured on the table.
+ *
+ * @param share how far the table lies under the floor, over the floor's distance from the rim
+ */
+function footUnder(floor: PlanOutline, rim: PlanOutline, share: number): PlanOutline {
+  const on = (low = 0, high = 0) => low - share * (high - low);
+  const at = [on(floor.at?.[0], rim.at?.[0]), on(floor.at?.[1], rim.at?.[1])] as const;
+  if (floor.kind === 'circle' && rim.kind === 'circle')
+    return { ...floor, diameter: on(floor.diameter, rim.diameter), at };
+  if (
+    floor.kind === 'polygon' &&
+    rim.kind === 'polygon' &&
+    floor.sides === rim.sides &&
+    on(floor.corner, rim.corner) >= 0
+  ) {
+    return { ...floor, acrossFlats: on(floor.acrossFlats, rim.acrossFlats), corner: on(floor.corner, rim.corner), at };
+  }
+  if (floor.kind === 'rounded' && rim.kind === 'rounded' && on(floor.corner, rim.corner) >= 0) {
+    return { ...floor, length: on(floor.length, rim.length), width: on(floor.width, rim.width), corner: on(floor.corner, rim.corner), at }; // prettier-ignore
+  }
+  return floor;
+}
+
 /** The outer wall, wet. Sizes over the inside grow along each normal by the wall as it slopes there. */
 export const wallOf = once((target: Target): LoftWall => {
-  const { rim, foot, height } = plansOf(target);
+  const { rim, foot: floor, height } = plansOf(target);
   const wet = toWet(1, target);
+  const share = measuredFrom(target) / (toWet(height, target) - measuredFrom(target));
+  const foot = rim === floor ? rim : footUnder(floor, rim, share);
   const low = supportOf(grownPlan(foot, wet));
   const wall = {
     foot: low,
@@ -50,7 +77,7 @@ function standing(target: Target): Standing {
     outer: [reachOf(wall.foot, 0), reachOf(wall.rim, wall.height)],
     rim: reachOf(wall.rim, wall.height),
     hollow: [reachOf(inner(floor), floor), reachOf(inner(wall.height), wall.height)],
-    mouth: acrossOf(inner(wall.height)),
+    mouth: mouthOf(inner(wall.height)),
     across: widestOf([acrossOf(wall.foot), acrossOf(wall.rim)]),
     section: (z) => ({ outer: sectionAt(wall, z, 0), inner: inner(z) }),
     hollowVolume: hollowOf(inner, floor, wall.height),
@@ -65,74 +92,6 @@ function baseFigures(under: Support | null, top: Support | null) {
   if (!under || !top) return {};
   const across = (shape: Support, phi: number) => shape.h(phi) + shape.h(phi + Math.PI);
   return { baseDiameter: across(under, 0), baseTopDiameter: across(top, 0), baseWidth: across(under, Math.PI / 2) };
-}
-
-/** Normals nearer than this are one (radians) */
-const NORMAL_NEAR = 1e-9;
-
-/** Lengths of a line up to each of its points (mm). */
-function runningLengths(line: readonly Point[]): number[] {
-  const runs = new Array<number>(line.length).fill(0);
-  for (let index = 1; index < line.length; index += 1) {
-    const [from, to] = [line[index - 1] as Point, line[index] as Point];
-    runs[index] = (runs[index - 1] as number) + Math.sqrt((to[0] - from[0]) ** 2 + (to[1] - from[1]) ** 2);
-  }
-  return runs;
-}
-
-type Point = readonly [number, number];
-
-/** A piece of wall by its stations and the lengths of its foot and rim up to each of them (mm). */
-interface MeasuredPiece {
-  readonly stations: readonly Station[];
-  readonly foot: readonly number[];
-  readonly rim: readonly number[];
-}
-
-/** The first and the last station at the normal nearest to phi: in the middle of a flat edge several share one. */
-function nearestTo(phi: number, stations: readonly Station[]): readonly [first: number, last: number] {
-  let [first, last, nearest] = [0, 0, Infinity];
-  for (let index = 0; index < stations.length; index += 1) {
-    const off = Math.abs((stations[index] as Station).phi - phi);
-    if (off < nearest - NORMAL_NEAR) first = index;
-    if (off <= nearest + NORMAL_NEAR) last = index;
-    nearest = Math.min(nearest, off);
-  }
-  return [first, last];
-}
-
-/** Where angles round from the first seam lie on a wall in `panels` pieces, by the normal that looks that way. */
-function placesOn(panels: number, measured: (piece: number) => MeasuredPiece): (angle: number) => WallPlace {
-  const pieces = new Map<number, MeasuredPiece>();
-  return (angle) => {
-    const phi = radians(((angle % 360) + 360) % 360);
-    const piece = Math.min(panels - 1, Math.floor((phi / TAU) * panels));
-    const flat = pieces.get(piece) ?? measured(piece);
-    pieces.set(piece, flat);
-    const [first, last] = nearestTo(phi, flat.stations);
-    const share = (run: readonly number[]) => ((run[first] ?? 0) + (run[last] ?? 0)) / 2 / (run.at(-1) || 1);
-    return { piece, foot: share(flat.foot), rim: share(flat.rim) };
-  };
-}
-
-/** Places on a straight wall: its foot and its rim are one line. */
-function ovalPlaces(neutral: Support, panels: number) {
-  return placesOn(panels, (piece) => {
-    const sweep = TAU / panels;
-    const stations = stationsOf(neutral.flats, STATIONS, piece * sweep, sweep);
-    const run = runningLengths(pointsAt(neutral, stations));
-    return { stations, foot: run, rim: run };
-  });
-}
-
-function loftPlaces(wall: LoftWall, { seam, slab }: Target, from: number) {
-  const sweep = TAU / seam.panels;
-  const depth = (1 - slab.neutralFraction) * wall.thickness;
-  return placesOn(seam.panels, (piece) => {
-    const span = { from, to: wall.height, depth, start: piece * sweep, sweep, count: STATIONS };
-    const { stations, foot, rim } = unrollLoft(wall, span);
-    return { stations, foot: runningLengths(foot), rim: runningLengths(rim) };
-  });
 }
 
 function developOval(target: Target, wall: LoftWall): DevelopedForm {
@@ -184,13 +143,15 @@ function developLoft(target: Target, wall: LoftWall): DevelopedForm {
       faceUp: slab.faceUp,
     }),
   );
+  const placeAt = loftPlaces(panels);
   const total = (figure: 'girthFoot' | 'girthRim' | 'area') => panels.reduce((sum, { flat }) => sum + flat[figure], 0);
   const [girthFoot, girthRim, area] = [total('girthFoot'), total('girthRim'), total('area')];
   return {
     numbers: { girthRim, girthFoot, area, ...baseFigures(under, top), bevelRun: seamAllowance(seam, slab.wall).run },
     parts: [...panels.map((panel) => panel.part), ...(part ? [part] : [])],
     bendRadius: Math.min(leastRadius(sectionAt(wall, from, depth)), leastRadius(sectionAt(wall, wall.height, depth))),
-    placeAt: loftPlaces(wall, target, from),
+    placeAt,
+    ...(seam.panels > 1 && { shareAt: loftShares(wall, target, { from, placeAt }) }),
   };
 }
 

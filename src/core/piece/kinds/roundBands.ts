@@ -1,7 +1,7 @@
 import { coneBase, coneLine, neutralRim, type ConeBase, type ConeLine } from '../../wall/cone.ts';
 import { LENGTH_TOLERANCE, degrees } from '../../numbers.ts';
 import type { Target } from '../target.ts';
-import { toWet } from '../wetSize.ts';
+import { measuredFrom, toWet } from '../wetSize.ts';
 
 /** One cone of a round piece: its outer line, and the wet heights between which it stands. */
 export interface Cone {
@@ -37,16 +37,17 @@ export function conesOf(target: Target): Cone[] {
   const last = profile.length - 2;
   return profile.slice(0, -1).map(([from, foot], index) => {
     const [to, rim] = profile[index + 1] ?? [from, foot];
+    const start = index === 0 ? measuredFrom(target) : from;
     const line = coneLine({
       rim,
       foot,
-      height: to - from,
+      height: to - start,
       wall: target.slab.wall,
       face: target.size.face,
       rimCut: index === last ? target.rim : 'level',
     });
     // The line is kept by its radius at the table, so that all cones share one height.
-    return { line: { ...line, radius: line.radius - from * Math.tan(line.halfAngle) }, from, to };
+    return { line: { ...line, radius: line.radius - start * Math.tan(line.halfAngle) }, from, to };
   });
 }
 

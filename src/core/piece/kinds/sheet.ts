@@ -5,7 +5,7 @@ import { MOST_WRAP } from '../../bentSheet/overCylinder.ts';
 import { placeFeet } from '../../bentSheet/placeFeet.ts';
 import { pointsOf, scaledOutline, SHEET_LIMITS, type Point, type SheetForm } from '../../bentSheet/sheetForm.ts';
 import { mouldFaults } from '../../mould/drapedFaults.ts';
-import { insideLine } from '../../bentSheet/insideLine.ts';
+import { insideLine } from '../../outline/insideLine.ts';
 import { crossesItself, crossOneAnother } from '../../outline/crossing.ts';
 import { mirrored, validateOutline, type Outline } from '../../outline/outline.ts';
 import { supportOf } from '../../outline/plan.ts';

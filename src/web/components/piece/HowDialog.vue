@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import type { Development } from '../../../core/piece/develop.ts';
 import { explain } from '../../../core/piece/explain/explain.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -9,12 +10,14 @@ import SheetDialog from '../frame/SheetDialog.vue';
 
 /** How one figure came about: each formula, the same with this piece's figures, and what comes out. */
 const figure = defineModel<Figure | null>({ required: true });
+/** The piece as the figures were taken from it, with the slabs of its plan. */
+const props = defineProps<{ developed: Development }>();
 const piece = usePiece();
 const lengths = useLengths();
 
 const title = computed(() => figure.value?.label ?? '');
 const steps = computed(() =>
-  figure.value ? explain(figure.value.id, piece.target, piece.developed, figure.value.band) : [],
+  figure.value ? explain(figure.value.id, piece.target, props.developed, figure.value.band) : [],
 );
 </script>
 

@@ -4,6 +4,7 @@ import { isWall, type Part } from '../../../core/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
 import { tracedEdge } from '../../../core/piece/explain/shaped.ts';
 import type { FigureId } from '../../../core/piece/explain/step.ts';
+import { scaleUp, type MassSystem } from '../../../core/units/mass.ts';
 import type { Phrase } from '../../../core/units/phrase.ts';
 
 /** A figure that the potter measures, weighs or wants to know. */
@@ -17,9 +18,6 @@ export interface Figure {
   /** Smaller on the screen: it is not what the ruler is laid to first. */
   readonly minor?: boolean;
 }
-
-/** Bench scales show whole steps of this many grams: what is weighed out is rounded up to it. */
-const SCALE_STEP = 10;
 
 function boxOf(outline: Outline): { length: number; height: number } {
   const box = bounds(outline);
@@ -122,14 +120,18 @@ function addedFigures({ numbers, lumps = [] }: Development): Figure[] {
   const length = (id: FigureId, label: string, mm: number | undefined) =>
     mm === undefined ? [] : [lengthFigure(id, label, mm, { minor: true })];
   return [
-    ...(lumps.length === 0 ? length('handleLength', 'Handle strap', numbers.handleLength) : []),
-    ...lumps.map((lump): Figure => ({
-      id: 'handleLength',
-      label: 'Pulled handle',
-      phrase: [{ grams: lump.mass }, ', to ', { mm: lump.length }],
-      unit: 'none',
-      minor: true,
-    })),
+    ...(lumps.every(({ id }) => id !== 'pulled-handle')
+      ? length('handleLength', 'Handle strap', numbers.handleLength)
+      : []),
+    ...lumps
+      .filter(({ id }) => id === 'pulled-handle')
+      .map((lump): Figure => ({
+        id: 'handleLength',
+        label: 'Pulled handle',
+        phrase: [{ grams: lump.mass }, ', to ', { mm: lump.length }],
+        unit: 'none',
+        minor: true,
+      })),
     ...length('lidAcross', 'Lid across', numbers.lidAcross),
     ...length('flangeLength', 'Flange, round', numbers.flangeLength),
   ];
@@ -141,10 +143,11 @@ function weight(id: FigureId, label: string, grams: number, more: Partial<Figure
 }
 
 /** The figures to measure with a ruler, the largest on the screen: lines as they are traced on the face that lies up. */
-export function figuresToMeasure(developed: Development): Figure[] {
+export function figuresToMeasure(developed: Development, scale: MassSystem): Figure[] {
   const { numbers, slabs, parts, lumps = [] } = developed;
-  const rolled = slabs.reduce((sum, slab) => sum + slab.mass, 0);
-  const mass = lumps.reduce((sum, lump) => sum + lump.count * lump.mass, rolled);
+  // Each slab and lump is weighed by itself, and rounded up to what a bench scale shows.
+  const rolled = slabs.reduce((sum, slab) => sum + scaleUp(slab.mass, scale), 0);
+  const mass = lumps.reduce((sum, lump) => sum + lump.count * scaleUp(lump.mass, scale), rolled);
   return [
     ...wallFigures(developed),
     ...parts.filter(({ id }) => id === 'base').flatMap(baseFigures),
@@ -158,7 +161,7 @@ export function figuresToMeasure(developed: Development): Figure[] {
       unit: 'length',
       minor: true,
     })),
-    ...weight('weighOut', 'Weigh out', Math.ceil(mass / SCALE_STEP) * SCALE_STEP, { minor: true }),
+    ...weight('weighOut', 'Weigh out', mass, { minor: true }),
   ];
 }
 
@@ -172,6 +175,24 @@ export function finishedFigures({ finished }: Development): Figure[] {
             label: 'Holds, to the brim',
             phrase: [{ ml: finished.capacityBrim }],
             unit: 'none',
+          } as const,
+        ]
+      : []),
+    ...(finished.inside.foot > 0
+      ? [
+          {
+            id: 'insideRim',
+            label: 'Inside, at the rim',
+            phrase: [{ mmPlain: finished.inside.rim }],
+            unit: 'length',
+            minor: true,
+          } as const,
+          {
+            id: 'insideFoot',
+            label: 'Inside, on the floor',
+            phrase: [{ mmPlain: finished.inside.foot }],
+            unit: 'length',
+            minor: true,
           } as const,
         ]
       : []),

@@ -1,0 +1,66 @@
+import type { Fault } from '../core/errors.ts';
+import { MOULD_LIMITS } from '../core/mould/mouldForm.ts';
+
+/** How large anything that comes in may be, checked before its shape is looked at. */
+export const BOUNDS = {
+  /** Objects and lists within one another. */
+  depth: 12,
+  /** Keys of one object. */
+  keys: 60,
+  /** Entries of one list: the triangles of the largest mesh. */
+  entries: 2 * MOULD_LIMITS.vertices.greatest,
+  /** All values together: that mesh, its vertices, and as much again of the rest. */
+  values: 500_000,
+  /** Characters of one text. */
+  text: 4000,
+} as const;
+
+/** Names that objects have from birth: as keys in a file they would change what other keys mean. */
+const UNSAFE = ['__proto__', 'constructor', 'prototype'];
+
+interface Place {
+  readonly value: unknown;
+  readonly path: string;
+  readonly depth: number;
+}
+
+function fault(code: Fault['code'], path: string, value: string, rule: string): Fault {
+  return { code, path, value, rule };
+}
+
+/**
+ * Looks at the size of a parsed JSON value: how deep, how many keys, how long its lists. Stops at the first thing that is too
+ * large, so that nothing takes long, whatever was sent.
+ */
+export function boundsFault(root: unknown): Fault | null {
+  const open: Place[] = [{ value: root, path: '', depth: 0 }];
+  let values = 0;
+  for (let place = open.pop(); place; place = open.pop()) {
+    const { value, path, depth } = place;
+    values += 1;
+    if (values > BOUNDS.values) return fault('out-of-range', path, `over ${BOUNDS.values} values`, 'the whole has too many values'); // prettier-ignore
+    if (typeof value === 'string' && value.length > BOUNDS.text) {
+      return fault('out-of-range', path, `${value.length} characters`, `must have at most ${BOUNDS.text} characters`);
+    }
+    if (typeof value !== 'object' || value === null) continue;
+    if (depth >= BOUNDS.depth) return fault('out-of-range', path, `${depth} deep`, `lists and objects go at most ${BOUNDS.depth} deep`); // prettier-ignore
+    const within = (key: string | number) => (path ? `${path}.${key}` : `${key}`);
+    if (Array.isArray(value)) {
+      if (value.length > BOUNDS.entries) return fault('out-of-range', path, `${value.length} entries`, `must have at most ${BOUNDS.entries} entries`); // prettier-ignore
+      for (let index = value.length - 1; index >= 0; index -= 1) {
+        const item = value[index] as unknown;
+        // Figures need no second look: they are counted here.
+        if (typeof item === 'number') values += 1;
+        else open.push({ value: item, path: within(index), depth: depth + 1 });
+      }
+      continue;
+    }
+    const keys = Object.keys(value);
+    if (keys.length > BOUNDS.keys) return fault('out-of-range', path, `${keys.length} keys`, `must have at most ${BOUNDS.keys} keys`); // prettier-ignore
+    for (const key of keys) {
+      if (UNSAFE.includes(key)) return fault('unknown-key', within(key), key, 'this key is not known here');
+      open.push({ value: (value as Record<string, unknown>)[key], path: within(key), depth: depth + 1 });
+    }
+  }
+  return null;
+}

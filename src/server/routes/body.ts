@@ -1,0 +1,17 @@
+import express, { type RequestHandler } from 'express';
+
+/** Largest body that the server reads: a mesh of the most vertices. */
+const TARGET_LIMIT = '4mb';
+
+/** Largest body of anything else. */
+const SMALL_LIMIT = '1mb';
+
+/** A body as it came: it is read in the workshop. */
+export function rawBody(): RequestHandler {
+  return express.raw({ limit: TARGET_LIMIT, type: () => true });
+}
+
+/** A body of JSON. */
+export function jsonBody(): RequestHandler {
+  return express.json({ limit: SMALL_LIMIT });
+}

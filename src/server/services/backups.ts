@@ -1,0 +1,87 @@
+import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { DATABASE_FILE } from '../models/checkFile.ts';
+import type { Database } from '../models/database.ts';
+
+/** Folder of the backups within the data folder. */
+export const BACKUP_FOLDER = 'backups';
+
+/** Backups that are kept: the oldest gives way. */
+export const BACKUPS_KEPT = 10;
+
+/** How often it is looked whether a backup is due (ms). */
+const LOOK = 3600 * 1000;
+
+const NAME = /^fawn-\d{4}-\d{2}-\d{2}\.sqlite$/;
+
+/** The backups of a data folder, the newest first. */
+export function backupsOf(folder: string): string[] {
+  const place = join(folder, BACKUP_FOLDER);
+  return existsSync(place) ? readdirSync(place).filter((name) => NAME.test(name)).sort().reverse() : []; // prettier-ignore
+}
+
+/** Tables whose rows tell when they were last changed. */
+const CHANGED = ['designs', 'records'] as const;
+
+/** What was changed last, as text: two states that differ have another. */
+async function stateOf({ sequelize }: Database): Promise<string> {
+  const rows = await Promise.all(
+    CHANGED.map((table) => sequelize.query(`SELECT count(*) AS count, max(updatedAt) AS updated, max(deletedAt) AS deleted FROM ${table}`)), // prettier-ignore
+  );
+  return JSON.stringify(rows.map(([found]) => found));
+}
+
+/**
+ * Makes the backup of a day, whole and ready to be opened (VACUUM INTO), and takes the oldest away.
+ * @returns its file, or null when there is one of this day
+ */
+export async function backUp(database: Database, folder: string, day: string): Promise<string | null> {
+  const place = join(folder, BACKUP_FOLDER);
+  mkdirSync(place, { recursive: true });
+  const file = join(place, `fawn-${day}.sqlite`);
+  if (existsSync(file)) return null;
+  const part = `${file}.part`;
+  rmSync(part, { force: true });
+  await database.sequelize.query('VACUUM INTO ?', { replacements: [part] });
+  renameSync(part, file);
+  for (const name of backupsOf(folder).slice(BACKUPS_KEPT)) rmSync(join(place, name));
+  return file;
+}
+
+const dayOf = (time: Date) => time.toISOString().slice(0, 10);
+
+/** Keeps a backup of each day on which something was changed: looked for as the server starts, and every hour. */
+export function keepBackups(
+  database: Database,
+  folder: string,
+  failed: (error: unknown) => void,
+): { readonly stop: () => void } {
+  let known: string | null = null;
+  const look = async () => {
+    const state = await stateOf(database);
+    if (state === known) return;
+    await backUp(database, folder, dayOf(new Date()));
+    known = state;
+  };
+  const run = () => void look().catch(failed);
+  run();
+  const timer = setInterval(run, LOOK);
+  timer.unref();
+  return { stop: () => clearInterval(timer) };
+}
+
+/**
+ * Puts a backup in the place of the database; what was there is kept beside it. The server must be stopped.
+ *
+ * @param name of one of {@link backupsOf}
+ * @returns where the database that was there is kept, or null when there was none
+ */
+export function restoreBackup(folder: string, name: string, now: Date): string | null {
+  const file = join(folder, DATABASE_FILE);
+  const kept = existsSync(file) ? `${file}.before-${now.toISOString().replace(/[:.]/g, '-')}` : null;
+  if (kept) {
+    for (const ending of ['', '-wal', '-shm']) if (existsSync(file + ending)) renameSync(file + ending, kept + ending);
+  }
+  copyFileSync(join(folder, BACKUP_FOLDER, name), file);
+  return kept;
+}

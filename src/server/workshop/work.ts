@@ -1,0 +1,92 @@
+import type Joi from 'joi';
+import { createBody, developBody, templateBody, writeBody } from '../../contract/requests.ts';
+import { readShape, readTarget } from '../../contract/targetSchema.ts';
+import { FaultError, type Fault } from '../../core/errors.ts';
+import { fileStem } from '../../core/format/fileStem.ts';
+import { developWhole } from '../../core/piece/develop.ts';
+import type { Target } from '../../core/piece/target.ts';
+import { TEMPLATE_TYPES } from '../../print/templateFormat.ts';
+import { writeTemplate } from '../../print/writeTemplate.ts';
+
+/** What the workshop does with the body of a request, as it came. */
+export type WorkKind = 'create' | 'write' | 'develop' | 'sheets';
+
+export interface WorkOrder {
+  readonly kind: WorkKind;
+  readonly body: Uint8Array;
+}
+
+/** A target that was read: its name and its JSON text, the lists of an imported mesh apart. */
+export interface ReadTarget {
+  readonly name: string;
+  readonly text: string;
+  readonly mesh: string | null;
+  readonly baseRevision: number | null;
+}
+
+/** What came of an order; faults are the caller's. */
+export type WorkDone =
+  | { readonly kind: 'faults'; readonly error: 'bad-request' | 'bad-target'; readonly faults: readonly Fault[] }
+  | { readonly kind: 'target'; readonly read: ReadTarget }
+  | { readonly kind: 'json'; readonly text: string }
+  | { readonly kind: 'file'; readonly name: string; readonly type: string; readonly bytes: Uint8Array };
+
+const SHAPES = { create: createBody, write: writeBody, develop: developBody, sheets: templateBody } as const;
+
+type AnyBody = { readonly target: unknown; readonly baseRevision?: number };
+
+function refused(error: 'bad-request' | 'bad-target', faults: readonly Fault[]): WorkDone {
+  return { kind: 'faults', error, faults };
+}
+
+/** The JSON of a request's body; what is no JSON is a fault of the whole. */
+function parsed(body: Uint8Array): { readonly value: unknown } | { readonly faults: readonly Fault[] } {
+  try {
+    return { value: JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(body)) };
+  } catch {
+    const fault: Fault = { code: 'unreadable', path: '', value: `${body.length} bytes`, rule: 'is not JSON' };
+    return { faults: [fault] };
+  }
+}
+
+/** The text of a target's JSON, and that of its mesh apart: it is kept once, however many revisions have it. */
+export function textsOf(target: Target): { readonly text: string; readonly mesh: string | null } {
+  const { form } = target;
+  if (form.kind !== 'mesh') return { text: JSON.stringify(target), mesh: null };
+  const { vertices, triangles, ...rest } = form;
+  return { text: JSON.stringify({ ...target, form: rest }), mesh: JSON.stringify({ vertices, triangles }) };
+}
+
+/** Does one order: reads, checks, develops, draws. Never throws for what the caller sent. */
+export async function doWork({ kind, body }: WorkOrder): Promise<WorkDone> {
+  const json = parsed(body);
+  if ('faults' in json) return refused('bad-request', json.faults);
+  const shape = readShape<AnyBody>(SHAPES[kind] as Parameters<typeof readShape<AnyBody>>[0], json.value);
+  if ('faults' in shape) return refused('bad-request', shape.faults);
+  const reading = readTarget(shape.value.target);
+  if (reading.kind === 'faults') return refused('bad-target', reading.faults);
+  const { target } = reading;
+  try {
+    if (kind === 'develop') return { kind: 'json', text: JSON.stringify(developWhole(target)) };
+    if (kind === 'sheets') return await sheets(target, shape.value as never);
+  } catch (error) {
+    if (error instanceof FaultError) return refused('bad-target', error.faults);
+    throw error;
+  }
+  return {
+    kind: 'target',
+    read: { name: target.name, ...textsOf(target), baseRevision: shape.value.baseRevision ?? null },
+  };
+}
+
+async function sheets(
+  target: Target,
+  { format, paper, units, marks }: Omit<TemplateShape, 'target'>,
+): Promise<WorkDone> {
+  const { parts } = developWhole(target);
+  const file = await writeTemplate(parts, format, { name: target.name, paper, style: { unit: units, marks } });
+  const bytes = typeof file === 'string' ? new TextEncoder().encode(file) : new Uint8Array(file);
+  return { kind: 'file', name: `${fileStem(target.name)}.${format}`, type: TEMPLATE_TYPES[format], bytes };
+}
+
+type TemplateShape = typeof templateBody extends Joi.ObjectSchema<infer T> ? T : never;

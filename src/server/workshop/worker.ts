@@ -1,0 +1,4 @@
+import { doWork } from './work.ts';
+
+/** What a thread of the pool runs. */
+export default doWork;

@@ -1,0 +1,90 @@
+import { cpus } from 'node:os';
+import { join } from 'node:path';
+import { Piscina } from 'piscina';
+import { Refusal } from '../refusal.ts';
+import { doWork, type ReadTarget, type WorkDone, type WorkKind, type WorkOrder } from './work.ts';
+
+/** Where bodies of requests are read and patterns made: apart from the thread that answers, so that it is always free. */
+export interface Workshop {
+  /** The target in the body of a write. Refuses with its faults. */
+  readonly read: (kind: 'create' | 'write', body: Uint8Array) => Promise<ReadTarget>;
+  /** A developed pattern as JSON text, or a template file. */
+  readonly make: (
+    kind: 'develop' | 'sheets',
+    body: Uint8Array,
+  ) => Promise<Exclude<WorkDone, { kind: 'faults' | 'target' }>>;
+  readonly close: () => Promise<void>;
+}
+
+/** How long one order may take (ms): reading is short whatever is read, a fine blank with its darts takes seconds. */
+export const TIME_LIMITS = { read: 5000, make: 20_000 } as const;
+
+/** Orders that may wait at a time; more are refused at once. */
+const MOST_WAITING = 100;
+
+/** Memory of one thread (MB): the largest mesh takes a fifth of it. */
+const THREAD_MEMORY = 512;
+
+type Run = (order: WorkOrder, limit: number) => Promise<WorkDone>;
+
+function workshopOf(reading: Run, making: Run, close: () => Promise<void>): Workshop {
+  const done = async (run: Run, kind: WorkKind, body: Uint8Array, limit: number) => {
+    const found = await run({ kind, body }, limit);
+    if (found.kind === 'faults') throw new Refusal(found.error, { faults: found.faults });
+    return found;
+  };
+  return {
+    read: async (kind, body) => {
+      const found = await done(reading, kind, body, TIME_LIMITS.read);
+      if (found.kind !== 'target') throw new Refusal('internal');
+      return found.read;
+    },
+    make: async (kind, body) => {
+      const found = await done(making, kind, body, TIME_LIMITS.make);
+      if (found.kind === 'target') throw new Refusal('internal');
+      return found;
+    },
+    close,
+  };
+}
+
+/** A workshop in the thread that asks: for tests and tools. */
+export function ownWorkshop(): Workshop {
+  return workshopOf(doWork, doWork, () => Promise.resolve());
+}
+
+function poolOf(threads: number): { readonly run: Run; readonly close: () => Promise<void> } {
+  const pool = new Piscina({
+    filename: join(process.cwd(), 'src/server/workshop/worker.ts'),
+    execArgv: ['--import', 'tsx'],
+    minThreads: 1,
+    maxThreads: threads,
+    idleTimeout: 60_000,
+    maxQueue: MOST_WAITING,
+    resourceLimits: { maxOldGenerationSizeMb: THREAD_MEMORY },
+  });
+  // A thread that dies by itself is replaced; its order is refused below.
+  pool.on('error', () => undefined);
+  const run: Run = async (order, limit) => {
+    const signal = AbortSignal.timeout(limit);
+    try {
+      return (await pool.run(order, { signal })) as WorkDone;
+    } catch (error) {
+      const { name, message, code } = error as { name?: string; message?: string; code?: string };
+      if (signal.aborted || name === 'AbortError') throw new Refusal('too-slow');
+      if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw new Refusal('too-slow');
+      if (message?.includes('queue is at limit')) throw new Refusal('busy');
+      throw error;
+    }
+  };
+  return { run, close: () => pool.close({ force: true }) };
+}
+
+/** A workshop with threads of its own: one pool reads, the other makes, so that a long pattern keeps nobody's save waiting. */
+export function threadedWorkshop(): Workshop {
+  const reading = poolOf(1);
+  const making = poolOf(Math.max(1, cpus().length - 1));
+  return workshopOf(reading.run, making.run, async () => {
+    await Promise.all([reading.close(), making.close()]);
+  });
+}
