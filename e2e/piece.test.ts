@@ -86,6 +86,9 @@ describe('a piece', () => {
     await type(page, 'height', '9 cm');
     await kept(page, /3/);
     await page.getByRole('button', { name: 'History' }).click();
+    // Each says what it was when it is asked.
+    const show = page.getByRole('button', { name: 'Show its sizes' });
+    for (await show.first().waitFor(); (await show.count()) > 0;) await show.first().click();
     await page
       .getByRole('listitem')
       .filter({ hasText: '84.0 × 150.0 mm' })

@@ -3,6 +3,7 @@ import type { Target } from '../core/piece/target.ts';
 import type { PaperName } from '../core/sheet/paper.ts';
 import type { InchMarks, LengthUnit } from '../core/units/lengthUnit.ts';
 import type { ErrorCode } from './errors.ts';
+import type { Kept, RecordKind } from './records.ts';
 
 /** A design as it is kept: its newest revision. Times are ISO 8601 in UTC. */
 export interface Design {
@@ -58,4 +59,6 @@ export interface ErrorReply {
   readonly todo: string;
   readonly faults?: readonly Fault[];
   readonly current?: Design;
+  /** Comes with a conflict over a record: the record as it stands on the server. */
+  readonly record?: Kept<RecordKind>;
 }

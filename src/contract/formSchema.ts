@@ -122,7 +122,13 @@ export const formSchema = Joi.object({
   ),
   clearance: standing(figure().default(2)),
   lean: standing(figure().required()),
-  roll: standing(figure()),
+  roll: standing(
+    Joi.alternatives().conditional(Joi.number(), {
+      then: figure(),
+      otherwise: Joi.object({ front: figure().required(), back: figure().required() }),
+    }),
+  ),
+  friction: standing(figure()),
   across: standing(figure()),
   outline: bentOnly(outlineSchema.required()),
   holes: bentOnly(Joi.array().items(outlineSchema).max(SHEET_LIMITS.holes.greatest)),

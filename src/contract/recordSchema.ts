@@ -112,7 +112,10 @@ export const recordPath = Joi.object<{ kind: RecordKind; id: string }>({
 }).required();
 
 /** POST and PUT of a record: its body is read by its kind; a write names the state that it was made from. */
-export const recordCreate = Joi.object<{ body: unknown }>({ body: Joi.object().unknown(true).required() }).required();
+export const recordCreate = Joi.object<{ body: unknown; id?: string }>({
+  body: Joi.object().unknown(true).required(),
+  id: Joi.string().guid(),
+}).required();
 export const recordWrite = Joi.object<{ body: unknown; baseRevision: number }>({
   body: Joi.object().unknown(true).required(),
   baseRevision: Joi.number().strict().integer().min(1).required(),

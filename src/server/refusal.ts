@@ -1,4 +1,5 @@
 import type { Design } from '../contract/api.ts';
+import type { Kept, RecordKind } from '../contract/records.ts';
 import { ERRORS, type ErrorCode } from '../contract/errors.ts';
 import type { Fault } from '../core/errors.ts';
 
@@ -6,6 +7,7 @@ import type { Fault } from '../core/errors.ts';
 export interface RefusalDetail {
   readonly faults?: readonly Fault[];
   readonly current?: Design;
+  readonly record?: Kept<RecordKind>;
 }
 
 /** A refusal out of the error catalogue; the error middleware turns it into a reply. */

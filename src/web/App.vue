@@ -5,6 +5,7 @@ import { useRouter } from 'vue-router';
 import FindDialog from './components/frame/FindDialog.vue';
 import KeysDialog from './components/frame/KeysDialog.vue';
 import TopBar from './components/frame/TopBar.vue';
+import { useFreshPage } from './composables/useFreshPage.ts';
 import { useShortcuts } from './composables/useShortcuts.ts';
 import { useConnection } from './stores/connection.ts';
 import { useSettings } from './stores/settings.ts';
@@ -14,6 +15,7 @@ const settings = useSettings();
 const { light } = storeToRefs(settings);
 const { down } = storeToRefs(useConnection());
 const router = useRouter();
+const { stuck, reload } = useFreshPage(router);
 /** The one dialog of the frame that is open: opening the other closes it. */
 const open = ref<'find' | 'keys' | null>(null);
 const dialog = (name: 'find' | 'keys') =>
@@ -44,6 +46,9 @@ useShortcuts([
       <TopBar @find="find = true" @keys="keys = true" />
       <p v-if="down" class="down" role="alert">
         The server does not answer. You can go on: changes are held in this browser and sent when it is back.
+      </p>
+      <p v-if="stuck" class="down" role="alert">
+        {{ stuck }} <button type="button" class="press" @click="reload">Load it again</button>
       </p>
       <RouterView />
     </div>

@@ -1,4 +1,12 @@
-import type { Design, DesignWrite, ErrorReply, Revision, SessionState, TemplateRequest } from '../contract/api.ts';
+import type {
+  Design,
+  DesignWrite,
+  ErrorReply,
+  Revision,
+  RevisionEntry,
+  SessionState,
+  TemplateRequest,
+} from '../contract/api.ts';
 import type { Kept, RecordBodies, RecordKind } from '../contract/records.ts';
 import type { ErrorCode } from '../contract/errors.ts';
 import type { Target } from '../core/piece/target.ts';
@@ -39,6 +47,7 @@ async function send(path: string, method: string, body?: object, more: RequestIn
     throw new Unreachable();
   }
   if (response.ok) return response;
+  // A proxy in between, or a table that is too busy: it is tried again.
   if (response.status === 502 || response.status === 503 || response.status === 504) throw new Unreachable();
   const refusal = (await response.json()) as ErrorReply;
   if (refusal.current) await prepareMould(refusal.current.target);
@@ -58,7 +67,17 @@ async function ready(asked: Promise<Design>): Promise<Design> {
 
 /** What the screens ask of the server. Every verb may throw {@link Refused} or {@link Unreachable}. */
 export const api = {
-  list: () => ask<Design[]>('/designs'),
+  /** The whole shelf, a page at a time: each is shown as it comes. */
+  list: async (shown: (designs: readonly Design[]) => Promise<void>): Promise<void> => {
+    for (let offset = 0, total = 1; offset < total;) {
+      const reply = await send(`/designs?offset=${offset}`, 'GET');
+      const designs = (await reply.json()) as Design[];
+      total = Number(reply.headers.get('X-Total-Count') ?? designs.length);
+      offset += Math.max(1, designs.length);
+      await shown(designs);
+      if (designs.length === 0) return;
+    }
+  },
   read: (id: string) => ready(ask<Design>(`/designs/${id}`)),
   create: (target: Target) => ready(ask<Design>('/designs', 'POST', { target })),
   /** The target that was sent is not sent back. */
@@ -80,13 +99,22 @@ export const api = {
     await prepareMould(target);
     return target;
   },
-  history: (id: string) => ask<Revision[]>(`/designs/${id}/revisions`),
+  /** A page of the revisions, newest first, and how many there are. */
+  history: async (
+    id: string,
+    offset: number,
+  ): Promise<{ readonly entries: readonly RevisionEntry[]; readonly total: number }> => {
+    const reply = await send(`/designs/${id}/revisions?offset=${offset}`, 'GET');
+    const entries = (await reply.json()) as RevisionEntry[];
+    return { entries, total: Number(reply.headers.get('X-Total-Count') ?? entries.length) };
+  },
   restore: (id: string, number: number, baseRevision: number) =>
     ready(ask<Design>(`/designs/${id}/revisions/${number}/restore`, 'POST', { baseRevision })),
   template: async (request: TemplateRequest) => (await send('/sheets', 'POST', request)).blob(),
   records: <K extends RecordKind>(kind: K) => ask<Kept<K>[]>(`/records/${kind}`),
-  createRecord: <K extends RecordKind>(kind: K, body: RecordBodies[K]) =>
-    ask<Kept<K>>(`/records/${kind}`, 'POST', { body }),
+  /** Makes a record of an id that the browser chose, so that it can be sent again. */
+  createRecord: <K extends RecordKind>(kind: K, id: string, body: RecordBodies[K]) =>
+    ask<Kept<K>>(`/records/${kind}`, 'POST', { id, body }),
   writeRecord: <K extends RecordKind>(kind: K, id: string, write: { body: RecordBodies[K]; baseRevision: number }) =>
     ask<Kept<K>>(`/records/${kind}/${id}`, 'PUT', write),
   removeRecord: async (kind: RecordKind, id: string) => void (await send(`/records/${kind}/${id}`, 'DELETE')),

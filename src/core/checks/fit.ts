@@ -1,3 +1,4 @@
+import { LENGTH_TOLERANCE } from '../numbers.ts';
 import { passagesOf, stopIn, widestAcross } from '../piece/passage.ts';
 import { standingLevels, type StandingThing } from '../piece/standingLevels.ts';
 import type { Target } from '../piece/target.ts';
@@ -11,13 +12,14 @@ function checkHole(target: Target, hole: number, clearance: number): Check {
   const widest = widestAcross(target);
   const added = [target.handle && 'handle', target.lid && 'lid'].filter(Boolean).join(' and ');
   const needs = ['Seen from above', added ? ` with its ${added}` : '', ' a circle of ', { mm: widest }, ' goes round it, fired'] as const; // prettier-ignore
-  if (widest + clearance <= hole) {
+  const room = hole - clearance + LENGTH_TOLERANCE;
+  if (widest <= room) {
     const phrase = [...needs, ': it clears the hole of ', { mm: hole }, ' by ', { mm: hole - widest }, '.'];
     return { code, level: 'note', title: 'Drops into the rack hole', phrase };
   }
   const foot = passagesOf(target)[0]?.across ?? 0;
   const stop = stopIn(target, hole);
-  if (foot + clearance > hole || stop === null) {
+  if (foot > room || stop === null) {
     const phrase = [...needs, '; a hole of ', { mm: hole }, ' with ', { mm: clearance }, ' to spare takes ', { mm: hole - clearance }, '. Make it narrower.']; // prettier-ignore
     return { code, level: 'stop', title: 'Too wide for the rack hole', phrase };
   }
@@ -38,7 +40,7 @@ function checkShelf(target: Target, shelf: number, clearance: number): Check {
   const { height } = standingLevels(target);
   const high = ['Fired it is ', { mm: height }, target.lid ? ' high with its lid' : ' high'] as const;
   const spare = shelf - height;
-  if (spare >= clearance) {
+  if (spare >= clearance - LENGTH_TOLERANCE) {
     const phrase = [...high, ', and ', { mm: spare }, ' stays free above it.'];
     return { code: 'shelf', level: 'note', title: 'Stands under the shelf', phrase };
   }

@@ -4,7 +4,7 @@ import type { SidePoint } from '../handle/handleCurve.ts';
 import { once } from '../numbers.ts';
 import { moved, type Outline } from '../outline/outline.ts';
 import { circle } from '../outline/shapes.ts';
-import { standSide } from '../stand/stand.ts';
+import { restOf, standSide } from '../stand/stand.ts';
 import { additionsOf } from './additions.ts';
 import { kindOf } from './kinds/kinds.ts';
 import type { Reach, Standing } from './standing.ts';
@@ -112,14 +112,15 @@ function standShapes({ form, slab, clay }: Target, { fromFired }: Drawing): { ro
   if (form.kind !== 'stand') return { rolls: [], device: [] };
   const side = standSide(form, firedLength(slab.wall, clay.shrinkage));
   // A strip that runs once round: its end shows on the side of the slot.
-  const roll = ([x, z]: readonly [number, number], end: 1 | -1): Outline => {
-    const [outer, inner] = [end * side.radius, end * (side.radius - side.strip)];
+  const roll = ([x, z]: readonly [number, number], radius: number, end: 1 | -1): Outline => {
+    const [outer, inner] = [end * radius, end * (radius - side.strip)];
     const at = (off: number, bulge: number) => [fromFired(x + off), fromFired(z), bulge] as const;
     return [at(outer, 1), at(-outer, 1), at(outer, 0), at(inner, -1), at(-inner, -1), at(inner, 0)];
   };
   return {
-    rolls: [roll(side.back, 1), roll(side.front, -1)],
-    device: [side.device.map(([x, z]) => [fromFired(x), fromFired(z), 0] as const)],
+    rolls: [roll(side.back, side.radii.back, 1), roll(side.front, side.radii.front, -1)],
+    // As it comes to rest.
+    device: [restOf(form, side).corners.map(([x, z]) => [fromFired(x), fromFired(z), 0] as const)],
   };
 }
 

@@ -1,7 +1,7 @@
 import type { SheetBend } from '../bentSheet/sheetForm.ts';
 import { wallPoints, withWallPoint } from '../mould/drawnWall.ts';
 import { DEFAULT_BLANK_MARGIN, type MeshForm, type MouldForm } from '../mould/mouldForm.ts';
-import { acrossOf, rollOf } from '../stand/stand.ts';
+import { acrossOf, DEFAULT_FRICTION, rollsOf } from '../stand/stand.ts';
 import { once } from '../numbers.ts';
 import { bounds, type Outline } from '../outline/outline.ts';
 import { planReach, type PlanOutline } from '../outline/plan.ts';
@@ -119,8 +119,14 @@ function rows(form: Form): Row[] {
         ['device.mass', 'Device weighs, g', form.device.mass, 'count'],
         ['lean', 'Leans back, degrees', form.lean, 'count'],
         ['clearance', 'Room in the slot', form.clearance],
-        ['roll', 'A roll across, fired', rollOf(form)],
+        ...(typeof form.roll === 'object'
+          ? ([
+              ['roll.back', 'Back roll across, fired', form.roll.back],
+              ['roll.front', 'Front roll across, fired', form.roll.front],
+            ] as const)
+          : ([['roll', 'A roll across, fired', rollsOf(form).back]] as const)),
         ['across', 'Strip across, fired', acrossOf(form)],
+        ['friction', 'Friction of its foot', form.friction ?? DEFAULT_FRICTION, 'count'],
       ];
     case 'mesh':
       return [['margin', 'Margin to trim', form.margin], ['flange', 'Flange left on, wet', form.flange ?? 0], ['cloth', 'Cloth between, thick', form.cloth ?? 0]]; // prettier-ignore
@@ -182,8 +188,10 @@ export function roughSize(form: Form): { readonly rim: number; readonly foot: nu
       const box = bounds(form.outline);
       return { rim: box.maxX - box.minX, foot: box.maxX - box.minX, height: box.maxY - box.minY };
     }
-    case 'stand':
-      return { rim: 3 * rollOf(form), foot: 3 * rollOf(form), height: rollOf(form) };
+    case 'stand': {
+      const { back } = rollsOf(form);
+      return { rim: 3 * back, foot: 3 * back, height: back };
+    }
   }
 }
 

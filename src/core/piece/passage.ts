@@ -1,4 +1,4 @@
-import { once } from '../numbers.ts';
+import { LENGTH_TOLERANCE, once } from '../numbers.ts';
 import { hull } from '../outline/hull.ts';
 import { leastCircle } from '../outline/leastCircle.ts';
 import type { PlanPoint } from '../outline/support.ts';
@@ -33,7 +33,7 @@ export function widestAcross(target: Target): number {
 /** Where a piece that is let down into a round hole (mm) stops: the height over its foot, and what stops it; null where nothing does. */
 export function stopIn(target: Target, hole: number): { readonly z: number; readonly by: StandingThing } | null {
   const passages = passagesOf(target);
-  const index = passages.findIndex(({ across }) => across > hole);
+  const index = passages.findIndex(({ across }) => across > hole + LENGTH_TOLERANCE);
   const stop = passages[index];
   if (!stop) return null;
   const before = passages[index - 1];

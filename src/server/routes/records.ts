@@ -23,7 +23,8 @@ export function recordRoutes(service: RecordService): Router {
 
   router.post('/:kind', jsonBody(), async (req, res) => {
     const { kind } = parseText(kindPath, req.params);
-    res.status(201).json(await service.create(kind, bodyOf(kind, parse(recordCreate, req.body).body)));
+    const { body, id } = parse(recordCreate, req.body);
+    res.status(201).json(await service.create(kind, bodyOf(kind, body), id));
   });
 
   router.put('/:kind/:id', jsonBody(), async (req, res) => {

@@ -32,9 +32,12 @@ export function recordService(database: Database) {
       return rows.map((row) => toKept<K>(row));
     },
 
-    async create<K extends RecordKind>(kind: K, body: RecordBodies[K]): Promise<Kept<K>> {
+    /** Makes a record, by the name that the browser gave it: sent twice, it is made once. */
+    async create<K extends RecordKind>(kind: K, body: RecordBodies[K], given?: string): Promise<Kept<K>> {
       return database.write(async (transaction) => {
-        const row = { id: randomUUID(), kind, name: body.name, body: JSON.stringify(body), revision: 1 };
+        const there = given === undefined ? null : await records.findOne({ where: { id: given, kind }, paranoid: false, transaction }); // prettier-ignore
+        if (there) return toKept<K>(there);
+        const row = { id: given ?? randomUUID(), kind, name: body.name, body: JSON.stringify(body), revision: 1 };
         return toKept<K>(await records.create(row, { transaction }));
       });
     },
@@ -43,7 +46,10 @@ export function recordService(database: Database) {
     async write<K extends RecordKind>(kind: K, id: string, body: RecordBodies[K], baseRevision: number) {
       return database.write(async (transaction) => {
         const row = await rowOf(kind, id, transaction);
-        if (row.revision !== baseRevision) throw new Refusal('record-conflict');
+        const same = JSON.stringify(body) === row.body;
+        // A write whose answer was lost is acknowledged again.
+        if (same && row.revision === baseRevision + 1) return toKept<K>(row);
+        if (row.revision !== baseRevision) throw new Refusal('record-conflict', { record: toKept<K>(row) });
         const text = JSON.stringify(body);
         if (text === row.body) return toKept<K>(row);
         await row.update({ name: body.name, body: text, revision: baseRevision + 1 }, { transaction });

@@ -1,6 +1,7 @@
 import type { Design, DesignWrite } from '../../contract/api.ts';
 import type { MeshForm } from '../../core/mould/mouldForm.ts';
 import type { Target } from '../../core/piece/target.ts';
+import { memory } from '../memory.ts';
 import { listsOf } from '../workers/blankWork.ts';
 
 const key = (id: string) => `fawn-draft:${id}`;
@@ -15,16 +16,6 @@ interface Stored extends DesignWrite {
 /** The lists that are stored apart for a design: they are written once. */
 const apart = new Map<string, MeshForm['vertices']>();
 
-/** Stores a text; false when the store is full or forbidden: the change still lives on the screen and is sent again. */
-function store(name: string, text: string): boolean {
-  try {
-    localStorage.setItem(name, text);
-    return true;
-  } catch {
-    return false;
-  }
-}
-
 /**
  * Holds a change to a design in this browser until the server has acknowledged it.
  *
@@ -33,11 +24,11 @@ function store(name: string, text: string): boolean {
 export function holdDraft(base: Design, target: Target): void {
   const write: DesignWrite = { target, baseRevision: base.revision };
   const { form } = target;
-  if (form.kind !== 'mesh') return void store(key(base.id), JSON.stringify(write));
+  if (form.kind !== 'mesh') return void memory.write(key(base.id), JSON.stringify(write));
   const { form: before } = base.target;
   const same = before.kind === 'mesh' && before.vertices === form.vertices && before.triangles === form.triangles;
   const bare: Stored = { ...write, target: { ...target, form: { ...form, vertices: [], triangles: [] } }, mesh: same ? 'base' : 'apart' }; // prettier-ignore
-  store(key(base.id), JSON.stringify(bare));
+  memory.write(key(base.id), JSON.stringify(bare));
   if (!same && apart.get(base.id) !== form.vertices) void holdLists(base.id, form);
 }
 
@@ -46,13 +37,13 @@ async function holdLists(id: string, form: MeshForm): Promise<void> {
   apart.set(id, form.vertices);
   const text = (await listsOf(form)?.text()) ?? JSON.stringify({ vertices: form.vertices, triangles: form.triangles }).slice(1, -1); // prettier-ignore
   // Acknowledged, or another mould meanwhile.
-  if (apart.get(id) === form.vertices && !store(meshKey(id), `{${text}}`)) apart.delete(id);
+  if (apart.get(id) === form.vertices && !memory.write(meshKey(id), `{${text}}`)) apart.delete(id);
 }
 
 /** What is stored under a name; null where nothing is, or nothing that can be read. */
 function read<T>(name: string): T | null {
   try {
-    return JSON.parse(localStorage.getItem(name) ?? 'null') as T | null;
+    return JSON.parse(memory.read(name) ?? 'null') as T | null;
   } catch {
     return null;
   }
@@ -82,6 +73,6 @@ export async function heldDraft(
 }
 
 export function dropDraft(id: string): void {
-  localStorage.removeItem(key(id));
-  if (apart.delete(id) || localStorage.getItem(meshKey(id))) localStorage.removeItem(meshKey(id));
+  memory.forget(key(id));
+  if (apart.delete(id) || memory.read(meshKey(id))) memory.forget(meshKey(id));
 }

@@ -5,6 +5,7 @@ import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../../core/sheet/pap
 import { DEFAULT_BENCH } from '../../core/checks/bench.ts';
 import { LIMITS } from '../../core/piece/target.ts';
 import type { LengthStyle } from '../../core/units/writeLength.ts';
+import { memory } from '../memory.ts';
 import type { Light } from '../theme.ts';
 
 const KEY = 'fawn-settings';
@@ -41,7 +42,7 @@ function read(): Kept {
     cutters: DEFAULT_CUTTERS,
   };
   try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Kept>;
+    const kept = JSON.parse(memory.read(KEY) ?? '{}') as Partial<Kept>;
     return {
       unit: LENGTH_UNITS.find((unit) => unit === kept.unit) ?? fallback.unit,
       marks: kept.marks === 32 ? 32 : 16,
@@ -81,7 +82,7 @@ export const useSettings = defineStore('settings', () => {
       hand: hand.value,
       slab: slab.value,
     };
-    localStorage.setItem(KEY, JSON.stringify(now));
+    memory.write(KEY, JSON.stringify(now));
   });
 
   function nextUnit(): void {

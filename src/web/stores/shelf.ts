@@ -33,10 +33,19 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   async function load(): Promise<void> {
-    const found = await attempt(api.list);
-    if (found) designs.value = await drawn(found);
-    state.value = found ? 'ready' : designs.value.length > 0 ? 'ready' : 'failed';
-    if (!found) connection.whenBack(() => void load());
+    let found: readonly Design[] = [];
+    const done = await attempt(async () => {
+      await api.list(async (page) => {
+        found = [...found, ...(await drawn(page))];
+        // The first page is worked with while the others come.
+        if (state.value !== 'ready') designs.value = found;
+        state.value = 'ready';
+      });
+      return true;
+    });
+    if (done) designs.value = found;
+    else state.value = designs.value.length > 0 ? 'ready' : 'failed';
+    if (!done) connection.whenBack(() => void load());
   }
 
   /** Designs with their drawings worked out, a few at a time, so that the page answers meanwhile; what has not changed stays. */

@@ -140,7 +140,8 @@ export const useSlabPlan = defineStore('slab-plan', () => {
     if (plans.state === 'loading') await plans.load();
     const first = draft.value;
     const made = first && (plans.list.find(({ body }) => body.design === design) ?? (await plans.create(first)));
-    if (made && draft.value && id.value === design) plans.change(made.id, draft.value);
+    // A new record stands in the list at once: what was changed since has gone there.
+    if (made && draft.value && draft.value !== first && id.value === design) plans.change(made.id, draft.value);
     draft.value = null;
     creating = false;
   }

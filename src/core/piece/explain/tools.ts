@@ -1,3 +1,4 @@
+import { radians } from '../../numbers.ts';
 import { isDraped, offsetsOf } from '../../mould/draped.ts';
 import { standSide, stripOf } from '../../stand/stand.ts';
 import type { Development } from '../develop.ts';
@@ -8,20 +9,35 @@ import type { Step } from './step.ts';
 export function stripSteps({ form, slab, clay }: Target): Step[] {
   if (form.kind !== 'stand') return [];
   const strip = stripOf(form, slab.wall, slab.neutralFraction, clay.shrinkage);
+  const rolls = (['back', 'front'] as const).map((end) => ({ end, radius: strip.rollOuter[end] / 2 }));
+  const alike = rolls[0]?.radius === rolls[1]?.radius;
+  const each = (alike ? rolls.slice(0, 1) : rolls).flatMap(({ end, radius }): Step[] => {
+    const name = alike ? 'a roll' : `the ${end} roll`;
+    const neutral = radius - slab.wall + slab.neutralFraction * slab.wall;
+    return [
+      {
+        rule: `neutral radius of ${name} = wet outer radius − wall × (1 − neutral fraction)`,
+        worked: [{ mmPlain: radius }, ' − ', { mmPlain: slab.wall }, ` × (1 − ${slab.neutralFraction})`],
+        gives: [{ mm: neutral }],
+      },
+      {
+        rule: `${name} = 2 π × neutral radius`,
+        worked: ['2 π × ', { mmPlain: neutral }],
+        gives: [{ mm: strip.rollLengths[end] }],
+      },
+    ];
+  });
   return [
+    ...each,
     {
-      rule: 'neutral radius of a roll = wet outer radius − wall × (1 − neutral fraction)',
-      worked: [{ mmPlain: strip.rollOuter / 2 }, ' − ', { mmPlain: slab.wall }, ` × (1 − ${slab.neutralFraction})`],
-      gives: [{ mm: strip.neutralRadius }],
-    },
-    {
-      rule: 'one roll = 2 π × neutral radius',
-      worked: ['2 π × ', { mmPlain: strip.neutralRadius }],
-      gives: [{ mm: strip.rollLength }],
-    },
-    {
-      rule: 'strip = two rolls + the floor between their middles',
-      worked: ['2 × ', { mmPlain: strip.rollLength }, ' + ', { mmPlain: strip.floor }],
+      rule: 'strip = both rolls + the floor between their middles',
+      worked: [
+        { mmPlain: strip.rollLengths.back },
+        ' + ',
+        { mmPlain: strip.rollLengths.front },
+        ' + ',
+        { mmPlain: strip.floor },
+      ],
       gives: [{ mm: strip.length }],
     },
   ];
@@ -31,9 +47,13 @@ export function stripSteps({ form, slab, clay }: Target): Step[] {
 export function slotSteps({ form, slab, clay }: Target): Step[] {
   if (form.kind !== 'stand') return [];
   const side = standSide(form, slab.wall * (1 - clay.shrinkage));
+  const { back, front } = side.radii;
+  const lean = radians(form.lean);
+  const before = form.device.thickness + form.clearance + front - (front - side.strip) * Math.sin(lean);
+  const behind = back + (back - side.strip) * Math.sin(lean);
   const fired: Step = {
-    rule: 'slot, fired = (roll + device + room) ÷ cos(lean) − roll',
-    worked: ['(', { mmPlain: 2 * side.radius }, ' + ', { mmPlain: form.device.thickness }, ' + ', { mmPlain: form.clearance }, ') ÷ cos ', { degrees: form.lean }, ' − ', { mmPlain: 2 * side.radius }], // prettier-ignore
+    rule: 'slot, fired = (from the foot to the middles of both rolls, square to the device) ÷ cos(lean) − both radii',
+    worked: ['(', { mmPlain: behind }, ' + ', { mmPlain: before }, ') ÷ cos ', { degrees: form.lean }, ' − ', { mmPlain: back }, ' − ', { mmPlain: front }], // prettier-ignore
     gives: [{ mm: side.slot }],
   };
   const wet: Step = {

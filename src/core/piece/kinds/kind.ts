@@ -52,6 +52,7 @@ export interface Numbers {
   readonly stripLength?: number;
   readonly slot?: number;
   readonly rollAcross?: number;
+  readonly rollFront?: number;
   /** A bent sheet along and across the cylinder and how high its edges rise, neutral wet mm; its feet, fired mm. */
   readonly bentLength?: number;
   readonly bentWidth?: number;

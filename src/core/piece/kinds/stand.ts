@@ -2,7 +2,7 @@ import { shortValue, type Fault } from '../../errors.ts';
 import { supportOf } from '../../outline/plan.ts';
 import type { Part } from '../../part/part.ts';
 import { rangeFaults } from '../../ranges.ts';
-import { acrossOf, rollOf, STAND_LIMITS, standSide, stripOf, type StandForm } from '../../stand/stand.ts';
+import { acrossOf, rollsOf, STAND_LIMITS, standSide, stripOf, type StandForm } from '../../stand/stand.ts';
 import type { Reach, Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
 import type { DevelopedForm, FormKindWork } from './kind.ts';
@@ -13,11 +13,12 @@ const formOf = (target: Target) => target.form as StandForm;
 function standing(target: Target): Standing {
   const { slab, clay } = target;
   const strip = stripOf(formOf(target), slab.wall, slab.neutralFraction, clay.shrinkage);
-  const reach = strip.floor / 2 + strip.rollOuter / 2;
+  const { back, front } = strip.rollOuter;
+  const reach = strip.floor / 2 + Math.max(back, front) / 2;
   const box: readonly Reach[] = [[0, -strip.floor / 2, strip.floor / 2], [slab.wall, -strip.floor / 2, strip.floor / 2]]; // prettier-ignore
   const plan = supportOf({ kind: 'rounded', length: 2 * reach, width: strip.across, corner: 0 });
   return {
-    height: strip.rollOuter,
+    height: Math.max(back, front),
     floor: slab.wall,
     outer: box,
     rim: [slab.wall, -strip.floor / 2, strip.floor / 2],
@@ -33,7 +34,7 @@ function standing(target: Target): Standing {
 function stripPart(target: Target): Part {
   const { slab, clay } = target;
   const strip = stripOf(formOf(target), slab.wall, slab.neutralFraction, clay.shrinkage);
-  const { length, across, rollLength } = strip;
+  const { length, across, rollLengths } = strip;
   const line = (x: number, name: 'fold' | 'centre') => ({ kind: 'line', name, from: [x, 0], to: [x, across] }) as const;
   const outline = [[0, 0, 0], [length, 0, 0], [length, across, 0], [0, across, 0]] as const; // prettier-ignore
   const straight = (edge: 'foot' | 'rim', from: number) => ({ edge, from, to: (from + 1) % 4, lean: 0, word: 'straight down' }) as const; // prettier-ignore
@@ -47,11 +48,11 @@ function stripPart(target: Target): Part {
     underside: outline,
     leans: [straight('foot', 0), straight('rim', 2)],
     marks: [
-      line(rollLength, 'fold'),
-      line(length - rollLength, 'fold'),
-      line(length / 2, 'centre'),
-      { kind: 'words', at: [rollLength / 2, across / 2], text: 'roll' },
-      { kind: 'words', at: [length - rollLength / 2, across / 2], text: 'roll' },
+      line(rollLengths.back, 'fold'),
+      line(length - rollLengths.front, 'fold'),
+      line(rollLengths.back + strip.floor / 2, 'centre'),
+      { kind: 'words', at: [rollLengths.back / 2, across / 2], text: 'back roll' },
+      { kind: 'words', at: [length - rollLengths.front / 2, across / 2], text: 'front roll' },
     ],
     volume: length * across * slab.wall,
   };
@@ -61,7 +62,13 @@ function develop(target: Target): DevelopedForm {
   const { slab, clay } = target;
   const strip = stripOf(formOf(target), slab.wall, slab.neutralFraction, clay.shrinkage);
   return {
-    numbers: { bevelRun: 0, stripLength: strip.length, slot: strip.slot, rollAcross: strip.rollOuter },
+    numbers: {
+      bevelRun: 0,
+      stripLength: strip.length,
+      slot: strip.slot,
+      rollAcross: strip.rollOuter.back,
+      rollFront: strip.rollOuter.front,
+    },
     parts: [stripPart(target)],
     bendRadius: strip.neutralRadius,
   };
@@ -70,12 +77,15 @@ function develop(target: Target): DevelopedForm {
 function faults(target: Target): Fault[] {
   const form = formOf(target);
   const { size, mass, clearance, lean } = STAND_LIMITS;
+  const rolls = rollsOf(form);
   const ranges = [
     ...(['length', 'width', 'thickness'] as const).flatMap((key) => rangeFaults(`form.device.${key}`, form.device[key], size)), // prettier-ignore
     ...rangeFaults('form.device.mass', form.device.mass, mass),
     ...rangeFaults('form.clearance', form.clearance, clearance),
     ...rangeFaults('form.lean', form.lean, lean),
-    ...rangeFaults('form.roll', rollOf(form), size),
+    ...rangeFaults(typeof form.roll === 'object' ? 'form.roll.back' : 'form.roll', rolls.back, size),
+    ...(typeof form.roll === 'object' ? rangeFaults('form.roll.front', rolls.front, size) : []),
+    ...rangeFaults('form.friction', form.friction, STAND_LIMITS.friction),
     ...rangeFaults('form.across', acrossOf(form), size),
   ];
   if (ranges.length > 0) return ranges;
@@ -84,11 +94,12 @@ function faults(target: Target): Fault[] {
   if (unwanted.length > 0) return unwanted.map((key) => impossible(key, key, 'does not go on a rolled stand'));
   const { wall, neutralFraction } = target.slab;
   const { shrinkage } = target.clay;
-  const wet = rollOf(form) / (1 - shrinkage);
-  if (wet <= 2 * wall) return [impossible('form.roll', rollOf(form), `must be over ${(2 * wall * (1 - shrinkage)).toFixed(1)} mm: twice the slab, fired`)]; // prettier-ignore
+  const least = Math.min(rolls.back, rolls.front);
+  const path = typeof form.roll === 'object' ? `form.roll.${least === rolls.front ? 'front' : 'back'}` : 'form.roll';
+  if (least / (1 - shrinkage) <= 2 * wall) return [impossible(path, least, `must be over ${(2 * wall * (1 - shrinkage)).toFixed(1)} mm: twice the slab, fired`)]; // prettier-ignore
   const side = standSide(form, wall * (1 - shrinkage));
   if (stripOf(form, wall, neutralFraction, shrinkage).slot <= 0) return [impossible('form.clearance', form.clearance, 'leaves no slot')]; // prettier-ignore
-  if (side.device[0][0] < side.back[0] || side.device[1][0] > side.front[0]) return [impossible('form.lean', form.lean, 'leans so far that the device’s foot slips under a roll: make the rolls smaller')]; // prettier-ignore
+  if (side.meant.corners[0][0] < side.back[0] || side.meant.corners[1][0] > side.front[0]) return [impossible('form.lean', form.lean, 'leans so far that the device’s foot slips under a roll: make the rolls smaller')]; // prettier-ignore
   return [];
 }
 

@@ -1,10 +1,14 @@
 <script setup lang="ts">
+import type { Fault } from '../../../core/errors.ts';
+import { standFromStrip } from '../../../core/reverse/strip.ts';
+import { rollsOf } from '../../../core/stand/stand.ts';
 import { computed } from 'vue';
 import { planReach, type PlanOutline } from '../../../core/outline/plan.ts';
 import { formOfKind, formSizes } from '../../../core/piece/formSizes.ts';
 import { MOST_PROFILE_POINTS, type FormKind, type StackForm } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
+import OptionalLength from '../fields/OptionalLength.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
 import MouldFields from '../mould/MouldFields.vue';
@@ -47,6 +51,29 @@ function addPoint(stack: StackForm): void {
   piece.change({ ...piece.target, form: { ...stack, profile: [...stack.profile.slice(0, -1), middle, high] } });
 }
 
+const ROLL_WAYS = [
+  { value: 'one', title: 'both alike', why: 'One size for both ends of the strip.' },
+  { value: 'two', title: 'back larger', why: 'A large roll holds the back, a small one stops the foot.' },
+] as const;
+
+/** A front roll is about so much of the back one. */
+const FRONT_SHARE = 0.7;
+
+function chooseRolls(way: 'one' | 'two'): void {
+  const { target } = piece;
+  if (target.form.kind !== 'stand') return;
+  const { back } = rollsOf(target.form);
+  const roll = way === 'one' ? back : { back, front: Math.round(FRONT_SHARE * back) };
+  piece.change({ ...target, form: { ...target.form, roll } });
+}
+
+function fromStrip(mm: number | undefined): readonly Fault[] {
+  if (mm === undefined) return [];
+  const found = standFromStrip(piece.target, mm);
+  if (found.kind === 'made') return piece.change(found.target);
+  return [{ code: 'impossible-piece', path: 'form.roll', value: `${mm}`, rule: found.rule }];
+}
+
 function dropPoint(stack: StackForm): void {
   const profile = stack.profile.filter((_, index) => index !== stack.profile.length - 2);
   piece.change({ ...piece.target, form: { ...stack, profile } });
@@ -69,6 +96,22 @@ function dropPoint(stack: StackForm): void {
         @choose="(kind) => choosePlan(edge, kind)"
       />
     </template>
+    <ChoiceField
+      v-if="form.kind === 'stand'"
+      label="Rolls"
+      name="rolls"
+      :value="typeof form.roll === 'object' ? 'two' : 'one'"
+      :choices="ROLL_WAYS"
+      @choose="chooseRolls"
+    />
+    <OptionalLength
+      v-if="form.kind === 'stand'"
+      label="A strip you own, long and wet, sets both rolls"
+      name="owned-strip"
+      :mm="undefined"
+      :take="fromStrip"
+      :done="() => piece.endGesture()"
+    />
     <template v-for="size in sizes" :key="size.key">
       <NumberField
         v-if="size.unit === 'count'"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import type { Revision, RevisionCause } from '../../../contract/api.ts';
+import type { RevisionCause, RevisionEntry } from '../../../contract/api.ts';
 import { sizePhrase } from '../../../core/piece/formSizes.ts';
 import { api } from '../../api.ts';
 import { useLengths } from '../../composables/useLengths.ts';
@@ -13,7 +13,10 @@ const open = defineModel<boolean>({ required: true });
 const piece = usePiece();
 const connection = useConnection();
 const lengths = useLengths();
-const revisions = ref<readonly Revision[] | null>(null);
+const revisions = ref<readonly RevisionEntry[] | null>(null);
+const total = ref(0);
+/** What revisions were, once it has been asked for. */
+const seen = ref<Readonly<Record<number, string>>>({});
 const trouble = ref('');
 
 const CAUSES: Readonly<Record<RevisionCause, string>> = {
@@ -26,10 +29,30 @@ const when = new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeStyle: 
 
 async function load(): Promise<void> {
   revisions.value = null;
+  seen.value = {};
   trouble.value = '';
   try {
     await piece.keep();
-    if (piece.design) revisions.value = await api.history(piece.design.id);
+    await more();
+  } catch (error) {
+    trouble.value = connection.note(error);
+  }
+}
+
+/** The next page of the history. */
+async function more(): Promise<void> {
+  if (!piece.design) return;
+  const found = await api.history(piece.design.id, revisions.value?.length ?? 0);
+  revisions.value = [...(revisions.value ?? []), ...found.entries];
+  total.value = found.total;
+}
+
+async function look(number: number): Promise<void> {
+  if (!piece.design) return;
+  try {
+    const { form, slab } = await api.revision(piece.design.id, number);
+    const words = `${lengths.phrase(sizePhrase(form))}, ${lengths.length(slab.wall)} slab`;
+    seen.value = { ...seen.value, [number]: words };
   } catch (error) {
     trouble.value = connection.note(error);
   }
@@ -56,15 +79,18 @@ watch(open, (now) => {
           <div class="words">
             <strong>{{ revision.number }}</strong>
             <span>
-              {{ lengths.phrase(sizePhrase(revision.target.form)) }},
-              {{ lengths.length(revision.target.slab.wall) }} slab<br />
-              <small>{{ CAUSES[revision.cause] }}, {{ when.format(new Date(revision.keptAt)) }}</small>
+              {{ CAUSES[revision.cause] }}, {{ when.format(new Date(revision.keptAt)) }}<br />
+              <small v-if="seen[revision.number]">{{ seen[revision.number] }}</small>
+              <button v-else type="button" class="quiet small" @click="look(revision.number)">Show its sizes</button>
             </span>
           </div>
           <span v-if="revision.number === piece.design?.revision" class="now">on the table now</span>
           <button v-else type="button" class="quiet" @click="restore(revision.number)">Put back</button>
         </li>
       </ol>
+      <button v-if="revisions && revisions.length < total" type="button" class="quiet" @click="more">
+        Show older ones ({{ total - revisions.length }})
+      </button>
       <button type="button" class="quiet" @click="open = false">Close</button>
     </section>
   </SheetDialog>

@@ -1,0 +1,41 @@
+import type { Kept, RecordBodies, RecordKind } from '../../contract/records.ts';
+import { memory } from '../memory.ts';
+
+/** A change to a record that the server has not acknowledged; made from revision 0, the record itself is new. */
+export interface HeldRecord<K extends RecordKind> {
+  readonly id: string;
+  readonly body: RecordBodies[K];
+  readonly baseRevision: number;
+}
+
+const start = (kind: RecordKind) => `fawn-record:${kind}:`;
+
+/** Holds a change in this browser until the server has it. */
+export function holdRecord<K extends RecordKind>(kind: K, { id, body, revision }: Kept<K>): void {
+  const held: HeldRecord<K> = { id, body, baseRevision: revision };
+  memory.write(start(kind) + id, JSON.stringify(held));
+}
+
+export function dropHeldRecord(kind: RecordKind, id: string): void {
+  memory.forget(start(kind) + id);
+}
+
+/** All changes that are held of a kind. */
+export function heldRecords<K extends RecordKind>(kind: K): HeldRecord<K>[] {
+  return memory.names(start(kind)).flatMap((name) => {
+    try {
+      return [JSON.parse(memory.read(name) ?? 'null') as HeldRecord<K> | null].filter((held) => held !== null);
+    } catch {
+      return [];
+    }
+  });
+}
+
+/** A name for a record that this browser makes: the server takes it over. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;
+  bytes[8] = ((bytes[8] ?? 0) & 0x3f) | 0x80;
+  const hex = [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
+  return [hex.slice(0, 8), hex.slice(8, 12), hex.slice(12, 16), hex.slice(16, 20), hex.slice(20)].join('-');
+}
