@@ -13,6 +13,7 @@ import { blocking } from './blocking.ts';
 import { flattenings } from './flattening.ts';
 import { keystrokes } from './keystroke.ts';
 import { searches } from './search.ts';
+import { soak } from './soak.ts';
 import { nesting } from './nesting.ts';
 import { measure, report, yardstick, type Times } from './measure.ts';
 
@@ -78,5 +79,8 @@ report([
   ...(await listTimes()),
   await searches(DESIGNS),
 ]);
+const soaked = await soak();
+report([await measure('yardstick: 200,000 sines', 60, yardstick), ...soaked.times]);
+console.log(`soak: ${soaked.wrong} refused, ${soaked.slow} slowest works done, memory ${soaked.memory[0].toFixed(0)} to ${soaked.memory[1].toFixed(0)} MB`); // prettier-ignore
 await blocking();
 nesting();

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { develop } from '../src/core/piece/develop.ts';
 import { newTarget, type Target } from '../src/core/piece/target.ts';
+import { aboutTemplate } from '../src/core/sheet/about.ts';
 import type { PaperName } from '../src/core/sheet/paper.ts';
 import { writeTemplate } from '../src/print/writeTemplate.ts';
 import { levels, rasterise, uprights } from './pdfMeasure.ts';
@@ -13,7 +14,12 @@ async function drawn(target: Target, paper: PaperName) {
   const file = join(mkdtempSync(join(tmpdir(), 'fawn-')), 'template.pdf');
   writeFileSync(
     file,
-    await writeTemplate(develop(target).parts, 'pdf', { name: target.name, paper, style: { unit: 'mm' } }),
+    await writeTemplate(develop(target).parts, 'pdf', {
+      name: target.name,
+      paper,
+      style: { unit: 'mm' },
+      about: aboutTemplate(target, { unit: 'mm' }, 3),
+    }),
   );
   return rasterise(file);
 }
@@ -36,6 +42,20 @@ describe.each(['a4', 'letter'] as const)('the PDF on %s, drawn at 300 dpi', (pap
     const rightEnd = uprights(right, BAND[paper], solid)[0] ?? NaN;
     const length = joinOnLeft - leftEnd + (rightEnd - joinOnRight);
     expect(Math.abs(length - (develop(target).numbers.wrapLength ?? NaN))).toBeLessThan(0.2);
+  });
+
+  it('draws the letters of other tongues, and a sign for what no shipped typeface has', async () => {
+    const ink = async (name: string) => {
+      const [page] = await drawn({ ...target, name }, paper);
+      if (!page) throw new Error('no page');
+      // The line of the name in the footer.
+      const [from, to] = [page.height - Math.round((45 * 300) / 25.4), page.height - Math.round((40.5 * 300) / 25.4)];
+      return page.grey.slice(from * page.width, to * page.width).reduce((sum, grey) => sum + (grey < 150 ? 1 : 0), 0);
+    };
+    const unknown = await ink('茶茶茶茶');
+    expect(await ink('????')).toBe(unknown);
+    for (const name of ['Łyżka', 'Κούπα', 'чашка', 'trà ấm'])
+      expect(await ink(name)).not.toBe(await ink('?'.repeat(name.length)));
   });
 
   it('has a ruler of 100.0 mm and one of 4 inches on every page', async () => {

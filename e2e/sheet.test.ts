@@ -62,11 +62,11 @@ describe('bent sheets', () => {
     await read(wide, (mm) => Math.abs(mm - before) < 0.06);
     // A point is placed by its figures, by keys, and refused where the line would run through itself.
     await grips('point').nth(1).focus();
-    await type(page, 'point-x', '20');
-    await fieldSays(page, 'point-x', /^20\.0/);
+    await type(page, 'point-x', '30');
+    await fieldSays(page, 'point-x', /^30\.0/);
     await grips('point').nth(1).focus();
     await page.keyboard.press('Shift+ArrowRight');
-    await fieldSays(page, 'point-x', /^30\.0/);
+    await fieldSays(page, 'point-x', /^40\.0/);
     await type(page, 'point-x', '-300');
     await textOf(page.locator('.sheet-desk [role="alert"]'), /crosses itself|cannot be cut|close round/);
     await page.getByRole('button', { name: 'Add a hole' }).click();

@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { aboutTemplate } from '../core/sheet/about.ts';
 import { fileStem } from '../core/format/fileStem.ts';
 import { developWhole } from '../core/piece/develop.ts';
 import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
@@ -73,7 +74,8 @@ async function writeSheets(files: readonly string[], call: SheetCall, station: S
     used.set(stem, times);
     for (const format of call.formats) {
       const file = `${call.out}/${times > 1 ? `${stem}-${times}` : stem}.${format}`;
-      const options = { name: target.name, paper: call.paper, style: { unit: call.units } };
+      const style = { unit: call.units };
+      const options = { name: target.name, paper: call.paper, style, about: aboutTemplate(target, style, null) };
       station.writeFile(file, await writeTemplate(parts, format, options));
       station.print(file);
     }

@@ -44,6 +44,8 @@ export interface TemplateRequest {
   readonly paper?: PaperName;
   readonly units?: LengthUnit;
   readonly marks?: InchMarks;
+  /** The revision that the template is made from, to be printed on it. */
+  readonly revision?: number;
 }
 
 /** Whether a passphrase is asked for, and whether this browser has given it. */

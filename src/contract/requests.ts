@@ -24,7 +24,9 @@ export const restoreBody = Joi.object<{ baseRevision: number }>({ baseRevision: 
 export const developBody = Joi.object<{ target: unknown }>({ target: target() }).required();
 
 /** POST /api/sheets */
-export const templateBody = Joi.object<Required<Omit<TemplateRequest, 'target'>> & { target: unknown }>({
+export const templateBody = Joi.object<
+  Required<Omit<TemplateRequest, 'target' | 'revision'>> & { target: unknown; revision?: number }
+>({
   target: target(),
   format: Joi.string().valid('pdf', 'svg', 'dxf').required(),
   paper: Joi.string<PaperName>()
@@ -34,6 +36,7 @@ export const templateBody = Joi.object<Required<Omit<TemplateRequest, 'target'>>
     .valid(...LENGTH_UNITS)
     .default('mm'),
   marks: Joi.number<InchMarks>().valid(16, 32).default(DEFAULT_INCH_MARKS),
+  revision: revision(),
 }).required();
 
 /** POST /api/session */

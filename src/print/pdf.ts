@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
-import { pathData } from '../core/format/pathData.ts';
+import { pathData, plain } from '../core/format/pathData.ts';
 import { MM_PER_INCH } from '../core/numbers.ts';
 import type { Layer, Primitive } from '../core/sheet/drawing.ts';
 import type { Page } from '../core/sheet/pages.ts';
@@ -13,16 +13,91 @@ const INK = '#2b211c';
 const SHADE = '#d9bd91';
 const LINE_WIDTH: Readonly<Record<Layer, number>> = { cut: 0.3, mark: 0.15, lean: 0.15, text: 0.15 };
 
-const FONT_FOLDER = join(process.cwd(), 'node_modules/@fontsource/atkinson-hyperlegible-next/files');
+const FONTS = join(process.cwd(), 'node_modules/@fontsource');
 
-/** The shipped typeface, read once: regular and bold. */
-let fonts: { readonly regular: Buffer; readonly bold: Buffer } | undefined;
+/** The shipped typefaces by their parts of the alphabet: the first that has a letter draws it. */
+const FACES = [
+  'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin',
+  'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-ext',
+  'noto-sans/files/noto-sans-latin-ext',
+  'noto-sans/files/noto-sans-vietnamese',
+  'noto-sans/files/noto-sans-greek',
+  'noto-sans/files/noto-sans-greek-ext',
+  'noto-sans/files/noto-sans-cyrillic',
+  'noto-sans/files/noto-sans-cyrillic-ext',
+  'noto-sans/files/noto-sans-devanagari',
+] as const;
 
-function loadFonts() {
-  const read = (weight: number) =>
-    readFileSync(join(FONT_FOLDER, `atkinson-hyperlegible-next-latin-${weight}-normal.woff`));
-  fonts ??= { regular: read(400), bold: read(700) };
-  return fonts;
+const WEIGHTS = { regular: 400, bold: 700 } as const;
+
+/** A letter that no shipped typeface has is drawn as this, so that nothing prints as an empty box. */
+const UNKNOWN = '?';
+
+type Weight = keyof typeof WEIGHTS;
+
+/** The files of a weight, read once. */
+const read = new Map<string, Buffer>();
+
+function fontFile(face: string, weight: Weight): Buffer {
+  const name = `${face}-${WEIGHTS[weight]}-normal.woff`;
+  const file = read.get(name) ?? readFileSync(join(FONTS, name));
+  read.set(name, file);
+  return file;
+}
+
+/** What of a font tells whether it has a letter. */
+interface Opened {
+  readonly font: { readonly hasGlyphForCodePoint: (code: number) => boolean };
+}
+
+/** A run of letters that one typeface draws. */
+interface Run {
+  readonly font: string;
+  readonly text: string;
+}
+
+/** Finds the typeface of each letter, opening those that are needed. */
+class Letters {
+  private readonly opened = new Map<string, Opened>();
+  private readonly known = new Map<string, string | null>();
+
+  constructor(private readonly doc: PDFKit.PDFDocument) {}
+
+  runs(text: string, weight: Weight): Run[] {
+    const runs: Run[] = [];
+    for (const letter of text) {
+      const found = this.fontOf(letter, weight);
+      const font = found ?? `${FACES[0]} ${weight}`;
+      const drawn = found ? letter : UNKNOWN;
+      if (!found) this.open(FACES[0], weight);
+      const last = runs.at(-1);
+      if (last?.font === font) runs[runs.length - 1] = { font, text: last.text + drawn };
+      else runs.push({ font, text: drawn });
+    }
+    return runs;
+  }
+
+  private fontOf(letter: string, weight: Weight): string | null {
+    const name = `${weight} ${letter}`;
+    const known = this.known.get(name);
+    if (known !== undefined) return known;
+    const code = letter.codePointAt(0) ?? 0;
+    const face = FACES.find((one) => this.open(one, weight).font.hasGlyphForCodePoint(code));
+    const found = face ? `${face} ${weight}` : null;
+    this.known.set(name, found);
+    return found;
+  }
+
+  private open(face: string, weight: Weight): Opened {
+    const name = `${face} ${weight}`;
+    let font = this.opened.get(name);
+    if (!font) {
+      this.doc.registerFont(name, fontFile(face, weight));
+      font = (this.doc.font(name) as unknown as { readonly _font: Opened })._font;
+      this.opened.set(name, font);
+    }
+    return font;
+  }
 }
 
 function dashOf(doc: PDFKit.PDFDocument, dash: 'dash' | 'chain' | undefined): void {
@@ -31,11 +106,13 @@ function dashOf(doc: PDFKit.PDFDocument, dash: 'dash' | 'chain' | undefined): vo
   else doc.undash();
 }
 
-function draw(doc: PDFKit.PDFDocument, item: Primitive, height: number): void {
+function draw(doc: PDFKit.PDFDocument, letters: Letters, item: Primitive, height: number): void {
   switch (item.kind) {
     case 'path':
       dashOf(doc, item.dash);
-      doc.lineWidth(LINE_WIDTH[item.layer]).path(pathData(item.outline, 1, [0, height]));
+      doc
+        .lineWidth(LINE_WIDTH[item.layer])
+        .path(pathData(item.outline, 1, [0, height], plain, item.open ? 'open' : 'closed'));
       if (item.fill) doc.fillAndStroke(SHADE, INK);
       else doc.stroke(INK);
       return;
@@ -48,12 +125,16 @@ function draw(doc: PDFKit.PDFDocument, item: Primitive, height: number): void {
         .stroke(INK);
       return;
     case 'text': {
-      doc.font(item.weight ?? 'regular').fontSize(item.size);
-      const width = doc.widthOfString(item.text);
-      const shift = item.anchor === 'start' ? 0 : item.anchor === 'middle' ? width / 2 : width;
-      doc
-        .fillColor(INK)
-        .text(item.text, item.at[0] - shift, height - item.at[1], { lineBreak: false, baseline: 'alphabetic' });
+      doc.fontSize(item.size).fillColor(INK);
+      const runs = letters
+        .runs(item.text, item.weight ?? 'regular')
+        .map((run) => ({ ...run, width: doc.font(run.font).widthOfString(run.text) }));
+      const width = runs.reduce((sum, run) => sum + run.width, 0);
+      let x = item.at[0] - (item.anchor === 'start' ? 0 : item.anchor === 'middle' ? width / 2 : width);
+      for (const run of runs) {
+        doc.font(run.font).text(run.text, x, height - item.at[1], { lineBreak: false, baseline: 'alphabetic' });
+        x += run.width;
+      }
     }
   }
 }
@@ -61,8 +142,7 @@ function draw(doc: PDFKit.PDFDocument, item: Primitive, height: number): void {
 /** Draws the pages that core has laid out as a PDF at true size; resolves to the file's bytes. */
 export function writePdf(title: string, pages: readonly Page[]): Promise<Buffer> {
   const doc = new PDFDocument({ autoFirstPage: false, info: { Title: title, Creator: 'Fawn Table' } });
-  const { regular, bold } = loadFonts();
-  doc.registerFont('regular', regular).registerFont('bold', bold);
+  const letters = new Letters(doc);
   const chunks: Buffer[] = [];
   const whole = new Promise<Buffer>((resolve, reject) => {
     doc.on('data', (chunk: Buffer) => chunks.push(chunk));
@@ -78,7 +158,7 @@ export function writePdf(title: string, pages: readonly Page[]): Promise<Buffer>
         const { minX, minY, maxX, maxY } = layer.clip;
         doc.rect(minX, page.height - maxY, maxX - minX, maxY - minY).clip();
       }
-      for (const item of layer.items) draw(doc, item, page.height);
+      for (const item of layer.items) draw(doc, letters, item, page.height);
       doc.restore();
     }
   }

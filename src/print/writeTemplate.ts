@@ -16,8 +16,8 @@ export async function writeTemplate(
     case 'pdf':
       return writePdf(options.name, pagesOf(parts, options));
     case 'svg':
-      return Buffer.from(writeSvg(sheetOf(options.name, parts, options.style)), 'utf8');
+      return Buffer.from(writeSvg(sheetOf(options.name, parts, options.style, options.about)), 'utf8');
     case 'dxf':
-      return Buffer.from(writeDxf(sheetOf(options.name, parts, options.style)), 'ascii');
+      return Buffer.from(writeDxf(sheetOf(options.name, parts, options.style, options.about)), 'ascii');
   }
 }

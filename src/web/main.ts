@@ -1,7 +1,11 @@
 import '@fontsource/atkinson-hyperlegible-next/latin-400.css';
+import '@fontsource/atkinson-hyperlegible-next/latin-ext-400.css';
 import '@fontsource/atkinson-hyperlegible-next/latin-600.css';
+import '@fontsource/atkinson-hyperlegible-next/latin-ext-600.css';
 import '@fontsource/atkinson-hyperlegible-next/latin-700.css';
+import '@fontsource/atkinson-hyperlegible-next/latin-ext-700.css';
 import '@fontsource/bitter/latin-600.css';
+import '@fontsource/bitter/latin-ext-600.css';
 import 'vuetify/styles/layers';
 import 'vuetify/styles/core';
 import './style.css';

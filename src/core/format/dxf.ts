@@ -184,7 +184,7 @@ function entity(item: Primitive, next: () => string): Group[] {
         ...entityHead('LWPOLYLINE', item.layer, next, item.dash),
         [100, 'AcDbPolyline'],
         [90, item.outline.length],
-        [70, 1],
+        [70, item.open ? 0 : 1],
         ...item.outline.flatMap(([x, y, bulge]): Group[] => [
           [10, x],
           [20, y],

@@ -13,7 +13,7 @@ export function screenPx(value: number): string {
 }
 
 /**
- * SVG path data of a closed outline, y turned down, arcs as arcs.
+ * SVG path data of an outline, closed or open, y turned down, arcs as arcs.
  *
  * @param scale units of the drawing for one mm (1 for a file in mm)
  * @param origin where the outline's (0, 0) falls in the drawing
@@ -24,10 +24,12 @@ export function pathData(
   scale = 1,
   origin: readonly [number, number] = [0, 0],
   write = plain,
+  ends: 'closed' | 'open' = 'closed',
 ): string {
   const first = vertexAt(outline, 0);
   let path = `M${write(origin[0] + first[0] * scale)} ${write(origin[1] - first[1] * scale)}`;
-  for (let index = 0; index < outline.length; index += 1) {
+  const edges = ends === 'open' ? outline.length - 1 : outline.length;
+  for (let index = 0; index < edges; index += 1) {
     const bulge = vertexAt(outline, index)[2];
     const to = vertexAt(outline, index + 1);
     if (Math.abs(bulge) < BULGE_TOLERANCE) path += 'L';
@@ -37,5 +39,5 @@ export function pathData(
     }
     path += `${write(origin[0] + to[0] * scale)} ${write(origin[1] - to[1] * scale)}`;
   }
-  return `${path}Z`;
+  return ends === 'open' ? path : `${path}Z`;
 }

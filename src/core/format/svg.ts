@@ -27,7 +27,7 @@ function element(item: Primitive, height: number): string {
   const y = (value: number) => plain(height - value);
   switch (item.kind) {
     case 'path':
-      return `<path class="${classes(item.layer, item.dash)}" d="${pathData(item.outline, 1, [0, height])}"/>`;
+      return `<path class="${classes(item.layer, item.dash)}" d="${pathData(item.outline, 1, [0, height], plain, item.open ? 'open' : 'closed')}"/>`;
     case 'line':
       return `<line class="${classes(item.layer, item.dash)}" x1="${x(item.from[0])}" y1="${y(item.from[1])}" x2="${x(item.to[0])}" y2="${y(item.to[1])}"/>`;
     case 'text':

@@ -1,6 +1,7 @@
 import type { Development } from '../piece/develop.ts';
 import { slabBox } from '../part/part.ts';
 import { standingPlan } from '../piece/standingPlan.ts';
+import { isDraped } from '../mould/draped.ts';
 import type { Target } from '../piece/target.ts';
 import { cutBase, nearestCutter } from '../reverse/cutter.ts';
 import { sizeOf, thicknessWay, type KitItem, type ThicknessWay } from './kit.ts';
@@ -52,7 +53,9 @@ const FORMER_NEAR = 0.5;
  */
 export function pieceKit(kit: readonly KitItem[], target: Target, developed: Development): PieceKit {
   const { slab, form } = target;
-  const wanted = [...new Set([slab.wall, ...(target.base.join === 'none' ? [] : [slab.base])])];
+  // A piece from a mould, a sheet and a stand are of one slab.
+  const based = target.base.join !== 'none' && !isDraped(target) && form.kind !== 'sheet' && form.kind !== 'stand';
+  const wanted = [...new Set([slab.wall, ...(based ? [slab.base] : [])])];
   const cutters = kit.filter(({ kind }) => kind === 'cutter');
   const cut = cutBase(developed.parts);
   const nearest = cut === null ? null : nearestCutter(cut, cutters.map((item) => sizeOf(item, 'diameter'))); // prettier-ignore

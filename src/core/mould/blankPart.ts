@@ -1,12 +1,10 @@
-import { area, bounds } from '../outline/outline.ts';
+import { area, bounds, type Outline } from '../outline/outline.ts';
 import type { Mark, Part } from '../part/part.ts';
 import { seamAllowance } from '../seam/seam.ts';
+import { arcLine } from './arcLine.ts';
 import type { Blank } from './blank.ts';
 import { blankLine, stretchesOf, turnedOver, withMargin, type BlankStretch } from './blankLine.ts';
 import type { DrapedTarget } from './draped.ts';
-
-/** A piece of the trim line is drawn for every so many mm. */
-const TRIM_STEP = 4;
 
 /** Half of a centre line's cross (mm). */
 const CROSS = 12;
@@ -14,25 +12,18 @@ const CROSS = 12;
 /** Letters of a dart's sides stand this far from its mouth, and from the line (mm). */
 const LETTER = { in: 14, off: 8 } as const;
 
-/** The line of the mould's rim, where the blank is trimmed, as short straight pieces. */
-function trimLine(stretches: readonly BlankStretch[], sign: number): Mark[] {
+/** The line of the mould's rim on the blank, between its darts: where it is trimmed, or where a flange is laid level. */
+function rimLines(name: 'overlap' | 'fold', stretches: readonly BlankStretch[], sign: number): Mark[] {
   return stretches
     .filter(({ kind }) => kind === 'rim')
-    .flatMap(({ points }) => {
-      const marks: Mark[] = [];
-      let from = points[0];
-      points.forEach((point, index) => {
-        if (!from || (index < points.length - 1 && Math.hypot(point[0] - from[0], point[1] - from[1]) < TRIM_STEP)) return; // prettier-ignore
-        if (index > 0) marks.push({ kind: 'line', name: 'overlap', from: [sign * from[0], from[1]], to: [sign * point[0], point[1]] }); // prettier-ignore
-        from = point;
-      });
-      return marks;
+    .map(({ points }): Mark => {
+      const arcs = arcLine(points);
+      const closed = stretches.length === 1;
+      const [x, y] = points.at(-1) ?? [0, 0];
+      const line: Outline = closed ? arcs : [...arcs, [x, y, 0]];
+      // Turned over, an arc bends the other way.
+      return { kind: 'path', name, closed, outline: line.map(([px, py, bulge]) => [sign * px, py, sign * bulge]) };
     });
-}
-
-/** The mould's rim on a blank with a flange, where the flange is laid level. */
-function bendLine(stretches: readonly BlankStretch[], sign: number): Mark[] {
-  return trimLine(stretches, sign).map((mark): Mark => (mark.kind === 'line' ? { ...mark, name: 'fold' } : mark));
 }
 
 /** A letter at both sides of each dart, which are joined to one another. */
@@ -50,6 +41,26 @@ function dartLetters(stretches: readonly BlankStretch[], missed: readonly number
       return { kind: 'letter', at: [sign * (b[0] - (off * (b[1] - a[1])) / long), b[1] + (off * (b[0] - a[0])) / long], text }; // prettier-ignore
     });
 }
+
+/** Width at the mouth and depth of each dart, beside its tip (mm, at the trimmed rim). */
+function dartWords(stretches: readonly BlankStretch[], sign: number): Mark[] {
+  return stretches.flatMap(({ kind, points }, index): Mark[] => {
+    const other = stretches[(index + 1) % stretches.length]?.points;
+    if (kind !== 'dart-in' || !other) return [];
+    const [mouth, tip, end] = [points[0], points.at(-1), other.at(-1)] as [Point, Point, Point];
+    const width = Math.hypot(end[0] - mouth[0], end[1] - mouth[1]);
+    const depth = points.slice(1).reduce((sum, [x, y], step) => sum + Math.hypot(x - (points[step]?.[0] ?? 0), y - (points[step]?.[1] ?? 0)), 0); // prettier-ignore
+    const middle = [(mouth[0] + end[0]) / 2, (mouth[1] + end[1]) / 2] as const;
+    const long = Math.hypot(tip[0] - middle[0], tip[1] - middle[1]) || 1;
+    const at = (axis: 0 | 1) => tip[axis] + (WORDS_OFF * (tip[axis] - middle[axis])) / long;
+    return [{ kind: 'words', at: [sign * at(0), at(1)], text: `${width.toFixed(1)} wide, ${depth.toFixed(1)} deep` }];
+  });
+}
+
+type Point = readonly [number, number];
+
+/** Words stand this far beyond a dart's tip (mm). */
+const WORDS_OFF = 10;
 
 /** Flat area that is left on the piece: within the mould's rim, and its flange (mm2). */
 export function keptArea({ form: { flange = 0 }, slab }: DrapedTarget, blank: Blank): number {
@@ -82,9 +93,10 @@ export function blankPart({ form, slab, seam }: DrapedTarget, blank: Blank): Par
     marks: [
       middle('centre', [x - CROSS, y], [x + CROSS, y]),
       middle('centre', [x, y - CROSS], [x, y + CROSS]),
-      ...(form.margin > 0 ? trimLine(withMargin(rim, form.flange ?? 0), sign) : []),
-      ...(form.flange ? bendLine(rim, sign) : []),
+      ...(form.margin > 0 ? rimLines('overlap', withMargin(rim, form.flange ?? 0), sign) : []),
+      ...(form.flange ? rimLines('fold', rim, sign) : []),
       ...dartLetters(rim, blank.missed, sign),
+      ...dartWords(rim, sign),
     ],
     volume: (thickness * (area(outline) + area(underside))) / 2,
   };

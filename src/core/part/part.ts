@@ -11,6 +11,13 @@ export type Mark =
       readonly from: readonly [number, number];
       readonly to: readonly [number, number];
     }
+  | {
+      /** A line of straight pieces and arcs: closed, or open, when its last vertex is its end. */
+      readonly kind: 'path';
+      readonly name: 'overlap' | 'fold';
+      readonly outline: Outline;
+      readonly closed: boolean;
+    }
   | { readonly kind: 'letter' | 'words'; readonly at: readonly [number, number]; readonly text: string }
   | {
       /** The lean at a place on the edge, and the direction (unit) into the part from there. */

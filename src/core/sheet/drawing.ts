@@ -12,7 +12,9 @@ export type Primitive =
       readonly kind: 'path';
       readonly layer: Layer;
       readonly outline: Outline;
-      readonly dash?: 'dash';
+      /** Its last vertex is its end, and does not join the first. */
+      readonly open?: true;
+      readonly dash?: 'dash' | 'chain';
       readonly fill?: 'shade';
     }
   | {

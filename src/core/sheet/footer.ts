@@ -1,10 +1,12 @@
 import { rectangle } from '../outline/shapes.ts';
 import { moved } from '../outline/outline.ts';
 import { MM_PER_INCH } from '../numbers.ts';
-import type { Part } from '../part/part.ts';
+import { isPlate, type Part } from '../part/part.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
+import type { About } from './about.ts';
 import type { Primitive } from './drawing.ts';
 import { PAPER_MARGIN } from './paper.ts';
+import { rollArrow } from './rollArrow.ts';
 import { EDGE_WORDS, leanWords, sizeWords, titleWords } from './words.ts';
 
 /** Length of the metric check ruler (mm). */
@@ -18,6 +20,7 @@ export interface FooterOptions {
   readonly part: Part;
   readonly name: string;
   readonly style: LengthStyle;
+  readonly about?: About;
   readonly column: number;
   readonly row: number;
   readonly grid: { readonly width: number; readonly columns: number; readonly rows: number };
@@ -78,7 +81,7 @@ function pageMap({ grid, column, row }: FooterOptions): Primitive[] {
 
 /** Rulers, name, size, leans and page map at the foot of a page: everything that must not cross a join. */
 export function footer(options: FooterOptions): Primitive[] {
-  const { part, name, style, grid, row, column } = options;
+  const { part, name, style, about, grid, row, column } = options;
   const x = PAPER_MARGIN;
   const y = PAPER_MARGIN;
   const total = grid.columns * grid.rows;
@@ -94,8 +97,11 @@ export function footer(options: FooterOptions): Primitive[] {
     ...(weight && { weight }),
   });
   return [
-    text([x, y + 24], 4, `${name} · ${titleWords(part)} · ${sizeWords(part, style)}`, 'bold'),
-    text([x, y + 19], 3, `${leans}. Page ${number} of ${total}.`),
+    text([x, y + 37], 4, `${titleWords(part)} · ${sizeWords(part, style)}`, 'bold'),
+    text([x, y + 32.5], 3, about?.whole ?? name, 'bold'),
+    ...(about?.of(part) ?? []).map((words, index) => text([x, y + 28.5 - 3.6 * index], 2.7, words)),
+    text([x, y + 17.5], 2.7, `${leans}. Page ${number} of ${total}.`),
+    ...(isPlate(part) ? [] : rollArrow(grid.width - PAPER_MARGIN - 52, y + 30)),
     ...ruler(x, y + 9, RULER_MM, 10, 5),
     text([x + RULER_MM + 2, y + 9], 2.8, '100 mm'),
     ...ruler(x, y + 1, RULER_INCHES * MM_PER_INCH, MM_PER_INCH / 2, 2),

@@ -1,6 +1,7 @@
 import { bounds, type Bounds } from '../outline/outline.ts';
 import type { Part } from '../part/part.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
+import type { About } from './about.ts';
 import { movedPrimitive, type Primitive } from './drawing.ts';
 import { footer } from './footer.ts';
 import { FOOTER_HEIGHT, PAGE_OVERLAP, PAPERS, PAPER_MARGIN, type PaperName } from './paper.ts';
@@ -31,6 +32,8 @@ export interface PageOptions {
   readonly name: string;
   readonly paper: PaperName;
   readonly style: LengthStyle;
+  /** What is told beside the lines; left out, the name alone. */
+  readonly about?: About;
 }
 
 interface Grid {

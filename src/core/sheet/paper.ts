@@ -15,7 +15,7 @@ export const DEFAULT_PAPER: PaperName = 'a4';
 export const PAPER_MARGIN = 10;
 
 /** Strip at the foot of each page for the check rulers, the words and the page map (mm). */
-export const FOOTER_HEIGHT = 30;
+export const FOOTER_HEIGHT = 42;
 
 /** Width by which two pages of one part overlap, so that they can be glued (mm). */
 export const PAGE_OVERLAP = 12;

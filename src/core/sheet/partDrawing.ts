@@ -18,6 +18,8 @@ function markDrawing(mark: Mark): Primitive {
   switch (mark.kind) {
     case 'line':
       return { kind: 'line', layer: 'mark', from: mark.from, to: mark.to, dash: 'chain' };
+    case 'path':
+      return { kind: 'path', layer: 'mark', outline: mark.outline, dash: 'chain', ...(!mark.closed && { open: true }) };
     case 'letter':
       return { ...middle, layer: 'mark', at: mark.at, size: LETTER_SIZE, text: mark.text, weight: 'bold' };
     case 'words':

@@ -1,9 +1,11 @@
 import { bounds, type Bounds } from '../outline/outline.ts';
-import type { Part } from '../part/part.ts';
+import { isPlate, type Part } from '../part/part.ts';
 import { PART_GAP } from '../slab/slabNeeded.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
+import type { About } from './about.ts';
 import { movedPrimitive, type Primitive } from './drawing.ts';
 import { textWidth } from './edgeWords.ts';
+import { rollArrow } from './rollArrow.ts';
 import { partDrawing } from './partDrawing.ts';
 
 /** One part placed on the sheet: how far its own frame was moved, and its drawing. */
@@ -36,6 +38,24 @@ function boxOf(part: Part): Bounds {
   };
 }
 
+/** Height of the words over the whole sheet, and of those under a part (mm). */
+const HEAD_SIZE = 5;
+const ABOUT_SIZE = 3.4;
+const ABOUT_ROW = 5;
+
+function wordsHeight(part: Part, about: About): number {
+  const arrow = isPlate(part) ? 0 : ABOUT_ROW;
+  return about.of(part).length * ABOUT_ROW + arrow + 2;
+}
+
+/** What is told of a part, under it, with the arrow of its roll. */
+function wordsUnder(part: Part, about: About): Primitive[] {
+  const { minX, minY } = boxOf(part);
+  const lines = about.of(part).map((text, index): Primitive => ({ kind: 'text', layer: 'text', at: [minX, minY - ABOUT_ROW * (index + 1)], size: ABOUT_SIZE, text, anchor: 'start' })); // prettier-ignore
+  if (isPlate(part)) return lines;
+  return [...lines, ...rollArrow(minX, minY - ABOUT_ROW * (lines.length + 1) + 1)];
+}
+
 /** How far the words of a drawing reach to the right (mm). */
 function reachOf(drawing: readonly Primitive[]): number {
   return drawing.reduce((far, item) => {
@@ -46,17 +66,25 @@ function reachOf(drawing: readonly Primitive[]): number {
 }
 
 /** Lays the parts out above one another, the first on top, {@link PART_GAP} apart. */
-export function sheetOf(name: string, parts: readonly Part[], style: LengthStyle): Sheet {
+export function sheetOf(name: string, parts: readonly Part[], style: LengthStyle, about: About | null = null): Sheet {
   let y = SHEET_MARGIN;
   let width = 0;
   const placed = [...parts].reverse().map((part) => {
     const box = boxOf(part);
     const dx = SHEET_MARGIN - box.minX;
-    const dy = y - box.minY;
-    y += box.maxY - box.minY + PART_GAP;
-    const drawing = partDrawing(part, style).map((item) => movedPrimitive(item, dx, dy));
+    const dy = y - box.minY + (about ? wordsHeight(part, about) : 0);
+    y = dy + box.maxY + PART_GAP;
+    const told = about ? wordsUnder(part, about) : [];
+    const drawing = [...partDrawing(part, style), ...told].map((item) => movedPrimitive(item, dx, dy));
     width = Math.max(width, box.maxX - box.minX, reachOf(drawing) - SHEET_MARGIN);
     return { part, dx, dy, drawing };
   });
+  if (about) {
+    const head: Primitive = { kind: 'text', layer: 'text', at: [SHEET_MARGIN, y], size: HEAD_SIZE, text: about.whole, anchor: 'start', weight: 'bold' }; // prettier-ignore
+    const [top] = placed.slice(-1);
+    if (top) placed[placed.length - 1] = { ...top, drawing: [...top.drawing, head] };
+    width = Math.max(width, textWidth(about.whole, HEAD_SIZE));
+    y += HEAD_SIZE + PART_GAP;
+  }
   return { name, width: width + 2 * SHEET_MARGIN, height: y - PART_GAP + SHEET_MARGIN, parts: placed.reverse() };
 }

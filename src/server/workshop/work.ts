@@ -5,6 +5,7 @@ import { FaultError, type Fault } from '../../core/errors.ts';
 import { fileStem } from '../../core/format/fileStem.ts';
 import { developWhole } from '../../core/piece/develop.ts';
 import type { Target } from '../../core/piece/target.ts';
+import { aboutTemplate } from '../../core/sheet/about.ts';
 import { TEMPLATE_TYPES } from '../../print/templateFormat.ts';
 import { writeTemplate } from '../../print/writeTemplate.ts';
 
@@ -81,10 +82,12 @@ export async function doWork({ kind, body }: WorkOrder): Promise<WorkDone> {
 
 async function sheets(
   target: Target,
-  { format, paper, units, marks }: Omit<TemplateShape, 'target'>,
+  { format, paper, units, marks, revision }: Omit<TemplateShape, 'target'>,
 ): Promise<WorkDone> {
   const { parts } = developWhole(target);
-  const file = await writeTemplate(parts, format, { name: target.name, paper, style: { unit: units, marks } });
+  const style = { unit: units, marks };
+  const about = aboutTemplate(target, style, revision ?? null);
+  const file = await writeTemplate(parts, format, { name: target.name, paper, style, about });
   const bytes = typeof file === 'string' ? new TextEncoder().encode(file) : new Uint8Array(file);
   return { kind: 'file', name: `${fileStem(target.name)}.${format}`, type: TEMPLATE_TYPES[format], bytes };
 }

@@ -53,9 +53,12 @@ export function ownWorkshop(): Workshop {
   return workshopOf(doWork, doWork, () => Promise.resolve());
 }
 
-function poolOf(threads: number): { readonly run: Run; readonly close: () => Promise<void> } {
+function poolOf(
+  worker: 'worker' | 'makingWorker',
+  threads: number,
+): { readonly run: Run; readonly close: () => Promise<void> } {
   const pool = new Piscina({
-    filename: join(process.cwd(), 'src/server/workshop/worker.ts'),
+    filename: join(process.cwd(), `src/server/workshop/${worker}.ts`),
     execArgv: ['--import', 'tsx'],
     minThreads: 1,
     maxThreads: threads,
@@ -82,8 +85,10 @@ function poolOf(threads: number): { readonly run: Run; readonly close: () => Pro
 
 /** A workshop with threads of its own: one pool reads, the other makes, so that a long pattern keeps nobody's save waiting. */
 export function threadedWorkshop(): Workshop {
-  const reading = poolOf(1);
-  const making = poolOf(Math.max(1, cpus().length - 1));
+  const reading = poolOf('worker', 1);
+  // Its first order starts the thread: nobody's save should wait for that.
+  void reading.run({ kind: 'create', body: new Uint8Array() }, TIME_LIMITS.make).catch(() => undefined);
+  const making = poolOf('makingWorker', Math.max(1, cpus().length - 1));
   return workshopOf(reading.run, making.run, async () => {
     await Promise.all([reading.close(), making.close()]);
   });

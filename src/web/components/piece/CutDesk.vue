@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
+import { aboutTemplate } from '../../../core/sheet/about.ts';
 import { pagesOf } from '../../../core/sheet/pages.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -10,7 +11,12 @@ import PagePreview from './PagePreview.vue';
 const piece = usePiece();
 const { paper, style } = storeToRefs(useSettings());
 const pages = computed(() =>
-  pagesOf(piece.developed.parts, { name: piece.target.name, paper: paper.value, style: style.value }),
+  pagesOf(piece.developed.parts, {
+    name: piece.target.name,
+    paper: paper.value,
+    style: style.value,
+    about: aboutTemplate(piece.target, style.value, piece.design?.revision ?? null),
+  }),
 );
 </script>
 

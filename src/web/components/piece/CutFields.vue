@@ -71,7 +71,9 @@ async function save(format: TemplateRequest['format']): Promise<void> {
   trouble.value = '';
   const target = piece.target;
   try {
-    const request = { target, format, paper: paper.value, units: unit.value, marks: marks.value };
+    await piece.keep();
+    const revision = piece.design?.revision;
+    const request = { target, format, paper: paper.value, units: unit.value, marks: marks.value, ...(revision !== undefined && { revision }) }; // prettier-ignore
     saveFile(`${fileStem(target.name)}.${format}`, await api.template(request));
   } catch (error) {
     trouble.value = connection.note(error);

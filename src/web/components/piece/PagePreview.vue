@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
-import { pathData } from '../../../core/format/pathData.ts';
+import { pathData, plain } from '../../../core/format/pathData.ts';
 import type { Page } from '../../../core/sheet/pages.ts';
 
 /** One printed page as it will come out, small. */
@@ -31,7 +31,7 @@ const origin = computed(() => [0, props.page.height] as const);
             <path
               v-if="item.kind === 'path'"
               :class="[item.layer, item.dash, item.fill]"
-              :d="pathData(item.outline, 1, origin)"
+              :d="pathData(item.outline, 1, origin, plain, item.open ? 'open' : 'closed')"
             />
             <line
               v-else-if="item.kind === 'line'"

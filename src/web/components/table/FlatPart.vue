@@ -33,6 +33,10 @@ const roomy = computed(() => box.value.width * props.scale > 150 && box.value.he
 const lines = computed(() => {
   const paths = new Map<string, string>();
   for (const mark of props.part.marks) {
+    if (mark.kind === 'path') {
+      const d = pathData(mark.outline, props.scale, origin.value, screenPx, mark.closed ? 'closed' : 'open');
+      paths.set(mark.name, `${paths.get(mark.name) ?? ''}${d}`);
+    }
     if (mark.kind !== 'line') continue;
     const [[x0, y0], [x1, y1]] = [mark.from, mark.to];
     const d = `M${px(x0).toFixed(2)} ${py(y0).toFixed(2)}L${px(x1).toFixed(2)} ${py(y1).toFixed(2)}`;
@@ -54,15 +58,15 @@ const named = computed(
 );
 const words = computed(() =>
   props.part.marks.filter(
-    (mark): mark is Exclude<Mark, { kind: 'line' }> =>
-      mark.kind === 'letter' || (mark.kind !== 'line' && roomy.value && !covered.value),
+    (mark): mark is Exclude<Mark, { kind: 'line' | 'path' }> =>
+      mark.kind === 'letter' || (mark.kind !== 'line' && mark.kind !== 'path' && roomy.value && !covered.value),
   ),
 );
 /** A lean is written this far inside its edge (px). */
 const LEAN_CLEAR = 19;
 /** Words nearer to a seam's letter than this stand under it (px). */
 const LETTER_CLEAR = { across: 48, up: 20 };
-function wordAt(mark: Exclude<Mark, { kind: 'line' }>): readonly [number, number] {
+function wordAt(mark: Exclude<Mark, { kind: 'line' | 'path' }>): readonly [number, number] {
   const [x, y] = [px(mark.at[0]), py(mark.at[1])];
   const letter = mark.kind === 'words' && words.value.find((one) => one.kind === 'letter' && near(one.at, mark.at));
   if (letter) return [x, py(letter.at[1]) + 4 + LETTER_CLEAR.up];

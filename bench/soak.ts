@@ -1,0 +1,102 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { newTarget, type Target } from '../src/core/piece/target.ts';
+import { percentiles, type Times } from './measure.ts';
+
+/** How many people work at the table at a time, for how long (ms), and the pause between two things that one does (ms). */
+const PEOPLE = 30;
+const LASTS = Number(process.env['FAWN_SOAK_SECONDS'] ?? 60) * 1000;
+const PAUSE = 600;
+
+/** The slowest thing that is legal: a bowl so deep that no darts do, which is found out only at the end of the search. */
+const SLOWEST: Target = {
+  ...newTarget('Deep bowl'),
+  clay: { shrinkage: 0.12, wetDensity: 1.95, stiffness: 'stiff' },
+  form: { kind: 'mould', rim: { kind: 'circle', diameter: 300 }, depth: 145, wall: 'dome', side: 'hump', margin: 20 },
+};
+
+/** What came of the soak: times of what people did, refusals that were not asked for, and memory at its start and end (MB). */
+export interface Soak {
+  readonly times: readonly Times[];
+  readonly wrong: number;
+  readonly slow: number;
+  readonly memory: readonly [from: number, to: number];
+}
+
+/** The server in a process of its own, so that only its own work is measured, and its memory (MB). */
+async function startServer() {
+  const folder = mkdtempSync(join(tmpdir(), 'fawn-soak-'));
+  const env = { ...process.env, FAWN_DATA: folder, FAWN_PORT: '0', FAWN_LOG: 'silent' };
+  const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts', '--demo'], { env, stdio: ['ignore', 'pipe', 'inherit'] }); // prettier-ignore
+  const url = await new Promise<string>((resolve) => {
+    server.stdout.on('data', (chunk: Buffer) => {
+      const found = /http:\S+/.exec(chunk.toString())?.[0];
+      if (found) resolve(found);
+    });
+  });
+  const megabytes = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1]) / 1024;
+  const close = async () => {
+    const ended = new Promise((resolve) => server.once('exit', resolve));
+    server.kill('SIGTERM');
+    await ended;
+    rmSync(folder, { recursive: true, force: true });
+  };
+  return { url, megabytes, close };
+}
+
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+/** People who read, write and list beside one who asks for the slowest work all the time. */
+export async function soak(): Promise<Soak> {
+  const table = await startServer();
+  // Its threads have started by then.
+  await pause(3000);
+  const until = performance.now() + LASTS;
+  const times: Record<'save' | 'read' | 'list' | 'health', number[]> = { save: [], read: [], list: [], health: [] };
+  let wrong = 0;
+  const ask = async (kind: keyof typeof times, path: string, method = 'GET', body?: unknown): Promise<unknown> => {
+    const from = performance.now();
+    const reply = await fetch(`${table.url}api${path}`, { method, ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }) }); // prettier-ignore
+    const found = await reply.json();
+    times[kind].push(performance.now() - from);
+    if (!reply.ok) wrong += 1;
+    return found;
+  };
+  const person = async (index: number): Promise<void> => {
+    await pause((index * PAUSE) / PEOPLE);
+    const target = (height: number) => ({
+      ...newTarget(`Tumbler ${index}`),
+      form: { kind: 'cylinder', diameter: 84, height },
+    });
+    let design = (await ask('save', '/designs', 'POST', { target: target(100) })) as { id: string; revision: number };
+    for (let step = 0; performance.now() < until; step += 1) {
+      if (step % 4 === 0)
+        design = (await ask('save', `/designs/${design.id}`, 'PUT', { target: target(101 + step / 4), baseRevision: design.revision })) as typeof design; // prettier-ignore
+      else if (step % 4 === 1) await ask('read', `/designs/${design.id}`);
+      else if (step % 4 === 2) await ask('list', '/designs');
+      else await ask('health', '/health');
+      await pause(PAUSE);
+    }
+  };
+  let slow = 0;
+  const greedy = async (): Promise<void> => {
+    while (performance.now() < until) {
+      await fetch(`${table.url}api/develop`, { method: 'POST', body: JSON.stringify({ target: SLOWEST }), headers: { 'Content-Type': 'application/json' } }).then((reply) => reply.text()); // prettier-ignore
+      slow += 1;
+    }
+  };
+  const asking = greedy();
+  // Memory is taken once all threads have worked.
+  let from = NaN;
+  setTimeout(() => (from = table.megabytes()), LASTS / 3);
+  await Promise.all(Array.from({ length: PEOPLE }, (_, index) => person(index)));
+  const to = table.megabytes();
+  await asking;
+  await table.close();
+  const told = Object.entries(times).map(([kind, all]) =>
+    percentiles(`soak, ${PEOPLE} people beside the slowest work: ${kind}`, all),
+  );
+  return { times: told, wrong, slow, memory: [from, to] };
+}

@@ -1,0 +1,74 @@
+import { isDraped } from '../mould/draped.ts';
+import { isPlate, isWall, type Part } from '../part/part.ts';
+import type { Target } from '../piece/target.ts';
+import { planReach } from '../outline/plan.ts';
+import { writeLength, type LengthStyle } from '../units/writeLength.ts';
+
+/** What a template says beside its lines: once for the whole, and for each of its parts. */
+export interface About {
+  readonly whole: string;
+  readonly of: (part: Part) => readonly string[];
+}
+
+/** What is done at a seam, by its kind. */
+function seamWords({ seam }: Target, style: LengthStyle): string {
+  switch (seam.kind) {
+    case 'bevel':
+      return seam.angle >= 90 ? 'ends cut straight down and joined end to end' : `ends cut on a slant, ${seam.angle}° from the slab, both the same way`; // prettier-ignore
+    case 'butt':
+      return 'ends cut straight down and joined end to end';
+    case 'lap':
+      return `lay one end ${writeLength(seam.overlap, style)} over the other, up to the line, and press it thin`;
+    case 'half-lap':
+      return `thin both ends to half over ${writeLength(seam.overlap, style)}, up to the lines, and lay them over one another`;
+    case 'cut-in-place':
+      return `wrap, then cut both layers on a slant; ${writeLength(seam.margin, style)} to spare at each end`;
+  }
+}
+
+/** The tool that the template belongs to, if there is one. */
+function toolWords({ form }: Target, style: LengthStyle): string | null {
+  const mm = (length: number) => writeLength(length, style);
+  switch (form.kind) {
+    case 'former':
+      return `for a former of ${mm(form.diameter)} with a sleeve of ${mm(form.sleeve)}`;
+    case 'mould':
+      return `for a ${form.side} mould ${mm(planReach(form.rim))} across, ${mm(form.depth)} deep`;
+    case 'mesh':
+      return `for an imported ${form.side} mould`;
+    case 'sheet':
+      return 'diameter' in form.bend
+        ? `bent over ${mm(form.bend.diameter)}`
+        : `laid on a ${form.bend.mould.side} mould`;
+    case 'stand':
+      return `for a device ${mm(form.device.length)} × ${mm(form.device.thickness)}`;
+    default:
+      return null;
+  }
+}
+
+const other = (face: Part['faceUp']) => (face === 'inside' ? 'outside' : 'inside');
+
+/**
+ * What every template must say (design and revision, clay and shrinkage, slab, face, tool, seam, roll). The slab's thickness is
+ * the one measure that must not scale with the paper.
+ *
+ * @param revision of the design that it was made from; null where it is not kept
+ */
+export function aboutTemplate(target: Target, style: LengthStyle, revision: number | null): About {
+  const { clay } = target;
+  const tool = toolWords(target, style);
+  const shrinks = `${clay.name ?? 'clay'} shrinks ${(100 * clay.shrinkage).toFixed(1)} %`;
+  const whole = [target.name, revision === null ? null : `revision ${revision}`, shrinks, tool]
+    .filter(Boolean)
+    .join(' · ');
+  const bent = !isDraped(target) && target.form.kind !== 'sheet';
+  return {
+    whole,
+    of: (part) => [
+      `Slab ${writeLength(part.thickness, style)}: rolled to that at any scale of the paper. You see its ${part.faceUp}; the ${other(part.faceUp)} lies on the table.`, // prettier-ignore
+      ...(isWall(part) && bent && target.form.kind !== 'facet' && target.form.kind !== 'box' && target.form.kind !== 'stand' ? [`Seam: ${seamWords(target, style)}.`] : []), // prettier-ignore
+      ...(isPlate(part) ? [] : ['Roll the slab along the arrow.']),
+    ],
+  };
+}
