@@ -6,6 +6,7 @@ import { moved, type Outline } from '../outline/outline.ts';
 import { circle } from '../outline/shapes.ts';
 import { restOf, standSide } from '../stand/stand.ts';
 import { additionsOf } from './additions.ts';
+import { bellyOf } from './kinds/roundBelly.ts';
 import { kindOf } from './kinds/kinds.ts';
 import type { Reach, Standing } from './standing.ts';
 import type { SizeState, Target } from './target.ts';
@@ -24,7 +25,7 @@ export interface Elevation {
   readonly right: number;
   readonly width: number;
   readonly height: number;
-  /** The piece alone: its widest reach, and the heights of its foot and rim; on pads it stands above the table. */
+  /** The piece alone: its widest reach, without a belly, and the heights of its foot and rim; on pads it stands above the table. */
   readonly body: { readonly left: number; readonly right: number; readonly foot: number; readonly top: number };
   /** Left and right end of the rim. */
   readonly rim: readonly [number, number];
@@ -143,15 +144,18 @@ function drawn(target: Target, state: SizeState): Elevation {
     ...lidShapes(target, standing, drawing),
     ...stand.rolls,
   ];
+  // A belly is pushed out of the size that is measured, and dragged, at foot and rim.
+  const measured = bellyOf(target) ? [standing.outer[0] ?? standing.rim, standing.rim] : standing.outer;
   const body = {
-    left: fromWet(Math.min(...standing.outer.map((reach) => reach[1]))),
-    right: fromWet(Math.max(...standing.outer.map((reach) => reach[2]))),
+    left: fromWet(Math.min(...measured.map((reach) => reach[1]))),
+    right: fromWet(Math.max(...measured.map((reach) => reach[2]))),
     foot: lift,
     top: fromWet(standing.height) + lift,
   };
   const all = [...added, ...stand.device].flat();
-  const left = Math.min(body.left, ...all.map(([x]) => x));
-  const right = Math.max(body.right, ...all.map(([x]) => x));
+  const widest = standing.outer.flatMap((reach) => [fromWet(reach[1]), fromWet(reach[2])]);
+  const left = Math.min(...widest, ...all.map(([x]) => x));
+  const right = Math.max(...widest, ...all.map(([x]) => x));
   const [rimHeight, rimLeft, rimRight] = standing.rim;
   return {
     outer: around(standing.outer),

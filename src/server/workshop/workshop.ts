@@ -25,6 +25,9 @@ const MOST_WAITING = 100;
 /** Memory of one thread (MB): the largest mesh takes a fifth of it. */
 const THREAD_MEMORY = 512;
 
+/** A thread that makes patterns gives way to whoever waits for an answer (steps of niceness). */
+const GIVES_WAY = 10;
+
 type Run = (order: WorkOrder, limit: number) => Promise<WorkDone>;
 
 function workshopOf(reading: Run, making: Run, close: () => Promise<void>): Workshop {
@@ -53,13 +56,11 @@ export function ownWorkshop(): Workshop {
   return workshopOf(doWork, doWork, () => Promise.resolve());
 }
 
-function poolOf(
-  worker: 'worker' | 'makingWorker',
-  threads: number,
-): { readonly run: Run; readonly close: () => Promise<void> } {
+function poolOf(threads: number, niceIncrement: number): { readonly run: Run; readonly close: () => Promise<void> } {
   const pool = new Piscina({
-    filename: join(process.cwd(), `src/server/workshop/${worker}.ts`),
+    filename: join(process.cwd(), 'src/server/workshop/worker.ts'),
     execArgv: ['--import', 'tsx'],
+    niceIncrement,
     minThreads: 1,
     maxThreads: threads,
     idleTimeout: 60_000,
@@ -85,10 +86,10 @@ function poolOf(
 
 /** A workshop with threads of its own: one pool reads, the other makes, so that a long pattern keeps nobody's save waiting. */
 export function threadedWorkshop(): Workshop {
-  const reading = poolOf('worker', 1);
+  const reading = poolOf(1, 0);
   // Its first order starts the thread: nobody's save should wait for that.
   void reading.run({ kind: 'create', body: new Uint8Array() }, TIME_LIMITS.make).catch(() => undefined);
-  const making = poolOf('makingWorker', Math.max(1, cpus().length - 1));
+  const making = poolOf(Math.max(1, cpus().length - 1), GIVES_WAY);
   return workshopOf(reading.run, making.run, async () => {
     await Promise.all([reading.close(), making.close()]);
   });

@@ -116,7 +116,7 @@ const done = () => piece.endGesture();
     />
     <OptionalLength
       v-if="round && shown.belly !== undefined"
-      label="Belly over the table (half-way up when empty)"
+      label="Belly, over the table"
       name="belly-at"
       :mm="typeof shown.belly === 'object' ? shown.belly.at : undefined"
       :take="putBellyHeight"

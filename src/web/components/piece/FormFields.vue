@@ -106,7 +106,7 @@ function dropPoint(stack: StackForm): void {
     />
     <OptionalLength
       v-if="form.kind === 'stand'"
-      label="A strip you own, long and wet, sets both rolls"
+      label="Strip you own, long, wet"
       name="owned-strip"
       :mm="undefined"
       :take="fromStrip"
@@ -118,7 +118,7 @@ function dropPoint(stack: StackForm): void {
         :label="size.label"
         :name="size.key"
         unit=""
-        :digits="0"
+        :digits="size.key === 'friction' ? 2 : 0"
         :value="size.value"
         :take="take(size.key)"
         :done="piece.endGesture"
