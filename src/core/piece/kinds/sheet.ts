@@ -2,7 +2,8 @@ import { shortValue, type Fault } from '../../errors.ts';
 import { bentSheet } from '../../bentSheet/bentSheet.ts';
 import { mouldUnder } from '../../bentSheet/onMould.ts';
 import { MOST_WRAP } from '../../bentSheet/overCylinder.ts';
-import { placeFeet } from '../../bentSheet/placeFeet.ts';
+import { footLetter, placeFeet } from '../../bentSheet/placeFeet.ts';
+import { wetLength } from '../../clay/shrinkage.ts';
 import { pointsOf, scaledOutline, SHEET_LIMITS, type Point, type SheetForm } from '../../bentSheet/sheetForm.ts';
 import { mouldFaults } from '../../mould/drapedFaults.ts';
 import { insideLine } from '../../outline/insideLine.ts';
@@ -86,6 +87,7 @@ function sheetPart(target: Target): Part {
   const line = (name: 'panel' | 'fold' | 'place', from: readonly [number, number], to: readonly [number, number]): Mark => ({ kind: 'line', name, from: at(from), to: at(to) }); // prettier-ignore
   const bent = bentSheet(form, slab.wall, slab.neutralFraction);
   const footing = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage);
+  const wetFoot = (fired: number) => wetLength(fired, clay.shrinkage).toFixed(1);
   const outline = drawn(form.outline);
   return {
     id: 'sheet',
@@ -101,6 +103,7 @@ function sheetPart(target: Target): Part {
       ...(bent.axis ? [line('fold', ...bent.axis)] : []),
       ...(form.lines ?? []).flatMap((vein) => vein.slice(1).map((point, index) => line('panel', vein[index] as readonly [number, number], point))), // prettier-ignore
       ...(footing?.feet ?? []).flatMap(({ at: [x, y] }) => [line('place', [x - CROSS, y], [x + CROSS, y]), line('place', [x, y - CROSS], [x, y + CROSS])]), // prettier-ignore
+      ...(footing?.feet ?? []).map(({ at: [x, y], length }, index): Mark => ({ kind: 'words', at: at([x, y - CROSS - 5]), text: `${footLetter(index)}: ${wetFoot(length)} long, ${wetFoot(form.feet?.diameter ?? 0)} across, wet${over ? '' : ', on the other face'}` })), // prettier-ignore
     ],
     volume: bent.area * factor * factor * slab.wall,
   };

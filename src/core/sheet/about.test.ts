@@ -1,0 +1,65 @@
+import { writeDxf } from '../format/dxf.ts';
+import { writeSvg } from '../format/svg.ts';
+import { develop } from '../piece/develop.ts';
+import type { Form, Target } from '../piece/target.ts';
+import { level, targetWith } from '../piece/targets.test.helper.ts';
+import { aboutTemplate } from './about.ts';
+import { pagesOf } from './pages.ts';
+import { sheetOf } from './sheet.ts';
+
+const MM = { unit: 'mm' } as const;
+const textsOf = (target: Target) => {
+  const { parts } = develop(target);
+  const about = aboutTemplate(target, MM, 7);
+  const pages = pagesOf(parts, { name: target.name, paper: 'a4', style: MM, about });
+  const sheet = sheetOf(target.name, parts, MM, about);
+  return {
+    pdf: pages.map(({ layers }) => layers.flatMap(({ items }) => items.flatMap((item) => (item.kind === 'text' ? [item.text] : []))).join('\n')), // prettier-ignore
+    svg: writeSvg(sheet),
+    dxf: writeDxf(sheet),
+  };
+};
+
+describe('what every template says', () => {
+  it.each<[string, Target, readonly RegExp[]]>([
+    ['a tumbler', targetWith({ clay: { name: 'Siding buff' } }), [/Siding buff shrinks 12.0 %/, /slant, 45/]],
+    ['a lap', targetWith({ seam: { kind: 'lap', overlap: 12, panels: 1 } }), [/lay one end 12.0 mm over the other/]],
+    ['cut in place', targetWith({ seam: { kind: 'cut-in-place', margin: 15, panels: 1 } }), [/wrap, then cut both layers on a slant/]],
+    ['a former', targetWith({ form: { kind: 'former', diameter: 76, sleeve: 0.5, height: 104 } as never }), [/for a former of 76.0 mm with a sleeve of 0.5 mm/]],
+    ['a mould', level({ kind: 'mould', rim: { kind: 'circle', diameter: 200 }, depth: 20, wall: 'dome', side: 'hump', margin: 10 }), [/for a hump mould 200.0 mm across/]],
+  ])('stands on %s, in PDF, SVG and DXF', (_, target, wanted) => {
+    const { pdf, svg, dxf } = textsOf(target);
+    const all = [/revision 7/, /Slab 6.0 mm: rolled to that at any scale/, /You see its inside; the outside lies on the table/, ...wanted]; // prettier-ignore
+    for (const words of all) {
+      expect(pdf.some((page) => words.test(page))).toBe(true);
+      expect(svg).toMatch(words);
+    }
+    // In a DXF what lies beyond ASCII is written by its code.
+    expect(dxf).toMatch(/revision 7/);
+    expect(pdf.every((page) => /revision 7/.test(page))).toBe(true);
+  }); // prettier-ignore
+
+  it('a mould’s trim line is one line with arcs, closed where no dart breaks it', () => {
+    const form: Form = { kind: 'mould', rim: { kind: 'circle', diameter: 200 }, depth: 30, wall: 'dome', side: 'hump', margin: 15 }; // prettier-ignore
+    const trims = (darts: { at: number; depth: number }[]) => {
+      const [part] = develop(level({ ...form, darts })).parts;
+      return (part?.marks ?? []).flatMap((mark) => (mark.kind === 'path' && mark.name === 'overlap' ? [mark] : []));
+    };
+    const [whole, ...others] = trims([]);
+    expect(others).toEqual([]);
+    expect(whole?.closed).toBe(true);
+    expect(whole?.outline.length).toBeLessThan(40);
+    expect(whole?.outline.some(([, , bulge]) => bulge > 0.01)).toBe(true);
+    expect(trims([{ at: 0, depth: 30 }, { at: 180, depth: 30 }]).map(({ closed }) => closed)).toEqual([false, false]); // prettier-ignore
+    const words = develop(level({ ...form, darts: [{ at: 0, depth: 30 }] })).parts[0]?.marks.flatMap((mark) => (mark.kind === 'words' ? [mark.text] : [])); // prettier-ignore
+    expect(words?.join()).toMatch(/\d+\.\d wide, (2[89]|30)\.\d deep/);
+  });
+
+  it('the grooves of a strip are told with their angles, and which face they are on', () => {
+    const strip: Form = { kind: 'facet', sides: 6, rim: 80, foot: 80, height: 90, fold: 'strip' };
+    const words = (faceUp: 'inside' | 'outside') => develop(level(strip, { slab: { faceUp } })).parts[0]?.marks.flatMap((mark) => (mark.kind === 'words' ? [mark.text] : [])).join(); // prettier-ignore
+    expect(words('inside')).toMatch(/V-grooves: 60.0°, 30.0° to each side/);
+    expect(words('outside')).toMatch(/V-grooves on the other face: 60.0°/);
+    expect(develop(level(strip)).numbers.groove).toBeCloseTo(60, 9);
+  });
+});
