@@ -21,7 +21,7 @@ function storage(room: number): Record<string, unknown> {
   Object.defineProperties(held, {
     getItem: { value: (name: string) => held[name] ?? null },
     setItem: { value: (name: string, text: string) => { if (text.length > room) throw new Error('QuotaExceededError'); held[name] = text; } }, // prettier-ignore
-    removeItem: { value: (name: string) => delete held[name] },
+    removeItem: { value: (name: string) => Reflect.deleteProperty(held, name) },
   });
   return held;
 }
