@@ -88,7 +88,8 @@ describe('a piece', () => {
     await page.getByRole('button', { name: 'History' }).click();
     // Each says what it was when it is asked.
     const show = page.getByRole('button', { name: 'Show its sizes' });
-    for (await show.first().waitFor(); (await show.count()) > 0;) await show.first().click();
+    await show.first().waitFor();
+    for (let left = await show.count(); left > 0; left -= 1) await show.nth(left - 1).click();
     await page
       .getByRole('listitem')
       .filter({ hasText: '84.0 × 150.0 mm' })

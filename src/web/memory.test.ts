@@ -1,18 +1,18 @@
 import { memory } from './memory.ts';
 import { dropHeldRecord, heldRecords, holdRecord, newId } from './stores/heldRecords.ts';
 
-const page = globalThis as { window?: unknown; localStorage?: unknown };
 const given = (storage: unknown) => {
-  page.window = {
-    get localStorage() {
+  Object.defineProperty(globalThis, 'localStorage', {
+    configurable: true,
+    get: () => {
       if (storage === 'forbidden') throw new Error('The operation is insecure.');
       return storage;
     },
-  };
+  });
 };
 afterEach(() => {
   for (const name of memory.names('')) memory.forget(name);
-  delete page.window;
+  given(undefined);
 });
 
 /** A browser's memory that has room for so many characters. */

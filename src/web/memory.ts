@@ -4,7 +4,7 @@ const here = new Map<string, string>();
 /** The browser's memory, or null where the person has forbidden it. */
 function own(): Storage | null {
   try {
-    return window.localStorage;
+    return globalThis.localStorage;
   } catch {
     return null;
   }

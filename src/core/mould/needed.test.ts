@@ -102,8 +102,8 @@ describe('what is left on and what the mould is', () => {
     const ring = Math.PI * 8 * (wide(one) - 30 + 8) * 6;
     const grams = (other.finished.mass.wet - one.finished.mass.wet) / target(tray).clay.wetDensity;
     expect((grams * 1000) / ring).toBeCloseTo(1, 1);
-    expect(other.parts[0]?.marks.some((mark) => mark.kind === 'line' && mark.name === 'fold')).toBe(true);
-    expect(one.parts[0]?.marks.some((mark) => mark.kind === 'line' && mark.name === 'fold')).toBe(false);
+    expect(other.parts[0]?.marks.some((mark) => 'name' in mark && mark.name === 'fold')).toBe(true);
+    expect(one.parts[0]?.marks.some((mark) => 'name' in mark && mark.name === 'fold')).toBe(false);
   });
 
   it('a mould of soft clay is told to stiffen first', () => {

@@ -58,6 +58,7 @@ interface Slides {
   readonly rim: readonly Point[];
 }
 
+/** A normal holds all along its ruling: the level edges slide along the rulings, and ends stay where they are. */
 function slidesOf({ wall, footLeanAt }: LoftPanel, flat: UnrolledLoft): Slides {
   const tangents = edgeDirections(flat);
   const foot: Point[] = [];
@@ -65,10 +66,15 @@ function slidesOf({ wall, footLeanAt }: LoftPanel, flat: UnrolledLoft): Slides {
   for (let index = 0; index < tangents.length; index += 1) {
     const [x, y] = tangents[index] as Point;
     const { phi } = flat.stations[index] as Station;
-    const low = -Math.tan(radians(footLeanAt(phi)));
-    const high = Math.tan(slopeAt(wall, phi));
-    foot.push([-y * low, x * low]);
-    rim.push([-y * high, x * high]);
+    const [footX, footY] = flat.foot[index] as Point;
+    const [rimX, rimY] = flat.rim[index] as Point;
+    const [dx, dy] = [rimX - footX, rimY - footY];
+    // What a mm straight up the slope is along the ruling.
+    const square = x * dy - y * dx;
+    const low = -Math.tan(radians(footLeanAt(phi))) / square;
+    const high = Math.tan(slopeAt(wall, phi)) / square;
+    foot.push([dx * low, dy * low]);
+    rim.push([dx * high, dy * high]);
   }
   return { tangents, foot, rim };
 }

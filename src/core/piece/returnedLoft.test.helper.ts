@@ -1,3 +1,4 @@
+import { forward } from '../outline/forward.ts';
 import { edgeAt, vertexAt, type Outline } from '../outline/outline.ts';
 import { type PlanOutline } from '../outline/plan.ts';
 import { stationsOf } from '../outline/stations.ts';
@@ -72,6 +73,16 @@ function laidOn(line: readonly Point3[], from: Point2, to: Point2): Point2[] {
 /** Only every so many points of a line are laid on the traced one. */
 const EVERY = 24;
 
+/** A line with the loops taken out that it runs where it turns on less than it was moved in: no clay lies in them. */
+function withoutLoops(line: readonly Point2[]): Point2[] {
+  const at = (index: number) => line[Math.max(0, Math.min(line.length - 1, index))] as Point2;
+  const directions = line.map((_, index): Point2 => {
+    const [[x, y], [u, v]] = [at(index - EVERY), at(index + EVERY)];
+    return [u - x, v - y];
+  });
+  return forward(line, directions) as Point2[];
+}
+
 /**
  * How far a loft's flat walls that will be folded up are from the parts as they are cut (mm): the foot and the rim of the face
  * that lies up, laid on the traced line by their ends. The seam is cut square, since a bevel moves both ends of a face alike.
@@ -95,7 +106,7 @@ export function strayed(target: Target): number {
       // The outline runs along the foot and back along the rim; with the inside up both turn round.
       const forward = (edge === 'foot') === (faceUp === 'outside');
       const [first, last] = (forward ? ends : ends.reverse()) as [Point2, Point2];
-      return laidOn(line, first, last).filter((_, index) => index % EVERY === 0).map((at) => offLine(cut.outline, at)); // prettier-ignore
+      return withoutLoops(laidOn(line, first, last)).filter((_, index) => index % EVERY === 0).map((at) => offLine(cut.outline, at)); // prettier-ignore
     });
   });
   return off.length > 0 ? Math.max(...off) : NaN;

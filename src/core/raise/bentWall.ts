@@ -160,8 +160,21 @@ interface Folded {
   readonly poses: readonly (readonly [Pose, Pose])[];
 }
 
+/** Where a level edge goes in the flat for each mm up the slope: along the ruling, since a normal holds all along it. */
+function slideOf({ lows, highs, normals }: BentWall, { foot, rim }: FlatSheet) {
+  return (index: number, square: Point2): Point2 => {
+    const [low, high, from, to] = [lows[index], highs[index], foot[index], rim[index]];
+    const phi = normals?.[index];
+    if (phi === undefined || !low || !high || !from || !to) return square;
+    const [x, y, z] = minus(high, low);
+    const across = Math.hypot(z, x * Math.cos(phi) + y * Math.sin(phi));
+    return [(to[0] - from[0]) / across, (to[1] - from[1]) / across];
+  };
+}
+
 function layerAt(wall: BentWall, { sheet, poses }: Folded, rise: (index: number) => number): Layer {
   const along = tangents(sheet);
+  const slideWay = slideOf(wall, sheet);
   const { left, right } = fromEnds(sheet);
   const bends = { foot: bendsAlong(sheet, poses, 'foot'), rim: bendsAlong(sheet, poses, 'rim') };
   const run = wall.seam ? seamAllowance(wall.seam, wall.thickness).run / wall.thickness : 0;
@@ -175,7 +188,8 @@ function layerAt(wall: BentWall, { sheet, poses }: Folded, rise: (index: number)
       const lean = Math.tan(radians((edge === 'foot' ? wall.footLeans : wall.rimLeans)[index] ?? 0));
       const slide = edge === 'foot' ? -h * lean : h * lean;
       const [tx, ty] = along[index] as Point2;
-      const inPlane: Point3 = [tx * slant - ty * slide, ty * slant + tx * slide, 0];
+      const [dx, dy] = slideWay(index, [-ty, tx]);
+      const inPlane: Point3 = [tx * slant + dx * slide, ty * slant + dy * slide, 0];
       const [one, next] = poses[index] as readonly [Pose, Pose];
       const bend = bends[edge][index] ?? 0;
       const sag = (-slant * slant * bend) / (1 + h * bend) / 2;

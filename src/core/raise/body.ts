@@ -13,6 +13,8 @@ export interface BentWall {
   /** Lean of foot and rim at each ruling, degrees as seen with the inside face up. */
   readonly footLeans: readonly number[];
   readonly rimLeans: readonly number[];
+  /** Where rulings do not stand square to the level edges: the way out in plan at each of them (radians). */
+  readonly normals?: readonly number[];
   readonly thickness: number;
   readonly neutralFraction: number;
   /** How the two ends are cut; null where they are cut straight down. */

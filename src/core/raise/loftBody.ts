@@ -34,6 +34,7 @@ export function loftBody(target: Target, rulings = RULINGS): Body {
       highs,
       footLeans: stations.map(({ phi }) => footLeanAt(phi)),
       rimLeans: stations.map(({ phi }) => degrees(slopeAt(wall, phi))),
+      normals: stations.map(({ phi }) => phi),
       thickness: slab.wall,
       neutralFraction: slab.neutralFraction,
       seam,

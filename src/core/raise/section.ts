@@ -69,6 +69,7 @@ function halfWall(wall: BentWall): BentWall[] {
       highs: part(wall.highs),
       footLeans: part(wall.footLeans),
       rimLeans: part(wall.rimLeans),
+      ...(wall.normals && { normals: part(wall.normals) }),
       sectioned: cut,
     },
   ];
