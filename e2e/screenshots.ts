@@ -69,7 +69,7 @@ const sheetDrawn = async (page: Page, url: string) => {
 /** The tray, once its blank is laid. */
 const blankLaid = (stage: string) => async (page: Page, url: string) => {
   await onPiece('Service tray', stage)(page, url);
-  await page.getByText('Works with a rib').waitFor();
+  await page.getByText('its thinnest place keeps').waitFor();
   await page.waitForTimeout(600);
 };
 
