@@ -84,7 +84,7 @@ export const ERRORS = {
   'read-only': {
     status: 507,
     message: 'The data folder cannot be written to, so nothing was kept.',
-    todo: 'Give the server leave to write in its data folder, then keep it again.',
+    todo: 'Allow the server to write to its data folder, then keep it again.',
   },
   internal: {
     status: 500,

@@ -39,7 +39,7 @@ describe('the database', () => {
 
   it.each<[string, (file: string) => void, RegExp]>([
     ['empty', (file) => writeFileSync(file, ''), /is empty\. Put a backup back/],
-    ['another file', (file) => writeFileSync(file, 'x'.repeat(5000)), /no database of this program/],
+    ['another file', (file) => writeFileSync(file, 'x'.repeat(5000)), /not a Fawn Table database/],
     ['cut short', (file) => truncateSync(file, 8192), /has been cut short: 8192 of/],
   ])('that is %s is told at the start, with what to do', async (_, spoil, words) => {
     const database = await openDatabase(folder);

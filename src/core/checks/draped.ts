@@ -39,7 +39,7 @@ const WORDS: Readonly<Record<DrapeAdvice, readonly [Check['level'], string, stri
     'Without any darts this slab stays within what the clay takes.',
   ],
   sections: ['stop', 'Make it from sections instead', 'No darts that were tried do it: a foot disc with tapered bands round it does, or a softer slab on a shallower mould.'], // prettier-ignore
-  unknown: ['care', 'More than this clay takes', 'Whether darts do it is being worked out.'],
+  unknown: ['care', 'More than this clay takes', 'Working out whether darts solve it.'],
 };
 
 /** What the proposal would have the potter cut. */

@@ -19,7 +19,7 @@ export function checkFile(folder: string): void {
   try {
     accessSync(folder, constants.R_OK | constants.W_OK);
   } catch {
-    throw new Error(`The data folder ${folder} cannot be written to. Give this user leave to write there, or set FAWN_DATA to another folder.`); // prettier-ignore
+    throw new Error(`The data folder ${folder} cannot be written to. Allow this user to write there, or set FAWN_DATA to another folder.`); // prettier-ignore
   }
   const file = join(folder, DATABASE_FILE);
   if (!existsSync(file)) return;
@@ -39,7 +39,7 @@ export function checkFile(folder: string): void {
   const read = readSync(handle, head, 0, 100, 0);
   closeSync(handle);
   if (read < 100 || head.toString('latin1', 0, 16) !== HEADER) {
-    throw new Error(`The file ${file} is no database of this program. ${RESTORE}; or move the file away to begin a new one.`); // prettier-ignore
+    throw new Error(`The file ${file} is not a Fawn Table database. ${RESTORE}; or move the file away to begin a new one.`); // prettier-ignore
   }
   const page = head.readUInt16BE(16) === 1 ? 65_536 : head.readUInt16BE(16);
   const pages = head.readUInt32BE(28);
