@@ -1,10 +1,8 @@
-import { degrees } from '../numbers.ts';
 import type { DevelopedForm } from '../piece/kinds/kind.ts';
 import { isDraped } from '../mould/draped.ts';
 import { additionsOf } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import { DEFAULT_STIFFNESS, type Target } from '../piece/target.ts';
-import { seamAllowance } from '../seam/seam.ts';
 import { cutToFit } from '../slab/panelsFor.ts';
 import { additionChecks } from './additions.ts';
 import { checkBelly } from './belly.ts';
@@ -22,17 +20,6 @@ import { checkSweep, checkTallWall } from './wall.ts';
 
 /** Forms that are developed in a moment, so that the number of pieces can be said at every key. */
 const QUICK = ['cylinder', 'former', 'taper', 'stack', 'facet'];
-
-function sweepOf(target: Target, { numbers }: DevelopedForm): Check | null {
-  const { added } = seamAllowance(target.seam, target.slab.wall);
-  const { panels } = target.seam;
-  const bands = numbers.bands ?? [numbers];
-  const sweeps = bands.map(({ sweep = 0, arcFoot, arcRim }) => {
-    const least = Math.min(arcFoot ?? Infinity, arcRim ?? Infinity);
-    return sweep / panels + degrees(added / least);
-  });
-  return checkSweep(Math.max(...sweeps), panels);
-}
 
 /** Says when flat panels leave the chosen seam out: they meet in mitres, or in a box's butted corners. */
 function checkPanelSeam({ form, seam }: Target): Check | null {
@@ -72,7 +59,7 @@ export function checksOf(target: Target, developed: DevelopedForm, bench: Bench)
     base.join === 'none' ? null : checkThickness(slab.wall, slab.base),
     checkPanelSeam(target),
     checkTallWall(height, slab.wall, stiffness),
-    sweepOf(target, developed),
+    checkSweep(developed.flatSweep ?? 0, target.seam.panels),
     checkBelly(target),
     large,
     ...additionChecks(target),

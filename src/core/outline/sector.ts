@@ -67,6 +67,19 @@ export function sectorEnds({ foot, rim, slant, left, right }: Sector) {
   return { foot: along(foot), rim: along(rim) };
 }
 
+/**
+ * The wider of both arcs' sweeps with what is added at the ends (radians): past a full turn the flat part runs into itself.
+ * 0 for a straight strip, Infinity where a strip is wider than an arc's radius: no line beside the end meets that arc.
+ */
+export function sectorSweep(sector: Sector): number {
+  const { foot, rim, slant, left, right } = sector;
+  const sweep = Math.abs(rim - foot) / slant;
+  if (sweep < ANGLE_TOLERANCE) return 0;
+  const least = Math.min(foot, rim) / sweep;
+  if (!(least > 0) || Math.max(left, right) >= least) return Infinity;
+  return sweep + Math.asin(Math.max(-1, left / least)) + Math.asin(Math.max(-1, right / least));
+}
+
 /** Area of a ring sector (mm2): the mean of both arcs times the slant, also where it runs over itself past a full turn. */
 export function sectorArea({ foot, rim, slant, left, right }: Sector): number {
   return ((foot + rim) / 2 + left + right) * slant;

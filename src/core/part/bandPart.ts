@@ -1,6 +1,6 @@
-import { radians } from '../numbers.ts';
+import { degrees, radians } from '../numbers.ts';
 import { bounds, moved, type Outline } from '../outline/outline.ts';
-import { sectorArea, sectorEnds, sectorOutline, type Sector } from '../outline/sector.ts';
+import { sectorArea, sectorEnds, sectorOutline, sectorSweep, type Sector } from '../outline/sector.ts';
 import { seamAllowance, seamEnds, type Seam, type SeamEnds } from '../seam/seam.ts';
 import { leanWord, turnedLean, type Face, type Lean } from './lean.ts';
 import type { Mark, Part } from './part.ts';
@@ -85,18 +85,37 @@ function lapMarks(band: Band, inner: Outline): Mark[] {
 
 type Point = readonly [number, number];
 
-/** The flat part of a conical band as it lies with `faceUp` up: a ring sector with its foot towards smaller y. */
-export function bandPart(band: Band): Part {
+/** Both faces of the band as it lies: how far above the neutral surface, and what stands at their edges. */
+function facesOf(band: Band) {
   const { thickness: t, neutralFraction: k, faceUp, seam } = band;
-  const allowance = seamAllowance(seam, t);
   const seen = (lean: number) => (faceUp === 'inside' ? lean : turnedLean(lean));
   const ends = seamEnds(seam, t, faceUp);
-  const leans = { foot: seen(band.footLean), rim: seen(band.rimLean), ends };
   const up = faceUp === 'inside' ? k * t : (1 - k) * t;
-  const traced = layer(band, up, leans);
+  const edges = { foot: seen(band.footLean), rim: seen(band.rimLean), ends };
   // Both ends slant the same way through the slab, each square to itself: one spreads as the other tucks.
-  const { run } = allowance;
-  const hidden = layer(band, up - t, { ...leans, ends: { left: ends.left - run, right: ends.right + run } });
+  const { run } = seamAllowance(seam, t);
+  const hidden = { ...edges, ends: { left: ends.left - run, right: ends.right + run } };
+  return { up, edges, hidden };
+}
+
+/**
+ * How far round its centre the flat band reaches, with what its seam adds, on the face where that is more (degrees). Past
+ * 360 it runs into itself; Infinity where what is added is wider than the smaller arc's radius.
+ */
+export function bandSweep(band: Band): number {
+  const { up, edges, hidden } = facesOf(band);
+  const sweeps = [sectorOf(band, up, edges), sectorOf(band, up - band.thickness, hidden)].map(sectorSweep);
+  return degrees(Math.max(...sweeps));
+}
+
+/** The flat part of a conical band as it lies with `faceUp` up: a ring sector with its foot towards smaller y. */
+export function bandPart(band: Band): Part {
+  const { thickness: t, faceUp, seam } = band;
+  const allowance = seamAllowance(seam, t);
+  const { up, edges: leans, hidden: below } = facesOf(band);
+  const { ends } = leans;
+  const traced = layer(band, up, leans);
+  const hidden = layer(band, up - t, below);
   const { left, right } = ends;
   const overlap = left + right;
   const inner = layer(band, up, { ...leans, ends: { left: left - overlap, right: right - overlap } });

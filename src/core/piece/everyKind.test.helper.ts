@@ -10,6 +10,7 @@ export function targetsOfEveryKind(
   seed: number,
   count: number,
   kinds: readonly (typeof MADE)[number][] = MADE,
+  seams: 'plain' | 'all' = 'plain',
 ): Target[] {
   const random = seeded(seed);
   const between = (least: number, greatest: number) => least + random() * (greatest - least);
@@ -21,6 +22,12 @@ export function targetsOfEveryKind(
       { kind: 'rounded', length: size, width: size * between(0.6, 1), corner: size * between(0.15, 0.29) },
       { kind: 'polygon', sides: one([3, 4, 5, 8]), acrossFlats: size, corner: size * between(0.15, 0.29) },
     ]);
+  /** Seams that add something to the wall. */
+  const added = (): Target['seam'][] => [
+    { kind: 'lap', overlap: between(0, 15), panels: one([1, 2]) },
+    { kind: 'half-lap', overlap: between(0, 15), panels: one([1, 2]) },
+    { kind: 'cut-in-place', margin: between(0, 15), panels: one([1, 2]) },
+  ];
   const make: Record<(typeof MADE)[number], () => Form> = {
     taper: () => ({ kind: 'taper', rim: between(60, 200), foot: between(60, 200), height: between(40, 250) }),
     stack: () => ({ kind: 'stack', profile: [[0, between(60, 120)], [between(40, 80), between(80, 160)], [between(120, 200), between(60, 120)]] }), // prettier-ignore
@@ -47,6 +54,7 @@ export function targetsOfEveryKind(
       seam: one<Target['seam']>([
         { kind: 'bevel', angle: 45, panels: 1 },
         { kind: 'butt', panels: one([1, 2]) },
+        ...(seams === 'all' ? added() : []),
       ]),
       base: one<Target['base']>([{ join: 'under', trim: 0 }, { join: 'inside', trim: 0 }, { join: 'mitre', trim: 0 }, { join: 'none', trim: 0 }, { join: 'skirt', overlap: 3, trim: 2 }]), // prettier-ignore
     }),

@@ -90,13 +90,23 @@ function standBand(wall: Part, { slab, seam }: Target): StandingBand {
   const sign = faceUp === 'inside' ? 1 : -1;
   const toUpper = faceUp === 'inside' ? k * t : (1 - k) * t;
   const [low, high] = [edgeAt(wall.outline, foot.from), edgeAt(wall.outline, rim.from)];
-  const slantTraced = edgeAt(wall.outline, leanOf(wall, 'left').from).length;
+  const girths = [low, high].map((edge) => edge.length * seam.panels) as [number, number];
+  // What a lap or a spare adds at both ends is no part of the ring.
+  const without = (edge: 'foot' | 'rim') => ({ left: 0, right: 0, ...wall.added?.[edge] });
+  (['foot', 'rim'] as const).forEach((edge, index) => {
+    const { left, right } = without(edge);
+    girths[index] = (girths[index] as number) - seam.panels * (left + right);
+  });
+  const curved = Number.isFinite(low.radius) && Number.isFinite(high.radius);
+  // Ends with a strip added run beside the radius, not along it: arcs about one centre tell the slant.
+  const slantTraced = curved
+    ? Math.abs(high.radius - low.radius)
+    : edgeAt(wall.outline, leanOf(wall, 'left').from).length;
   // From the traced line out to the neutral surface: below it the blade runs out by the lean.
   const slant = slantTraced + toUpper * (tan(foot.lean) + tan(rim.lean));
-  const girths = [low, high].map((edge) => edge.length * seam.panels) as [number, number];
   let slope = 0;
   let radii: [number, number] = [girths[0] / (2 * Math.PI), girths[1] / (2 * Math.PI)];
-  if (Number.isFinite(low.radius) && Number.isFinite(high.radius)) {
+  if (curved) {
     const flares = high.radius > low.radius ? 1 : -1;
     const sweep = girths[0] / low.radius;
     slope = flares * Math.asin(sweep / (2 * Math.PI));

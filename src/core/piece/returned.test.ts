@@ -1,4 +1,5 @@
 import { seeded } from '../seeded.ts';
+import { checkTarget } from './checkTarget.ts';
 import { develop } from './develop.ts';
 import { targetsOfEveryKind } from './everyKind.test.helper.ts';
 import { returned, type Returned } from './returned.test.helper.ts';
@@ -20,10 +21,19 @@ const tapers = targetsOfEveryKind(42, COUNT, ['taper']).map((target, index): Tar
   index % 2 === 1 && target.size.face === 'outside' ? { ...target, rim: 'square' } : target,
 );
 
+/** Wide, low bands beside steep ones, every second one with its rim cut square, with seams of every kind. */
+const steep = targetsOfEveryKind(48, COUNT + 40, ['stack'], 'all').map((target, index): Target => {
+  const across = () => 90 + 160 * random();
+  const profile = [0, 8 + 30 * random(), 60 + 30 * random(), 100 + 60 * random()].map((height) => [height, across()] as const); // prettier-ignore
+  return { ...target, form: { kind: 'stack', profile }, rim: index % 2 === 1 && target.size.face === 'outside' ? 'square' : 'level' }; // prettier-ignore
+}).filter((target) => checkTarget(target).length === 0 && !develop(target).checks.some(({ code }) => code === 'sweep-over')).slice(0, COUNT); // prettier-ignore
+
 const KINDS: readonly (readonly [string, readonly Target[]])[] = [
   ['cylinders', cylinders],
   ['formers', formers],
   ['tapers', tapers],
+  ['tapers with seams that add to the wall', targetsOfEveryKind(49, COUNT, ['taper'], 'all')],
+  ['steep stacks with every seam', steep],
   ...(['stack', 'oval', 'facet', 'box'] as const).map(
     (kind, index) => [kind === 'box' ? 'boxes' : `${kind}s`, targetsOfEveryKind(43 + index, COUNT, [kind])] as const,
   ),
@@ -38,6 +48,18 @@ describe('the cut parts rolled up give back every size that was asked for, to 0.
     expect(targets).toHaveLength(COUNT);
     for (const target of targets)
       expect([target, wrong(returned(target, develop(target).parts))]).toEqual([target, []]);
+  });
+
+  it('and a flat wall that runs into itself, with what its seam adds, is told to stop: every other one comes back true', () => {
+    const found = targetsOfEveryKind(50, 10 * COUNT, ['stack'], 'all').map((target) => {
+      const plate: Target = { ...target, form: { kind: 'taper', rim: 90 + 160 * random(), foot: 12 + 40 * random(), height: 9 + 25 * random() } }; // prettier-ignore
+      if (checkTarget(plate).length > 0) return 'refused';
+      const { parts, checks } = develop(plate);
+      if (checks.some(({ code }) => code === 'sweep-over')) return 'stopped';
+      return wrong(returned(plate, parts)).length === 0 ? 'true' : plate;
+    });
+    expect(found.filter((one) => typeof one !== 'string')).toEqual([]);
+    expect(new Set(found)).toEqual(new Set(['refused', 'stopped', 'true']));
   });
 
   it('200 lofts, folded up', () => {

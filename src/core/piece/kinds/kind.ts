@@ -78,6 +78,8 @@ export interface DevelopedForm {
   readonly numbers: Numbers;
   readonly parts: readonly Part[];
   readonly bendRadius: number;
+  /** How far round its centre the widest flat piece of a conical wall reaches, with what its seam adds (degrees). */
+  readonly flatSweep?: number;
   /** The blank of a piece from a mould. */
   readonly blank?: Blank;
   /** Where an angle round from the first seam (degrees) lies on a wall that is not round. */

@@ -2,9 +2,9 @@ import { developCone, radiusInside } from '../../wall/cone.ts';
 import { STRAIGHT_RADIUS } from '../../numbers.ts';
 import { shortValue, type Fault } from '../../errors.ts';
 import { supportOf } from '../../outline/plan.ts';
-import { bandPart } from '../../part/bandPart.ts';
+import { bandPart, bandSweep, type Band } from '../../part/bandPart.ts';
 import { discPart } from '../../part/discPart.ts';
-import { seamAllowance } from '../../seam/seam.ts';
+import { seamAllowance, type Seam } from '../../seam/seam.ts';
 import { frustum, type Reach, type Standing } from '../standing.ts';
 import type { Target } from '../target.ts';
 import type { BandFigures, DevelopedForm, FormKindWork } from './kind.ts';
@@ -55,42 +55,73 @@ const standing = (target: Target): Standing => pushedOut(target, straightStandin
 
 const finite = (radius: number) => (radius >= STRAIGHT_RADIUS * 1e6 ? null : radius);
 
+/** The wall's cones on their neutral surface, from below. */
+function conesCut(target: Target) {
+  const { wall: t, neutralFraction: k } = target.slab;
+  return bandsOf(target).bands.map(({ line, from, to }) => developCone(line, { from, to, depth: (1 - k) * t }));
+}
+
+/** ... and as flat bands. */
+function flatBands(target: Target): Band[] {
+  const { slab, seam } = target;
+  const { wall: thickness, neutralFraction, faceUp } = slab;
+  const { bands: cut } = bandsOf(target);
+  const single = cut.length === 1;
+  return conesCut(target).map((band, index) => ({
+    id: single ? 'wall' : `wall-${index + 1}`,
+    name: single ? 'Wall' : `Wall ${index + 1}`,
+    letter: String.fromCharCode(65 + index),
+    ...band,
+    footLean: cut[index]?.footLean ?? 0,
+    rimLean: cut[index]?.rimLean ?? 0,
+    thickness,
+    neutralFraction,
+    seam,
+    faceUp,
+  }));
+}
+
 function develop(target: Target): DevelopedForm {
   const { slab, seam } = target;
-  const { wall: t, neutralFraction: k, faceUp } = slab;
-  const { bands: cut, foot } = bandsOf(target);
-  const bands = cut.map(({ line, from, to }) => developCone(line, { from, to, depth: (1 - k) * t }));
+  const { wall: t, faceUp } = slab;
+  const { foot } = bandsOf(target);
+  const bands = conesCut(target);
   const figures: BandFigures[] = bands.map((band) => ({
     ...band,
     arcFoot: finite(band.arcFoot),
     arcRim: finite(band.arcRim),
   }));
-  const single = bands.length === 1;
-  const parts = bands.map((band, index) =>
-    bandPart({
-      id: single ? 'wall' : `wall-${index + 1}`,
-      name: single ? 'Wall' : `Wall ${index + 1}`,
-      letter: String.fromCharCode(65 + index),
-      ...band,
-      footLean: cut[index]?.footLean ?? 0,
-      rimLean: cut[index]?.rimLean ?? 0,
-      thickness: t,
-      neutralFraction: k,
-      seam,
-      faceUp,
-    }),
-  );
+  const flat = flatBands(target);
+  const parts = flat.map(bandPart);
   if (foot.disc) parts.push(discPart({ ...foot.disc, thickness: slab.base, faceUp }));
   const girths = bands.flatMap(({ girthFoot, girthRim }) => [girthFoot, girthRim]);
   return {
     numbers: {
-      ...(single ? figures[0] : { bands: figures }),
+      ...(figures.length === 1 ? figures[0] : { bands: figures }),
       ...(foot.disc && { baseDiameter: foot.disc.under, baseTopDiameter: foot.disc.top }),
       bevelRun: seamAllowance(seam, t).run,
     },
     parts,
     bendRadius: Math.min(...girths) / (2 * Math.PI),
+    flatSweep: Math.max(...flat.map(bandSweep)),
   };
+}
+
+/** Why a band has no flat outline: a level edge of a nearly flat one runs past the arcs' centre, or its seam takes too much. */
+function flatFaults(target: Target): Fault[] {
+  const { seam, slab, form } = target;
+  const endless = (one: Seam) => flatBands({ ...target, seam: one }).some((band) => bandSweep(band) === Infinity);
+  if (!endless(seam)) return [];
+  const fault = (path: string, value: number, rule: string): Fault[] => [{ code: 'impossible-piece', path, value: shortValue(value), rule }]; // prettier-ignore
+  if (endless({ kind: 'butt', panels: seam.panels })) {
+    const path = form.kind === 'stack' ? 'form.profile' : 'form.height';
+    const rule = 'lies too flat: a level edge through the slab would reach past the middle of the flat arc';
+    return fault(path, straightStanding(target).height, rule);
+  }
+  const rule = 'takes more than the smaller arc of the flat wall has: choose less, or a butt';
+  if (seam.kind === 'bevel') return fault('seam.angle', seam.angle, rule);
+  if (seam.kind === 'cut-in-place') return fault('seam.margin', seam.margin, rule);
+  return fault('seam.overlap', seamAllowance(seam, slab.wall).added, rule);
 }
 
 function faults(target: Target): Fault[] {
@@ -132,6 +163,7 @@ function faults(target: Target): Fault[] {
       rule: 'leaves nothing inside where the piece is narrowest',
     });
   }
+  if (found.length === 0) found.push(...flatFaults(target));
   return found.length > 0 ? found : bellyFaults(target);
 }
 

@@ -1,5 +1,6 @@
 import { interpolateLab, piecewise, rgb } from 'd3';
 import type { Blank } from '../../../core/mould/blank.ts';
+import { bowsOf } from './bows.ts';
 
 /** What is drawn on the map. */
 export type MapQuantity = 'gather' | 'stretch' | 'thickness';
@@ -7,6 +8,8 @@ export type MapQuantity = 'gather' | 'stretch' | 'thickness';
 /** The map's figures: at each vertex, its scale, and the step of its contour lines. */
 export interface MapFigures {
   readonly values: Float64Array;
+  /** ... and how far they rise over the straight line in the middle of each triangle's three sides. */
+  readonly bows: Float64Array;
   readonly least: number;
   readonly greatest: number;
   /** Between neighbouring contour lines. */
@@ -34,11 +37,12 @@ export function mapLadder(): Uint8ClampedArray {
 /** Steps between contour lines (fractions). */
 const STEPS = [0.005, 0.01, 0.02, 0.05, 0.1] as const;
 
-export function mapFigures({ strain }: Blank, quantity: MapQuantity, limit: number | null): MapFigures {
+export function mapFigures(blank: Blank, quantity: MapQuantity, limit: number | null): MapFigures {
+  const { strain } = blank;
   const values = strain[quantity];
   const least = quantity === 'thickness' ? strain.most.thin : 0;
   const greatest = quantity === 'thickness' ? strain.most.thick : Math.max(strain.most[quantity], (limit ?? 0) * 1.1);
   const span = Math.max(1e-6, greatest - least);
   const step = STEPS.find((one) => span / one <= 8) ?? 0.2;
-  return { values, least, greatest, step, limit };
+  return { values, bows: bowsOf(blank, values), least, greatest, step, limit };
 }

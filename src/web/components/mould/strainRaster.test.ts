@@ -1,4 +1,5 @@
 import type { Blank } from '../../../core/mould/blank.ts';
+import { bowsOf } from './bows.ts';
 import type { Projected } from './mapViews.ts';
 import type { MapFigures } from './strainDrawing.ts';
 import { paintMap } from './strainRaster.ts';
@@ -12,7 +13,14 @@ const seen: Projected = {
   scale: 1,
   middle: [0, 0],
 };
-const figures: MapFigures = { values: Float64Array.from([0, 1, 1, 0]), least: 0, greatest: 1, step: 0.25, limit: null };
+const figures: MapFigures = {
+  values: Float64Array.from([0, 1, 1, 0]),
+  bows: new Float64Array(6),
+  least: 0,
+  greatest: 1,
+  step: 0.25,
+  limit: null,
+};
 const order = Uint32Array.from([0, 1]);
 const ink = [0, 0, 0] as const;
 /** From white to mid grey, a shade for each. */
@@ -51,5 +59,26 @@ describe('the map as a picture', () => {
     // The limit runs at 5 + 0.6 * 40.
     expect(light(limit(29, 22))).toBeLessThan(30);
     expect(light(limit(19, 22))).toBe(light(plain(19, 22)));
+  });
+
+  it('runs lines of equal height on through triangles as they are curved', () => {
+    // Rings of r squared over a grid of 10 mm: their radius is right everywhere, also within a triangle.
+    const side = 9;
+    const uv = Float64Array.from({ length: 2 * side * side }, (_, at) => 10 * (at % 2 === 0 ? (at >> 1) % side : Math.floor((at >> 1) / side)) - 40); // prettier-ignore
+    const triangles = Uint32Array.from({ length: (side - 1) ** 2 }, (_, cell) => Math.floor(cell / (side - 1)) * side + (cell % (side - 1))).reduce<number[]>((all, a) => [...all, a, a + 1, a + side + 1, a, a + side + 1, a + side], []); // prettier-ignore
+    const values = Float64Array.from({ length: side * side }, (_, at) => (uv[2 * at] as number) ** 2 + (uv[2 * at + 1] as number) ** 2); // prettier-ignore
+    const bows = bowsOf(
+      { uv, mesh: { positions: new Float64Array(), triangles: Uint32Array.from(triangles) } },
+      values,
+    );
+    triangles.forEach((from, at) => {
+      const to = triangles[at % 3 === 2 ? at - 2 : at + 1] as number;
+      const [x, y] = [0, 1].map((axis) => ((uv[2 * from + axis] as number) + (uv[2 * to + axis] as number)) / 2) as [number, number]; // prettier-ignore
+      const within = [x, y].every((one) => Math.abs(one) < 25);
+      const exact = x * x + y * y;
+      const bowed = ((values[from] as number) + (values[to] as number)) / 2 + (bows[at] as number);
+      const least = Math.abs((values[from] as number) - (values[to] as number)) / 4;
+      if (within && least > 50) expect(bowed).toBeCloseTo(exact, 6);
+    });
   });
 });

@@ -38,7 +38,7 @@ export function paintMap(
   { mesh }: Blank,
   { x, y }: Projected,
   order: Uint32Array,
-  { values, least, greatest, step, limit }: MapFigures,
+  { values, bows, least, greatest, step, limit }: MapFigures,
   { sharp, ladder, ink, from, to }: Brush,
 ): void {
   const { triangles } = mesh;
@@ -53,10 +53,11 @@ export function paintMap(
     const whole = ux * vy - uy * vx;
     if (Math.abs(whole) < 1e-9) continue;
     const [p, q, r] = [values[a] as number, values[b] as number, values[c] as number];
-    // How the figure grows along the picture, from pixel to pixel.
-    const alongX = ((q - p) * vy - (r - p) * uy) / whole;
-    const alongY = ((r - p) * ux - (q - p) * vx) / whole;
-    const steep = Math.sqrt(alongX * alongX + alongY * alongY);
+    const [pq, qr, rp] = [
+      4 * (bows[index] as number),
+      4 * (bows[index + 1] as number),
+      4 * (bows[index + 2] as number),
+    ];
     const left = Math.max(0, Math.floor(x0 + Math.min(0, ux, vx) - 0.5));
     const right = Math.min(width - 1, Math.ceil(x0 + Math.max(0, ux, vx) - 0.5));
     const top = Math.max(0, Math.floor(y0 + Math.min(0, uy, vy) - 0.5));
@@ -71,7 +72,14 @@ export function paintMap(
         const f = (dx * vy - dy * vx) / whole;
         const g = (ux * dy - uy * dx) / whole;
         if (f < -slack || g < -slack || f + g > 1 + slack) continue;
-        const value = p + f * (q - p) + g * (r - p);
+        const e = 1 - f - g;
+        const value = e * p + f * q + g * r + pq * e * f + qr * f * g + rp * g * e;
+        // How the figure grows along both sides, and by that along the picture, from pixel to pixel.
+        const alongU = q - p + pq * (e - f) + qr * g - rp * g;
+        const alongV = r - p - pq * f + qr * f + rp * (e - g);
+        const alongX = (alongU * vy - alongV * uy) / whole;
+        const alongY = (alongV * ux - alongU * vx) / whole;
+        const steep = Math.sqrt(alongX * alongX + alongY * alongY);
         const shade = 3 * Math.max(0, Math.min(shades - 1, Math.round(((value - least) / span) * (shades - 1))));
         let line = 0;
         if (steep > 1e-12) {
