@@ -10,5 +10,5 @@ export default defineConfig({
   plugins: [vue(), vuetify({ autoImport: true })],
   html: { cspNonce: '__FAWN_NONCE__' },
   build: { outDir: folder('dist/web'), emptyOutDir: true, target: 'es2022', modulePreload: { polyfill: false } },
-  server: { host: '127.0.0.1', proxy: { '/api': 'http://127.0.0.1:4310' } },
+  server: { host: '127.0.0.1', proxy: { '^/api/': { target: 'http://127.0.0.1:4310', changeOrigin: false } } },
 });
