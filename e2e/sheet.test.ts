@@ -39,6 +39,23 @@ describe('bent sheets', () => {
     await kept(page);
   });
 
+  it('stands on feet that can be moved, and says their lengths wet and fired', async () => {
+    const page = await onLeaf();
+    const fired = (key: string) => page.locator(`[data-both="${key}"] .fired`);
+    await textOf(fired('foot-0'), /^\d+\.\d$/);
+    await textOf(fired('height'), /^21\.6$/);
+    await page.getByRole('button', { name: 'Draw its outline' }).click();
+    const foot = page.locator('[data-foot="1"]');
+    await foot.press('Shift+ArrowUp');
+    await textOf(page.getByRole('alert'), /A foot would hang over the edge of the sheet or a hole/);
+    const before = number(await fired('foot-1').innerText());
+    for (let step = 0; step < 4; step += 1) await foot.press('ArrowRight');
+    await read(async () => number(await fired('foot-1').innerText()), (mm) => mm < before - 0.2, 'a shorter foot'); // prettier-ignore
+    await page.getByRole('button', { name: 'Place the feet for me' }).click();
+    await read(async () => number(await fired('foot-1').innerText()), (mm) => mm === before, 'the foot as it was'); // prettier-ignore
+    await kept(page);
+  });
+
   it('are drawn by points and curves, with holes and lines, and undone', async () => {
     const page = await onLeaf();
     await page.getByRole('button', { name: 'Draw its outline' }).click();

@@ -139,7 +139,12 @@ export const formSchema = Joi.object({
       .required(),
   ),
   feet: bentOnly(
-    Joi.object({ count: figure().valid(3, 4).default(3), height: figure().required(), diameter: figure().required() }),
+    Joi.object({
+      count: figure().valid(3, 4).default(3),
+      height: figure().required(),
+      diameter: figure().required(),
+      at: pairs(3, 4),
+    }),
   ),
   grew: bentOnly(figure()),
   depth: needed('kind', ['mould']),

@@ -6,7 +6,8 @@ import { bentSheet } from './bentSheet.ts';
 import { atScale } from '../reverse/scaled.ts';
 import { finishedLength, scaledToFinished } from './finishedLength.ts';
 import { placeFeet } from './placeFeet.ts';
-import { scaledSheet, type SheetForm, type SheetMould } from './sheetForm.ts';
+import { scaledSheet, type Point, type SheetForm, type SheetMould } from './sheetForm.ts';
+import { mirrorsOf } from './sheetMirrors.ts';
 import { narrowest } from './sheetWidths.ts';
 import { touching } from './touching.ts';
 
@@ -67,6 +68,42 @@ describe('bent sheets', () => {
       expect(length).toBeCloseTo(6 + 52 * (1 - Math.cos(at[0] / 50)) * 0.88, 6);
     }
     expect(develop(target).checks.map(({ code }) => code)).toContain('sheet-stands');
+  });
+
+  it.each([
+    ['a rectangle', RECTANGLE, 90, [true, true]],
+    ['a leaf', [[-60, 0, 0.4], [50, 0, 0.4]], 90, [true, true]],
+    ['a drop', [[-60, 0, 0], [20, -25, 1], [20, 25, 0]], 90, [true, false]],
+    ['a kite at a slant', [[-40, -40, 0], [10, -30, 0], [50, 50, 0], [-30, 10, 0]], 45, [true, false]],
+  ] as const)('%s, which is symmetrical, stands on feet that are', (_, outline, angle, [one]) => {
+    for (const count of [3, 4] as const) {
+      const { form } = sheet({ outline, bend: { diameter: 120, angle: angle % 90 === 0 ? 0 : angle }, feet: { count, height: 6, diameter: 8 } }); // prettier-ignore
+      const mirrors = mirrorsOf(form);
+      expect(mirrors.length > 0).toBe(one);
+      const at = (placeFeet(form, 4, 0.5, 0.12)?.feet ?? []).map((foot) => foot.at);
+      expect(at).toHaveLength(count);
+      const own = (image: (point: Point) => Point) => at.every((foot) => at.some((other) => Math.hypot(other[0] - image(foot)[0], other[1] - image(foot)[1]) < 1e-6)); // prettier-ignore
+      expect(mirrors.some(({ image }) => own(image))).toBe(true);
+      // The feet are the same length on both sides.
+      const lengths = (placeFeet(form, 4, 0.5, 0.12)?.feet ?? []).map(({ length }) => length.toFixed(6));
+      expect(new Set(lengths).size).toBeLessThan(count);
+    }
+  }); // prettier-ignore
+
+  it('take feet where they are put by hand, and refuse one that hangs over an edge or a hole', () => {
+    const at = [[-45, -10], [45, -10], [0, 12]] as const; // prettier-ignore
+    const placed = (places: readonly Point[], more: Partial<SheetForm> = {}) => sheet({ feet: { count: 3, height: 6, diameter: 10, at: places }, ...more }); // prettier-ignore
+    expect(checkTarget(placed(at))).toEqual([]);
+    const footing = placeFeet(placed(at).form, 4, 0.5, 0.12);
+    expect(footing?.feet.map((foot) => foot.at)).toEqual(at);
+    expect(footing?.feet[0]?.length).toBeCloseTo(6 + 52 * (1 - Math.cos(45 / 50)) * 0.88, 6);
+    const paths = (target: Target) => checkTarget(target).map(({ path }) => path);
+    expect(paths(placed([[-58, -10], at[1], at[2]]))).toEqual(['form.feet.at.0']);
+    expect(paths(placed(at, { holes: [circle(14).map(([x, y, bulge]) => [x, y + 8, bulge] as const)] }))).toEqual(['form.feet.at.2']); // prettier-ignore
+    expect(paths(placed([at[0], at[1]]))).toEqual(['form.feet.at']);
+    // All on one side: it tips, and that is told.
+    expect(develop(placed([[20, -10], [45, -10], [40, 12]])).checks.find(({ code }) => code === 'sheet-stands')?.level).toBe('stop'); // prettier-ignore
+    expect((atScale(placed(at), 1.5).form as SheetForm).feet?.at?.[0]).toEqual([-67.5, -15]);
   });
 
   const FLOORED: SheetMould = { rim: { kind: 'circle', diameter: 240 }, foot: { kind: 'circle', diameter: 150 }, depth: 24, wall: 'curved', side: 'hump' }; // prettier-ignore

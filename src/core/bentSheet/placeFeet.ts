@@ -1,7 +1,10 @@
+import { wetLength } from '../clay/shrinkage.ts';
 import { once, TAU } from '../numbers.ts';
+import { insideLine } from '../outline/insideLine.ts';
 import { bentSheet } from './bentSheet.ts';
 import { gridOf } from './sheetGrid.ts';
 import { pointsOf, type Point, type SheetForm } from './sheetForm.ts';
+import { mirrorsOf } from './sheetMirrors.ts';
 
 /** A foot under a sheet: its place on the flat sheet, and its length (fired mm). */
 export interface PlacedFoot {
@@ -35,8 +38,9 @@ function roomIn(corners: readonly Point[], [x, y]: Point): number {
 }
 
 /**
- * Places three or four feet clear of edges and holes so that the middle of the mass stands as far within them as can be. A
- * foot further up the curve is longer, so that the sheet stands level. Null where there is no room for them.
+ * Places three or four feet clear of edges and holes so that the middle of the mass stands as far within them as can be; on a
+ * sheet that is symmetrical as it is bent, symmetrically. Or takes the places given by hand. A foot further up the curve is
+ * longer, so that the sheet stands level. Null where there is no room for them.
  */
 export function placeFeet(form: SheetForm, t: number, k: number, shrinkage: number): Footing | null {
   const known = placed(form);
@@ -48,45 +52,112 @@ export function placeFeet(form: SheetForm, t: number, k: number, shrinkage: numb
 /** A form is never changed: its feet are placed once for each slab. */
 const placed = once<SheetForm, Map<string, Footing | null>>(() => new Map());
 
+/** A place for a foot on the flat sheet, and in plan as it is bent (wet mm). */
+interface Place {
+  readonly at: Point;
+  readonly plan: Point;
+}
+
+/** Whether a foot that reaches so far (mm) round a place stands wholly on the sheet. */
+function standsOn({ outline, holes = [] }: SheetForm) {
+  const border = pointsOf(outline, 2);
+  const rims = holes.map((hole) => pointsOf(hole, 2));
+  const lines = [border, ...rims].flat();
+  return ([x, y]: Point, reach: number) =>
+    insideLine(border, [x, y]) &&
+    !rims.some((rim) => insideLine(rim, [x, y])) &&
+    lines.every(([u, v]) => Math.hypot(x - u, y - v) >= reach);
+}
+
+/** Half a foot across (wet mm). */
+const reachOf = ({ feet }: SheetForm, shrinkage: number) => wetLength(feet?.diameter ?? 0, shrinkage) / 2;
+
+/** The first foot placed by hand that hangs over an edge or a hole; -1 when all stand on the sheet. */
+export function hangingFoot(form: SheetForm, shrinkage: number): number {
+  const stands = standsOn(form);
+  return (form.feet?.at ?? []).findIndex((at) => !stands(at, reachOf(form, shrinkage) - 0.5));
+}
+
+/** The outermost place in each direction from the middle: enough to choose from. */
+function outermost(places: readonly Place[], middle: Point): Place[] {
+  const outer = new Map<number, { readonly place: Place; readonly far: number }>();
+  for (const place of places) {
+    const [x, y] = [place.plan[0] - middle[0], place.plan[1] - middle[1]];
+    const sector = Math.floor(((Math.atan2(y, x) + Math.PI) / TAU) * SECTORS);
+    const far = Math.hypot(x, y);
+    if (far > (outer.get(sector)?.far ?? -1)) outer.set(sector, { place, far });
+  }
+  return [...outer].sort(([one], [other]) => one - other).map(([, { place }]) => place);
+}
+
+/** Every choice of so many out of a list. */
+function choices<T>(all: readonly T[], count: number): T[][] {
+  if (count === 0) return [[]];
+  return all.flatMap((one, index) => choices(all.slice(index + 1), count - 1).map((rest) => [one, ...rest]));
+}
+
+/** Sets of feet that are their own images, on a sheet that is symmetrical itself; none on another. */
+function mirroredSets(
+  form: SheetForm,
+  places: readonly Place[],
+  middle: Point,
+  near: { readonly step: number; readonly apart: number; readonly take: (at: Point) => Place[] },
+): Place[][] {
+  const mirrors = mirrorsOf(form);
+  const count = form.feet?.count ?? 0;
+  const distinct = (set: readonly Place[]) => set.every((one, index) => set.slice(index + 1).every((other) => Math.hypot(one.at[0] - other.at[0], one.at[1] - other.at[1]) > near.apart)); // prettier-ignore
+  const tried = outermost(places, middle);
+  const [first, second] = mirrors;
+  if (count === 4 && first && second) {
+    const sets = tried.map((place) => {
+      const over = first.image(place.at);
+      return [place, ...[over, second.image(over), second.image(place.at)].flatMap(near.take)];
+    });
+    const whole = sets.filter((set) => set.length === 4 && distinct(set));
+    if (whole.length > 0) return whole;
+  }
+  return mirrors.flatMap((mirror) => {
+    const pairs = tried.map((place) => [place, ...near.take(mirror.image(place.at))]).filter((pair) => pair.length === 2 && distinct(pair)); // prettier-ignore
+    const singles = outermost(mirror.along(near.step).flatMap(near.take), middle);
+    const sets = count === 3 ? pairs.flatMap((pair) => singles.map((single) => [...pair, single])) : choices(pairs, 2).map((two) => two.flat()); // prettier-ignore
+    return sets.filter(distinct);
+  });
+}
+
 function newFooting(form: SheetForm, t: number, k: number, shrinkage: number): Footing | null {
   const { feet } = form;
   if (!feet) return null;
   const bent = bentSheet(form, t, k);
-  const clear = feet.diameter / 2 / (1 - shrinkage) + t / 2;
-  const lines = [form.outline, ...(form.holes ?? [])].flatMap((line) => pointsOf(line, 2));
-  const step = Math.sqrt(Math.max(1, bent.area) / TRIED) * 0.8;
-  const free = gridOf(form, step).filter(([x, y]) => lines.every(([u, v]) => Math.hypot(x - u, y - v) >= clear));
-  const places = free.flatMap((at) => {
+  const placeAt = (at: Point): Place[] => {
     const placed = bent.place(at);
-    return placed ? [{ at, plan: [placed.at[0], placed.at[1]] as Point }] : [];
+    return placed ? [{ at, plan: [placed.at[0], placed.at[1]] }] : [];
+  };
+  const roomOf = (set: readonly Place[]) => roomIn(round(set, bent.middle).map(({ plan }) => plan), bent.middle); // prettier-ignore
+  const footing = (set: readonly Place[]): Footing => ({
+    feet: set.map(({ at }) => ({ at, length: feet.height + bent.under(at) * (1 - shrinkage) })),
+    room: roomOf(set) * (1 - shrinkage),
   });
-  // The outermost place in each direction is enough to choose from.
-  const outer = new Map<number, (typeof places)[number]>();
-  for (const place of places) {
-    const [x, y] = [place.plan[0] - bent.middle[0], place.plan[1] - bent.middle[1]];
-    const sector = Math.floor(((Math.atan2(y, x) + Math.PI) / TAU) * SECTORS);
-    const before = outer.get(sector);
-    const far = (one: typeof place) => Math.hypot(one.plan[0] - bent.middle[0], one.plan[1] - bent.middle[1]);
-    if (!before || far(place) > far(before)) outer.set(sector, place);
+  if (feet.at) {
+    const set = feet.at.flatMap(placeAt);
+    return set.length === feet.at.length ? footing(set) : null;
   }
-  const tried = [...outer].sort(([one], [other]) => one - other).map(([, place]) => place);
-  let best: { readonly set: typeof tried; readonly room: number } | null = null;
-  const look = (set: typeof tried, from: number): void => {
-    if (set.length === feet.count) {
-      const room = roomIn(set.map(({ plan }) => plan), bent.middle); // prettier-ignore
-      if (!best || room > best.room) best = { set, room };
-      return;
-    }
-    for (let index = from; index < tried.length; index += 1) {
-      const next = tried[index];
-      if (next) look([...set, next], index + 1);
-    }
-  };
-  look([], 0);
-  const found = best as { readonly set: typeof tried; readonly room: number } | null;
-  if (!found) return null;
-  return {
-    feet: found.set.map(({ at }) => ({ at, length: feet.height + bent.under(at) * (1 - shrinkage) })),
-    room: found.room * (1 - shrinkage),
-  };
+  const stands = standsOn(form);
+  const clear = reachOf(form, shrinkage) + t / 2;
+  const step = Math.sqrt(Math.max(1, bent.area) / TRIED) * 0.8;
+  const take = (at: Point) => (stands(at, clear) ? placeAt(at) : []);
+  const places = gridOf(form, step).flatMap(take);
+  const mirrored = mirroredSets(form, places, bent.middle, { step: step / 2, apart: 2 * clear, take });
+  const sets = mirrored.length > 0 ? mirrored : choices(outermost(places, bent.middle), feet.count);
+  let best: { readonly set: readonly Place[]; readonly room: number } | null = null;
+  for (const set of sets) {
+    const room = roomOf(set);
+    if (!best || room > best.room + 1e-9) best = { set, room };
+  }
+  return best && footing(round(best.set, bent.middle));
+}
+
+/** Feet in their order round the middle, the first beyond the direction of -x. */
+function round(set: readonly Place[], [mx, my]: Point): Place[] {
+  const turn = ({ plan: [x, y] }: Place) => Math.atan2(y - my, x - mx);
+  return [...set].sort((one, other) => turn(one) - turn(other));
 }

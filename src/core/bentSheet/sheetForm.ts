@@ -8,6 +8,8 @@ export interface SheetFeet {
   readonly count: 3 | 4;
   readonly height: number;
   readonly diameter: number;
+  /** Where they are placed by hand on the flat sheet (mm), as many as are counted; left out, the program places them. */
+  readonly at?: readonly Point[];
 }
 
 /** A mould that a sheet is laid on, its middle under the sheet's origin; sizes as it measures today (mm). */
@@ -67,6 +69,9 @@ export function scaledSheet(form: SheetForm, factor: number): SheetForm {
     ...form,
     outline: scaledOutline(form.outline, factor),
     ...(form.holes && { holes: form.holes.map((hole) => scaledOutline(hole, factor)) }),
+    ...(form.feet?.at && {
+      feet: { ...form.feet, at: form.feet.at.map(([x, y]) => [x * factor, y * factor] as const) },
+    }),
     ...(form.lines && { lines: form.lines.map((line) => line.map(([x, y]) => [x * factor, y * factor] as const)) }),
   };
 }

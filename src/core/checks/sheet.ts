@@ -49,8 +49,8 @@ export function checkSheet(target: Target, developed: DevelopedForm, bench: Benc
     title: footing.room > 0 ? 'It stands on its feet' : 'It tips off its feet',
     phrase:
       footing.room > 0
-        ? ['Its middle lies ', { mm: footing.room }, ' within them. Fired, they are ', footing.feet.map(({ length }) => length.toFixed(1)).join(', '), ' mm long, so that it stands level.'] // prettier-ignore
-        : ['There is no room for feet that its middle lies between. Make them smaller.'],
+        ? ['Its middle lies ', { mm: footing.room }, ' within them. Fired, they are ', ...footing.feet.flatMap(({ length }, index) => [index === 0 ? '' : ', ', { mm: length }]), ' long, so that it stands level.']
+        : [form.feet?.at ? 'Its middle does not lie between them: move them further out.' : 'There is no room for feet that its middle lies between. Make them smaller.'], // prettier-ignore
   };
   const checks: (Check | null)[] = [
     stands ?? (form.feet ? { code: 'sheet-feet', level: 'stop', title: 'No room for its feet', phrase: ['Every place is too near to an edge or a hole.'] } : onItself(bent)), // prettier-ignore

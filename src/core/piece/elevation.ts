@@ -5,6 +5,8 @@ import { once } from '../numbers.ts';
 import { moved, type Outline } from '../outline/outline.ts';
 import { circle } from '../outline/shapes.ts';
 import { restOf, standSide } from '../stand/stand.ts';
+import { bentSheet } from '../bentSheet/bentSheet.ts';
+import { placeFeet } from '../bentSheet/placeFeet.ts';
 import { additionsOf } from './additions.ts';
 import { bellyOf } from './kinds/roundBelly.ts';
 import { kindOf } from './kinds/kinds.ts';
@@ -88,6 +90,18 @@ function handleShapes(target: Target, { section }: Standing, { fromFired, lift }
   };
 }
 
+/** Feet of a bent sheet, up to its under face above each of them, by their shorter side where it lies at a slant. */
+function sheetFeet({ form, slab, clay }: Target, { fromFired, fromWet }: Drawing): Outline[] {
+  if (form.kind !== 'sheet' || !form.feet) return [];
+  const bent = bentSheet(form, slab.wall, slab.neutralFraction);
+  const half = form.feet.diameter / 2;
+  const feet = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet ?? [];
+  return feet.map(({ at, length }) => {
+    const middle = fromWet(bent.place(at)?.at[0] ?? 0);
+    return box(middle - fromFired(half), middle + fromFired(half), 0, fromFired(length));
+  });
+}
+
 function padShapes(target: Target, { fromWet }: Drawing): Outline[] {
   const { feet, clay } = target;
   if (!feet) return [];
@@ -130,7 +144,8 @@ function drawn(target: Target, state: SizeState): Elevation {
   const s = target.clay.shrinkage;
   const fromWet = (wet: number) => (state === 'wet' ? wet : firedLength(wet, s));
   const fromFired = (fired: number) => (state === 'wet' ? fired / (1 - s) : fired);
-  const lift = fromWet(target.feet?.thickness ?? 0);
+  const onFeet = target.form.kind === 'sheet' ? (target.form.feet?.height ?? 0) : 0;
+  const lift = fromWet(target.feet?.thickness ?? 0) + fromFired(onFeet);
   const drawing = { fromWet, fromFired, lift };
   const around = (reaches: readonly Reach[]): Outline => [
     ...reaches.map(([z, , right]) => [fromWet(right), fromWet(z) + lift, 0] as const),
@@ -141,6 +156,7 @@ function drawn(target: Target, state: SizeState): Elevation {
   const added = [
     ...handles.outlines,
     ...padShapes(target, drawing),
+    ...sheetFeet(target, drawing),
     ...lidShapes(target, standing, drawing),
     ...stand.rolls,
   ];

@@ -2,6 +2,7 @@ import { writeDxf } from '../format/dxf.ts';
 import { writeSvg } from '../format/svg.ts';
 import { develop } from '../piece/develop.ts';
 import type { Form, Target } from '../piece/target.ts';
+import { newTarget } from '../piece/target.ts';
 import { level, targetWith } from '../piece/targets.test.helper.ts';
 import { aboutTemplate } from './about.ts';
 import { pagesOf } from './pages.ts';
@@ -53,6 +54,21 @@ describe('what every template says', () => {
     expect(trims([{ at: 0, depth: 30 }, { at: 180, depth: 30 }]).map(({ closed }) => closed)).toEqual([false, false]); // prettier-ignore
     const words = develop(level({ ...form, darts: [{ at: 0, depth: 30 }] })).parts[0]?.marks.flatMap((mark) => (mark.kind === 'words' ? [mark.text] : [])); // prettier-ignore
     expect(words?.join()).toMatch(/\d+\.\d wide, (2[89]|30)\.\d deep/);
+  });
+
+  it('the feet of a sheet are told by their letters, wet, with the face that they go on', () => {
+    const form: Form = { kind: 'sheet', outline: [[-60, -20, 0], [60, -20, 0], [60, 20, 0], [-60, 20, 0]], bend: { diameter: 96, angle: 90 }, feet: { count: 3, height: 6, diameter: 11 } }; // prettier-ignore
+    const sheet = (faceUp: 'inside' | 'outside'): Target => ({ ...newTarget('Sheet'), slab: { wall: 4, base: 4, neutralFraction: 0.5, faceUp }, form }); // prettier-ignore
+    for (const [faceUp, face] of [
+      ['inside', 'the face on the table'],
+      ['outside', 'the face you see'],
+    ] as const) {
+      const { pdf, svg } = textsOf(sheet(faceUp));
+      const words = new RegExp(`Feet on the outside, ${face}[^:]*: A \\d+\\.\\d mm, B \\d+\\.\\d mm, C \\d+\\.\\d mm long, 12\\.5 mm across`); // prettier-ignore
+      expect([words.test(svg), words.test(pdf.join('\n').replaceAll('\n', ' '))]).toEqual([true, true]);
+    }
+    const letters = develop(sheet('inside')).parts[0]?.marks.flatMap((mark) => (mark.kind === 'words' ? [mark.text] : [])); // prettier-ignore
+    expect(letters).toEqual(expect.arrayContaining(['A', 'B', 'C']));
   });
 
   it('the grooves of a strip are told with their angles, and which face they are on', () => {

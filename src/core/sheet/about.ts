@@ -1,3 +1,5 @@
+import { footLetter, placeFeet } from '../bentSheet/placeFeet.ts';
+import { wetLength } from '../clay/shrinkage.ts';
 import { isDraped } from '../mould/draped.ts';
 import { isPlate, isWall, type Part } from '../part/part.ts';
 import type { Target } from '../piece/target.ts';
@@ -47,6 +49,17 @@ function toolWords({ form }: Target, style: LengthStyle): string | null {
   }
 }
 
+/** The feet of a bent sheet by their letters, and the face that they go on. */
+function feetWords({ form, slab, clay }: Target, { faceUp }: Part, style: LengthStyle): string[] {
+  if (form.kind !== 'sheet' || !form.feet) return [];
+  const wet = (fired: number) => writeLength(wetLength(fired, clay.shrinkage), style);
+  const feet = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet ?? [];
+  if (feet.length === 0) return [];
+  const lengths = feet.map(({ length }, index) => `${footLetter(index)} ${wet(length)}`).join(', ');
+  const face = faceUp === 'outside' ? 'the face you see' : 'the face on the table, under the crosses';
+  return [`Feet on the outside, ${face}, wet: ${lengths} long, ${wet(form.feet.diameter)} across.`];
+}
+
 const other = (face: Part['faceUp']) => (face === 'inside' ? 'outside' : 'inside');
 
 /**
@@ -68,6 +81,7 @@ export function aboutTemplate(target: Target, style: LengthStyle, revision: numb
     of: (part) => [
       `Slab ${writeLength(part.thickness, style)}: rolled to that at any scale of the paper. You see its ${part.faceUp}; the ${other(part.faceUp)} lies on the table.`, // prettier-ignore
       ...(isWall(part) && bent && target.form.kind !== 'facet' && target.form.kind !== 'box' && target.form.kind !== 'stand' ? [`Seam: ${seamWords(target, style)}.`] : []), // prettier-ignore
+      ...(part.id === 'sheet' ? feetWords(target, part, style) : []),
       ...(isPlate(part) ? [] : ['Roll the slab along the arrow.']),
     ],
   };

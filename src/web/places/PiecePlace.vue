@@ -9,6 +9,7 @@ import ConflictNote from '../components/piece/ConflictNote.vue';
 import CutDesk from '../components/piece/CutDesk.vue';
 import CutFields from '../components/piece/CutFields.vue';
 import FigureList from '../components/piece/FigureList.vue';
+import WetFired from '../components/piece/WetFired.vue';
 import FinishedRange from '../components/piece/FinishedRange.vue';
 import FitFields from '../components/piece/FitFields.vue';
 import FlatFields from '../components/piece/FlatFields.vue';
@@ -179,6 +180,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
             @cancel="reading.stop"
           />
           <template v-if="standing">
+            <WetFired />
             <FormedFigures v-if="draped" />
             <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
             <FinishedRange />

@@ -2,8 +2,7 @@ import { shortValue, type Fault } from '../../errors.ts';
 import { bentSheet } from '../../bentSheet/bentSheet.ts';
 import { mouldUnder } from '../../bentSheet/onMould.ts';
 import { MOST_WRAP } from '../../bentSheet/overCylinder.ts';
-import { footLetter, placeFeet } from '../../bentSheet/placeFeet.ts';
-import { wetLength } from '../../clay/shrinkage.ts';
+import { footLetter, hangingFoot, placeFeet } from '../../bentSheet/placeFeet.ts';
 import { pointsOf, scaledOutline, SHEET_LIMITS, type Point, type SheetForm } from '../../bentSheet/sheetForm.ts';
 import { mouldFaults } from '../../mould/drapedFaults.ts';
 import { insideLine } from '../../outline/insideLine.ts';
@@ -87,7 +86,6 @@ function sheetPart(target: Target): Part {
   const line = (name: 'panel' | 'fold' | 'place', from: readonly [number, number], to: readonly [number, number]): Mark => ({ kind: 'line', name, from: at(from), to: at(to) }); // prettier-ignore
   const bent = bentSheet(form, slab.wall, slab.neutralFraction);
   const footing = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage);
-  const wetFoot = (fired: number) => wetLength(fired, clay.shrinkage).toFixed(1);
   const outline = drawn(form.outline);
   return {
     id: 'sheet',
@@ -103,7 +101,7 @@ function sheetPart(target: Target): Part {
       ...(bent.axis ? [line('fold', ...bent.axis)] : []),
       ...(form.lines ?? []).flatMap((vein) => vein.slice(1).map((point, index) => line('panel', vein[index] as readonly [number, number], point))), // prettier-ignore
       ...(footing?.feet ?? []).flatMap(({ at: [x, y] }) => [line('place', [x - CROSS, y], [x + CROSS, y]), line('place', [x, y - CROSS], [x, y + CROSS])]), // prettier-ignore
-      ...(footing?.feet ?? []).map(({ at: [x, y], length }, index): Mark => ({ kind: 'words', at: at([x, y - CROSS - 5]), text: `${footLetter(index)}: ${wetFoot(length)} long, ${wetFoot(form.feet?.diameter ?? 0)} across, wet${over ? '' : ', on the other face'}` })), // prettier-ignore
+      ...(footing?.feet ?? []).map(({ at: [x, y] }, index): Mark => ({ kind: 'words', at: at([x, y - CROSS - 5]), text: footLetter(index) })), // prettier-ignore
     ],
     volume: bent.area * factor * factor * slab.wall,
   };
@@ -155,6 +153,8 @@ function holeFaults({ outline, holes = [] }: SheetForm): Fault[] {
   });
 }
 
+const impossible = (path: string, value: unknown, rule: string): Fault => ({ code: 'impossible-piece', path, value: shortValue(value), rule }); // prettier-ignore
+
 function faults(target: Target): Fault[] {
   const form = formOf(target);
   const { diameter, angle, place, grew, footHeight, footAcross, holes, lines } = SHEET_LIMITS;
@@ -165,6 +165,8 @@ function faults(target: Target): Fault[] {
     ...(form.lines ?? []).flatMap((vein, at) => vein.flatMap(([x, y], index) => [...rangeFaults(`form.lines.${at}.${index}.0`, x, place), ...rangeFaults(`form.lines.${at}.${index}.1`, y, place)])), // prettier-ignore
     ...(form.grew === undefined ? [] : rangeFaults('form.grew', form.grew, grew)),
     ...(form.feet ? [...rangeFaults('form.feet.height', form.feet.height, footHeight), ...rangeFaults('form.feet.diameter', form.feet.diameter, footAcross)] : []), // prettier-ignore
+    ...(form.feet?.at ?? []).flatMap(([x, y], index) => [...rangeFaults(`form.feet.at.${index}.0`, x, place), ...rangeFaults(`form.feet.at.${index}.1`, y, place)]), // prettier-ignore
+    ...(form.feet?.at && form.feet.at.length !== form.feet.count ? [impossible('form.feet.at', form.feet.at.length, `must have a place for each of the ${form.feet.count} feet`)] : []), // prettier-ignore
     ...many('form.holes', form.holes?.length ?? 0, holes.greatest),
     ...many('form.lines', form.lines?.length ?? 0, lines.greatest),
     ...outlineFaults('form.outline', form.outline),
@@ -173,7 +175,6 @@ function faults(target: Target): Fault[] {
   if (ranges.length > 0) return ranges;
   const crossing = holeFaults(form);
   if (crossing.length > 0) return crossing;
-  const impossible = (path: string, value: unknown, rule: string): Fault => ({ code: 'impossible-piece', path, value: shortValue(value), rule }); // prettier-ignore
   const unwanted = (['handle', 'lid', 'feet'] as const).filter((key) => target[key] !== undefined);
   if (unwanted.length > 0) return unwanted.map((key) => impossible(key, key, 'does not go on a bent sheet: it has feet of its own')); // prettier-ignore
   const { wall, neutralFraction } = target.slab;
@@ -184,6 +185,8 @@ function faults(target: Target): Fault[] {
     if (wrong.length > 0) return wrong.map((one) => ({ ...one, path: one.path.replace(/^form/, 'form.bend.mould') }));
   }
   const bent = bentSheet(form, wall, neutralFraction);
+  const hanging = hangingFoot(form, target.clay.shrinkage);
+  if (hanging >= 0) return [impossible(`form.feet.at.${hanging}`, 'at', 'hangs over the edge of the sheet or a hole')];
   if ('diameter' in bend && bent.wrap > MOST_WRAP) return [impossible('form.bend.diameter', bend.diameter, 'is too small: the sheet would close round it')]; // prettier-ignore
   if (!bent.whole) return [impossible('form.bend.mould', 'rim', 'is too small: the sheet would reach over its rim')];
   return [];

@@ -47,8 +47,14 @@ const grew = (mm: number) =>
     return Math.abs(by - 1) < 1e-6 ? without({ ...sheet, grew: undefined } as SheetForm) : { ...sheet, grew: by };
   }, 'sheet.grew');
 
+/** Places that were taken by hand are left to the program again. */
+function freed(sheet: SheetForm): SheetForm {
+  if (!sheet.feet) return sheet;
+  const { count, height, diameter } = sheet.feet;
+  return { ...sheet, feet: { count, height, diameter } };
+}
 function chooseFeet(count: '0' | '3' | '4'): void {
-  put(({ feet, ...sheet }) => count === '0' ? sheet : { ...sheet, feet: { height: 6, diameter: 12, ...feet, count: count === '3' ? 3 : 4 } }); // prettier-ignore
+  put(({ feet, ...sheet }) => count === '0' ? sheet : { ...sheet, feet: { height: feet?.height ?? 6, diameter: feet?.diameter ?? 12, count: count === '3' ? 3 : 4 } }); // prettier-ignore
 }
 
 const slab = computed((): SheetSlab => {
@@ -101,7 +107,8 @@ async function readFile(file: File): Promise<void> {
     trouble.value = `${file.name} ${reading.rule}.`;
     return;
   }
-  const faults = put((sheet) => ({ ...without({ ...sheet, lines: undefined, holes: undefined } as unknown as SheetForm), ...reading.sheet })); // prettier-ignore
+  // Feet that stood on the drawing before are placed anew.
+  const faults = put((sheet) => ({ ...without({ ...freed(sheet), lines: undefined, holes: undefined } as unknown as SheetForm), ...reading.sheet })); // prettier-ignore
   trouble.value = faults[0] ? `${file.name}: ${faults[0].rule}.` : '';
 }
 </script>
@@ -177,6 +184,8 @@ async function readFile(file: File): Promise<void> {
       :choices="FEET"
       @choose="chooseFeet"
     />
+    <button v-if="form.feet?.at" type="button" class="quiet" @click="put(freed)">Place the feet for me</button>
+    <p v-else-if="form.feet" class="read">Placed where they stand best: drag them on the drawing of the outline.</p>
   </div>
 </template>
 

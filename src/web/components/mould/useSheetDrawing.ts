@@ -1,4 +1,5 @@
 import { computed, ref } from 'vue';
+import { placeFeet } from '../../../core/bentSheet/placeFeet.ts';
 import type { Fault } from '../../../core/errors.ts';
 import type { Point, SheetForm } from '../../../core/bentSheet/sheetForm.ts';
 import {
@@ -47,7 +48,11 @@ export function useSheetDrawing() {
 
   function put(next: SheetForm, group: string | null): readonly Fault[] {
     const faults = piece.change({ ...piece.target, form: next }, group);
-    trouble.value = faults[0] ? `That cannot be cut: it ${faults[0].rule}.` : '';
+    const [fault] = faults;
+    if (!fault) trouble.value = '';
+    else if (fault.path.startsWith('form.feet.at'))
+      trouble.value = 'A foot would hang over the edge of the sheet or a hole.'; // prettier-ignore
+    else trouble.value = `That cannot be cut: it ${fault.rule}.`;
     return faults;
   }
   function draw(vertices: Outline | null, group: string | null = null): readonly Fault[] {
@@ -65,6 +70,16 @@ export function useSheetDrawing() {
     if (!line.value) return [];
     grip.value = to;
     return draw(to.kind === 'point' ? movedPoint(line.value, to.index, at) : bentEdge(line.value, to.index, at), groupOf(to)); // prettier-ignore
+  }
+  /** Where the feet stand, by hand or by the program. */
+  const feet = computed(() => {
+    const { slab, clay } = piece.target;
+    return (form.value && placeFeet(form.value, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet) ?? [];
+  });
+  function moveFoot(index: number, to: Point): readonly Fault[] {
+    if (!form.value?.feet) return [];
+    const at = feet.value.map((foot, one) => (one === index ? to : foot.at));
+    return put({ ...form.value, feet: { ...form.value.feet, at } }, `draw.foot.${index}`);
   }
   function addPoint(): void {
     if (!line.value || !edge.value) return;
@@ -92,5 +107,5 @@ export function useSheetDrawing() {
     if (chosen.value.kind !== 'outline' && draw(null).length === 0) choose({ kind: 'outline' });
   }
 
-  return { form, names, chosen, line, edges, edge, grip, trouble, wordsOf, isChosen, choose, drag, addPoint, dropPoint, straighten, addNew, takeOff, end: piece.endGesture }; // prettier-ignore
+  return { form, names, chosen, line, edges, edge, grip, feet, trouble, wordsOf, isChosen, choose, drag, moveFoot, addPoint, dropPoint, straighten, addNew, takeOff, end: piece.endGesture }; // prettier-ignore
 }

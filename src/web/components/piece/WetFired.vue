@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { wetAndFired } from '../../../core/piece/wetFired.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { usePiece } from '../../stores/piece.ts';
+
+/** The standing piece measured twice: as it is just made, and as it comes out of the kiln. */
+const piece = usePiece();
+const lengths = useLengths();
+const sizes = computed(() => wetAndFired(piece.beside.target));
+const words = (all: readonly number[]) => all.map((mm) => lengths.figure(mm)).join(' × ');
+</script>
+
+<template>
+  <section v-if="sizes.length > 0" aria-labelledby="both-heading">
+    <h2 id="both-heading">Wet and fired</h2>
+    <VTable density="compact" class="both">
+      <thead>
+        <tr>
+          <th scope="col">{{ lengths.sign() }}</th>
+          <th scope="col">wet</th>
+          <th scope="col">fired</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="size in sizes" :key="size.key" :data-both="size.key">
+          <th scope="row">{{ size.label }}</th>
+          <td>{{ words(size.wet) }}</td>
+          <td class="fired">{{ words(size.fired) }}</td>
+        </tr>
+      </tbody>
+    </VTable>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 17px;
+  margin-bottom: 4px;
+}
+.both {
+  background: transparent;
+  color: inherit;
+  font-size: 15px;
+}
+.both :is(th, td) {
+  padding: 5px 2px !important;
+  height: auto !important;
+}
+.both td,
+.both thead th {
+  text-align: right;
+}
+.both th {
+  font-weight: 400;
+  color: var(--ink-soft);
+}
+.both td {
+  font-variant-numeric: tabular-nums;
+}
+.fired {
+  font-weight: 700;
+}
+</style>
