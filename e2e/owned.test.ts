@@ -21,15 +21,21 @@ describe('from what is owned', () => {
     await type(page, 'along', '98.62');
     await textOf(page.locator('.says'), /Fired it stands rim 1\d\d\.\d/);
     await type(page, 'slide', '100');
-    await textOf(page.locator('[data-owned="rim"]'), /^100\.0 mm$/);
-    await textOf(page.locator('.tracings'), /Tracing 1: from 0\.0° to \d+\.\d° of the template/);
+    await textOf(page.locator('[data-both="outside-rim"] .fired'), /^100\.0$/);
+    await textOf(page.locator('.tracings'), /Slide it back along its own arcs by \d+\.\d mm/);
     await type(page, 'slide', '150');
-    await textOf(page.locator('.tracings'), /Tracing 2: from \d+\.\d° to \d+\.\d°/);
+    await textOf(page.locator('.tracings'), /Slide it on along its own arcs by \d+\.\d mm on the long one/);
     await page.getByLabel('Its name').fill('Slid cup');
     await page.getByRole('button', { name: 'Put it on the shelf' }).click();
     await page.waitForURL(/\/piece\/.*\/shape/);
     await textOf(page.locator('h1, .heading'), /Slid cup/);
     await textOf(figure(page, 'arcRim'), /^30\d\.\d$/);
+    // The way to trace it stays with the piece.
+    await page.keyboard.press('4');
+    await textOf(page.locator('.steps'), /Lay the template down.*Slide it on along its own arcs/s);
+    await page.keyboard.press('1');
+    await type(page, 'height', '140');
+    await textOf(page.locator('.checks'), /Your template no longer fits/);
     expect(visit.now.troubles).toEqual([]);
   });
 
@@ -39,16 +45,24 @@ describe('from what is owned', () => {
     await choose('owned', /a sheet of paper/);
     await page.getByRole('button', { name: 'A4' }).click();
     // Half an A4 sheet, 297 round: neutral 94.5 across, outside 100.5 wet, 88.5 fired.
-    await textOf(page.locator('[data-owned="rim"]'), /^88\.5 mm$/);
-    await textOf(page.locator('[data-owned="height"]'), /^97\.7 mm$/);
+    await textOf(page.locator('[data-both="outside-rim"] .fired'), /^88\.5$/);
+    await textOf(page.locator('[data-both="outside-rim"] td:not(.fired)'), /^100\.5$/);
+    await textOf(page.locator('[data-both="height"] .fired'), /^97\.7$/);
     await type(page, 'around', '14');
     await textOf(page.getByRole('alert'), /makes no piece/);
     await choose('owned', /a round cutter/);
     await type(page, 'cutter', '75');
-    await textOf(page.locator('[data-owned="foot"]'), /^66\.0 mm$/);
+    await textOf(page.locator('[data-both="outside-rim"] .fired'), /^66\.0$/);
     await choose('owned', /a former/);
     await type(page, 'former', '60');
     await textOf(page.locator('[data-owned="capacity"]'), /ml$/);
+    // "My circle is 280 mm, my bowl 190 across: how high does it come?"
+    await choose('owned', /a round, and a bowl/);
+    await type(page, 'round', '240');
+    await textOf(page.locator('.says'), /Fired it stands [5-7]\d\.\d mm high/);
+    await textOf(page.locator('.tracings'), /press it thinner/);
+    await type(page, 'round', '150');
+    await textOf(page.getByRole('alert'), /too small/);
   });
 });
 

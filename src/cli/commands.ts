@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { templateParts } from '../core/sheet/templateParts.ts';
 import { aboutTemplate } from '../core/sheet/about.ts';
 import { fileStem } from '../core/format/fileStem.ts';
 import { developWhole } from '../core/piece/develop.ts';
@@ -76,7 +77,7 @@ async function writeSheets(files: readonly string[], call: SheetCall, station: S
       const file = `${call.out}/${times > 1 ? `${stem}-${times}` : stem}.${format}`;
       const style = { unit: call.units };
       const options = { name: target.name, paper: call.paper, style, about: aboutTemplate(target, style, null) };
-      station.writeFile(file, await writeTemplate(parts, format, options));
+      station.writeFile(file, await writeTemplate(templateParts(target, parts), format, options));
       station.print(file);
     }
   }

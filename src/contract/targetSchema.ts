@@ -101,6 +101,7 @@ export const targetSchema = Joi.object<Target>({
   handle: handleSchema,
   feet: feetSchema,
   lid: lidSchema,
+  owned: Joi.object({ inner: figure().required(), outer: figure().required(), sweep: figure().required() }),
   belly: Joi.alternatives().conditional(Joi.number(), {
     then: figure(),
     otherwise: Joi.object({ diameter: figure().required(), at: figure().required() }),

@@ -16,6 +16,7 @@ import { checkSlabSize } from './slabSize.ts';
 import { checkSheet } from './sheet.ts';
 import { checkStand } from './stand.ts';
 import { checkThickness } from './thickness.ts';
+import { tracingWay } from '../reverse/tracing.ts';
 import { checkSweep, checkTallWall } from './wall.ts';
 
 /** Forms that are developed in a moment, so that the number of pieces can be said at every key. */
@@ -33,6 +34,19 @@ function checkPanelSeam({ form, seam }: Target): Check | null {
     level: 'care',
     title: 'The seam is left out',
     phrase: [`${how} Left out: ${left.join(', and ')}.`],
+  };
+}
+
+/** Says when the wall can no longer be traced with the template that is owned. */
+function checkTemplate(target: Target, parts: DevelopedForm['parts']): Check | null {
+  const way = tracingWay(target, parts);
+  if (way?.kind !== 'off') return null;
+  const [inner, outer] = way.radii.map((radius) => ({ mmPlain: radius }) as const) as [{ mmPlain: number }, { mmPlain: number }]; // prettier-ignore
+  return {
+    code: 'template-off',
+    level: 'care',
+    title: 'Your template no longer fits',
+    phrase: ['The wall is traced at radii of ', inner, ' and ', outer, ', and your template has ', { mmPlain: way.template.inner }, ' and ', { mm: way.template.outer }, '. Undo the change, or print a new template.'], // prettier-ignore
   };
 }
 
@@ -60,6 +74,7 @@ export function checksOf(target: Target, developed: DevelopedForm, bench: Bench)
     checkPanelSeam(target),
     checkTallWall(height, slab.wall, stiffness),
     checkSweep(developed.flatSweep ?? 0, target.seam.panels),
+    checkTemplate(target, developed.parts),
     checkBelly(target),
     large,
     ...additionChecks(target),

@@ -67,10 +67,10 @@ function bandMarks(
   ];
 }
 
-/** Lines as far within both ends as a lap is wide: up to one of them the other end is laid over. */
+/** Lines as far within both ends as a lap is wide: up to one of them the other end is laid over. Of a spare, where the true wrap ends. */
 function lapMarks(band: Band, inner: Outline): Mark[] {
-  const lapped = (band.seam.kind === 'lap' || band.seam.kind === 'half-lap') && band.seam.overlap > 0;
-  if (!lapped) return [];
+  const { added } = seamAllowance(band.seam, band.thickness);
+  if (!(added > 0)) return [];
   const [lowLeft, lowRight, highRight, highLeft] = inner.map(([x, y]) => [x, y] as const) as [
     Point,
     Point,
@@ -118,7 +118,9 @@ export function bandPart(band: Band): Part {
   const hidden = layer(band, up - t, below);
   const { left, right } = ends;
   const overlap = left + right;
-  const inner = layer(band, up, { ...leans, ends: { left: left - overlap, right: right - overlap } });
+  const spare = seam.kind === 'cut-in-place';
+  const inside = spare ? { left: 0, right: 0 } : { left: left - overlap, right: right - overlap };
+  const inner = layer(band, up, { ...leans, ends: inside });
   const areaAt = (rise: number) => sectorArea(sectorOf(band, rise, leans));
   const [dx, dy] = [-(bounds(traced).minX), -(bounds(traced).minY)]; // prettier-ignore
   const outline = moved(traced, dx, dy);

@@ -61,9 +61,17 @@ export function isPlate({ id }: Pick<Part, 'id'>): boolean {
   return PLATES.includes(id);
 }
 
+/** The paper round a former: drawn and printed beside the parts, and no clay. */
+export const PAPER_ID = 'sleeve-paper';
+
+/** A part that lies along the roll of its slab. */
+export function isRolled(part: Pick<Part, 'id'>): boolean {
+  return !isPlate(part) && part.id !== PAPER_ID;
+}
+
 /** A part of the wall itself. */
 export function isWall({ id }: Pick<Part, 'id'>): boolean {
-  return id !== 'base' && !ADDED.test(id);
+  return id !== 'base' && id !== PAPER_ID && !ADDED.test(id);
 }
 
 /** The box of slab that a part needs, underside included (mm). */

@@ -4,6 +4,7 @@ import { BEVEL_LIMITS } from '../seam/seam.ts';
 import type { PlanOutline } from '../outline/plan.ts';
 import { additionFaults, additionRanges } from './additionFaults.ts';
 import { rangeFaults, type Range } from '../ranges.ts';
+import { TEMPLATE_LIMITS } from '../reverse/tracing.ts';
 import { kindOf } from './kinds/kinds.ts';
 import { LIMITS, SIDES_LIMITS, type Form, type Target } from './target.ts';
 
@@ -103,6 +104,21 @@ function wholeNumbers({ form, seam, marks }: Target): Fault[] {
     .map(([path, value]) => ({ code: 'out-of-range', path, value: shortValue(value), rule: 'must be a whole number' }));
 }
 
+/** An owned arc template: its figures, and that there is a tapered wall to trace with it. */
+function ownedFaults({ owned, form }: Target): Fault[] {
+  if (!owned) return [];
+  const { inner, outer, sweep } = owned;
+  const faults = [
+    ...rangeFaults('owned.inner', inner, TEMPLATE_LIMITS.radius),
+    ...rangeFaults('owned.outer', outer, TEMPLATE_LIMITS.radius),
+    ...rangeFaults('owned.sweep', sweep, TEMPLATE_LIMITS.sweep),
+  ];
+  if (faults.length > 0) return faults;
+  const impossible = (path: string, value: unknown, rule: string): Fault[] => [{ code: 'impossible-piece', path, value: shortValue(value), rule }]; // prettier-ignore
+  if (inner >= outer) return impossible('owned.inner', inner, 'must be less than the outer radius');
+  return form.kind === 'taper' ? [] : impossible('owned', form.kind, 'goes with a tapered wall only');
+}
+
 /** Ranges of every figure; sizes are mm. */
 function outOfRange(target: Target): Fault[] {
   const { clay, slab, form, seam, base } = target;
@@ -123,7 +139,7 @@ function outOfRange(target: Target): Fault[] {
   }
   if (seam.kind === 'cut-in-place') faults.push(...rangeFaults('seam.margin', seam.margin, LIMITS.overlap));
   if (base.join === 'skirt') faults.push(...rangeFaults('base.overlap', base.overlap, LIMITS.overlap));
-  faults.push(...wholeNumbers(target), ...additionRanges(target));
+  faults.push(...wholeNumbers(target), ...additionRanges(target), ...ownedFaults(target));
   return faults;
 }
 

@@ -7,6 +7,7 @@ import type { Lid } from '../lid/lid.ts';
 import type { MeshForm, MouldForm } from '../mould/mouldForm.ts';
 import type { Face } from '../part/lean.ts';
 import type { PlanOutline } from '../outline/plan.ts';
+import type { ArcTemplate } from '../reverse/tracing.ts';
 import type { StandForm } from '../stand/stand.ts';
 import { DEFAULT_BEVEL_ANGLE, type Seam } from '../seam/seam.ts';
 
@@ -206,6 +207,8 @@ export interface Target {
   readonly handle?: Handle;
   readonly feet?: Feet;
   readonly lid?: Lid;
+  /** An arc template that is owned already and traced for the wall. */
+  readonly owned?: ArcTemplate;
   /** What a round piece is pushed out to after joining, over the face and state of `size` (mm). */
   readonly belly?: Belly;
 }

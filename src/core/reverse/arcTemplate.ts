@@ -4,13 +4,7 @@ import { seamEnds } from '../seam/seam.ts';
 import { measuredFrom } from '../piece/wetSize.ts';
 import { coneBase } from '../wall/cone.ts';
 import { impossible, made, sizeFactor, type Making, type Reversed } from './reversed.ts';
-
-/** A ring sector that is traced: the radii of its two arcs about one centre (mm), and its sweep (degrees). */
-export interface ArcTemplate {
-  readonly inner: number;
-  readonly outer: number;
-  readonly sweep: number;
-}
+import type { ArcTemplate } from './tracing.ts';
 
 /** What a ruler measures on an arc template, mm. */
 export interface RuledArc {

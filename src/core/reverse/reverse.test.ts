@@ -1,16 +1,19 @@
-import { bounds } from '../outline/outline.ts';
+import { bounds, edgeAt } from '../outline/outline.ts';
+import type { Part } from '../part/part.ts';
+import { checkTarget } from '../piece/checkTarget.ts';
 import { develop } from '../piece/develop.ts';
 import { tracedEdge } from '../piece/explain/shaped.ts';
 import { newTarget, type Base, type Target } from '../piece/target.ts';
 import { level, randomTarget, targetWith } from '../piece/targets.test.helper.ts';
 import { seeded } from '../seeded.ts';
-import { pieceFromArc, readRuledArc, type ArcTemplate, type LongArc } from './arcTemplate.ts';
+import { pieceFromArc, readRuledArc, type LongArc } from './arcTemplate.ts';
 import { cutBase, nearestCutter, pieceForCutter } from './cutter.ts';
 import type { Reversed } from './reversed.ts';
 import { ruleOfThree } from './ruleOfThree.ts';
 import { atScale } from './scaled.ts';
 import { pieceFromSheet } from './sheet.ts';
-import { slideArc, tracingsOf } from './slideArc.ts';
+import { slideArc } from './slideArc.ts';
+import { tracingMarks, tracingsOf, tracingSteps, tracingWay, type ArcTemplate } from './tracing.ts';
 import { widestAcross } from '../piece/passage.ts';
 import { solveHole } from './solveHole.ts';
 
@@ -132,13 +135,54 @@ describe('sliding a template', () => {
   }); // prettier-ignore
 
   it.each([
-    [78, 60, [[0, 60]]],
+    [78, 60, [[0, 78], [-18, 60]]],
     [78, 78, [[0, 78]]],
     [78, 100, [[0, 78], [22, 100]]],
     [40, 100, [[0, 40], [40, 80], [60, 100]]],
-  ])('of %d degrees to %d is traced without a gap', (owned, wanted, spans) => {
-    expect(tracingsOf(owned, wanted).map(({ from, to }) => [from, to])).toEqual(spans);
+  ])('of %d degrees to %d is traced without a gap, both cuts by the template’s own ends', (owned, wanted, spans) => {
+    const all = tracingsOf(owned, wanted);
+    expect(all.map(({ from, to }) => [from, to])).toEqual(spans);
+    expect([all[0]?.from, all.at(-1)?.to]).toEqual([0, wanted]);
   }); // prettier-ignore
+
+  it.each([60, 78, 100, 200])('to %d degrees is told along both arcs, kept with the piece, and drawn on its wall', (sweep) => {
+    const owned: ArcTemplate = { inner: 201.5, outer: 300.1, sweep: 78 };
+    const steps = tracingSteps(owned, sweep);
+    const slid = steps.reduce((sum, { slide }) => sum + slide.outer, 0);
+    expect(slid).toBeCloseTo((owned.outer * (sweep - 78) * Math.PI) / 180, 9);
+    for (const { slide } of steps) expect(slide.inner * owned.outer).toBeCloseTo(slide.outer * owned.inner, 9);
+    const found = pieceFromArc({ ...owned, sweep }, 'rim', targetWith());
+    if (found.kind !== 'made') throw new Error(found.rule);
+    const kept: Target = { ...found.target, owned };
+    expect(checkTarget(kept)).toEqual([]);
+    const { parts, checks } = develop(kept);
+    const way = tracingWay(kept, parts);
+    if (way?.kind !== 'traced') throw new Error('it is not traced');
+    expect(way.sweep).toBeCloseTo(sweep, 4);
+    expect(way.steps.length).toBe(steps.length);
+    expect(checks.map(({ code }) => code)).not.toContain('template-off');
+    // Each line across the wall is on the radius: it points to the arcs' centre.
+    const wall = parts[0] as Part;
+    const { centre } = edgeAt(wall.outline, 0);
+    const lines = tracingMarks(wall, way).flatMap((mark) => (mark.kind === 'line' ? [mark] : []));
+    expect(lines.length).toBe(sweep === 78 ? 0 : sweep === 200 ? 4 : sweep < 78 ? 0 : 2);
+    for (const { from, to } of lines) {
+      const [cx, cy] = centre ?? [0, 0];
+      expect((from[0] - cx) * (to[1] - cy) - (from[1] - cy) * (to[0] - cx)).toBeCloseTo(0, 4);
+    }
+  }); // prettier-ignore
+
+  it('is told to be off once the piece has changed, and is refused for another form', () => {
+    const found = pieceFromArc({ inner: 201.5, outer: 300.1, sweep: 78 }, 'rim', targetWith());
+    if (found.kind !== 'made' || found.target.form.kind !== 'taper') throw new Error('no piece');
+    const kept: Target = { ...found.target, owned: { inner: 201.5, outer: 300.1, sweep: 78 } };
+    const taller: Target = { ...kept, form: { ...found.target.form, height: found.target.form.height + 5 } };
+    expect(develop(taller).checks.map(({ code }) => code)).toContain('template-off');
+    const paths = (target: Target) => checkTarget(target).map(({ path }) => path);
+    expect(paths({ ...kept, form: { kind: 'cylinder', diameter: 80, height: 90 } })).toEqual(['owned']);
+    expect(paths({ ...kept, owned: { inner: 300, outer: 200, sweep: 60 } })).toEqual(['owned.inner']);
+    expect(paths({ ...kept, owned: { inner: 100, outer: 200, sweep: 400 } })).toEqual(['owned.sweep']);
+  });
 
   it('says when no sweep does it', () => {
     expect(slideArc({ inner: 100, outer: 150, sweep: 60 }, 2000, 'rim', targetWith()).kind).toBe('impossible');

@@ -1,36 +1,21 @@
 import { root } from '../numbers.ts';
 import type { Target } from '../piece/target.ts';
-import { pieceFromArc, type ArcTemplate, type LongArc } from './arcTemplate.ts';
+import { pieceFromArc, type LongArc } from './arcTemplate.ts';
 import type { Making } from './reversed.ts';
-
-/** One tracing of the owned template: where it starts and stops round the centre, degrees. */
-export interface Tracing {
-  readonly from: number;
-  readonly to: number;
-}
+import { tracingSteps, type ArcTemplate, type TracingStep } from './tracing.ts';
 
 /** An owned template slid round its centre to another sweep, and the piece that it then makes. */
 export type Slid =
   | {
       readonly kind: 'slid';
       readonly template: ArcTemplate;
-      readonly tracings: readonly Tracing[];
+      readonly tracings: readonly TracingStep[];
       readonly target: Target;
     }
   | { readonly kind: 'impossible'; readonly rule: string };
 
 /** Sweeps that are tried (degrees): a sliver, and just under what is flat. */
 const SWEEPS = { least: 1, greatest: 359.9 } as const;
-
-/** The tracings that cover a sweep with a template of another, each next one slid on as little as it must be. */
-export function tracingsOf(owned: number, wanted: number): Tracing[] {
-  if (wanted <= owned) return [{ from: 0, to: wanted }];
-  const count = Math.ceil(wanted / owned - 1e-9);
-  return Array.from({ length: count }, (_, index) => {
-    const from = Math.min(index * owned, wanted - owned);
-    return { from, to: from + owned };
-  });
-}
 
 /**
  * Slides an arc template round its centre until the piece has a wanted diameter at the long arc's edge, over the face and
@@ -58,7 +43,7 @@ export function slideArc(owned: ArcTemplate, wanted: number, long: LongArc, maki
   return {
     kind: 'slid',
     template: { ...owned, sweep },
-    tracings: tracingsOf(owned.sweep, sweep),
+    tracings: tracingSteps(owned, sweep),
     target: piece.target,
   };
 }

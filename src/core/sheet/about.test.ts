@@ -5,15 +5,21 @@ import type { Form, Target } from '../piece/target.ts';
 import { newTarget } from '../piece/target.ts';
 import { level, targetWith } from '../piece/targets.test.helper.ts';
 import { aboutTemplate } from './about.ts';
+import { bounds } from '../outline/outline.ts';
+import { PAPER_ID, type Part } from '../part/part.ts';
+import { pieceFromArc } from '../reverse/arcTemplate.ts';
 import { pagesOf } from './pages.ts';
 import { sheetOf } from './sheet.ts';
+import { templateParts } from './templateParts.ts';
+import { titleWords } from './words.ts';
 
 const MM = { unit: 'mm' } as const;
 const textsOf = (target: Target) => {
   const { parts } = develop(target);
   const about = aboutTemplate(target, MM, 7);
-  const pages = pagesOf(parts, { name: target.name, paper: 'a4', style: MM, about });
-  const sheet = sheetOf(target.name, parts, MM, about);
+  const printed = templateParts(target, parts);
+  const pages = pagesOf(printed, { name: target.name, paper: 'a4', style: MM, about });
+  const sheet = sheetOf(target.name, printed, MM, about);
   return {
     pdf: pages.map(({ layers }) => layers.flatMap(({ items }) => items.flatMap((item) => (item.kind === 'text' ? [item.text] : []))).join('\n')), // prettier-ignore
     svg: writeSvg(sheet),
@@ -69,6 +75,45 @@ describe('what every template says', () => {
     }
     const letters = develop(sheet('inside')).parts[0]?.marks.flatMap((mark) => (mark.kind === 'words' ? [mark.text] : [])); // prettier-ignore
     expect(letters).toEqual(expect.arrayContaining(['A', 'B', 'C']));
+  });
+
+  it('a former’s sleeve is a part of paper, and lines show where the true wrap of a wall cut in place ends', () => {
+    const cup = targetWith({ form: { kind: 'former', diameter: 76, sleeve: 0.5, height: 104 } as never, seam: { kind: 'cut-in-place', margin: 15, panels: 1 } }); // prettier-ignore
+    const { parts } = develop(cup);
+    const all = templateParts(cup, parts);
+    const paper = all.find(({ id }) => id === PAPER_ID) as Part;
+    expect(all).toHaveLength(parts.length + 1);
+    const box = bounds(paper.outline);
+    expect(box.maxX - box.minX).toBeCloseTo(Math.PI * 76.5 + 15, 6);
+    expect(titleWords(paper)).toBe('Sleeve paper, cut 1');
+    // It is no clay: the piece weighs the same, and the wall is the only one on its slab.
+    expect(parts.some(({ id }) => id === PAPER_ID)).toBe(false);
+    const about = aboutTemplate(cup, MM, null);
+    expect(about.of(paper).join(' ')).toMatch(/0\.5 mm thick, not clay/);
+    expect(about.of(paper).join(' ')).not.toMatch(/Slab|Roll/);
+    const wall = parts.find(({ id }) => id === 'wall') as Part;
+    const lines = wall.marks.flatMap((mark) => (mark.kind === 'line' && mark.name === 'overlap' ? [mark.from[0]] : []));
+    const wrap = develop({ ...cup, seam: { kind: 'butt', panels: 1 } }).numbers.wrapLength ?? 0;
+    expect(lines).toHaveLength(2);
+    expect((lines[1] ?? 0) - (lines[0] ?? 0)).toBeCloseTo(wrap, 6);
+    expect(lines[0]).toBeCloseTo(15, 6);
+    // Without a sleeve there is no paper.
+    expect(templateParts({ ...cup, form: { kind: 'former', diameter: 76, sleeve: 0, height: 104 } }, parts)).toHaveLength(parts.length); // prettier-ignore
+  });
+
+  it('the way to trace a wall with the template that is owned is printed on it', () => {
+    const found = pieceFromArc({ inner: 201.5, outer: 300.1, sweep: 100 }, 'rim', targetWith());
+    if (found.kind !== 'made') throw new Error(found.rule);
+    const { svg, pdf } = textsOf({ ...found.target, owned: { inner: 201.5, outer: 300.1, sweep: 78 } });
+    for (const words of [
+      /Traced with your template of radii 201\.5 mm and 300\.1 mm, 78\.0°/,
+      /2\. Slide it on along its own arcs by 115\.\d mm/,
+      /2 starts/,
+    ]) {
+      // prettier-ignore
+      expect(svg).toMatch(words);
+      expect(pdf.join(' ').replaceAll('\n', ' ')).toMatch(words);
+    }
   });
 
   it('the grooves of a strip are told with their angles, and which face they are on', () => {

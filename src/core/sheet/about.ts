@@ -1,8 +1,11 @@
 import { footLetter, placeFeet } from '../bentSheet/placeFeet.ts';
 import { wetLength } from '../clay/shrinkage.ts';
 import { isDraped } from '../mould/draped.ts';
-import { isPlate, isWall, type Part } from '../part/part.ts';
+import { isRolled, isWall, PAPER_ID, type Part } from '../part/part.ts';
 import type { Target } from '../piece/target.ts';
+import { tracingPhrases, tracingWay } from '../reverse/tracing.ts';
+import { writePhrase } from '../units/phrase.ts';
+import { SLEEVE_STANDS_OVER } from './sleevePaper.ts';
 import { planReach } from '../outline/plan.ts';
 import { writeLength, type LengthStyle } from '../units/writeLength.ts';
 
@@ -24,7 +27,7 @@ function seamWords({ seam }: Target, style: LengthStyle): string {
     case 'half-lap':
       return `thin both ends to half over ${writeLength(seam.overlap, style)}, up to the lines, and lay them over one another`;
     case 'cut-in-place':
-      return `wrap, then cut both layers on a slant; ${writeLength(seam.margin, style)} to spare at each end`;
+      return `wrap, then cut both layers on a slant; ${writeLength(seam.margin, style)} to spare at each end, up to the lines where the wrap ends`;
   }
 }
 
@@ -60,6 +63,23 @@ function feetWords({ form, slab, clay }: Target, { faceUp }: Part, style: Length
   return [`Feet on the outside, ${face}, wet: ${lengths} long, ${wet(form.feet.diameter)} across.`];
 }
 
+/** How the paper of a former's sleeve is used. */
+function sleeveWords({ form }: Target, style: LengthStyle): string[] {
+  if (form.kind !== 'former') return [];
+  const mm = (length: number) => writeLength(length, style);
+  return [`Paper ${mm(form.sleeve)} thick, not clay: wrap it once round the former up to the line, and tape it to itself.`, `It stands ${mm(SLEEVE_STANDS_OVER)} over the wall, to be pulled out by. Thinner paper goes round more than once, until it is as thick.`]; // prettier-ignore
+}
+
+/** How a wall is traced with the template that is owned. */
+function traceWords(target: Target, wall: Part, style: LengthStyle): string[] {
+  const way = tracingWay(target, [wall]);
+  if (way?.kind !== 'traced') return [];
+  const { inner, outer, sweep } = way.template;
+  const mm = (length: number) => writeLength(length, style);
+  const steps = tracingPhrases(way.steps).map((phrase, index) => `${index + 1}. ${writePhrase(phrase, style)}`);
+  return [`Traced with your template of radii ${mm(inner)} and ${mm(outer)}, ${sweep.toFixed(1)}°:`, ...steps];
+}
+
 const other = (face: Part['faceUp']) => (face === 'inside' ? 'outside' : 'inside');
 
 /**
@@ -78,11 +98,15 @@ export function aboutTemplate(target: Target, style: LengthStyle, revision: numb
   const bent = !isDraped(target) && target.form.kind !== 'sheet';
   return {
     whole,
-    of: (part) => [
-      `Slab ${writeLength(part.thickness, style)}: rolled to that at any scale of the paper. You see its ${part.faceUp}; the ${other(part.faceUp)} lies on the table.`, // prettier-ignore
-      ...(isWall(part) && bent && target.form.kind !== 'facet' && target.form.kind !== 'box' && target.form.kind !== 'stand' ? [`Seam: ${seamWords(target, style)}.`] : []), // prettier-ignore
-      ...(part.id === 'sheet' ? feetWords(target, part, style) : []),
-      ...(isPlate(part) ? [] : ['Roll the slab along the arrow.']),
-    ],
+    of: (part) =>
+      part.id === PAPER_ID
+        ? sleeveWords(target, style)
+        : [
+            `Slab ${writeLength(part.thickness, style)}: rolled to that at any scale of the paper. You see its ${part.faceUp}; the ${other(part.faceUp)} lies on the table.`, // prettier-ignore
+            ...(isWall(part) && bent && target.form.kind !== 'facet' && target.form.kind !== 'box' && target.form.kind !== 'stand' ? [`Seam: ${seamWords(target, style)}.`] : []), // prettier-ignore
+            ...(part.id === 'sheet' ? feetWords(target, part, style) : []),
+            ...(isRolled(part) ? ['Roll the slab along the arrow.'] : []),
+            ...(part.id === 'wall' ? traceWords(target, part, style) : []),
+          ],
   };
 }

@@ -1,7 +1,7 @@
 import { rectangle } from '../outline/shapes.ts';
 import { moved } from '../outline/outline.ts';
 import { MM_PER_INCH } from '../numbers.ts';
-import { isPlate, type Part } from '../part/part.ts';
+import { isRolled, type Part } from '../part/part.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
 import type { About } from './about.ts';
 import type { Primitive } from './drawing.ts';
@@ -101,7 +101,7 @@ export function footer(options: FooterOptions): Primitive[] {
     text([x, y + 32.5], 3, about?.whole ?? name, 'bold'),
     ...(about?.of(part) ?? []).map((words, index) => text([x, y + 28.5 - 3.6 * index], 2.7, words)),
     text([x, y + 17.5], 2.7, `${leans}. Page ${number} of ${total}.`),
-    ...(isPlate(part) ? [] : rollArrow(grid.width - PAPER_MARGIN - 52, y + 30)),
+    ...(!isRolled(part) ? [] : rollArrow(grid.width - PAPER_MARGIN - 52, y + 30)),
     ...ruler(x, y + 9, RULER_MM, 10, 5),
     text([x + RULER_MM + 2, y + 9], 2.8, '100 mm'),
     ...ruler(x, y + 1, RULER_INCHES * MM_PER_INCH, MM_PER_INCH / 2, 2),

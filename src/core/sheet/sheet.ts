@@ -1,5 +1,5 @@
 import { bounds, type Bounds } from '../outline/outline.ts';
-import { isPlate, type Part } from '../part/part.ts';
+import { isRolled, type Part } from '../part/part.ts';
 import { PART_GAP } from '../slab/slabNeeded.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
 import type { About } from './about.ts';
@@ -44,7 +44,7 @@ const ABOUT_SIZE = 3.4;
 const ABOUT_ROW = 5;
 
 function wordsHeight(part: Part, about: About): number {
-  const arrow = isPlate(part) ? 0 : ABOUT_ROW;
+  const arrow = isRolled(part) ? ABOUT_ROW : 0;
   return about.of(part).length * ABOUT_ROW + arrow + 2;
 }
 
@@ -52,7 +52,7 @@ function wordsHeight(part: Part, about: About): number {
 function wordsUnder(part: Part, about: About): Primitive[] {
   const { minX, minY } = boxOf(part);
   const lines = about.of(part).map((text, index): Primitive => ({ kind: 'text', layer: 'text', at: [minX, minY - ABOUT_ROW * (index + 1)], size: ABOUT_SIZE, text, anchor: 'start' })); // prettier-ignore
-  if (isPlate(part)) return lines;
+  if (!isRolled(part)) return lines;
   return [...lines, ...rollArrow(minX, minY - ABOUT_ROW * (lines.length + 1) + 1)];
 }
 

@@ -5,6 +5,7 @@ import { FaultError, type Fault } from '../../core/errors.ts';
 import { fileStem } from '../../core/format/fileStem.ts';
 import { developWhole } from '../../core/piece/develop.ts';
 import type { Target } from '../../core/piece/target.ts';
+import { templateParts } from '../../core/sheet/templateParts.ts';
 import { aboutTemplate } from '../../core/sheet/about.ts';
 import { TEMPLATE_TYPES } from '../../print/templateFormat.ts';
 import { writeTemplate } from '../../print/writeTemplate.ts';
@@ -87,7 +88,7 @@ async function sheets(
   const { parts } = developWhole(target);
   const style = { unit: units, marks };
   const about = aboutTemplate(target, style, revision ?? null);
-  const file = await writeTemplate(parts, format, { name: target.name, paper, style, about });
+  const file = await writeTemplate(templateParts(target, parts), format, { name: target.name, paper, style, about });
   const bytes = typeof file === 'string' ? new TextEncoder().encode(file) : new Uint8Array(file);
   return { kind: 'file', name: `${fileStem(target.name)}.${format}`, type: TEMPLATE_TYPES[format], bytes };
 }

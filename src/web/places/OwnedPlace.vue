@@ -5,9 +5,9 @@ import { develop } from '../../core/piece/develop.ts';
 import OwnedDrawing from '../components/owned/OwnedDrawing.vue';
 import OwnedFields from '../components/owned/OwnedFields.vue';
 import { useOwned } from '../components/owned/owned.ts';
+import WetFired from '../components/piece/WetFired.vue';
 import CheckList from '../components/piece/CheckList.vue';
 import { roundedCutter } from '../components/piece/roundedCutter.ts';
-import { useLengths } from '../composables/useLengths.ts';
 import { useBench } from '../stores/bench.ts';
 import { useShelf } from '../stores/shelf.ts';
 
@@ -16,11 +16,11 @@ const owned = useOwned();
 const shelf = useShelf();
 const bench = useBench();
 const router = useRouter();
-const lengths = useLengths();
 const busy = ref(false);
-const developed = computed(() =>
-  owned.reversed.value.kind === 'made' ? develop(owned.reversed.value.target, bench.bench) : null,
-);
+const developed = computed(() => {
+  const { value } = owned.reversed;
+  return value.kind === 'made' ? { target: value.target, ...develop(value.target, bench.bench) } : null;
+});
 
 async function keep(): Promise<void> {
   if (owned.reversed.value.kind !== 'made') return;
@@ -46,19 +46,8 @@ async function keep(): Promise<void> {
               <dt>Holds, to the brim</dt>
               <dd data-owned="capacity">{{ Math.round(developed.finished.capacityBrim) }} ml</dd>
             </div>
-            <div>
-              <dt>Height, fired</dt>
-              <dd data-owned="height">{{ lengths.length(developed.finished.height) }}</dd>
-            </div>
-            <div>
-              <dt>Rim, fired</dt>
-              <dd data-owned="rim">{{ lengths.length(developed.finished.rim) }}</dd>
-            </div>
-            <div>
-              <dt>Foot, fired</dt>
-              <dd data-owned="foot">{{ lengths.length(developed.finished.foot) }}</dd>
-            </div>
           </dl>
+          <WetFired :target="developed.target" />
           <label class="name">
             Its name
             <input
@@ -70,7 +59,7 @@ async function keep(): Promise<void> {
           </label>
           <button type="button" class="press" :disabled="busy" @click="keep">Put it on the shelf</button>
           <p v-if="shelf.trouble" class="trouble" role="alert">{{ shelf.trouble }}</p>
-          <CheckList :checks="developed.checks.filter(({ code }) => code !== 'slab-size')" />
+          <CheckList :checks="developed.checks.filter(({ code }) => code !== 'slab-size' && code !== 'drape')" />
         </template>
         <p v-else-if="owned.reversed.value.kind === 'impossible'" class="trouble" role="alert">
           That makes no piece: {{ owned.reversed.value.rule }}.

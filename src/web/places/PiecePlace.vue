@@ -9,22 +9,19 @@ import ConflictNote from '../components/piece/ConflictNote.vue';
 import CutDesk from '../components/piece/CutDesk.vue';
 import CutFields from '../components/piece/CutFields.vue';
 import FigureList from '../components/piece/FigureList.vue';
-import WetFired from '../components/piece/WetFired.vue';
-import FinishedRange from '../components/piece/FinishedRange.vue';
 import FitFields from '../components/piece/FitFields.vue';
 import FlatFields from '../components/piece/FlatFields.vue';
-import KitUse from '../components/piece/KitUse.vue';
 import HistoryDialog from '../components/piece/HistoryDialog.vue';
 import HowDialog from '../components/piece/HowDialog.vue';
 import PieceHeading from '../components/piece/PieceHeading.vue';
 import ShapeFields from '../components/piece/ShapeFields.vue';
 import WorkNote from '../components/piece/WorkNote.vue';
+import StandingFigures from '../components/piece/StandingFigures.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import type { Figure } from '../components/piece/figures.ts';
 import { useFigures } from '../components/piece/useFigures.ts';
 import BlankDesk from '../components/mould/BlankDesk.vue';
 import DartFields from '../components/mould/DartFields.vue';
-import FormedFigures from '../components/mould/FormedFigures.vue';
 import SheetTable from '../components/mould/SheetTable.vue';
 import SlabDesk from '../components/slab/SlabDesk.vue';
 import SlabFields from '../components/slab/SlabFields.vue';
@@ -179,13 +176,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
             :trouble="reading.trouble"
             @cancel="reading.stop"
           />
-          <template v-if="standing">
-            <WetFired />
-            <FormedFigures v-if="draped" />
-            <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => (how = figure)" />
-            <FinishedRange />
-            <KitUse />
-          </template>
+          <StandingFigures v-if="standing" :finished="finished" @how="(figure) => (how = figure)" />
         </template>
         <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
       </aside>

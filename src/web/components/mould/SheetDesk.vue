@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
-import { footLetter } from '../../../core/bentSheet/placeFeet.ts';
 import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { alongEdge, bounds } from '../../../core/outline/outline.ts';
 import type { Point } from '../../../core/bentSheet/sheetForm.ts';
 import { useDrag } from '../../composables/useDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSize } from '../../composables/useSize.ts';
+import SheetFeet from './SheetFeet.vue';
 import SheetVerbs from './SheetVerbs.vue';
-import { useSheetDrawing, type Grip } from './useSheetDrawing.ts';
+import { useSheetDrawing, type Grip, type View } from './useSheetDrawing.ts';
 
 /** A sheet's flat outline as it is drawn: points are dragged, edges are drawn out into curves, holes and lines added. */
 const drawing = useSheetDrawing();
-const { form, chosen, line, edges, grip, feet, trouble } = drawing;
+const { form, chosen, line, edges, grip, trouble } = drawing;
 const lengths = useLengths();
 const box = ref<HTMLElement | null>(null);
 const { width, height } = useSize(box);
@@ -22,11 +22,6 @@ const AIR = 64;
 /** A square of the cloth behind (mm). */
 const SQUARE = 10;
 
-interface View {
-  readonly scale: number;
-  readonly x: number;
-  readonly y: number;
-}
 const fitted = computed((): View => {
   const { minX, minY, maxX, maxY } = bounds(form.value?.outline ?? [[0, 0, 0]]);
   const scale = Math.max(0.1, Math.min((width.value - 2 * AIR) / Math.max(1, maxX - minX), (height.value - 2 * AIR) / Math.max(1, maxY - minY), 5)); // prettier-ignore
@@ -87,32 +82,6 @@ function onKey(one: { readonly grip: Grip; readonly mm: Point }, event: Keyboard
   drawing.drag(one.grip, [one.mm[0] + step * by[0], one.mm[1] + step * by[1]]);
 }
 
-/** The foot that is dragged, and where it was taken. */
-let foot: { readonly index: number; readonly mm: Point } | null = null;
-const pullFoot = useDrag({
-  move: (dx, dy) => {
-    if (foot) drawing.moveFoot(foot.index, [rounded(foot.mm[0] + dx / view.value.scale), rounded(foot.mm[1] - dy / view.value.scale)]); // prettier-ignore
-  },
-  end: () => {
-    foot = null;
-    held.value = null;
-    drawing.end();
-  },
-});
-function takeFoot(index: number, mm: Point, event: PointerEvent): void {
-  foot = { index, mm };
-  held.value = view.value;
-  (event.currentTarget as HTMLElement).focus();
-  pullFoot.start(event);
-}
-function keyFoot(index: number, mm: Point, event: KeyboardEvent): void {
-  const by = ARROWS[event.key];
-  if (!by) return;
-  event.preventDefault();
-  const step = event.shiftKey ? 10 : GRAIN;
-  drawing.moveFoot(index, [mm[0] + step * by[0], mm[1] + step * by[1]]);
-}
-
 const size = computed(() => bounds(form.value?.outline ?? [[0, 0, 0]]));
 </script>
 
@@ -165,21 +134,7 @@ const size = computed(() => bounds(form.value?.outline ?? [[0, 0, 0]]));
         @focus="grip = one.grip"
         @blur="drawing.end()"
       />
-      <div
-        v-for="({ at, length }, index) in feet"
-        :key="`foot ${index}`"
-        class="foot"
-        role="button"
-        tabindex="0"
-        :data-foot="index"
-        :aria-label="`Foot ${footLetter(index)}, ${lengths.length(length)} long when fired: arrow keys move it`"
-        :style="{ transform: `translate(${px(at)[0]}px, ${px(at)[1]}px)` }"
-        @pointerdown="takeFoot(index, at, $event)"
-        @keydown="keyFoot(index, at, $event)"
-        @blur="drawing.end()"
-      >
-        {{ footLetter(index) }}
-      </div>
+      <SheetFeet :drawing="drawing" :view="view" @hold="(still) => (held = still ? view : null)" />
       <p class="size">
         <strong>{{ lengths.figure(size.maxX - size.minX) }} × {{ lengths.length(size.maxY - size.minY) }}</strong>
         <span>flat, inside up; squares of 10 mm</span>
@@ -261,23 +216,6 @@ pattern path {
 .grip.chosen::after {
   outline: 2px solid var(--press);
   outline-offset: 3px;
-}
-/* Under the sheet: a ring, with its letter. */
-.foot {
-  position: absolute;
-  top: 0;
-  left: 0;
-  display: grid;
-  place-items: center;
-  width: 44px;
-  height: 44px;
-  margin: -22px 0 0 -22px;
-  border: 2px dashed var(--slab-edge);
-  border-radius: 50%;
-  font-family: 'Bitter', serif;
-  font-size: 18px;
-  cursor: move;
-  touch-action: none;
 }
 .size {
   position: absolute;

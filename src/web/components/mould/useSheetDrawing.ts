@@ -23,6 +23,13 @@ export interface Grip {
   readonly index: number;
 }
 
+/** Where the sheet is drawn: px to a mm, and the origin (px). */
+export interface View {
+  readonly scale: number;
+  readonly x: number;
+  readonly y: number;
+}
+
 const WORDS = { outline: 'Outline', hole: 'Hole', line: 'Line' } as const;
 
 /** What is drawn on a sheet: the line that is chosen, its chosen point or edge, and what can be done to them. */
@@ -109,3 +116,5 @@ export function useSheetDrawing() {
 
   return { form, names, chosen, line, edges, edge, grip, feet, trouble, wordsOf, isChosen, choose, drag, moveFoot, addPoint, dropPoint, straighten, addNew, takeOff, end: piece.endGesture }; // prettier-ignore
 }
+
+export type SheetDrawing = ReturnType<typeof useSheetDrawing>;

@@ -4,6 +4,7 @@ import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { radians } from '../../../core/numbers.ts';
 import { bounds, moved, type Outline } from '../../../core/outline/outline.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
+import { tracingPhrases } from '../../../core/reverse/tracing.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSize } from '../../composables/useSize.ts';
 import PieceElevation from '../table/PieceElevation.vue';
@@ -15,7 +16,7 @@ const props = defineProps<{ owned: Owned }>();
 const lengths = useLengths();
 const box = ref<HTMLElement | null>(null);
 const { width, height } = useSize(box);
-const { kind, template, tracings, sheet, cutter, former, reversed } = props.owned;
+const { kind, template, tracings, slid, sheet, cutter, former, round, bowl, reversed } = props.owned;
 
 interface Drawn {
   readonly key: string;
@@ -23,13 +24,16 @@ interface Drawn {
   readonly first: boolean;
 }
 
+/** The sweep of the wall that is traced (degrees). */
+const wholeOf = (sweep: number) => (slid.value?.kind === 'slid' ? slid.value.template.sweep : sweep);
+
 function drawn(): Drawn[] {
   switch (kind.value) {
     case 'arc': {
       const arc = template.value;
       if (!arc || !(arc.inner > 0) || arc.outer <= arc.inner) return [];
       const spans = tracings.value.length > 0 ? tracings.value : [{ from: 0, to: arc.sweep }];
-      const whole = spans.at(-1)?.to ?? arc.sweep;
+      const whole = wholeOf(arc.sweep);
       return spans.map(({ from, to }, index) => ({
         key: `arc-${index}`,
         outline: arcOutline(arc, from - whole / 2, to - whole / 2),
@@ -46,6 +50,8 @@ function drawn(): Drawn[] {
       ];
     case 'cutter':
       return [{ key: 'cutter', outline: circleOutline(cutter.diameter), first: true }];
+    case 'round':
+      return [{ key: 'round', outline: circleOutline(round.circle), first: true }];
     case 'former':
       return [{ key: 'former', outline: circleOutline(former.diameter), first: true }];
   }
@@ -66,8 +72,6 @@ const fired = computed(() => (target.value ? elevation(target.value, 'fired') : 
 
 /** Air round the drawings (px). */
 const AIR = 40;
-/** On a narrow table the words above the drawings take two lines more (px). */
-const WORDS = 44;
 const layout = computed(() => {
   const { minX, minY, maxX, maxY } = size.value;
   const [shapeWide, shapeHigh] = [maxX - minX, maxY - minY];
@@ -80,11 +84,9 @@ const layout = computed(() => {
       )
     : Math.min(
         (width.value - 2 * AIR) / Math.max(shapeWide, pieceWide),
-        (height.value - 5 * AIR - WORDS) / (shapeHigh + pieceHigh),
+        (height.value - 5 * AIR) / (shapeHigh + pieceHigh),
       );
-  const ground = beside
-    ? height.value / 2 + (Math.max(shapeHigh, pieceHigh) * scale) / 2
-    : AIR + WORDS + shapeHigh * scale;
+  const ground = beside ? height.value / 2 + (Math.max(shapeHigh, pieceHigh) * scale) / 2 : AIR + shapeHigh * scale;
   const left = beside
     ? (width.value - (shapeWide + pieceWide) * scale - 2 * AIR) / 2
     : (width.value - shapeWide * scale) / 2;
@@ -96,11 +98,11 @@ const layout = computed(() => {
       : ([(width.value - pieceWide * scale) / 2, ground + 2 * AIR + pieceHigh * scale] as const),
   };
 });
-const marks = computed(() => tracings.value.map(({ from, to }, index) => ({ number: index + 1, from, to })));
+const steps = computed(() => tracingPhrases(tracings.value).map((phrase) => lengths.phrase(phrase)));
 /** Where each tracing starts, over the outer arc. */
 const starts = computed(() => {
   const arc = template.value;
-  const whole = tracings.value.at(-1)?.to ?? 0;
+  const whole = wholeOf(arc?.sweep ?? 0);
   if (kind.value !== 'arc' || !arc) return [];
   const at = (angle: number, radius: number) => {
     const [x, y] = [radius * Math.sin(radians(angle)), radius * Math.cos(radians(angle))];
@@ -108,16 +110,17 @@ const starts = computed(() => {
   };
   const label = (angle: number, text: string) => ({
     text,
-    at: at(angle - whole / 2, arc.outer + 16 / layout.value.scale),
+    at: at(angle - whole / 2, arc.outer + 30 / layout.value.scale),
   });
   return tracings.value.flatMap(({ from, to }, index) => [
     label(from, `${index + 1} starts`),
-    ...(index === tracings.value.length - 1 ? [label(to, `${index + 1} stops`)] : []),
+    ...(index === tracings.value.length - 1 ? [label(to, `${index + 1} ends`)] : []),
   ]);
 });
 const edges = computed(() => {
   const form = target.value?.form;
   if (!form || !fired.value) return '';
+  if (bowl.value?.kind === 'made') return `${lengths.length(bowl.value.height)} high`;
   if (form.kind === 'taper')
     return `rim ${lengths.figure(form.rim)}, foot ${lengths.figure(form.foot)}, height ${lengths.length(form.height)}`;
   return `${lengths.figure(fired.value.width)} across, ${lengths.length(fired.value.height)} high`;
@@ -126,41 +129,44 @@ const path = (outline: Outline) => pathData(moved(outline, 0, 0), layout.value.s
 </script>
 
 <template>
-  <div ref="box" class="drawing">
-    <svg
-      v-if="width > 0 && shapes.length > 0"
-      :width="width"
-      :height="height"
-      role="img"
-      aria-label="What you own, and the piece that it makes"
-    >
-      <path
-        v-for="shape in [...shapes].reverse()"
-        :key="shape.key"
-        :data-shape="shape.key"
-        :class="shape.first ? 'own' : 'again'"
-        :d="path(shape.outline)"
-      />
-      <text v-for="start in starts" :key="start.text" :x="start.at[0]" :y="start.at[1]">{{ start.text }}</text>
-      <PieceElevation v-if="target" :target="target" :scale="layout.scale" :at="layout.piece" />
-    </svg>
-    <p v-if="target" class="says">
-      Fired it stands <strong>{{ edges }}</strong>.
-    </p>
-    <ol v-if="marks.length > 0" class="tracings">
-      <li v-for="mark in marks" :key="mark.number">
-        Tracing {{ mark.number }}: from <strong>{{ mark.from.toFixed(1) }}°</strong> to
-        <strong>{{ mark.to.toFixed(1) }}°</strong>
-        {{ marks.length === 1 ? 'of the template' : '' }}
-      </li>
-    </ol>
+  <div class="drawing">
+    <div class="words">
+      <p v-if="target" class="says">
+        Fired it stands <strong>{{ edges }}</strong>.
+      </p>
+      <p v-if="bowl?.kind === 'made' && bowl.byArea" class="tracings">
+        If you press it thinner rather than let its rim gather, it comes up to {{ lengths.length(bowl.byArea) }} high.
+      </p>
+      <ol v-if="steps.length > 0" class="tracings">
+        <li v-for="step in steps" :key="step">{{ step }}</li>
+      </ol>
+    </div>
+    <div ref="box" class="room">
+      <svg
+        v-if="width > 0 && shapes.length > 0"
+        :width="width"
+        :height="height"
+        role="img"
+        aria-label="What you own, and the piece that it makes"
+      >
+        <path
+          v-for="shape in [...shapes].reverse()"
+          :key="shape.key"
+          :data-shape="shape.key"
+          :class="shape.first ? 'own' : 'again'"
+          :d="path(shape.outline)"
+        />
+        <text v-for="start in starts" :key="start.text" :x="start.at[0]" :y="start.at[1]">{{ start.text }}</text>
+        <PieceElevation v-if="target" :target="target" :scale="layout.scale" :at="layout.piece" />
+      </svg>
+    </div>
   </div>
 </template>
 
 <style scoped>
 .drawing {
-  position: relative;
-  min-height: 420px;
+  display: grid;
+  grid-template-rows: auto minmax(380px, 1fr);
   background-color: var(--cloth);
   background-image: radial-gradient(var(--cloth-weave) 1.2px, transparent 1.3px);
   background-size: 6px 6px;
@@ -185,14 +191,19 @@ text {
   font-size: 15px;
   text-anchor: middle;
 }
+.words {
+  padding: 12px 16px 0;
+}
 .says {
-  position: absolute;
-  inset: 12px 16px auto;
   font-size: 20px;
 }
 .tracings {
-  position: absolute;
-  inset: auto 16px 12px;
-  padding-left: 20px;
+  padding: 6px 0 0 22px;
+}
+p.tracings {
+  padding-left: 0;
+}
+.room {
+  position: relative;
 }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { LAYERS } from '../../../core/reverse/sheet.ts';
+import type { RoundAndBowl } from '../../../core/reverse/bowl.ts';
 import type { LongArc } from '../../../core/reverse/arcTemplate.ts';
 import type { Fault } from '../../../core/errors.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
@@ -12,13 +13,22 @@ import { SHEETS, type ArcWay, type Owned, type OwnedKind } from './owned.ts';
 
 /** What is owned, its measures, and the slab and clay that it is used with. */
 const props = defineProps<{ owned: Owned }>();
-const { kind, way, long, arc, ruled, slideTo, sheet, cutter, former, making } = props.owned;
+const { kind, way, long, arc, ruled, slideTo, sheet, cutter, former, round, making } = props.owned;
 
 const KINDS: readonly Choice<OwnedKind>[] = [
   { value: 'arc', title: 'an arc template', why: 'A curved paper or card that has served for a cup before.' },
   { value: 'sheet', title: 'a sheet of paper', why: 'A sheet as it is bought, or folded, wrapped round.' },
   { value: 'cutter', title: 'a round cutter', why: 'A straight piece whose base the cutter cuts.' },
   { value: 'former', title: 'a former', why: 'A pipe or can with a paper sleeve.' },
+  { value: 'round', title: 'a round, and a bowl', why: 'A round of clay and how wide the bowl is: how high it comes.' },
+];
+const MEASURED: readonly Choice<RoundAndBowl['measured']>[] = [
+  { value: 'mould', title: 'the mould', why: 'Across the rim of the bowl that it is pressed into or laid over.' },
+  { value: 'fired', title: 'the fired bowl', why: 'Across the outside of the finished bowl.' },
+];
+const SIDES: readonly Choice<RoundAndBowl['side']>[] = [
+  { value: 'slump', title: 'in a hollow', why: 'Its outside lies in the mould.' },
+  { value: 'hump', title: 'over a hump', why: 'Its inside lies on the mould.' },
 ];
 const WAYS: readonly Choice<ArcWay>[] = [
   { value: 'radii', title: 'radii and sweep', why: 'Both radii from the centre, and the angle between the ends.' },
@@ -174,6 +184,30 @@ const done = () => undefined;
         :done="done"
       />
     </template>
+    <template v-else-if="kind === 'round'">
+      <LengthField
+        label="Round, across, wet"
+        name="round"
+        :mm="round.circle"
+        :take="put(round, 'circle')"
+        :done="done"
+      />
+      <LengthField label="Bowl, across" name="bowl" :mm="round.bowl" :take="put(round, 'bowl')" :done="done" />
+      <ChoiceField
+        label="Which is"
+        name="bowl-measured"
+        :value="round.measured"
+        :choices="MEASURED"
+        @choose="(value) => Object.assign(round, { measured: value })"
+      />
+      <ChoiceField
+        label="The slab lies"
+        name="bowl-side"
+        :value="round.side"
+        :choices="SIDES"
+        @choose="(value) => Object.assign(round, { side: value })"
+      />
+    </template>
     <template v-else>
       <LengthField
         label="Former, across"
@@ -197,6 +231,7 @@ const done = () => undefined;
     />
     <LengthField label="Slab, wet" name="wall" :mm="making.wall" :take="put(making, 'wall')" :done="done" />
     <ChoiceField
+      v-if="kind !== 'round'"
       label="Seam"
       name="seam"
       :value="making.seam"
@@ -204,6 +239,7 @@ const done = () => undefined;
       @choose="(value) => (making.seam = value)"
     />
     <ChoiceField
+      v-if="kind !== 'round'"
       label="Base"
       name="base"
       :value="making.base"

@@ -1,15 +1,17 @@
 import { computed, reactive, ref } from 'vue';
 import { newTarget, type BaseJoin, type Target } from '../../../core/piece/target.ts';
-import { pieceFromArc, readRuledArc, type ArcTemplate, type LongArc } from '../../../core/reverse/arcTemplate.ts';
+import { bowlFromRound, type RoundAndBowl } from '../../../core/reverse/bowl.ts';
+import { pieceFromArc, readRuledArc, type LongArc } from '../../../core/reverse/arcTemplate.ts';
 import { pieceForCutter } from '../../../core/reverse/cutter.ts';
 import { impossible, made, type Reversed } from '../../../core/reverse/reversed.ts';
 import { pieceFromSheet } from '../../../core/reverse/sheet.ts';
-import { slideArc, type Tracing } from '../../../core/reverse/slideArc.ts';
+import { slideArc } from '../../../core/reverse/slideArc.ts';
+import type { ArcTemplate, TracingStep } from '../../../core/reverse/tracing.ts';
 import type { SeamKind } from '../../../core/seam/seam.ts';
 import { baseOfJoin, seamOfKind } from '../piece/ways.ts';
 
 /** What a potter may own that sets the size of a piece. */
-export type OwnedKind = 'arc' | 'sheet' | 'cutter' | 'former';
+export type OwnedKind = 'arc' | 'sheet' | 'cutter' | 'former' | 'round';
 
 /** How an arc template is measured. */
 export type ArcWay = 'radii' | 'ruler';
@@ -32,6 +34,7 @@ export function useOwned() {
   const sheet = reactive({ around: 297, up: 210, layersAround: 1, layersUp: 2 });
   const cutter = reactive({ diameter: 80, height: 90 });
   const former = reactive({ diameter: 76, sleeve: 0.5, height: 110 });
+  const round = reactive<RoundAndBowl>({ circle: 280, bowl: 190, measured: 'mould', side: 'slump' });
   const name = ref('');
   const making = reactive({
     shrinkage: newTarget('').clay.shrinkage,
@@ -45,26 +48,30 @@ export function useOwned() {
     sheet: 'From a sheet of paper',
     cutter: 'For my cutter',
     former: 'On my former',
+    round: 'From my round of clay',
   };
+  const reading = computed(() => (way.value === 'radii' ? ({ kind: 'template', template: { ...arc } } as const) : readRuledArc(ruled))); // prettier-ignore
+  const template = computed((): ArcTemplate | null =>
+    reading.value.kind === 'template' ? reading.value.template : null,
+  );
   const plain = computed((): Target => {
     const target = newTarget(name.value.trim() || names[kind.value]);
+    const traced = kind.value === 'arc' && template.value;
     return {
       ...target,
+      ...(traced && { owned: traced }),
       clay: { ...target.clay, shrinkage: making.shrinkage },
       slab: { ...target.slab, wall: making.wall, base: making.wall },
       seam: seamOfKind(making.seam, 1),
       base: baseOfJoin(making.base, 0),
     };
   });
-  const reading = computed(() => (way.value === 'radii' ? ({ kind: 'template', template: { ...arc } } as const) : readRuledArc(ruled))); // prettier-ignore
-  const template = computed((): ArcTemplate | null =>
-    reading.value.kind === 'template' ? reading.value.template : null,
-  );
   const slid = computed(() => {
     if (kind.value !== 'arc' || slideTo.value === undefined || !template.value) return null;
     return slideArc(template.value, slideTo.value, long.value, plain.value);
   });
-  const tracings = computed((): readonly Tracing[] => (slid.value?.kind === 'slid' ? slid.value.tracings : []));
+  const bowl = computed(() => (kind.value === 'round' ? bowlFromRound({ ...round }, plain.value) : null));
+  const tracings = computed((): readonly TracingStep[] => (slid.value?.kind === 'slid' ? slid.value.tracings : []));
 
   function fromArc(): Reversed {
     if (reading.value.kind === 'impossible') return impossible(reading.value.rule);
@@ -86,6 +93,8 @@ export function useOwned() {
         return pieceFromSheet(sheet, plain.value);
       case 'cutter':
         return fromCutter();
+      case 'round':
+        return bowl.value ?? impossible('there is no round');
       case 'former':
         return made(plain.value, { kind: 'former', ...former });
     }
@@ -101,6 +110,8 @@ export function useOwned() {
     sheet,
     cutter,
     former,
+    round,
+    bowl,
     name,
     making,
     template,

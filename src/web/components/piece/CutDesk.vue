@@ -2,6 +2,7 @@
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
 import { aboutTemplate } from '../../../core/sheet/about.ts';
+import { templateParts } from '../../../core/sheet/templateParts.ts';
 import { pagesOf } from '../../../core/sheet/pages.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -11,7 +12,7 @@ import PagePreview from './PagePreview.vue';
 const piece = usePiece();
 const { paper, style } = storeToRefs(useSettings());
 const pages = computed(() =>
-  pagesOf(piece.developed.parts, {
+  pagesOf(templateParts(piece.target, piece.developed.parts), {
     name: piece.target.name,
     paper: paper.value,
     style: style.value,

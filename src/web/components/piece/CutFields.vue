@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia';
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { TemplateRequest } from '../../../contract/api.ts';
 import { fileStem } from '../../../core/format/fileStem.ts';
@@ -9,6 +9,8 @@ import { checkTarget } from '../../../core/piece/checkTarget.ts';
 import { atScale } from '../../../core/reverse/scaled.ts';
 import type { PaperName } from '../../../core/sheet/paper.ts';
 import { api } from '../../api.ts';
+import { tracingPhrases, tracingWay } from '../../../core/reverse/tracing.ts';
+import { useLengths } from '../../composables/useLengths.ts';
 import { saveFile } from '../../composables/saveFile.ts';
 import { useConnection } from '../../stores/connection.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -19,6 +21,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 
 /** Paper and files of the template, and what to mind while cutting. */
 const piece = usePiece();
+const lengths = useLengths();
 const connection = useConnection();
 const shelf = useShelf();
 const router = useRouter();
@@ -82,6 +85,12 @@ async function save(format: TemplateRequest['format']): Promise<void> {
   }
 }
 
+/** How the wall is traced with a template that is owned already. */
+const traced = computed(() => {
+  const way = tracingWay(piece.target, piece.developed.parts);
+  return way?.kind === 'traced' ? tracingPhrases(way.steps).map((phrase) => lengths.phrase(phrase)) : null;
+});
+
 function saveDesign(): void {
   const text = `${JSON.stringify(piece.target, null, 2)}\n`;
   saveFile(`${fileStem(piece.target.name)}.fawn.json`, new Blob([text], { type: 'application/json' }));
@@ -90,6 +99,12 @@ function saveDesign(): void {
 
 <template>
   <section aria-labelledby="cut-heading">
+    <template v-if="traced">
+      <h2>With the template you own</h2>
+      <ol class="steps">
+        <li v-for="step in traced" :key="step">{{ step }}</li>
+      </ol>
+    </template>
     <h2 id="cut-heading">Print the templates</h2>
     <ChoiceField label="Paper" name="paper" :value="paper" :choices="PAPERS" @choose="(name) => (paper = name)" />
     <button type="button" class="press wide" :disabled="busy !== null" @click="save('pdf')">
@@ -141,6 +156,11 @@ section {
 }
 h2 {
   font-size: 17px;
+}
+/* Read at the table, template in hand. */
+.steps {
+  padding-left: 22px;
+  font-size: 18px;
 }
 .wide {
   width: 100%;

@@ -5,7 +5,7 @@ import { rollsOf } from '../../../core/stand/stand.ts';
 import { computed } from 'vue';
 import { planReach, type PlanOutline } from '../../../core/outline/plan.ts';
 import { formOfKind, formSizes } from '../../../core/piece/formSizes.ts';
-import { MOST_PROFILE_POINTS, type FormKind, type StackForm } from '../../../core/piece/target.ts';
+import { MOST_PROFILE_POINTS, type FormKind, type StackForm, type Target } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
@@ -13,6 +13,7 @@ import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
 import MouldFields from '../mould/MouldFields.vue';
 import SheetFields from '../mould/SheetFields.vue';
+import { without } from './without.ts';
 import { FORM_WAYS, PLAN_WAYS, planOfKind } from './formWays.ts';
 
 /** The form of the piece and its sizes. */
@@ -34,7 +35,8 @@ function take(key: string) {
 }
 
 function chooseKind(kind: FormKind): void {
-  piece.change({ ...piece.target, form: formOfKind(kind, piece.target.form) });
+  // A template that is owned goes with the cone it was traced for.
+  piece.change(without({ ...piece.target, owned: undefined, form: formOfKind(kind, piece.target.form) } as Target));
 }
 
 function choosePlan(edge: 'rim' | 'foot', kind: PlanOutline['kind']): void {

@@ -2,12 +2,12 @@
 import { computed } from 'vue';
 import { wetAndFired } from '../../../core/piece/wetFired.ts';
 import { useLengths } from '../../composables/useLengths.ts';
-import { usePiece } from '../../stores/piece.ts';
+import type { Target } from '../../../core/piece/target.ts';
 
 /** The standing piece measured twice: as it is just made, and as it comes out of the kiln. */
-const piece = usePiece();
+const props = defineProps<{ target: Target }>();
 const lengths = useLengths();
-const sizes = computed(() => wetAndFired(piece.beside.target));
+const sizes = computed(() => wetAndFired(props.target));
 const words = (all: readonly number[]) => all.map((mm) => lengths.figure(mm)).join(' × ');
 </script>
 

@@ -1,0 +1,23 @@
+<script setup lang="ts">
+import { isDraped } from '../../../core/mould/draped.ts';
+import { usePiece } from '../../stores/piece.ts';
+import FormedFigures from '../mould/FormedFigures.vue';
+import type { Figure } from './figures.ts';
+import FigureList from './FigureList.vue';
+import FinishedRange from './FinishedRange.vue';
+import KitUse from './KitUse.vue';
+import WetFired from './WetFired.vue';
+
+/** What is known of the standing piece: its sizes wet and fired, how sure they are, and what of the kit it needs. */
+defineProps<{ finished: readonly Figure[] }>();
+defineEmits<{ how: [figure: Figure] }>();
+const piece = usePiece();
+</script>
+
+<template>
+  <WetFired :target="piece.beside.target" />
+  <FormedFigures v-if="isDraped(piece.beside.target)" />
+  <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => $emit('how', figure)" />
+  <FinishedRange />
+  <KitUse />
+</template>
