@@ -170,6 +170,25 @@ describe('moulds', () => {
     await fieldSays(page, 'depth', /^32(\.0)?( mm)?$/);
   }); // prettier-ignore
 
+  it('keeps its mould in the kit, takes it for another piece, and becomes the next mould', async () => {
+    const page = await onTray();
+    await page.getByRole('button', { name: 'Keep this mould in the kit' }).click();
+    await textOf(page.locator('button[name="kit-mould"]'), /Mould of Service tray/);
+    await type(page, 'rim.length', '300');
+    await textOf(page.locator('button[name="kit-mould"]'), /not from the kit/);
+    await page.locator('button[name="kit-mould"]').click();
+    await page.getByRole('button', { name: /Mould of Service tray/ }).click();
+    await fieldSays(page, 'rim.length', /^320\.0/);
+    await kept(page);
+    // Its inside, half dry, is the next hollow.
+    await page.getByRole('button', { name: 'Press into it' }).click();
+    await page.waitForURL((url) => url.pathname.endsWith('/shape'));
+    await textOf(page.locator('h1, .heading'), /Service tray, from its cast/);
+    await textOf(page.locator('button[name="side"]'), /in a hollow/);
+    await textOf(page.getByTestId('model'), /Model it 320\.\d × 210\.\d mm/);
+    expect(visit.now.troubles).toEqual([]);
+  });
+
   it('takes a wall that is drawn as an SVG path', async () => {
     const page = await onTray();
     const drawn = '<svg xmlns="http://www.w3.org/2000/svg"><path d="M10 60 C 40 60 60 50 70 20 L 80 10"/></svg>';

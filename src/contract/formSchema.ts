@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { SHEET_LIMITS } from '../core/bentSheet/sheetForm.ts';
 import { MOULD_SIDES } from '../core/flatten/blankOf.ts';
-import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, MOULD_STATES, MOULD_WALLS } from '../core/mould/mouldForm.ts';
+import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, CAST_FACES, MOULD_STATES, MOULD_WALLS } from '../core/mould/mouldForm.ts';
 import { PLAN_KINDS } from '../core/outline/plan.ts';
 import { FORM_KINDS, MOST_PROFILE_POINTS } from '../core/piece/target.ts';
 
@@ -40,6 +40,21 @@ const planSchema = Joi.object({
 
 const pairs = (least: number, most: number) =>
   Joi.array().items(Joi.array().items(figure().required()).length(2)).min(least).max(most);
+/** A mould of clay: how often it shrank, or each of its casts. */
+const ownMould = Joi.object({
+  shrinkage: figure().required(),
+  casts: Joi.alternatives()
+    .conditional(Joi.array(), {
+      then: Joi.array()
+        .items(Joi.object({ thickness: figure().required(), face: oneOf(CAST_FACES).default('same') }))
+        .min(1)
+        .max(MOULD_LIMITS.casts.greatest),
+      otherwise: figure(),
+    })
+    .default(1),
+  state: oneOf(MOULD_STATES),
+  wall: figure(),
+});
 const profile = pairs(2, MOST_PROFILE_POINTS);
 
 /** Lists of three figures each, places of vertices or corners of triangles: looked through by hand up to the first wrong one. */
@@ -73,6 +88,17 @@ const sheetMould = Joi.object({
   depth: figure().required(),
   wall: oneOf(MOULD_WALLS.filter((wall) => wall !== 'drawn')).default('curved'),
   side: oneOf(MOULD_SIDES).default('hump'),
+});
+
+/** A mould of the kit as it was drawn: any but one from a file. */
+export const kitMouldSchema = Joi.object({
+  rim: planSchema.required(),
+  foot: planSchema,
+  depth: figure().required(),
+  wall: oneOf(MOULD_WALLS).default('curved'),
+  profile: pairs(MOULD_LIMITS.profile.least, MOULD_LIMITS.profile.greatest),
+  side: oneOf(MOULD_SIDES).default('hump'),
+  own: ownMould,
 });
 
 /** A key of a scroll stand, refused with all other forms. */
@@ -161,7 +187,7 @@ export const formSchema = Joi.object({
   }),
   own: Joi.when('kind', {
     is: 'mould',
-    then: Joi.object({ shrinkage: figure().required(), casts: figure().default(1), state: oneOf(MOULD_STATES) }),
+    then: ownMould,
     otherwise: Joi.forbidden(),
   }),
   side: draped(oneOf(MOULD_SIDES).default('hump')),

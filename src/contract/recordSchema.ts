@@ -6,6 +6,7 @@ import type { Fault } from '../core/errors.ts';
 import { checkKitItem } from '../core/kit/checkKit.ts';
 import { KIT_KINDS, type KitItem } from '../core/kit/kit.ts';
 import { checkPlan, type KeptPlan } from '../core/slabPlan/keptPlan.ts';
+import { kitMouldSchema } from './formSchema.ts';
 import { plainName } from './plainName.ts';
 import type { RecordBodies, RecordKind } from './records.ts';
 import { readShape } from './targetSchema.ts';
@@ -53,6 +54,7 @@ const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> }
     name: name().required(),
     sizes: Joi.object().pattern(Joi.string(), figure()).required(),
     settings: Joi.array().items(figure()).max(MOST.settings),
+    mould: kitMouldSchema,
     note: text(),
   }).required(),
   scrap: Joi.object<ScrapEntry>({

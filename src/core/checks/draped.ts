@@ -4,6 +4,7 @@ import type { DartProposal, StrainLimits } from '../mould/mouldForm.ts';
 import type { DevelopedForm } from '../piece/kinds/kind.ts';
 import type { Phrase } from '../units/phrase.ts';
 import type { Bench } from './bench.ts';
+import { hoursToStiffen } from '../mould/castMould.ts';
 import type { Check } from './check.ts';
 import { checkFit } from './fit.ts';
 import { checkSlabSize } from './slabSize.ts';
@@ -85,7 +86,7 @@ function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
 /** A mould of clay takes pressing from leather-hard on. */
 function checkMould({ form }: DrapedTarget): Check[] {
   if (form.kind !== 'mould' || form.own?.state !== 'soft') return [];
-  return [{ code: 'mould-soft', level: 'care', title: 'The mould is too soft', phrase: ['A mould of clay must be leather-hard or drier before a slab is pressed on it. Let it stiffen first.'] }]; // prettier-ignore
+  return [{ code: 'mould-soft', level: 'care', title: 'The mould is too soft', phrase: [`A mould of clay must be leather-hard or drier before a slab is pressed on it. In the open that takes about ${Math.round(hoursToStiffen(form.own))} hours; it depends on air and cover.`] }]; // prettier-ignore
 }
 
 /** Advice on a piece from a mould. */

@@ -1,7 +1,23 @@
 import { shortValue, type Fault } from '../errors.ts';
 import { LIMITS } from '../piece/target.ts';
 import { rangeFaults, textFaults } from '../ranges.ts';
+import { mouldFaults } from '../mould/drapedFaults.ts';
+import type { MouldForm } from '../mould/mouldForm.ts';
+import { planRanges } from '../piece/checkTarget.ts';
 import { KIT, KIT_LIMITS, type KitItem } from './kit.ts';
+import type { KitMould } from './kitMould.ts';
+
+/** Why a drawn mould cannot be used; its figures are checked as they are in a piece. */
+function drawnFaults({ kind }: KitItem, mould: KitMould): Fault[] {
+  if (kind !== 'mould') return [{ code: 'unknown-key', path: 'mould', value: 'mould', rule: 'only a mould is drawn' }];
+  const form: MouldForm = { kind: 'mould', margin: 0, ...mould };
+  const plans = (['rim', 'foot'] as const).flatMap((edge) => {
+    const plan = mould[edge];
+    return plan ? planRanges(edge, plan).flatMap(([path, value, range]) => rangeFaults(`mould.${path}`, value, range)) : []; // prettier-ignore
+  });
+  const ranges = [...plans, ...rangeFaults('mould.depth', mould.depth, { above: 0, greatest: KIT_LIMITS.size })];
+  return ranges.length > 0 ? ranges : mouldFaults(form, 0).map((one) => ({ ...one, path: one.path.replace(/^form/, 'mould') })); // prettier-ignore
+}
 
 /** Every reason why a thing of the kit cannot be written down; empty when it can. */
 export function checkKitItem(item: KitItem): Fault[] {
@@ -28,5 +44,6 @@ export function checkKitItem(item: KitItem): Fault[] {
   if (settings.length > KIT_LIMITS.settings) {
     faults.push({ code: 'out-of-range', path: 'settings', value: String(settings.length), rule: `must be at most ${KIT_LIMITS.settings}` }); // prettier-ignore
   }
+  if (item.mould) faults.push(...drawnFaults(item, item.mould));
   return faults;
 }

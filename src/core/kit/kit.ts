@@ -1,3 +1,5 @@
+import type { KitMould } from './kitMould.ts';
+
 /** Kinds of things that a potter owns and patterns are made for. */
 export const KIT_KINDS = [
   'stick',
@@ -108,6 +110,8 @@ export interface KitItem {
   readonly name: string;
   readonly sizes: Readonly<Record<string, number>>;
   readonly settings?: readonly number[];
+  /** A mould as it was drawn in a piece. */
+  readonly mould?: KitMould;
   readonly note?: string;
 }
 

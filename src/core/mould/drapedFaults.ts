@@ -46,9 +46,12 @@ export function mouldFaults(form: MouldForm, into: number): Fault[] {
   const found: Fault[] = [];
   if (form.own) {
     found.push(...rangeFaults('form.own.shrinkage', form.own.shrinkage, MOULD_LIMITS.ownShrinkage));
-    found.push(...rangeFaults('form.own.casts', form.own.casts, MOULD_LIMITS.casts));
-    if (!Number.isInteger(form.own.casts))
-      found.push(fault('form.own.casts', form.own.casts, 'must be a whole number'));
+    const { casts, wall } = form.own;
+    const count = typeof casts === 'number' ? casts : casts.length;
+    found.push(...rangeFaults('form.own.casts', count, MOULD_LIMITS.casts));
+    if (!Number.isInteger(count)) found.push(fault('form.own.casts', count, 'must be a whole number'));
+    if (typeof casts !== 'number') found.push(...casts.flatMap(({ thickness }, index) => rangeFaults(`form.own.casts.${index}.thickness`, thickness, MOULD_LIMITS.castThickness))); // prettier-ignore
+    if (wall !== undefined) found.push(...rangeFaults('form.own.wall', wall, MOULD_LIMITS.castThickness));
   }
   if (form.wall === 'dome') {
     if (form.foot) found.push(fault('form.foot', form.foot.kind, 'is left out of a full dome'));

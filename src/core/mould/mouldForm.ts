@@ -74,11 +74,21 @@ export interface StrainLimits {
 /** A mould of clay: how much its own clay shrinks from the model to the mould as it is now (fraction), and how often. */
 export interface OwnMould {
   readonly shrinkage: number;
-  /** 1: the mould itself shrank; 2: it was cast from one that had shrunk; and so on. */
-  readonly casts: number;
+  /** How often: 1 when the mould itself shrank, 2 when it was cast from one that had shrunk; or each cast, the last one last. */
+  readonly casts: number | readonly MouldCast[];
   /** How far it has dried or been fired; not known when left out. */
   readonly state?: MouldState;
+  /** How thick its wall is when it is wet (mm). */
+  readonly wall?: number;
 }
+
+/** One cast: how thick its slab is (wet mm), and which of its faces is used: the one that was pressed on, or the other one, inside or outside it. */
+export interface MouldCast {
+  readonly thickness: number;
+  readonly face: 'same' | 'inside' | 'outside';
+}
+
+export const CAST_FACES: readonly MouldCast['face'][] = ['same', 'inside', 'outside'];
 
 /** States of a mould of clay: it takes pressing from leather-hard on. */
 export type MouldState = 'soft' | 'leather-hard' | 'dry' | 'bisque' | 'fired';
@@ -105,4 +115,5 @@ export const MOULD_LIMITS = {
   vertices: { greatest: 20_000 },
   ownShrinkage: { least: 0, greatest: 0.25 },
   casts: { least: 1, greatest: 4 },
+  castThickness: { least: 0, greatest: 40 },
 } as const;

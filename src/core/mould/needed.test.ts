@@ -8,7 +8,7 @@ import { isDraped, type DrapedTarget } from './draped.ts';
 import { bounds } from '../outline/outline.ts';
 import { wallBy, wallPoints, withWallPoint } from './drawnWall.ts';
 import { mouldSurface } from './mouldSurface.ts';
-import { formedSize, modelFactor, mouldFor } from './neededMould.ts';
+import { formedSize, mouldFor } from './neededMould.ts';
 import type { MouldForm } from './mouldForm.ts';
 import { fromSections } from './sections.ts';
 
@@ -39,14 +39,6 @@ describe('both ways between a mould and its piece', () => {
     expect(formedSize(slump, 'length')).toBeCloseTo(320 * 0.88, 6);
     const { mouth } = kindOf({ ...TRAY, form: { ...TRAY.form, cloth: 0 } } as DrapedTarget).standing({ ...TRAY, form: { ...TRAY.form, cloth: 0 } } as DrapedTarget); // prettier-ignore
     expect(mouth[0] * 0.88).toBeCloseTo(320 * 0.88, 6);
-  });
-
-  it.each([
-    [0.06, 1, 1.0638297872],
-    [0.12, 1, 1.1363636364],
-    [0.06, 2, 1.1317338162],
-  ])('a model for clay that shrinks %d, %d times, is %d as large', (shrinkage, casts, factor) => {
-    expect(modelFactor({ shrinkage, casts })).toBeCloseTo(factor, 9);
   });
 });
 

@@ -2,7 +2,7 @@ import { firedLength } from '../clay/shrinkage.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import type { Target } from '../piece/target.ts';
 import type { DrapedTarget } from './draped.ts';
-import type { MouldForm, OwnMould } from './mouldForm.ts';
+import type { MouldForm } from './mouldForm.ts';
 
 /** A size of the finished piece over its outside, fired. */
 export type FormedSize = 'length' | 'width' | 'height';
@@ -40,9 +40,4 @@ export function mouldFor(target: DrapedTarget, size: FormedSize, wanted: number)
     found = { ...found, form: changed(form, size, by) };
   }
   return found;
-}
-
-/** How much larger than the mould its model is made: `1 / (1 - s)` for each time that clay shrank. */
-export function modelFactor({ shrinkage, casts }: OwnMould): number {
-  return (1 - shrinkage) ** -casts;
 }

@@ -16,7 +16,8 @@ const TURN: Range = { least: 0, greatest: 360 };
 
 type Ranged = readonly [key: string, value: number, range: Range];
 
-function planRanges(key: string, plan: PlanOutline): Ranged[] {
+/** The figures of a plan outline with their paths and ranges (mm). */
+export function planRanges(key: string, plan: PlanOutline): Ranged[] {
   const at = (plan.at ?? []).map((value, index): Ranged => [`${key}.at.${index}`, value, PLACE]);
   switch (plan.kind) {
     case 'circle':

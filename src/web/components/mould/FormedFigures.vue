@@ -1,22 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { barFigures } from '../../../core/clay/bars.ts';
 import { firedLength } from '../../../core/clay/shrinkage.ts';
-import type { Fault } from '../../../core/errors.ts';
-import { modelFactor, mouldFor, type FormedSize } from '../../../core/mould/neededMould.ts';
-import type { OwnMould } from '../../../core/mould/mouldForm.ts';
-import { supportOf } from '../../../core/outline/plan.ts';
-import { acrossOf } from '../../../core/piece/standing.ts';
+import { mouldFor, type FormedSize } from '../../../core/mould/neededMould.ts';
 import LengthField from '../fields/LengthField.vue';
-import NumberField from '../fields/NumberField.vue';
 import { isDraped } from '../../../core/mould/draped.ts';
 import { kindOf } from '../../../core/piece/kinds/kinds.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
-import { useClays } from '../../stores/records.ts';
-import ChoiceField from '../fields/ChoiceField.vue';
-import { bookedClay } from '../piece/bookedClay.ts';
-import { MOULD_STATE_WAYS } from './mouldWays.ts';
 
 /** The piece that the mould gives, and beside the blank of a round one the two circles of the bench. */
 const piece = usePiece();
@@ -47,29 +37,6 @@ const formed = computed(() => {
 });
 const need = (size: FormedSize) => (mm: number) =>
   isDraped(piece.target) ? piece.change(mouldFor(piece.target, size, mm), `formed.${size}`) : [];
-
-/** Without shrinkage the mould is of plaster, wood or another stuff that keeps its size. */
-function own(change: Partial<OwnMould>): readonly Fault[] {
-  const { form } = piece.target;
-  if (form.kind !== 'mould') return [];
-  const { own: before, ...rest } = form;
-  const next = { shrinkage: before?.shrinkage ?? 0, casts: before?.casts ?? 1, ...change };
-  return piece.change({ ...piece.target, form: next.shrinkage === 0 ? rest : { ...rest, own: next } }, 'mould.own');
-}
-/** What the piece's own clay shrinks by to the mould's state, where the clay book has bars of it. */
-const booked = computed(() => {
-  const state = mould.value?.own?.state;
-  if (state !== 'dry' && state !== 'bisque' && state !== 'fired') return null;
-  const found = bookedClay(piece.beside.target, useClays().list);
-  const mean = found && barFigures(found.clay.bars).total[state]?.mean;
-  return mean === null || mean === undefined || Math.abs(mean - (mould.value?.own?.shrinkage ?? 0)) < 5e-4 ? null : mean; // prettier-ignore
-});
-const model = computed(() => {
-  if (!mould.value?.own) return null;
-  const factor = modelFactor(mould.value.own);
-  const [length, width] = acrossOf(supportOf(mould.value.rim));
-  return { length: length * factor, width: width * factor, depth: mould.value.depth * factor };
-});
 </script>
 
 <template>
@@ -100,45 +67,6 @@ const model = computed(() => {
         <dd>{{ lengths.length(out.height) }}</dd>
       </div>
     </dl>
-    <template v-if="mould">
-      <h2>A mould of your own clay</h2>
-      <NumberField
-        label="Its clay shrank by"
-        name="own-shrinkage"
-        unit=" %"
-        :digits="1"
-        :factor="0.01"
-        zero="not at all"
-        :value="mould.own?.shrinkage ?? 0"
-        :take="(shrinkage) => own({ shrinkage })"
-        :done="piece.endGesture"
-      />
-      <NumberField
-        v-if="mould.own"
-        label="Times it shrank"
-        name="own-casts"
-        unit=""
-        :digits="0"
-        :value="mould.own.casts"
-        :take="(casts) => own({ casts })"
-        :done="piece.endGesture"
-      />
-      <ChoiceField
-        v-if="mould.own"
-        label="It is now"
-        name="own-state"
-        :value="mould.own.state ?? 'leather-hard'"
-        :choices="MOULD_STATE_WAYS"
-        @choose="(state) => own({ state })"
-      />
-      <button v-if="booked !== null" type="button" class="quiet" @click="own({ shrinkage: booked })">
-        As {{ piece.beside.target.clay.name }} shrinks by then: {{ (100 * booked).toFixed(1) }} %
-      </button>
-      <p v-if="model" data-testid="model">
-        Model it <strong>{{ lengths.figure(model.length) }} × {{ lengths.length(model.width) }}</strong
-        >, {{ lengths.length(model.depth) }} deep.
-      </p>
-    </template>
     <template v-if="circles">
       <h2>As a plain circle, without margin</h2>
       <dl>

@@ -10,6 +10,7 @@ import { useMouldReading } from '../../stores/mouldReading.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
+import KitMoulds from './KitMoulds.vue';
 import { SIDE_WAYS, WALL_WAYS } from './mouldWays.ts';
 import { readProfile } from './readProfile.ts';
 
@@ -79,6 +80,7 @@ function takeProfile(name: string, text: string): void {
       :choices="WALL_WAYS"
       @choose="chooseWall"
     />
+    <KitMoulds />
     <div v-if="points > 0" class="points">
       <button v-if="points > DRAGGED_POINTS" type="button" class="quiet" @click="setPoints(5)">
         Draw it by five points

@@ -1,5 +1,5 @@
 import type { MouldSide } from '../../../core/flatten/blankOf.ts';
-import type { MouldState, MouldWall } from '../../../core/mould/mouldForm.ts';
+import type { MouldCast, MouldState, MouldWall } from '../../../core/mould/mouldForm.ts';
 import type { Choice } from '../fields/choice.ts';
 
 export const SIDE_WAYS: readonly Choice<MouldSide>[] = [
@@ -29,6 +29,12 @@ export const BEND_WAYS: readonly Choice<BendWay>[] = [
     title: 'on a mould',
     why: 'A dome or a floored mould: the sheet follows it and stretches a little.',
   },
+];
+
+export const CAST_FACE_WAYS: readonly Choice<MouldCast['face']>[] = [
+  { value: 'same', title: 'the face that was pressed', why: 'It has that mould’s own size, shrunk.' },
+  { value: 'inside', title: 'its inside', why: 'Pressed into a hollow: smaller by its own thickness all round.' },
+  { value: 'outside', title: 'its outside', why: 'Laid over a hump: larger by its own thickness all round.' },
 ];
 
 export const MOULD_STATE_WAYS: readonly Choice<MouldState>[] = [

@@ -2,6 +2,8 @@
 import { isDraped } from '../../../core/mould/draped.ts';
 import { usePiece } from '../../stores/piece.ts';
 import FormedFigures from '../mould/FormedFigures.vue';
+import NextMould from '../mould/NextMould.vue';
+import OwnClayMould from '../mould/OwnClayMould.vue';
 import type { Figure } from './figures.ts';
 import FigureList from './FigureList.vue';
 import FinishedRange from './FinishedRange.vue';
@@ -16,7 +18,11 @@ const piece = usePiece();
 
 <template>
   <WetFired :target="piece.beside.target" />
-  <FormedFigures v-if="isDraped(piece.beside.target)" />
+  <template v-if="isDraped(piece.beside.target)">
+    <FormedFigures />
+    <OwnClayMould />
+    <NextMould />
+  </template>
   <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => $emit('how', figure)" />
   <FinishedRange />
   <KitUse />

@@ -7,12 +7,21 @@ import type { Target } from '../../../core/piece/target.ts';
 /** The standing piece measured twice: as it is just made, and as it comes out of the kiln. */
 const props = defineProps<{ target: Target }>();
 const lengths = useLengths();
-const sizes = computed(() => wetAndFired(props.target));
-const words = (all: readonly number[]) => all.map((mm) => lengths.figure(mm)).join(' × ');
+/** What is longer than wide has a row for each. */
+const rows = computed(() =>
+  wetAndFired(props.target).flatMap(({ key, label, wet, fired }) =>
+    wet.map((mm, index) => ({
+      key: index === 0 ? key : `${key}-wide`,
+      label: wet.length === 1 ? label : `${label}, ${index === 0 ? 'long' : 'wide'}`,
+      wet: lengths.figure(mm),
+      fired: lengths.figure(fired[index] ?? 0),
+    })),
+  ),
+);
 </script>
 
 <template>
-  <section v-if="sizes.length > 0" aria-labelledby="both-heading">
+  <section v-if="rows.length > 0" aria-labelledby="both-heading">
     <h2 id="both-heading">Wet and fired</h2>
     <VTable density="compact" class="both">
       <thead>
@@ -23,10 +32,10 @@ const words = (all: readonly number[]) => all.map((mm) => lengths.figure(mm)).jo
         </tr>
       </thead>
       <tbody>
-        <tr v-for="size in sizes" :key="size.key" :data-both="size.key">
-          <th scope="row">{{ size.label }}</th>
-          <td>{{ words(size.wet) }}</td>
-          <td class="fired">{{ words(size.fired) }}</td>
+        <tr v-for="row in rows" :key="row.key" :data-both="row.key">
+          <th scope="row">{{ row.label }}</th>
+          <td>{{ row.wet }}</td>
+          <td class="fired">{{ row.fired }}</td>
         </tr>
       </tbody>
     </VTable>
