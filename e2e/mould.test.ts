@@ -48,6 +48,12 @@ async function onTray() {
   return page;
 }
 
+/** Reads a mesh and takes it as it is proposed. */
+async function takeMesh(page: Page, path: string): Promise<void> {
+  await page.locator('input[name="mould-file"]').setInputFiles(path);
+  await page.getByRole('button', { name: 'Take this mould' }).click();
+}
+
 const number = (text: string) => Number(/[\d.]+/.exec(text)?.[0]);
 
 describe('moulds', () => {
@@ -60,7 +66,8 @@ describe('moulds', () => {
     ],
   ])('goes on reading a mesh while Shape %s', async (_, leave, back) => {
     const page = await onTray();
-    await page.locator('input[name="mould-file"]').setInputFiles(file('bowl.obj', bowl()));
+    await takeMesh(page, file('bowl.obj', bowl()));
+    await page.getByRole('button', { name: 'Take this mould' }).waitFor({ state: 'detached' });
     await page.keyboard.press(leave);
     await page.locator('input[name="mould-file"]').waitFor({ state: 'detached' });
     await textOf(page.getByTestId('keeping').or(page.locator('[data-design="Service tray"] .sizes')), /./);
@@ -88,7 +95,7 @@ describe('moulds', () => {
 
   it('reads a mesh, lays its blank, cuts a dart into it, and the file that is saved has the wedge', async () => {
     const page = await onTray();
-    await page.locator('input[name="mould-file"]').setInputFiles(file('bowl.obj', bowl()));
+    await takeMesh(page, file('bowl.obj', bowl()));
     await textOf(page.locator('.left'), /Read from a file: 469 vertices/);
     await page.keyboard.press('2');
     const map = page.getByRole('img', { name: /The flat blank: gather/ });
@@ -125,7 +132,7 @@ describe('moulds', () => {
   it('keeps a mould that was read while the server was away, over a reload of the page', async () => {
     const page = await onTray();
     await page.route('**/api/designs/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue())); // prettier-ignore
-    await page.locator('input[name="mould-file"]').setInputFiles(file('bowl.obj', bowl()));
+    await takeMesh(page, file('bowl.obj', bowl()));
     await textOf(page.locator('.left'), /Read from a file: 469 vertices/);
     await textOf(page.getByTestId('keeping'), /held in this browser/);
     await page.unroute('**/api/designs/*');
@@ -169,6 +176,28 @@ describe('moulds', () => {
     expect(await page.title()).toBe('Service tray · Fawn Table');
     await fieldSays(page, 'depth', /^32(\.0)?( mm)?$/);
   }); // prettier-ignore
+
+  it('asks for the unit of a mesh, and shows what is taken', async () => {
+    const page = await onTray();
+    const inches = bowl().replace(/^v (\S+) (\S+) (\S+)$/gm, (_, x, y, z) => `v ${Number(x) / 25.4} ${Number(y) / 25.4} ${Number(z) / 25.4}`); // prettier-ignore
+    await page.locator('input[name="mould-file"]').setInputFiles(file('inches.obj', inches));
+    // It is 7.87 wide: in mm that is no mould, in cm it could be one.
+    await textOf(page.getByTestId('mesh-size'), /^78\.7 × /);
+    await page.getByRole('button', { name: 'inches', exact: true }).click();
+    await textOf(page.getByTestId('mesh-size'), /^200\.0 × 200\.0 mm, 40\.0 mm high/);
+    await type(page, 'mesh-scale', '50');
+    await textOf(page.getByTestId('mesh-size'), /^100\.0 × 100\.0 mm, 20\.0 mm high/);
+    await type(page, 'mesh-scale', '100');
+    await page.getByRole('button', { name: 'metres', exact: true }).click();
+    await textOf(page.getByRole('alert'), /unit right/);
+    expect(await page.getByRole('button', { name: 'Take this mould' }).isDisabled()).toBe(true);
+    await page.getByRole('button', { name: 'inches', exact: true }).click();
+    await textOf(page.getByTestId('mesh-size'), /^200\.0 × 200\.0 mm/);
+    await page.getByRole('button', { name: 'Take this mould' }).click();
+    await textOf(page.locator('.left'), /Read from a file: 469 vertices/);
+    await kept(page);
+    expect(visit.now.troubles).toEqual([]);
+  });
 
   it('keeps its mould in the kit, takes it for another piece, and becomes the next mould', async () => {
     const page = await onTray();

@@ -6,10 +6,8 @@ export const MESH_LIMITS = { vertices: 200_000, triangles: 400_000, round: 2000,
 /** A triangle thinner than this part of its longest side squared has no area (ratio). */
 const FLAT = 1e-10;
 
-/** Why a mesh cannot be laid flat, in plain words; null when it can: one piece, one border, no hole, no edge of three triangles. */
-export function meshTrouble(mesh: Mesh): string | null {
-  const { positions, triangles } = mesh;
-  const count = vertexCount(mesh);
+/** What is wrong with a mesh at first sight, before anything is looked for in it; null when nothing is. */
+export function grossTrouble({ positions, triangles }: Mesh): string | null {
   if (triangles.length === 0) return 'has no triangles';
   let [least, greatest] = [Infinity, -Infinity];
   for (const value of positions) {
@@ -18,13 +16,26 @@ export function meshTrouble(mesh: Mesh): string | null {
     greatest = Math.max(greatest, value);
   }
   const extent = greatest - least;
-  if (extent > MESH_LIMITS.greatest) return `is ${extent.toFixed(0)} mm large: it is read in millimetres, and nothing over ${MESH_LIMITS.greatest} mm is taken`; // prettier-ignore
-  if (extent < MESH_LIMITS.least) return `is only ${extent.toFixed(2)} mm large: it is read in millimetres`;
-  if (triangles.some((vertex) => vertex >= count)) return 'names a vertex that is not there';
+  if (extent > MESH_LIMITS.greatest) return `is ${extent.toFixed(0)} mm large: is its unit right? Nothing over ${MESH_LIMITS.greatest} mm is taken`; // prettier-ignore
+  if (extent < MESH_LIMITS.least) return `is only ${extent.toFixed(2)} mm large: is its unit right?`;
+  const round = new Uint32Array(positions.length / 3);
+  for (const vertex of triangles) {
+    if (vertex >= round.length) return 'names a vertex that is not there';
+    round[vertex] = (round[vertex] as number) + 1;
+  }
+  const most = round.reduce((one, other) => Math.max(one, other), 0);
+  return most > MESH_LIMITS.round ? `has a vertex that ${most} triangles share: at most ${MESH_LIMITS.round} are taken, make it more even` : null; // prettier-ignore
+}
+
+/** Why a mesh cannot be laid flat, in plain words; null when it can: one piece, one border, no hole, no edge of three triangles. */
+export function meshTrouble(mesh: Mesh): string | null {
+  const { positions, triangles } = mesh;
+  const count = vertexCount(mesh);
+  const gross = grossTrouble(mesh);
+  if (gross) return gross;
   const edges = edgesOf(mesh);
   for (let vertex = 0; vertex < count; vertex += 1) {
     const [low, high] = [edges.from[vertex] as number, edges.from[vertex + 1] as number];
-    if (high - low > MESH_LIMITS.round) return `has a vertex that ${high - low} triangles share: at most ${MESH_LIMITS.round} are taken, make it more even`; // prettier-ignore
     for (let at = low; at < high; at += 1) {
       if (edges.ends[at] === vertex) return 'has a triangle with two corners in one place';
       for (let other = at + 1; other < high; other += 1) {

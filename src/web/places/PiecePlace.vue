@@ -22,6 +22,7 @@ import type { Figure } from '../components/piece/figures.ts';
 import { useFigures } from '../components/piece/useFigures.ts';
 import BlankDesk from '../components/mould/BlankDesk.vue';
 import DartFields from '../components/mould/DartFields.vue';
+import MeshDialog from '../components/mould/MeshDialog.vue';
 import SheetTable from '../components/mould/SheetTable.vue';
 import SlabDesk from '../components/slab/SlabDesk.vue';
 import SlabFields from '../components/slab/SlabFields.vue';
@@ -193,6 +194,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     </div>
     <HowDialog v-model="how" :developed="planned" />
     <HistoryDialog v-model="history" />
+    <MeshDialog />
   </main>
 </template>
 

@@ -1,11 +1,25 @@
 import { defineStore } from 'pinia';
-import { computed, ref, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import { isDraped } from '../../core/mould/draped.ts';
-import { mouldOfMesh } from '../../core/mould/importedMould.ts';
+import {
+  likelyUnit,
+  mouldOfMesh,
+  PLAIN_TAKING,
+  type MeshLook,
+  type MeshTaking,
+} from '../../core/mould/importedMould.ts';
 import { nextTask } from '../composables/nextTask.ts';
 import { useBlankWork } from '../composables/useBlankWork.ts';
 import { takeReady } from '../workers/blankWork.ts';
 import { usePiece } from './piece.ts';
+
+/** A file of a mould that was looked at, and how it is to be taken. */
+export interface Asked {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+  readonly taking: MeshTaking;
+  readonly look: MeshLook;
+}
 
 /** A mesh that is being read as the mould of the piece on the table: it goes on while another stage is looked at. */
 export const useMouldReading = defineStore('mouldReading', () => {
@@ -16,43 +30,88 @@ export const useMouldReading = defineStore('mouldReading', () => {
   const trouble = ref('');
   const busy = computed(() => fetching.value || work.far.value !== null);
 
-  /** Reads a file (OBJ or STL, mm) and lays the piece over it, or says why it cannot be. */
+  /** A file that was looked at, and how it is to be taken: it waits for the potter's word. */
+  const asked = shallowRef<Asked | null>(null);
+  const here = (of: string | undefined) => piece.design?.id === of;
+
+  /** Fetches a file (OBJ or STL) and looks at it: what it does not say is asked. */
   async function read(file: File): Promise<void> {
     const of = piece.design?.id;
-    const here = () => piece.design?.id === of;
     trouble.value = '';
+    asked.value = null;
     fetching.value = true;
     // A file may be gone, or locked, since it was chosen.
-    const bytes = await file.arrayBuffer().catch(() => null);
+    const found = await file.arrayBuffer().catch(() => null);
     fetching.value = false;
-    if (!here()) return;
-    if (!bytes) {
+    if (!here(of)) return;
+    if (!found) {
       trouble.value = `${file.name} could not be read.`;
       return;
     }
-    const reply = await work.ask({ kind: 'read', name: file.name, bytes: new Uint8Array(bytes) });
-    if (!reply || !here()) return;
-    if (reply.kind === 'failed') trouble.value = `${file.name}: ${reply.rule}.`;
-    if (reply.kind === 'refused') trouble.value = `${file.name} ${reply.rule}.`;
+    const bytes = new Uint8Array(found);
+    const first = await look(file.name, bytes, PLAIN_TAKING);
+    if (!first) return;
+    const unit = likelyUnit(Math.max(...first.size));
+    if (unit !== PLAIN_TAKING.unit) await look(file.name, bytes, { ...PLAIN_TAKING, unit });
+  }
+
+  async function look(name: string, bytes: Uint8Array, taking: MeshTaking): Promise<MeshLook | null> {
+    const of = piece.design?.id;
+    const reply = await work.ask({ kind: 'look', name, bytes, taking });
+    if (!reply || !here(of)) return null;
+    if (reply.kind === 'failed') trouble.value = `${name}: ${reply.rule}.`;
+    if (reply.kind === 'refused') trouble.value = `${name} ${reply.rule}.`;
+    if (reply.kind !== 'look') return null;
+    asked.value = { name, bytes, taking, look: reply.look };
+    return reply.look;
+  }
+
+  /** Another unit, scale, axis or face. */
+  async function take(change: Partial<MeshTaking>): Promise<void> {
+    const { value: now } = asked;
+    if (!now) return;
+    // What is chosen next is added to it, before the drawing has come.
+    const taking = { ...now.taking, ...change };
+    asked.value = { ...now, taking };
+    await look(now.name, now.bytes, taking);
+  }
+
+  /** Lays the piece over the mould as it is shown, or says why it cannot be. */
+  async function accept(): Promise<void> {
+    const of = piece.design?.id;
+    const { value: now } = asked;
+    if (!now) return;
+    asked.value = null;
+    const { name, bytes, taking } = now;
+    const reply = await work.ask({ kind: 'read', name, bytes, taking });
+    if (!reply || !here(of)) return;
+    if (reply.kind === 'failed') trouble.value = `${name}: ${reply.rule}.`;
+    if (reply.kind === 'refused') trouble.value = `${name} ${reply.rule}.`;
     if (reply.kind !== 'ready') return;
     const form = mouldOfMesh(reply.ready.mesh);
     takeReady(form, reply.ready);
     // The page answers between the file and the piece that is made of it.
     await nextTask();
     const { target } = piece;
-    if (!here() || !isDraped(target)) return;
-    const faults = piece.change({ ...target, form: { ...form, side: target.form.side } });
-    trouble.value = faults[0] ? `${file.name} ${faults[0].rule}.` : '';
+    if (!here(of) || !isDraped(target)) return;
+    const side = now.look.closed ? (taking.face === 'above' ? 'hump' : 'slump') : target.form.side;
+    const faults = piece.change({ ...target, form: { ...form, side } });
+    trouble.value = faults[0] ? `${name} ${faults[0].rule}.` : '';
+  }
+
+  function leave(): void {
+    work.stop();
+    asked.value = null;
   }
 
   /** Another piece is laid on the table. */
   watch(
     () => piece.design?.id,
     () => {
-      work.stop();
+      leave();
       trouble.value = '';
     },
   );
 
-  return { busy, trouble, read, stop: work.stop };
+  return { busy, trouble, asked, read, take, accept, leave, stop: work.stop };
 });

@@ -1,5 +1,6 @@
 import { layBlank } from '../../core/mould/blank.ts';
 import type { DrapedTarget } from '../../core/mould/draped.ts';
+import { lookAtMesh } from '../../core/mould/importedMould.ts';
 import { proposeDarts } from '../../core/mould/proposeDarts.ts';
 import { buffersOf, prepared, readReady, unpacked, type BlankQuestion, type BlankReply } from './blankWork.ts';
 
@@ -20,7 +21,8 @@ function early(target: DrapedTarget): void {
 port.onmessage = ({ data }) => {
   const step = (share: number) => port.postMessage({ kind: 'far', share });
   try {
-    if (data.kind === 'read') return answer(readReady(data.name, data.bytes));
+    if (data.kind === 'look') return answer(lookAtMesh(data.name, data.bytes, data.taking));
+    if (data.kind === 'read') return answer(readReady(data.name, data.bytes, data.taking));
     if (data.kind === 'prepare') return answer(prepared(data.mesh));
     const target = unpacked(data.target, data.mesh);
     if (data.early) early(target);

@@ -2,8 +2,15 @@ import { meshFindings, takeFindings, type Mesh, type MeshFindings } from '../../
 import type { Blank } from '../../core/mould/blank.ts';
 import { meshOf, type DrapedTarget } from '../../core/mould/draped.ts';
 import { drapedMeshTrouble, foundSound } from '../../core/mould/drapedFaults.ts';
-import { mouldOfMesh, readMouldMesh } from '../../core/mould/importedMould.ts';
+import { mouldOfMesh, readMouldMesh, type MeshLook, type MeshTaking } from '../../core/mould/importedMould.ts';
 import type { DartProposal, MeshForm } from '../../core/mould/mouldForm.ts';
+
+/** A file of a mould, and how it is taken. */
+interface MeshFile {
+  readonly name: string;
+  readonly bytes: Uint8Array;
+  readonly taking: MeshTaking;
+}
 
 /**
  * What the worker is asked for: a fine blank, where darts go, the mould in a file, or what takes long to find out of a mesh
@@ -16,7 +23,8 @@ export type BlankQuestion =
       readonly mesh: Mesh | null;
       readonly early: boolean;
     }
-  | { readonly kind: 'read'; readonly name: string; readonly bytes: Uint8Array }
+  | ({ readonly kind: 'look' } & MeshFile)
+  | ({ readonly kind: 'read' } & MeshFile)
   | { readonly kind: 'prepare'; readonly mesh: Mesh };
 
 /** A sound mesh with what takes long to find out of it, and its lists as the text that a design's file has of them. */
@@ -31,6 +39,7 @@ export type BlankReply =
   | { readonly kind: 'far'; readonly share: number }
   | { readonly kind: 'early' | 'laid'; readonly blank: Blank }
   | { readonly kind: 'proposed'; readonly proposal: DartProposal }
+  | { readonly kind: 'look'; readonly look: MeshLook }
   | { readonly kind: 'ready'; readonly ready: ReadyMesh }
   | { readonly kind: 'refused'; readonly rule: string }
   | { readonly kind: 'failed'; readonly rule: string };
@@ -62,8 +71,8 @@ export function buffersOf(answer: object): ArrayBuffer[] {
 }
 
 /** The mould in a file, ready for the page, or why it is refused. */
-export function readReady(name: string, bytes: Uint8Array): BlankReply {
-  const reading = readMouldMesh(name, bytes);
+export function readReady(name: string, bytes: Uint8Array, taking: MeshTaking): BlankReply {
+  const reading = readMouldMesh(name, bytes, taking);
   return reading.kind === 'refused' ? reading : { kind: 'ready', ready: readyOf(reading.mesh) };
 }
 

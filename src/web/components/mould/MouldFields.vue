@@ -97,7 +97,7 @@ function takeProfile(name: string, text: string): void {
       label="Read a mould from a file"
       name="mould-file"
       accept=".obj,.stl,.svg"
-      note="OBJ or STL in mm, or a wall drawn as one SVG path from floor to rim."
+      note="OBJ or STL, or a wall drawn as one SVG path from floor to rim."
       :trouble="trouble || reading.trouble"
       @read="readFile"
     />

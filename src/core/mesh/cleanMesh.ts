@@ -1,0 +1,183 @@
+import type { Mesh } from './mesh.ts';
+
+/** An edge shorter than this part of the middling one is drawn together. */
+const SHORT = 0.05;
+
+/** A triangle lower than this part of its longest side is turned into its neighbour. */
+const LOW = 0.03;
+
+/** A piece with less than this part of all triangles is a crumb. */
+const CRUMB = 0.02;
+
+/** Rounds in which what is left is looked at again. */
+const ROUNDS = 8;
+
+type Corners = [number, number, number];
+
+/** A mesh that is being mended: its corners in place, and which triangles stand at each. */
+interface Mending {
+  readonly positions: Float64Array;
+  readonly triangles: Corners[];
+  readonly at: Map<number, Set<number>>;
+}
+
+/** Corners nearer to one another than this are one (mm): some files write each triangle by itself. */
+const WELD = 1e-4;
+
+/** Each corner by the first one in its place. */
+function welded({ positions }: Mesh): number[] {
+  const known = new Map<string, number>();
+  const round = (at: number) => Math.round((positions[at] as number) / WELD);
+  return Array.from({ length: positions.length / 3 }, (_, vertex) => {
+    const name = `${round(3 * vertex)} ${round(3 * vertex + 1)} ${round(3 * vertex + 2)}`;
+    const found = known.get(name) ?? vertex;
+    known.set(name, found);
+    return found;
+  });
+}
+
+function begin({ positions, triangles: written }: Mesh): Mending {
+  const one = welded({ positions, triangles: written });
+  const triangles = written.map((vertex) => one[vertex] ?? vertex);
+  const seen = new Set<string>();
+  const kept: Corners[] = [];
+  for (let index = 0; index < triangles.length; index += 3) {
+    const corners: Corners = [triangles[index] as number, triangles[index + 1] as number, triangles[index + 2] as number]; // prettier-ignore
+    const name = [...corners].sort((p, q) => p - q).join(' ');
+    // The same triangle twice is one, and two corners in one place are none.
+    if (new Set(corners).size < 3 || seen.has(name)) continue;
+    seen.add(name);
+    kept.push(corners);
+  }
+  const at = new Map<number, Set<number>>();
+  kept.forEach((corners, index) => corners.forEach((vertex) => at.set(vertex, (at.get(vertex) ?? new Set()).add(index)))); // prettier-ignore
+  return { positions, triangles: kept, at };
+}
+
+const length = ({ positions }: Mending, p: number, q: number) => Math.hypot((positions[3 * p] as number) - (positions[3 * q] as number), (positions[3 * p + 1] as number) - (positions[3 * q + 1] as number), (positions[3 * p + 2] as number) - (positions[3 * q + 2] as number)); // prettier-ignore
+
+/** Height over its longest side, as a part of it; and at which corner that side begins. */
+function lowness(mending: Mending, [a, b, c]: Corners): { readonly low: number; readonly from: 0 | 1 | 2 } {
+  const sides = [length(mending, a, b), length(mending, b, c), length(mending, c, a)] as const;
+  const long = Math.max(...sides);
+  const half = (sides[0] + sides[1] + sides[2]) / 2;
+  const area = Math.sqrt(Math.max(0, half * (half - sides[0]) * (half - sides[1]) * (half - sides[2])));
+  return { low: long > 0 ? (2 * area) / (long * long) : 0, from: sides.indexOf(long) as 0 | 1 | 2 };
+}
+
+function replace({ triangles, at }: Mending, index: number, next: Corners | null): void {
+  for (const vertex of triangles[index] ?? []) at.get(vertex)?.delete(index);
+  if (!next) return;
+  triangles[index] = next;
+  for (const vertex of next) at.set(vertex, (at.get(vertex) ?? new Set()).add(index));
+}
+
+const isThere = ({ triangles, at }: Mending, index: number) => at.get(triangles[index]?.[0] ?? -1)?.has(index) ?? false;
+/** The triangles that two corners share. */
+const shared = ({ at }: Mending, p: number, q: number) => [...(at.get(p) ?? [])].filter((index) => at.get(q)?.has(index)); // prettier-ignore
+const neighbours = ({ triangles, at }: Mending, vertex: number) => new Set([...(at.get(vertex) ?? [])].flatMap((index) => triangles[index] ?? []).filter((one) => one !== vertex)); // prettier-ignore
+/** A corner on the border: an edge of it has one triangle. */
+const onBorder = (mending: Mending, vertex: number) => [...neighbours(mending, vertex)].some((one) => shared(mending, vertex, one).length === 1); // prettier-ignore
+
+/** Draws a short edge together to one of its ends, unless the surface would touch itself. */
+function collapse(mending: Mending, from: number, to: number): boolean {
+  const both = shared(mending, from, to);
+  const around = neighbours(mending, to);
+  const common = [...neighbours(mending, from)].filter((one) => around.has(one));
+  if (both.length === 0 || common.length !== both.length) return false;
+  // The border stays where it is: it is the line that is cut.
+  if (onBorder(mending, from) && !(onBorder(mending, to) && both.length === 1)) return false;
+  for (const index of both) replace(mending, index, null);
+  for (const index of [...(mending.at.get(from) ?? [])]) {
+    const corners = mending.triangles[index] as Corners;
+    replace(mending, index, corners.map((vertex) => (vertex === from ? to : vertex)) as Corners);
+  }
+  mending.at.delete(from);
+  return true;
+}
+
+/** Turns the longest side of a low triangle over into its neighbour, or takes it off where it lies at the border. */
+function turnOver(mending: Mending, index: number): boolean {
+  const corners = mending.triangles[index] as Corners;
+  const { low, from } = lowness(mending, corners);
+  const [p, q, r] = [corners[from], corners[(from + 1) % 3], corners[(from + 2) % 3]] as Corners;
+  const [other] = shared(mending, p, q).filter((one) => one !== index);
+  if (other === undefined) {
+    // Its corner over the long side joins the border, unless it is there already.
+    if (onBorder(mending, r)) return false;
+    replace(mending, index, null);
+    return true;
+  }
+  const s = (mending.triangles[other] as Corners).find((vertex) => vertex !== p && vertex !== q);
+  if (s === undefined || s === r || shared(mending, r, s).length > 0) return false;
+  const [one, two]: [Corners, Corners] = [[p, s, r], [s, q, r]]; // prettier-ignore
+  if (Math.min(lowness(mending, one).low, lowness(mending, two).low) <= low) return false;
+  replace(mending, index, one);
+  replace(mending, other, two);
+  return true;
+}
+
+/** The largest piece, when all others are crumbs; else all of them. */
+function withoutCrumbs({ triangles, at }: Mending, alive: readonly number[]): readonly number[] {
+  const piece = new Map<number, number>();
+  const sizes: number[] = [];
+  for (const start of alive) {
+    if (piece.has(start)) continue;
+    const queue = [start];
+    piece.set(start, sizes.length);
+    let size = 0;
+    for (let next = queue.pop(); next !== undefined; next = queue.pop()) {
+      size += 1;
+      for (const vertex of triangles[next] as Corners)
+        for (const index of at.get(vertex) ?? []) {
+          if (piece.has(index)) continue;
+          piece.set(index, sizes.length);
+          queue.push(index);
+        }
+    }
+    sizes.push(size);
+  }
+  const largest = sizes.indexOf(Math.max(...sizes));
+  const crumbs = sizes.every((size, index) => index === largest || size < CRUMB * alive.length);
+  return crumbs ? alive.filter((index) => piece.get(index) === largest) : alive;
+}
+
+/**
+ * A mesh without the dirt that files have: triangles that are there twice, edges and triangles far thinner than the rest, crumbs,
+ * corners that nothing needs. They are no part of the mould, but would be read as strain. A sound mesh stays as it is.
+ */
+export function cleanMesh(mesh: Mesh): Mesh {
+  const mending = begin(mesh);
+  const alive = () => mending.triangles.map((_, index) => index).filter((index) => isThere(mending, index));
+  for (let round = 0; round < ROUNDS; round += 1) {
+    let mended = 0;
+    const lengths = alive().flatMap((index) => {
+      const [a, b, c] = mending.triangles[index] as Corners;
+      return [length(mending, a, b), length(mending, b, c), length(mending, c, a)];
+    });
+    const middling = lengths.sort((one, other) => one - other)[lengths.length >> 1] ?? 0;
+    for (const index of alive()) {
+      if (!isThere(mending, index)) continue;
+      const [a, b, c] = mending.triangles[index] as Corners;
+      const short = ([[a, b], [b, c], [c, a]] as const).find(([p, q]) => length(mending, p, q) < SHORT * middling); // prettier-ignore
+      if (short && (collapse(mending, short[0], short[1]) || collapse(mending, short[1], short[0]))) mended += 1;
+    }
+    for (const index of alive()) {
+      if (isThere(mending, index) && lowness(mending, mending.triangles[index] as Corners).low < LOW && turnOver(mending, index)) mended += 1; // prettier-ignore
+    }
+    if (mended === 0) break;
+  }
+  return packed(mending, withoutCrumbs(mending, alive()));
+}
+
+/** What is left, without the corners that no triangle needs. */
+function packed({ positions, triangles }: Mending, kept: readonly number[]): Mesh {
+  const names = new Map<number, number>();
+  const corners = kept.flatMap((index) => triangles[index] as Corners);
+  const used = [...new Set(corners)].sort((one, other) => one - other);
+  used.forEach((vertex, index) => names.set(vertex, index));
+  return {
+    positions: Float64Array.from(used.flatMap((vertex) => [0, 1, 2].map((axis) => positions[3 * vertex + axis] as number))), // prettier-ignore
+    triangles: Uint32Array.from(corners.map((vertex) => names.get(vertex) as number)),
+  };
+}
