@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
-import type { Kept, RecordKind } from '../../contract/records.ts';
+import type { Kept } from '../../contract/records.ts';
 import { knownShrinkage } from '../../core/clay/bars.ts';
-import type { Clay } from '../../core/clay/clay.ts';
+import type { Clay, ScrapEntry } from '../../core/clay/clay.ts';
 import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../../core/clay/shrinkage.ts';
 import BarPlot from '../components/clay/BarPlot.vue';
 import BarRows from '../components/clay/BarRows.vue';
@@ -11,22 +11,22 @@ import ClayFields from '../components/clay/ClayFields.vue';
 import ClayFigures from '../components/clay/ClayFigures.vue';
 import { without } from '../components/piece/without.ts';
 import ScrapLedger from '../components/clay/ScrapLedger.vue';
-import RecordConflict from '../components/frame/RecordConflict.vue';
+import BookConflicts from '../components/frame/BookConflicts.vue';
+import { useMasses } from '../composables/useMasses.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { useClays, useScraps } from '../stores/records.ts';
-
-/** A clay in a few words. */
-function told({ body }: Kept<RecordKind>): string {
-  const shrinks = 'shrinkage' in body ? `, ${(100 * body.shrinkage).toFixed(1)} %, ${body.bars.length} bars` : '';
-  return `“${body.name}”${shrinks}`;
-}
 
 /** The clay book: clays, their shrink bars, and what came out of the bag. */
 const clays = useClays();
 const scraps = useScraps();
 const route = useRoute();
 const router = useRouter();
+const masses = useMasses();
 const words = ref('');
+
+/** A clay, and an entry of its ledger, in a few words. */
+const told = ({ shrinkage, bars }: Clay) => `${(100 * shrinkage).toFixed(1)} %, ${bars.length} bars`;
+const toldScrap = ({ out, back }: ScrapEntry) => `${masses.write(out)} out, ${masses.write(back)} back`;
 
 const shown = computed<Kept<'clay'> | undefined>(
   () => clays.list.find(({ id }) => id === route.params['id']) ?? clays.list[0],
@@ -75,14 +75,8 @@ watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · F
         <button type="button" :disabled="clays.past.length === 0" @click="clays.undo()">Undo</button>
       </div>
     </Teleport>
-    <RecordConflict
-      v-for="(theirs, key) in clays.conflicts"
-      :key="key"
-      :mine="clays.list.find(({ id }) => id === String(key)) ?? theirs"
-      :theirs="theirs"
-      :told="told"
-      @settle="(way) => void clays.settle(String(key), way)"
-    />
+    <BookConflicts :book="clays" :told="told" />
+    <BookConflicts :book="scraps" :told="toldScrap" />
     <p v-if="clays.trouble" class="trouble" role="alert">{{ clays.trouble }}</p>
     <p v-if="clays.state === 'loading'" class="plain" aria-busy="true">Fetching the clay book.</p>
     <div v-else-if="clays.state === 'failed'" class="plain">

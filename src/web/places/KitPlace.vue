@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
-import type { Kept, RecordKind } from '../../contract/records.ts';
+import type { Kept } from '../../contract/records.ts';
 import { KIT, KIT_KINDS, type KitItem, type KitKind } from '../../core/kit/kit.ts';
 import KitFields from '../components/kit/KitFields.vue';
 import KitThing from '../components/kit/KitThing.vue';
 import { useLengths } from '../composables/useLengths.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { useKit } from '../stores/records.ts';
-import RecordConflict from '../components/frame/RecordConflict.vue';
+import BookConflicts from '../components/frame/BookConflicts.vue';
 import SheetDialog from '../components/frame/SheetDialog.vue';
 
 /** What the potter owns, drawn as it is, each kind at one scale. */
@@ -35,10 +35,10 @@ function widest(items: readonly Kept<'kit'>[]): number {
 }
 
 /** A thing in a few words. */
-function told({ body }: Kept<RecordKind>): string {
-  const sizes = 'sizes' in body ? Object.values(body.sizes).map((mm) => lengths.figure(mm)).join(' × ') : ''; // prettier-ignore
-  return `“${body.name}” ${sizes}`;
-}
+const told = ({ sizes }: KitItem) =>
+  Object.values(sizes)
+    .map((mm) => lengths.figure(mm))
+    .join(' × ');
 
 async function add(kind: KitKind): Promise<void> {
   adding.value = false;
@@ -75,14 +75,7 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
         <button type="button" :disabled="kit.past.length === 0" @click="kit.undo()">Undo</button>
       </div>
     </Teleport>
-    <RecordConflict
-      v-for="(theirs, key) in kit.conflicts"
-      :key="key"
-      :mine="kit.list.find(({ id }) => id === String(key)) ?? theirs"
-      :theirs="theirs"
-      :told="told"
-      @settle="(way) => void kit.settle(String(key), way)"
-    />
+    <BookConflicts :book="kit" :told="told" />
     <p v-if="kit.trouble" class="trouble" role="alert">{{ kit.trouble }}</p>
     <p v-if="kit.state === 'loading'" class="plain" aria-busy="true">Fetching the kit.</p>
     <div v-else-if="kit.state === 'failed'" class="plain">

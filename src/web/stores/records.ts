@@ -145,7 +145,9 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
       }
       put(theirs);
       dropHeldRecord(kind, id);
-      await create({ ...mine.body, name: `${mine.body.name}, mine`.slice(0, LIMITS.nameLength.greatest) });
+      // An entry of the ledger goes by the name of its clay.
+      const name = kind === 'scrap' ? mine.body.name : `${mine.body.name}, mine`.slice(0, LIMITS.nameLength.greatest);
+      await create({ ...mine.body, name });
       trouble.value = '';
     }
 

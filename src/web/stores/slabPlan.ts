@@ -33,7 +33,10 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   let creating = false;
 
   const id = computed(() => piece.design?.id ?? '');
-  const kept = computed(() => plans.list.find(({ body }) => body.design === id.value));
+  /** Plans of this design: more than one once two people changed it apart. */
+  const own = computed(() => plans.list.filter(({ body }) => body.design === id.value));
+  const chosen = ref<string | null>(null);
+  const kept = computed(() => own.value.find((one) => one.id === chosen.value) ?? own.value[0]);
   const plan = computed<KeptPlan>(
     () =>
       kept.value?.body ?? draft.value ?? { name: piece.target.name || 'Plan', design: id.value, pieces: [{ design: id.value, count: 1 }], ...DEFAULT_PLAN, slabs: [] }, // prettier-ignore
@@ -115,8 +118,8 @@ export const useSlabPlan = defineStore('slab-plan', () => {
    */
   function slabsFor(target: Target, developed: Development): readonly SlabNeeded[] {
     const [only, ...others] = plan.value.pieces;
-    const own = only?.design === id.value && only.count === 1 && others.length === 0 && target === piece.target;
-    if (!own || sized.value.length === 0) return quickPlan(target, developed.parts, rules.value) ?? developed.slabs;
+    const alone = only?.design === id.value && only.count === 1 && others.length === 0 && target === piece.target;
+    if (!alone || sized.value.length === 0) return quickPlan(target, developed.parts, rules.value) ?? developed.slabs;
     return sized.value.map((slab) => {
       const ids = slab.placements.map((one) => parts.value.get(one.id)?.part.id ?? one.id);
       return slabOf(slab, [...new Set(ids)], target.clay.wetDensity);
@@ -214,6 +217,9 @@ export const useSlabPlan = defineStore('slab-plan', () => {
     live,
     making,
     greatest,
+    own,
+    chosen,
+    kept,
   };
   return { ...state, slabsFor, put, setCount, add, drop, show, settle, move, targetOf };
 });

@@ -4,6 +4,8 @@ import { usePlanner } from '../../composables/usePlanner.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useShortcuts } from '../../composables/useShortcuts.ts';
 import { useSize } from '../../composables/useSize.ts';
+import { planWords } from './planWords.ts';
+import BookConflicts from '../frame/BookConflicts.vue';
 import { usePlans } from '../../stores/records.ts';
 import { useSlabPlan } from '../../stores/slabPlan.ts';
 import SlabDrawing from './SlabDrawing.vue';
@@ -94,6 +96,7 @@ useShortcuts([
         <button type="button" class="quiet" :disabled="plan.slabs.length === 0" @click="print">Print the plan</button>
       </span>
     </div>
+    <BookConflicts :book="plans" :told="planWords" />
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <p v-if="plans.trouble" class="trouble" role="alert">{{ plans.trouble }}</p>
     <p v-if="wrong" class="trouble" role="status">

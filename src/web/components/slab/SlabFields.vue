@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
 import { usePiece } from '../../stores/piece.ts';
+import { planWords } from './planWords.ts';
 import { usePlans } from '../../stores/records.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { useSlabPlan } from '../../stores/slabPlan.ts';
@@ -34,6 +35,9 @@ const others = computed(() => {
     .slice(0, 12);
 });
 const done = () => plans.endGesture();
+const planWays = computed(() =>
+  plan.own.map(({ id, body }) => ({ value: id, title: body.name, why: planWords(body) })),
+);
 const TURNS: readonly Choice<'along' | 'any'>[] = [
   {
     value: 'along',
@@ -46,6 +50,14 @@ const TURNS: readonly Choice<'along' | 'any'>[] = [
 
 <template>
   <section aria-labelledby="batch-heading">
+    <ChoiceField
+      v-if="plan.own.length > 1"
+      label="Plan"
+      name="plan"
+      :value="plan.kept?.id ?? ''"
+      :choices="planWays"
+      @choose="(id) => (plan.chosen = id)"
+    />
     <h2 id="batch-heading">How many</h2>
     <div v-for="one in plan.plan.pieces" :key="one.design" class="made" :data-made="nameOf(one.design)">
       <NumberField

@@ -1,14 +1,11 @@
 <script setup lang="ts">
-import type { Kept, RecordKind } from '../../../contract/records.ts';
-
-/** A record that two people changed: both sides are shown, and neither is lost. */
-defineProps<{ mine: Kept<RecordKind>; theirs: Kept<RecordKind>; told: (record: Kept<RecordKind>) => string }>();
+/** Something that two people changed: both sides are told in the slot, and neither is lost. */
 defineEmits<{ settle: [way: 'mine' | 'both'] }>();
 </script>
 
 <template>
   <section class="conflict" role="alert">
-    <p><strong>This was changed elsewhere.</strong> There it is now {{ told(theirs) }}; here it is {{ told(mine) }}.</p>
+    <p><slot /></p>
     <div class="ways">
       <button type="button" class="press" @click="$emit('settle', 'mine')">Put mine on top</button>
       <button type="button" class="quiet" @click="$emit('settle', 'both')">Take theirs, keep mine as a copy</button>
@@ -27,7 +24,7 @@ defineEmits<{ settle: [way: 'mine' | 'both'] }>();
   background: var(--care);
   border-bottom: 2px solid var(--care-edge);
 }
-.conflict p {
+p {
   margin: 0;
 }
 .ways {

@@ -1,0 +1,23 @@
+<script setup lang="ts" generic="K extends RecordKind">
+import { computed } from 'vue';
+import type { Kept, RecordKind } from '../../../contract/records.ts';
+import ConflictBar from './ConflictBar.vue';
+
+/** The records of a book that were changed elsewhere meanwhile: what each is there and here, and the ways out. */
+const props = defineProps<{
+  book: {
+    readonly list: readonly Kept<K>[];
+    readonly conflicts: Readonly<Record<string, Kept<K>>>;
+    readonly settle: (id: string, way: 'mine' | 'both') => Promise<void>;
+  };
+  told: (body: Kept<K>['body']) => string;
+}>();
+const all = computed(() => Object.entries(props.book.conflicts).map(([id, theirs]) => ({ id, theirs, mine: props.book.list.find((one) => one.id === id) ?? theirs }))); // prettier-ignore
+</script>
+
+<template>
+  <ConflictBar v-for="{ id, theirs, mine } in all" :key="id" @settle="(way) => void book.settle(id, way)">
+    <strong>{{ mine.body.name }} was changed elsewhere.</strong> There it is now {{ told(theirs.body) }}; here it is
+    {{ told(mine.body) }}.
+  </ConflictBar>
+</template>
