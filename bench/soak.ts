@@ -10,6 +10,9 @@ const PEOPLE = 30;
 const LASTS = Number(process.env['FAWN_SOAK_SECONDS'] ?? 60) * 1000;
 const PAUSE = 600;
 
+/** What one does in turn: saves, reads, lists, and asks after the server. */
+const STEPS = 4;
+
 /** The slowest thing that is legal: a bowl so deep that no darts do, which is found out only at the end of the search. */
 const SLOWEST: Target = {
   ...newTarget('Deep bowl'),
@@ -17,7 +20,7 @@ const SLOWEST: Target = {
   form: { kind: 'mould', rim: { kind: 'circle', diameter: 300 }, depth: 145, wall: 'dome', side: 'hump', margin: 20 },
 };
 
-/** What came of the soak: times of what people did, refusals that were not asked for, and memory at its start and end (MB). */
+/** What came of the soak: times of what people did, refusals that were not asked for, and the least memory in the second and the last third of it (MB). */
 export interface Soak {
   readonly times: readonly Times[];
   readonly wrong: number;
@@ -65,17 +68,18 @@ export async function soak(): Promise<Soak> {
     return found;
   };
   const person = async (index: number): Promise<void> => {
-    await pause((index * PAUSE) / PEOPLE);
+    // They do not keep step: their saves are spread as evenly as their reading.
+    await pause((index * STEPS * PAUSE) / PEOPLE);
     const target = (height: number) => ({
       ...newTarget(`Tumbler ${index}`),
       form: { kind: 'cylinder', diameter: 84, height },
     });
     let design = (await ask('save', '/designs', 'POST', { target: target(100) })) as { id: string; revision: number };
     for (let step = 0; performance.now() < until; step += 1) {
-      if (step % 4 === 0)
-        design = (await ask('save', `/designs/${design.id}`, 'PUT', { target: target(101 + step / 4), baseRevision: design.revision })) as typeof design; // prettier-ignore
-      else if (step % 4 === 1) await ask('read', `/designs/${design.id}`);
-      else if (step % 4 === 2) await ask('list', '/designs');
+      if (step % STEPS === 0)
+        design = (await ask('save', `/designs/${design.id}`, 'PUT', { target: target(101 + step / STEPS), baseRevision: design.revision })) as typeof design; // prettier-ignore
+      else if (step % STEPS === 1) await ask('read', `/designs/${design.id}`);
+      else if (step % STEPS === 2) await ask('list', '/designs');
       else await ask('health', '/health');
       await pause(PAUSE);
     }
@@ -88,15 +92,19 @@ export async function soak(): Promise<Soak> {
     }
   };
   const asking = greedy();
-  // Memory is taken once all threads have worked.
-  let from = NaN;
-  setTimeout(() => (from = table.megabytes()), LASTS / 3);
+  // Memory goes up and down as it is tidied: its least in the second third and in the last one tell whether it grows.
+  const least: [number, number] = [Infinity, Infinity];
+  const began = performance.now();
+  const looking = setInterval(() => {
+    const third = Math.floor((3 * (performance.now() - began)) / LASTS);
+    if (third === 1 || third === 2) least[third - 1] = Math.min(least[third - 1] as number, table.megabytes());
+  }, 250);
   await Promise.all(Array.from({ length: PEOPLE }, (_, index) => person(index)));
-  const to = table.megabytes();
+  clearInterval(looking);
   await asking;
   await table.close();
   const told = Object.entries(times).map(([kind, all]) =>
     percentiles(`soak, ${PEOPLE} people beside the slowest work: ${kind}`, all),
   );
-  return { times: told, wrong, slow, memory: [from, to] };
+  return { times: told, wrong, slow, memory: least };
 }

@@ -1,6 +1,7 @@
 import { cpus } from 'node:os';
 import { join } from 'node:path';
 import { Piscina } from 'piscina';
+import { newTarget } from '../../core/piece/target.ts';
 import { Refusal } from '../refusal.ts';
 import { doWork, type ReadTarget, type WorkDone, type WorkKind, type WorkOrder } from './work.ts';
 
@@ -84,11 +85,19 @@ function poolOf(threads: number, niceIncrement: number): { readonly run: Run; re
   return { run, close: () => pool.close({ force: true }) };
 }
 
+/** Orders by which a thread gets to know its work. */
+const WARMING = 30;
+
+/** Starts the thread that reads, and has it read a plain design a few times: nobody's save should wait for either. */
+async function warmed(run: Run): Promise<void> {
+  const body = new TextEncoder().encode(JSON.stringify({ target: newTarget('Warming') }));
+  for (let order = 0; order < WARMING; order += 1) await run({ kind: 'create', body }, TIME_LIMITS.make).catch(() => undefined); // prettier-ignore
+}
+
 /** A workshop with threads of its own: one pool reads, the other makes, so that a long pattern keeps nobody's save waiting. */
 export function threadedWorkshop(): Workshop {
   const reading = poolOf(1, 0);
-  // Its first order starts the thread: nobody's save should wait for that.
-  void reading.run({ kind: 'create', body: new Uint8Array() }, TIME_LIMITS.make).catch(() => undefined);
+  void warmed(reading.run);
   const making = poolOf(Math.max(1, cpus().length - 1), GIVES_WAY);
   return workshopOf(reading.run, making.run, async () => {
     await Promise.all([reading.close(), making.close()]);
