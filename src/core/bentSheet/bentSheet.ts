@@ -1,5 +1,5 @@
 import { once } from '../numbers.ts';
-import { area } from '../outline/outline.ts';
+import { area, bounds } from '../outline/outline.ts';
 import { onMould } from './onMould.ts';
 import { overCylinder } from './overCylinder.ts';
 import { pointsOf, type Point, type SheetForm } from './sheetForm.ts';
@@ -107,9 +107,38 @@ function newBent(form: SheetForm, t: number, k: number): BentSheet {
 
 /**
  * Volume of a bent sheet as it stands (mm3), its template before it grew: over a cylinder the slab's middle lies
- * `(1/2 - k) t` outside the neutral surface, and is longer by as much.
+ * `(1/2 - k) t` outside the neutral surface, and is longer by as much; on a mould it is larger by what the faces tell.
  */
 export function standingVolume(form: SheetForm, t: number, k: number): number {
-  const { area: flat, bendRadius } = bentSheet(form, t, k);
-  return flat * t * (bendRadius === Infinity ? 1 : 1 + ((0.5 - k) * t) / bendRadius);
+  const bent = bentSheet(form, t, k);
+  const { area: flat, bendRadius } = bent;
+  const out = (0.5 - k) * t;
+  return flat * t * (bendRadius === Infinity ? middleShare(form, bent, out) : 1 + out / bendRadius);
+}
+
+/** Cells across a sheet's larger side by which its faces are compared. */
+const PATCHES = 24;
+
+/** How much larger than the neutral surface of a sheet on a mould the one is that lies `out` mm outside it. */
+function middleShare(form: SheetForm, { place }: BentSheet, out: number): number {
+  if (out === 0) return 1;
+  const box = bounds(form.outline);
+  const cell = Math.max(box.maxX - box.minX, box.maxY - box.minY) / PATCHES;
+  let [neutral, middle] = [0, 0];
+  for (const [x, y] of gridOf(form, cell)) {
+    const [from, along, up] = [place([x, y]), place([x + cell, y]), place([x, y + cell])];
+    if (!from || !along || !up) continue;
+    // Outside lies against the upward normal.
+    const area = (by: number) => {
+      const at = ({ at: point, normal }: Placed, axis: number) =>
+        (point[axis] as number) - by * (normal[axis] as number);
+      const [u, v] = [along, up].map((one) => [0, 1, 2].map((axis) => at(one, axis) - at(from, axis))) as [number[], number[]]; // prettier-ignore
+      const [a = 0, b = 0, c = 0] = u;
+      const [d = 0, e = 0, f = 0] = v;
+      return Math.hypot(b * f - c * e, c * d - a * f, a * e - b * d);
+    };
+    neutral += area(0);
+    middle += area(out);
+  }
+  return neutral > 0 ? middle / neutral : 1;
 }

@@ -1,4 +1,7 @@
+import { supportOf } from '../outline/plan.ts';
+import { checkTarget } from './checkTarget.ts';
 import { develop } from './develop.ts';
+import { targetsOfEveryKind } from './everyKind.test.helper.ts';
 import type { Form, Target } from './target.ts';
 import { level } from './targets.test.helper.ts';
 
@@ -15,6 +18,23 @@ describe('finished sizes', () => {
     expect(finished.rim).toBeCloseTo(rim, 6);
     expect(finished.foot).toBeCloseTo(foot, 6);
     expect(finished.widths.rim[0]).toBeGreaterThanOrEqual(finished.rim - 1e-6);
+  });
+
+  it('over the inside, a loft between outlines of two kinds has the floor’s length and width that were asked for', () => {
+    const lofts = targetsOfEveryKind(55, 160, ['loft']).map((target): Target => ({ ...target, size: { ...target.size, face: 'inside' } })); // prettier-ignore
+    let mixed = 0;
+    for (const target of lofts) {
+      if (target.form.kind !== 'loft' || target.base.join === 'none' || checkTarget(target).length > 0) continue;
+      const { foot, rim } = target.form;
+      // Of an odd polygon the width across flats is told.
+      if (foot.kind === 'polygon' && foot.sides % 2 === 1) continue;
+      const wide = foot.kind === 'circle' ? foot.diameter : foot.kind === 'polygon' ? supportOf(foot).h(0) + supportOf(foot).h(Math.PI) : foot.length; // prettier-ignore
+      const told = develop(target).finished.inside.foot;
+      const by = target.size.state === 'wet' ? 1 - target.clay.shrinkage : 1;
+      expect([target.form, told]).toEqual([target.form, expect.closeTo(wide * by, 2)]);
+      if (foot.kind !== rim.kind) mixed += 1;
+    }
+    expect(mixed).toBeGreaterThan(40);
   });
 
   it('tell the real width of an odd polygon beside it', () => {

@@ -1,3 +1,4 @@
+import { circle } from '../outline/shapes.ts';
 import type { PlanOutline } from '../outline/plan.ts';
 import { develop } from './develop.ts';
 import { targetsOfEveryKind } from './everyKind.test.helper.ts';
@@ -118,6 +119,20 @@ describe('weights of the finished piece', () => {
     const volume = (120 * turn * ((inner + 6) ** 2 - inner ** 2)) / 2;
     expect(wet(target)).toBeCloseTo((volume / 1000) * target.clay.wetDensity, 6);
   });
+
+  it.each([0, 0.3, 0.5, 1])(
+    'of a sheet on a ball are those of the solid that stands, at a neutral fraction of %d',
+    (k) => {
+      // A disc of 80 on a ball of radius 150, inside down: the shell between two balls over the same cap.
+      const form = { kind: 'sheet', outline: circle(80), bend: { mould: { rim: { kind: 'circle', diameter: 240 }, depth: 60, wall: 'dome', side: 'hump' }, angle: 0 } } as const; // prettier-ignore
+      const target: Target = { ...targetWith({ slab: { wall: 6, neutralFraction: k } }), form };
+      const ball = 150;
+      const share = ((ball + 3) / (ball + 6 * k)) ** 2;
+      const wanted = ((Math.PI * 40 ** 2 * 6) / 1000) * target.clay.wetDensity * share;
+      expect(wet(target) / wanted).toBeCloseTo(1, 2);
+      expect(Math.abs(wet(target) / wanted - 1)).toBeLessThan(0.004);
+    },
+  );
 
   it('and what is weighed out count the clay of a sheet’s feet', () => {
     const outline = [[-60, -40, 0], [60, -40, 0], [60, 40, 0], [-60, 40, 0]] as const; // prettier-ignore

@@ -127,20 +127,17 @@ export function returnedLoft(target: Target, form: LoftForm, rolled = target.sla
   // Measured where a ruling stands, its tangent touches the folded wall in a corner of it, which is exact.
   const stations = stationsOf(mergedFlats(wall.foot, wall.rim), RULINGS, 0, (2 * Math.PI) / target.seam.panels);
   const directions = stations.filter((_, index) => index % (RULINGS / MEASURED) === 0).map(({ phi }) => phi);
-  // Only outlines of one kind go on under the floor.
+  // Outlines of one kind go on under the floor; of others only the length and width of the floor are as asked (finished.test).
   const alike = form.rim.kind === form.foot.kind && form.rim.kind !== 'ellipse' && !(form.rim.kind === 'polygon' && form.foot.kind === 'polygon' && form.rim.sides !== form.foot.sides); // prettier-ignore
-  const measuredAt = alike ? footMeasuredAt(target) : 0;
+  const measuredAt = footMeasuredAt(target);
+  const measured = alike || measuredAt === 0;
   const around = directions.flatMap((phi): Returned[] => {
     const [low, high] = [reaching(feet, phi), reaching(rims, phi)];
     const rise = (high - low) / (to - from);
     const moved = out * Math.hypot(1, rise);
     return [
       { what: `rim towards ${phi.toFixed(1)}`, asked: reachOf(form.rim, phi), got: (high + moved) / wet },
-      {
-        what: `foot towards ${phi.toFixed(1)}`,
-        asked: reachOf(form.foot, phi),
-        got: (low + (measuredAt - from) * rise + moved) / wet,
-      },
+      ...(measured ? [{ what: `foot towards ${phi.toFixed(1)}`, asked: reachOf(form.foot, phi), got: (low + (measuredAt - from) * rise + moved) / wet }] : []), // prettier-ignore
     ];
   });
   return [{ what: 'height', asked: form.height, got: to / wet }, ...around];

@@ -23,9 +23,27 @@ function plansOf({ form }: Target): { rim: PlanOutline; foot: PlanOutline; heigh
   return { rim: plan, foot: plan, height: form.height };
 }
 
+/** An outline of the floor's kind whose length and width go on below it (mm); as it is, where nothing is left of it. */
+function withAcross(floor: PlanOutline, rim: PlanOutline, on: (low: number, high: number) => number): PlanOutline {
+  const [own, over] = [acrossOf(supportOf(floor)), acrossOf(supportOf(rim))];
+  const [length, width] = [on(own[0], over[0]), on(own[1], over[1])];
+  if (!(length > 0) || !(width > 0)) return floor;
+  switch (floor.kind) {
+    case 'circle':
+      return { ...floor, diameter: length };
+    case 'ellipse':
+      return { ...floor, length, width };
+    case 'rounded':
+      return { ...floor, length, width, corner: Math.min(floor.corner, length / 2, width / 2) };
+    case 'polygon':
+      return { ...floor, acrossFlats: (floor.acrossFlats * length) / own[0], corner: (floor.corner * length) / own[0] };
+  }
+}
+
 /**
  * The outline on the table of a wall that has an outline on its floor: each measure goes on as it does between floor and rim.
- * Outlines of different kinds have no such one, and are measured on the table.
+ * Between outlines of different kinds no wall goes on so: the one on the table is of the floor's kind, and as long and as wide
+ * as gives the floor the length and width that were asked for.
  *
  * @param share how far the table lies under the floor, over the floor's distance from the rim
  */
@@ -45,7 +63,7 @@ function footUnder(floor: PlanOutline, rim: PlanOutline, share: number): PlanOut
   if (floor.kind === 'rounded' && rim.kind === 'rounded' && on(floor.corner, rim.corner) >= 0) {
     return { ...floor, length: on(floor.length, rim.length), width: on(floor.width, rim.width), corner: on(floor.corner, rim.corner), at }; // prettier-ignore
   }
-  return floor;
+  return { ...withAcross(floor, rim, on), at };
 }
 
 /** The outer wall, wet. Sizes over the inside grow along each normal by the wall as it slopes there. */
