@@ -19,7 +19,7 @@ describe('from what is owned', () => {
     await type(page, 'chord', '378.12');
     await type(page, 'rise', '67.01');
     await type(page, 'along', '98.62');
-    await textOf(page.locator('.says'), /Fired it stands rim 1\d\d\.\d/);
+    await textOf(page.locator('.says'), /Fired: rim 1\d\d\.\d/);
     await type(page, 'slide', '100');
     await textOf(page.locator('[data-both="outside-rim"] .fired'), /^100\.0$/);
     await textOf(page.locator('.tracings'), /Slide it back along its own arcs by \d+\.\d mm/);
@@ -59,7 +59,7 @@ describe('from what is owned', () => {
     // "My circle is 280 mm, my bowl 190 across: how high does it come?"
     await choose('owned', /a round, and a bowl/);
     await type(page, 'round', '240');
-    await textOf(page.locator('.says'), /Fired it stands [5-7]\d\.\d mm high/);
+    await textOf(page.locator('.says'), /Fired: [5-7]\d\.\d mm high/);
     await textOf(page.locator('.tracings'), /press it thinner/);
     await type(page, 'round', '150');
     await textOf(page.getByRole('alert'), /too small/);
@@ -95,7 +95,7 @@ describe('a design', () => {
     await textOf(page.locator('.checks'), /Drops into the rack hole/);
     await fieldSays(page, 'diameter', /^81\.0/);
     await type(page, 'slabLength', '200');
-    await page.getByRole('button', { name: 'Cut it so' }).click();
+    await page.getByRole('button', { name: 'Cut it that way' }).click();
     await page.keyboard.press('2');
     await textOf(page.locator('[data-part="wall"]'), /Wall, cut 2/);
     await textOf(page.locator('.cutter'), /nearest cutter 90\.0 mm/);

@@ -1,6 +1,6 @@
 import DxfParser from 'dxf-parser';
 import { levels, rasterise } from './pdfMeasure.ts';
-import { countOf, download, drawnBox, eachVisit, figure, kept, read, textOf, type } from './visit.ts';
+import { countOf, download, drawnBox, eachVisit, fieldSays, figure, kept, read, textOf, type } from './visit.ts';
 
 jest.setTimeout(90_000);
 const visit = eachVisit();
@@ -118,6 +118,43 @@ describe('a piece', () => {
     await countOf(page.getByRole('alert'), 0);
     await type(page, 'shrinkage', '10');
     await textOf(figure(page, 'cutLength'), /^274\.4$/);
+  });
+
+  it('keeps nothing of an entry that is refused, and no beginning of one', async () => {
+    const page = await begin();
+    await kept(page, /1/);
+    // 4 % could be kept, 40 % not: Enter leaves the message, and leaving the field what was there before.
+    const shrinkage = page.locator('input[name="shrinkage"]');
+    await shrinkage.click();
+    await shrinkage.pressSequentially('40', { delay: 700 });
+    await textOf(page.getByRole('alert'), /must be from 0 to 25/);
+    await shrinkage.press('Enter');
+    await textOf(page.getByRole('alert'), /must be from 0 to 25/);
+    await shrinkage.press('Tab');
+    await fieldSays(page, 'shrinkage', /^12 %$/);
+    await textOf(figure(page, 'cutLength'), /^281\.0$/);
+    // A hole that cannot be read does not take the one away that was there.
+    await type(page, 'hole', '92');
+    const hole = page.locator('input[name="hole"]');
+    await hole.click();
+    await hole.fill('');
+    await hole.fill('abc');
+    await hole.press('Tab');
+    await fieldSays(page, 'hole', /^92\.0/);
+    // On the drawing alike, in words.
+    await page.getByRole('button', { name: /Height, 110\.0 mm, change/ }).click();
+    const onDrawing = page.locator('.figure-tag input');
+    await onDrawing.fill('9999999');
+    await textOf(page.getByRole('alert'), /must be/);
+    await onDrawing.press('Escape');
+    await fieldSays(page, 'height', /^110\.0/);
+    await kept(page);
+    const design = new URL(page.url()).pathname.split('/')[2];
+    const revisions = (await (
+      await fetch(`${visit.now.table.url}api/designs/${design}/revisions`)
+    ).json()) as unknown[];
+    // The first, and the hole.
+    expect(revisions.length).toBeLessThanOrEqual(3);
   });
 
   it('is sized by dragging, by arrow keys and by typing on the drawing; a drag is one step of undo', async () => {

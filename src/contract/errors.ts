@@ -19,7 +19,7 @@ export const ERRORS = {
   },
   'bad-record': {
     status: 422,
-    message: 'What was written down has figures that cannot be kept.',
+    message: 'Some of the figures cannot be kept.',
     todo: 'Change the figures that are named.',
   },
   'sign-in-needed': { status: 401, message: 'This table asks for its passphrase.', todo: 'Sign in first.' },

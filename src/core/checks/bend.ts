@@ -47,7 +47,7 @@ export function checkBend(bend: Bend): Check | null {
     return {
       ...check,
       level: 'care',
-      title: bend.stiffness === 'stiff' ? 'Bends only if you hurry' : 'Bends at the edge of soft',
+      title: bend.stiffness === 'stiff' ? 'Bends only if you hurry' : 'Bends only while it is soft',
       phrase: [...reason, 'Wrap it while it still drapes over a finger, and watch the outside for splits.'],
     };
   }

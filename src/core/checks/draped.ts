@@ -51,7 +51,7 @@ function dartsTodo({ form }: DrapedTarget, proposal: DartProposal | undefined): 
 }
 
 /** At every key a quick blank is drawn, too coarse to be judged by. */
-const UNLAID: Check = { code: 'drape', level: 'note', title: 'The blank is being laid', phrase: ['What the clay must do follows in a moment.'] }; // prettier-ignore
+const UNLAID: Check = { code: 'drape', level: 'note', title: 'Laying the blank flat', phrase: ['What the clay must do will be shown in a moment.'] }; // prettier-ignore
 
 function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
   if (!blank) return [];

@@ -55,7 +55,7 @@ export function checkSheet(target: Target, developed: DevelopedForm, bench: Benc
   const checks: (Check | null)[] = [
     stands ?? (form.feet ? { code: 'sheet-feet', level: 'stop', title: 'No room for its feet', phrase: ['Every place is too near to an edge or a hole.'] } : onItself(bent)), // prettier-ignore
     checkStrain(target, bent),
-    bridge < BRIDGE * slab.wall ? { code: 'sheet-bridge', level: 'care', title: 'A thin bridge', phrase: ['Between a hole and the next edge are ', { mm: bridge }, ': it may crack where it dries first.'] } : null, // prettier-ignore
+    bridge < BRIDGE * slab.wall ? { code: 'sheet-bridge', level: 'care', title: 'A thin bridge', phrase: ['Only ', { mm: bridge }, ' of clay is left between a hole and the next edge: it dries first and may crack.'] } : null, // prettier-ignore
     tip < TIP * slab.wall ? { code: 'sheet-tip', level: 'care', title: 'A narrow tip', phrase: ['The sheet narrows to ', { mm: tip }, ': round its tip, and keep it covered while it dries.'] } : null, // prettier-ignore
     bent.strain ? null : checkBend({ thickness: slab.wall, neutralRadius: developed.bendRadius, neutralFraction: slab.neutralFraction, stiffness: clay.stiffness ?? DEFAULT_STIFFNESS }), // prettier-ignore
     checkSlabSize(developed.parts, bench.slab, null),

@@ -1,3 +1,5 @@
+import { plainFigures } from './plainFigures.ts';
+
 /** Grams in an avoirdupois ounce and pound. */
 export const GRAMS_PER_OUNCE = 28.349523125;
 const OUNCES_PER_POUND = 16;
@@ -37,7 +39,7 @@ const UNITS: Readonly<Record<string, number>> = { g: 1, kg: 1000, oz: GRAMS_PER_
  * @returns grams, or null where no mass can be read
  */
 export function readMass(text: string, system: MassSystem): number | null {
-  const bare = text.trim().toLowerCase().replace(/,/g, '.');
+  const bare = plainFigures(text).plain.toLowerCase();
   if (/^\d+(\.\d+)?$/.test(bare)) return Number(bare) * (system === 'g' ? 1 : GRAMS_PER_POUND);
   const parts = [...bare.matchAll(/(\d+(?:\.\d+)?)\s*(kg|g|lbs?|oz)\b/g)];
   if (parts.length === 0 || parts.map(([whole]) => whole).join('') !== bare.replace(/\s+(?=\d)/g, '')) return null;

@@ -1,8 +1,10 @@
+import { plainFigures } from './plainFigures.ts';
 import { MM_PER, type LengthUnit } from './lengthUnit.ts';
 
-/** A length as read, or the reason why it cannot be read. */
+/** A length as read, with how it was read where the text could mean two things; or the reason why it cannot be read. */
 export type LengthReading =
-  { readonly kind: 'length'; readonly mm: number } | { readonly kind: 'unreadable'; readonly rule: string };
+  | { readonly kind: 'length'; readonly mm: number; readonly note?: string }
+  | { readonly kind: 'unreadable'; readonly rule: string };
 
 type Token =
   | { readonly kind: 'number'; readonly value: number }
@@ -13,24 +15,19 @@ const UNIT_WORDS: Readonly<Record<string, LengthUnit>> = {
   mm: 'mm',
   cm: 'cm',
   '"': 'inch',
-  '″': 'inch',
-  '”': 'inch',
   in: 'inch',
   inch: 'inch',
   inches: 'inch',
 };
 
-const VULGAR: Readonly<Record<string, string>> = {
-  '½': ' 1/2',
-  '¼': ' 1/4',
-  '¾': ' 3/4',
-  '⅛': ' 1/8',
-  '⅜': ' 3/8',
-  '⅝': ' 5/8',
-  '⅞': ' 7/8',
-};
+const INCHES_PER_FOOT = 12;
 
-const TOKEN = /\s*(?:(\d+(?:[.,]\d+)?|[.,]\d+)(?:\s+(\d+)\s*\/\s*(\d+))?|(mm|cm|inches|inch|in|["″”])|([-+*/x×÷]))/iy;
+/** A figure: with its decimals, and an exponent. */
+const NUMBER = String.raw`(?:\d+(?:\.\d+)?|\.\d+)(?:e[+-]?\d+)?`;
+/** Sixteenths of an inch and the like after a whole number, with a blank or a hyphen between: `3 5/16`, `3-5/16`. */
+const FRACTION = String.raw`(?:\s+|-)(\d+)\/(\d+)`;
+const FEET = new RegExp(String.raw`\s*(${NUMBER})\s*(?:'|ft\b|feet\b|foot\b)(?:\s*(${NUMBER})(?:${FRACTION})?\s*(?:"|inches\b|inch\b|in\b)?)?`, 'iy'); // prettier-ignore
+const TOKEN = new RegExp(String.raw`\s*(?:(${NUMBER})(?:${FRACTION})?|(mm|cm|inches|inch|in|")|([-+*/x×÷]))`, 'iy');
 
 const SIGNS: Readonly<Record<string, '+' | '-' | '*' | '/'>> = {
   '+': '+',
@@ -44,21 +41,45 @@ const SIGNS: Readonly<Record<string, '+' | '-' | '*' | '/'>> = {
 
 const EXAMPLES = 'write a length such as 84, 8.4 cm, 3 5/16" or 84/2';
 
+/** Parts of an inch on a ruler: with one of these a hyphen joins, and takes nothing away. */
+const RULED: readonly number[] = [2, 4, 8, 16, 32, 64];
+
 function unreadable(rule: string): LengthReading {
   return { kind: 'unreadable', rule };
 }
 
-/** Splits the text into numbers (mixed fractions are one number), units and signs; null where a sign is unknown. */
+/** A whole number with a fraction after it; null where the hyphen between them takes away. */
+function mixed(whole: string, over: string | undefined, under: string | undefined, joined: string): number | null {
+  if (over === undefined || under === undefined) return Number(whole);
+  if (/\d-\d/.test(joined) && (Number(over) >= Number(under) || !RULED.includes(Number(under)))) return null;
+  return Number(whole) + Number(over) / Number(under);
+}
+
+/** Splits the text into numbers (mixed fractions, and feet with inches, are one number), units and signs; null where a sign is unknown. */
 function tokens(text: string): Token[] | null {
   const found: Token[] = [];
-  TOKEN.lastIndex = 0;
-  while (TOKEN.lastIndex < text.length) {
+  let at = 0;
+  while (at < text.length) {
+    FEET.lastIndex = at;
+    const feet = FEET.exec(text);
+    if (feet) {
+      const [all, whole = '0', inches, over, under] = feet;
+      const rest = inches === undefined ? 0 : mixed(inches, over, under, all.slice(all.indexOf("'") + 1));
+      if (rest === null) return null;
+      found.push({ kind: 'number', value: INCHES_PER_FOOT * Number(whole) + rest }, { kind: 'unit', unit: 'inch' });
+      at += all.length;
+      continue;
+    }
+    TOKEN.lastIndex = at;
     const match = TOKEN.exec(text);
     if (!match) return null;
-    const [, number, over, under, unit, sign] = match;
+    const [all, number, over, under, unit, sign] = match;
+    at += all.length;
     if (number !== undefined) {
-      const fraction = over && under ? Number(over) / Number(under) : 0;
-      found.push({ kind: 'number', value: Number(number.replace(',', '.')) + fraction });
+      const value = mixed(number, over, under, all);
+      found.push({ kind: 'number', value: value ?? Number(number) });
+      // The hyphen takes away: what follows it is read again.
+      if (value === null) at -= all.length - all.indexOf(number) - number.length;
     } else if (unit !== undefined) {
       found.push({ kind: 'unit', unit: UNIT_WORDS[unit.toLowerCase()] ?? 'mm' });
     } else if (sign !== undefined) {
@@ -97,16 +118,18 @@ function readTerm(term: readonly Token[], shown: LengthUnit): LengthReading {
 }
 
 /**
- * Reads a length as people write it: `84`, `8.4 cm`, `8,4 cm`, `3 5/16"`, `84/2`, `10 cm - 4 mm`.
+ * Reads a length as people write it: `84`, `8.4 cm`, `8,4 cm`, `1 200`, `1e3`, `3 5/16"`, `3-5/16"`, `1' 2 1/2"`, `84/2`,
+ * `10 cm - 4 mm`; with typographic fractions and primes, and full-width figures.
  *
  * @param text what was typed; a number without a unit is in `shown`
  * @param shown the unit that the display is in
- * @returns the length in mm, which may be zero or negative, or the rule that the text breaks; never throws
+ * @returns the length in mm, which may be zero or negative, with a note where a comma could mean two things; or the rule that
+ *   the text breaks; never throws
  */
 export function readLength(text: string, shown: LengthUnit): LengthReading {
-  const plain = text.replace(/[½¼¾⅛⅜⅝⅞]/g, (sign) => VULGAR[sign] ?? sign).trim();
+  const { plain, note } = plainFigures(text);
   if (plain === '') return unreadable(EXAMPLES);
-  const all = tokens(plain.replace(/^\s+(?=\d)/, ''));
+  const all = tokens(plain);
   if (!all) return unreadable(EXAMPLES);
   let total = 0;
   let sign = 1;
@@ -126,5 +149,5 @@ export function readLength(text: string, shown: LengthUnit): LengthReading {
       term.push(token);
     }
   }
-  return { kind: 'length', mm: total };
+  return { kind: 'length', mm: total, ...(note !== null && { note }) };
 }

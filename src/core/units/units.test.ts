@@ -25,19 +25,72 @@ describe('readLength', () => {
     ['1 1/2 in + 2 mm', 'mm', 40.1],
     ['-5', 'mm', -5],
     ['0', 'mm', 0],
+    ['3-5/16"', 'mm', 84.1375],
+    ['3-5/16', 'inch', 84.1375],
+    ['3 - 5/16', 'inch', 68.2625],
+    ['10-4', 'mm', 6],
+    ['10-4/3', 'mm', 10 - 4 / 3],
+    ['1\'2"', 'mm', 355.6],
+    ["1'2", 'inch', 355.6],
+    ['1\' 2 1/2"', 'mm', 368.3],
+    ['1\' 2-1/2"', 'mm', 368.3],
+    ['1′ 2½″', 'mm', 368.3],
+    ['1 ft 2 in', 'mm', 355.6],
+    ["2'", 'mm', 609.6],
+    ["1' + 2 mm", 'mm', 306.8],
+    ['3 5⁄16”', 'mm', 84.1375],
+    ['3⅝"', 'mm', 92.075],
+    ['8,4', 'mm', 8.4],
+    ['8,40 cm', 'mm', 84],
+    ['1 200', 'mm', 1200],
+    ['12\u202F000', 'mm', 12_000],
+    ['1,200', 'mm', 1200],
+    ['1,200,000', 'mm', 1_200_000],
+    ['1,200.5', 'mm', 1200.5],
+    ['0,125', 'inch', 3.175],
+    ['1e3', 'mm', 1000],
+    ['1.5E+2', 'mm', 150],
+    ['８４', 'mm', 84],
+    ['８．４ｃｍ', 'mm', 84],
+    ['84 − 2', 'mm', 82],
+    ['84mm', 'cm', 84],
   ] as const)('reads %s, shown in %s, as %d mm', (text, unit, mm) => {
     const reading = readLength(text, unit);
     expect(reading.kind).toBe('length');
     expect(reading.kind === 'length' && reading.mm).toBeCloseTo(mm, 9);
   });
 
-  it.each(['', '   ', 'wide', '84 furlongs', '84 84', '8/0', '2 cm x 3 cm', '3 5/', '+', '4 *', '1e3', 'cm', '4 - -3'])(
-    'refuses "%s" with a rule',
-    (text) => {
+  it.each([
+    '',
+    '   ',
+    'wide',
+    '84 furlongs',
+    '84 84',
+    '8/0',
+    '2 cm x 3 cm',
+    '3 5/',
+    '+',
+    '4 *',
+    '1e',
+    "'",
+    "1''2'",
+    '1,2,3',
+    '1 20',
+    'cm',
+    '4 - -3',
+  ])('refuses "%s" with a rule', (text) => {
+    const reading = readLength(text, 'mm');
+    expect(reading).toEqual({ kind: 'unreadable', rule: expect.stringMatching(/\w+/) });
+  });
+
+  it('says how a comma was read that could mean two things', () => {
+    const note = (text: string) => {
       const reading = readLength(text, 'mm');
-      expect(reading).toEqual({ kind: 'unreadable', rule: expect.stringMatching(/\w+/) });
-    },
-  );
+      return reading.kind === 'length' && reading.note;
+    };
+    expect(note('1,200')).toBe('read as 1200; with a point it is 1.200');
+    for (const text of ['1 200', '1,200,000', '1,200.5', '8,4', '0,125', '12,25']) expect(note(text)).toBeUndefined();
+  });
 });
 
 describe('writing lengths', () => {

@@ -84,7 +84,7 @@ watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · F
       <button type="button" class="press" @click="clays.load()">Try again</button>
     </div>
     <div v-else-if="!shown" class="plain">
-      <h2>No clay is written down yet</h2>
+      <h2>The clay book is empty</h2>
       <p>
         Write down a clay, roll a few bars from it and measure them: from then on every finished size tells how sure it
         is.

@@ -89,8 +89,8 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
           <button type="button" class="press" @click="adding = true">Add something</button>
         </div>
         <p v-if="kit.list.length === 0" class="empty">
-          Nothing is written down yet. Say what you own: patterns then keep to your roller and boards, offer your sticks
-          and cutters, and count how many pieces stand on a kiln shelf.
+          The kit is empty. Say what you own: patterns then keep to your roller and boards, offer your sticks and
+          cutters, and count how many pieces stand on a kiln shelf.
         </p>
         <p v-else-if="groups.length === 0" class="empty">Nothing in the kit is called that.</p>
         <div class="groups">

@@ -105,7 +105,7 @@ const raiseOrLay = () => {
 useShortcuts([
   { keys: 'ctrl+z', words: 'Undo', run: piece.undo },
   { keys: 'ctrl+shift+z or ctrl+y', words: 'Redo', run: piece.redo },
-  { keys: 'ctrl+s', words: 'Keep now (it keeps itself)', run: () => void piece.keep() },
+  { keys: 'ctrl+s', words: 'Save now (it saves by itself)', run: () => void piece.keep() },
   { keys: '1', words: 'Shape', run: () => go('shape') },
   { keys: '2', words: 'Flat', run: () => go('flat') },
   { keys: '3', words: 'Slab', run: () => go('slab') },

@@ -15,6 +15,9 @@ import { dropDraft, heldDraft, holdDraft } from './draft.ts';
 /** Pause after the last change before it is sent (ms). */
 const KEEP_AFTER = 500;
 
+/** ... and while a figure is typed or dragged: its beginnings are no revisions. */
+const KEEP_WHILE_TYPED = 5000;
+
 /** Whether two targets say the same. The lists of an imported mesh are never changed: they are the same or others. */
 function sameTarget(one: Target, other: Target): boolean {
   const lists = ({ form }: Target) => (form.kind === 'mesh' ? form.vertices : null);
@@ -98,8 +101,7 @@ export const usePiece = defineStore('piece', () => {
     holdDraft(current, next);
     if (keeping.value === 'conflict') return;
     keeping.value = 'changed';
-    clearTimeout(timer);
-    timer = setTimeout(() => void keep(), KEEP_AFTER);
+    keepAfter(gesture === null ? KEEP_AFTER : KEEP_WHILE_TYPED);
   }
 
   /**
@@ -118,6 +120,12 @@ export const usePiece = defineStore('piece', () => {
 
   function endGesture(): void {
     gesture = null;
+    if (keeping.value === 'changed') keepAfter(KEEP_AFTER);
+  }
+
+  function keepAfter(pause: number): void {
+    clearTimeout(timer);
+    timer = setTimeout(() => void keep(), pause);
   }
 
   function undo(): void {

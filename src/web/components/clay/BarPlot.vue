@@ -46,7 +46,7 @@ const mean = computed(() => fired.value?.mean ?? props.shrinkage);
 const percent = (share: number, digits = 1) => `${(100 * share).toFixed(digits)} %`;
 const words = computed(() => {
   const count = fired.value?.count ?? 0;
-  if (count === 0) return `No fired bar yet; the figure written down is ${percent(props.shrinkage)}.`;
+  if (count === 0) return `No fired bar yet; the figure you entered is ${percent(props.shrinkage)}.`;
   const interval = fired.value?.interval;
   return `${count} fired bars, mean ${percent(mean.value)}${interval ? `, between ${percent(interval[0], 2)} and ${percent(interval[1], 2)}` : ''}.`;
 });
@@ -69,7 +69,7 @@ const words = computed(() => {
       />
       <line class="mean" :class="{ written: !fired }" :x1="x(mean)" :x2="x(mean)" :y1="TOP - 8" :y2="height - BOTTOM" />
       <text class="at-mean" :x="Math.min(x(mean), width - 70)" :y="TOP - 14">
-        {{ fired ? 'mean' : 'written down' }} {{ percent(mean, 2) }}
+        {{ fired ? 'mean' : 'as entered' }} {{ percent(mean, 2) }}
       </text>
       <g v-for="row in rows" :key="row.key" class="row" :class="{ aside: row.aside }">
         <text class="number" x="12" :y="row.y + 5">{{ row.key + 1 }}</text>

@@ -17,7 +17,7 @@ const props = defineProps<{ bars: readonly ShrinkBar[]; put: (bars: readonly Shr
 
 /** A line of this length is scratched into a new bar (mm). */
 const LINE = 100;
-const RUN_WORDS: Readonly<Record<BarRun, string>> = { any: 'any way', along: 'along the roll', across: 'across the roll' }; // prettier-ignore
+const RUN_WORDS: Readonly<Record<BarRun, string>> = { any: 'either way', along: 'along the roll', across: 'across the roll' }; // prettier-ignore
 
 const outlier = computed(() => barFigures(props.bars).outlier);
 

@@ -44,7 +44,7 @@ const some = (key: 'price' | 'bag') => (value: number) => props.put({ [key]: val
       :done="done"
     />
     <NumberField
-      label="Shrinks, written down"
+      label="Shrinkage, as entered"
       name="clay-shrinkage"
       unit=" %"
       :factor="0.01"

@@ -25,8 +25,11 @@ function put(text: string): void {
   problem.value = reading.kind === 'unreadable' ? reading.rule : (props.take(reading.mm)[0]?.rule ?? '');
 }
 
+let before: number | undefined;
+/** A refused entry stays to be mended; what is kept is what was there before. */
 function leave(): void {
   if (problem.value === '') typed.value = null;
+  else props.take(before);
 }
 </script>
 
@@ -41,6 +44,7 @@ function leave(): void {
       :class="{ wrong: problem }"
       :aria-invalid="problem ? 'true' : undefined"
       @input="put(($event.target as HTMLInputElement).value)"
+      @focus="before = mm"
       @blur="leave"
     />
     <small v-if="problem" role="alert">{{ problem }}</small>

@@ -17,7 +17,7 @@ const lengths = useLengths();
 
 function read(text: string): TypedReading {
   const reading = lengths.read(text);
-  return reading.kind === 'length' ? { value: reading.mm } : reading;
+  return reading.kind === 'length' ? { value: reading.mm, note: reading.note } : reading;
 }
 </script>
 

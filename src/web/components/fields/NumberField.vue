@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
+import { plainFigures } from '../../../core/units/plainFigures.ts';
 import TypedField from './TypedField.vue';
 import type { TypedReading } from './typedReading.ts';
 
@@ -22,10 +23,11 @@ const factor = computed(() => props.factor ?? 1);
 const figure = computed(() => String(Number((props.value / factor.value).toFixed(props.digits ?? 2))));
 
 function read(text: string): TypedReading {
-  const bare = text.replace(',', '.').replace(props.unit.trim(), '').trim();
+  const { plain, note } = plainFigures(text);
+  const bare = plain.replace(props.unit.trim(), '').trim();
   const value = bare === '' ? Number.NaN : Number(bare);
   if (!Number.isFinite(value)) return { rule: 'write a figure such as 12 or 12.5' };
-  return { value: Number((value * factor.value).toPrecision(12)) };
+  return { value: Number((value * factor.value).toPrecision(12)), ...(note !== null && { note }) };
 }
 
 /** Limits are said in what is shown here: 0 to 25 %, not 0 to 0.25. */

@@ -18,7 +18,7 @@ const lengths = useLengths();
 function read(text: string): TypedReading {
   if (text.trim() === '') return { value: 0 };
   const reading = lengths.read(text);
-  return reading.kind === 'length' ? { value: reading.mm } : reading;
+  return reading.kind === 'length' ? { value: reading.mm, note: reading.note } : reading;
 }
 </script>
 

@@ -21,7 +21,10 @@ function put(text: string): void {
   problem.value = props.take(text.trim())[0]?.rule ?? '';
 }
 
+let before = '';
+/** What is kept is the whole entry or what was there before. */
 function leave(): void {
+  if (problem.value) props.take(before);
   typed.value = null;
   problem.value = '';
   props.done();
@@ -41,6 +44,7 @@ function leave(): void {
       :value="typed ?? value"
       :aria-invalid="problem ? 'true' : undefined"
       @input="put(($event.target as HTMLInputElement).value)"
+      @focus="before = value"
       @blur="leave"
     />
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>

@@ -25,6 +25,8 @@ const field = ref<HTMLInputElement | null>(null);
 const typing = ref(false);
 const text = ref('');
 const problem = ref('');
+/** How it was read, where it could mean two things. */
+const note = ref('');
 const content = computed(() => (typing.value ? text.value : props.shown));
 let before = 0;
 
@@ -38,18 +40,28 @@ function start(): void {
 function onInput(event: Event): void {
   text.value = (event.target as HTMLInputElement).value;
   const reading = props.read(text.value);
+  note.value = '';
   if ('rule' in reading) {
     problem.value = reading.rule;
     return;
   }
+  note.value = reading.note ?? '';
   const [fault] = props.take(reading.value);
   problem.value = fault ? props.words(fault, reading.value) : '';
 }
 
+/** What is kept is the whole entry or what was there before: nothing of one that is refused. */
 function finish(): void {
+  if (problem.value) props.take(before);
   typing.value = false;
   problem.value = '';
+  note.value = '';
   props.done();
+}
+
+/** A refused entry stays with its message until it is mended or given up. */
+function enter(): void {
+  if (!problem.value) field.value?.blur();
 }
 
 function giveUp(): void {
@@ -60,7 +72,7 @@ function giveUp(): void {
 
 <template>
   <!-- Drawn again only when what it shows has changed: a page has many of these, and every key draws the page anew. -->
-  <div v-memo="[content, problem, label, name, inputmode]" class="field" :class="{ wrong: problem }">
+  <div v-memo="[content, problem, note, label, name, inputmode]" class="field" :class="{ wrong: problem }">
     <label :for="id">{{ label }}</label>
     <input
       :id="id"
@@ -75,9 +87,10 @@ function giveUp(): void {
       @focus="start"
       @input="onInput"
       @blur="finish"
-      @keydown.enter="field?.blur()"
+      @keydown.enter="enter"
       @keydown.esc.stop="giveUp"
     />
+    <p v-if="note && !problem" class="note" role="status">{{ note }}</p>
     <p v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</p>
   </div>
 </template>

@@ -132,7 +132,7 @@ const path = (outline: Outline) => pathData(moved(outline, 0, 0), layout.value.s
   <div class="drawing">
     <div class="words">
       <p v-if="target" class="says">
-        Fired it stands <strong>{{ edges }}</strong>.
+        Fired: <strong>{{ edges }}</strong>.
       </p>
       <p v-if="bowl?.kind === 'made' && bowl.byArea" class="tracings">
         If you press it thinner rather than let its rim gather, it comes up to {{ lengths.length(bowl.byArea) }} high.

@@ -25,7 +25,9 @@ const WORDS = { note: 'Good', care: 'Take care', stop: 'Stop' } as const;
           <span class="unseen">{{ WORDS[check.level] }}: </span>{{ check.title }}
         </h3>
         <p>{{ lengths.phrase(check.phrase) }}</p>
-        <button v-if="check.code === 'slab-size'" type="button" class="quiet" @click="emit('remedy')">Cut it so</button>
+        <button v-if="check.code === 'slab-size'" type="button" class="quiet" @click="emit('remedy')">
+          Cut it that way
+        </button>
       </div>
     </li>
   </ul>

@@ -143,8 +143,8 @@ function saveDesign(): void {
       </button>
     </details>
     <p class="caution">
-      <strong>Mind.</strong> Cut away from your other hand. Keep trimmings wet: dry clay dust holds silica, so wipe it
-      up wet and never sweep it dry.
+      <strong>Take care.</strong> Cut away from your other hand. Keep trimmings wet: dry clay dust holds silica, so wipe
+      it up wet and never sweep it dry.
     </p>
   </section>
 </template>

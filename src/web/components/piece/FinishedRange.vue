@@ -45,7 +45,7 @@ const why = computed(() => {
           {{ Math.round(capacity[0]) }} and {{ Math.round(capacity[1]) }}</span
         >
       </p>
-      <small>95 of 100 times, by your bars of {{ booked?.clay.name }}.</small>
+      <small>19 times in 20, going by your bars of {{ booked?.clay.name }}.</small>
     </template>
     <p v-else class="unsure">{{ why }} <RouterLink :to="{ name: 'clay' }">Clay book</RouterLink></p>
   </section>

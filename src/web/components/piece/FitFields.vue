@@ -92,7 +92,7 @@ const done = () => piece.endGesture();
   <section aria-labelledby="fit-heading">
     <h2 id="fit-heading">What it must fit</h2>
     <OptionalLength label="Rack hole, round" name="hole" :mm="fit?.hole" :take="putFit('hole')" :done="done" />
-    <OptionalLength label="Clear over the shelf" name="shelf" :mm="fit?.shelf" :take="putFit('shelf')" :done="done" />
+    <OptionalLength label="Height above the shelf" name="shelf" :mm="fit?.shelf" :take="putFit('shelf')" :done="done" />
     <OptionalLength
       v-if="fit"
       label="Room to be left"
@@ -132,13 +132,13 @@ const done = () => piece.endGesture();
     <h2>Your own bench</h2>
     <LengthField label="Hand, over the knuckles" name="hand" :mm="settings.hand" :take="putHand" :done="done" />
     <p v-if="bench.kitSlab" class="owned">
-      Slab, at most
+      Largest slab:
       <strong>{{ lengths.figure(bench.kitSlab.length) }} × {{ lengths.length(bench.kitSlab.width) }}</strong
       >, by your <RouterLink :to="{ name: 'kit' }">kit</RouterLink>
     </p>
     <LengthField
       v-if="!bench.kitSlab"
-      label="Slab, at most long"
+      label="Longest slab"
       name="slabLength"
       :mm="settings.slab.length"
       :take="putSlab('length')"
@@ -146,7 +146,7 @@ const done = () => piece.endGesture();
     />
     <LengthField
       v-if="!bench.kitSlab"
-      label="Slab, at most wide"
+      label="Widest slab"
       name="slabWidth"
       :mm="settings.slab.width"
       :take="putSlab('width')"

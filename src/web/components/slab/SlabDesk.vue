@@ -100,7 +100,8 @@ useShortcuts([
     <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
     <p v-if="plans.trouble" class="trouble" role="alert">{{ plans.trouble }}</p>
     <p v-if="wrong" class="trouble" role="status">
-      {{ wrong }} parts lie too near to one another or off the slab. Move them, or lay out again.
+      {{ wrong === 1 ? '1 part lies' : `${wrong} parts lie` }} too close to another, or off the slab. Move them, or lay
+      out again.
     </p>
     <div v-if="plan.sized.length === 0" class="none">
       <h2 v-if="plan.stale">The pieces have changed since the plan was made</h2>
@@ -113,7 +114,8 @@ useShortcuts([
     <figure v-for="(slab, index) in plan.sized" :key="index">
       <figcaption>
         <span class="serif">Slab {{ index + 1 }}</span
-        >, {{ lengths.length(slab.thickness) }} thick, {{ slab.placements.length }} parts
+        >, {{ lengths.length(slab.thickness) }} thick,
+        {{ slab.placements.length === 1 ? '1 part' : `${slab.placements.length} parts` }}
       </figcaption>
       <SlabDrawing
         :index="index"

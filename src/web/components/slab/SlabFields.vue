@@ -44,7 +44,11 @@ const TURNS: readonly Choice<'along' | 'any'>[] = [
     title: 'along the roll',
     why: 'Clay shrinks a little more along the roll: walls in line shrink alike. Bases may turn.',
   },
-  { value: 'any', title: 'any way', why: 'Takes the least clay. Parts of one piece may shrink a little apart.' },
+  {
+    value: 'any',
+    title: 'whichever way fits',
+    why: 'Takes the least clay. Parts of one piece may shrink a little apart.',
+  },
 ];
 </script>
 

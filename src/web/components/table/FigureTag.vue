@@ -19,7 +19,8 @@ const emit = defineEmits<{ how: []; done: [] }>();
 
 const lengths = useLengths();
 const typing = ref(false);
-const wrong = ref(false);
+/** Why what is typed cannot be taken. */
+const problem = ref('');
 const text = ref('');
 const field = ref<HTMLInputElement | null>(null);
 let before = 0;
@@ -34,13 +35,21 @@ function press(): void {
 
 function onInput(): void {
   const reading = lengths.read(text.value);
-  wrong.value = reading.kind === 'unreadable' || (props.take?.(reading.mm).length ?? 0) > 0;
+  problem.value = reading.kind === 'unreadable' ? reading.rule : (props.take?.(reading.mm)[0]?.rule ?? '');
 }
 
+/** What is kept is the whole entry or what was there before. */
 function finish(): void {
+  if (!typing.value) return;
+  if (problem.value) props.take?.(before);
   typing.value = false;
-  wrong.value = false;
+  problem.value = '';
   emit('done');
+}
+
+/** A refused entry stays with its message until it is mended or given up. */
+function enter(): void {
+  if (!problem.value) finish();
 }
 
 function giveUp(): void {
@@ -56,16 +65,18 @@ function giveUp(): void {
       ref="field"
       v-model="text"
       :aria-label="label"
-      :class="{ wrong }"
+      :class="{ wrong: problem }"
+      :aria-invalid="problem ? 'true' : undefined"
       autocomplete="off"
       @input="onInput"
       @blur="finish"
-      @keydown.enter="finish"
+      @keydown.enter="enter"
       @keydown.esc.stop="giveUp"
     />
-    <span v-else-if="plain" class="figure">{{ lengths.figure(mm) }}</span>
+    <p v-if="typing && problem" class="problem" role="alert">{{ problem }}</p>
+    <span v-if="!typing && plain" class="figure">{{ lengths.figure(mm) }}</span>
     <button
-      v-else
+      v-else-if="!typing"
       type="button"
       :class="{ typed: take }"
       :aria-label="`${label}, ${lengths.length(mm)}${take ? ', change' : ', how this came about'}`"
@@ -110,6 +121,19 @@ input {
   border: 2px solid var(--press);
   border-radius: 8px;
   background: var(--panel);
+}
+.problem {
+  position: absolute;
+  top: 100%;
+  left: 50%;
+  width: max-content;
+  max-width: 240px;
+  margin: 4px 0 0;
+  transform: translateX(-50%);
+  padding: 6px 10px;
+  font-size: 15px;
+  background: var(--stop);
+  border-left: 4px solid var(--stop-edge);
 }
 input.wrong {
   border-color: var(--stop-edge);
