@@ -144,8 +144,8 @@ describe('what is refused', () => {
     ['triangles turned against one another', `${quad}f 1 2 3\nf 1 2 4`, /three triangles share/],
     ['a loose vertex', `${quad}v 9 9 9\nf 1 2 3 4`, /no triangle/],
     ['two pieces', `${quad}v 100 0 0\nv 150 0 0\nv 150 50 0\nf 1 2 3 4\nf 5 6 7`, /closed, has a hole|several pieces/],
-    ['metres', 'v 0 0 0\nv 0.05 0 0\nv 0.05 0.05 0\nf 1 2 3', /millimetres/],
-    ['a giant', 'v 0 0 0\nv 50000 0 0\nv 50000 50000 0\nf 1 2 3', /millimetres/],
+    ['metres', 'v 0 0 0\nv 0.05 0 0\nv 0.05 0.05 0\nf 1 2 3', /unit right/],
+    ['a giant', 'v 0 0 0\nv 50000 0 0\nv 50000 50000 0\nf 1 2 3', /unit right/],
     ['a closed body', 'v 0 0 0\nv 50 0 0\nv 0 50 0\nv 0 0 50\nf 1 3 2\nf 1 2 4\nf 2 3 4\nf 3 1 4', /closed/],
   ])('%s', (_, text, rule) => {
     expect(trouble(text)).toMatch(rule);
