@@ -198,10 +198,22 @@ describe('a piece', () => {
   it('is made to hold what is wanted, and turned into another form', async () => {
     const page = await begin();
     await page.locator('[data-figure="capacityBrim"]').click();
-    await page.getByLabel('It should hold, in ml').fill('300');
+    await page.getByLabel('It should hold').fill('300 ml');
     await page.getByRole('button', { name: 'Keep its height' }).click();
     await textOf(figure(page, 'capacityBrim'), /^(299|300|301) ml$/);
     await textOf(page.locator('.figure-tag .typed').nth(1), /^110\.0$/);
+    // Inches go with pounds and fluid ounces, those of the United States or imperial ones.
+    await page.getByRole('radio', { name: 'inch' }).click();
+    await textOf(figure(page, 'capacityBrim'), /^10 fl oz$/);
+    await textOf(figure(page, 'weighOut'), /^1 lb( \d+(\.5)? oz)?$/);
+    await page.getByRole('button', { name: /Fluid ounces: United States/ }).click();
+    await textOf(figure(page, 'capacityBrim'), /^10\.5 fl oz$/);
+    await page.locator('[data-figure="capacityBrim"]').click();
+    await page.getByLabel('It should hold').fill('a cup');
+    await page.getByRole('button', { name: 'Keep its height' }).click();
+    await textOf(page.locator('.hold'), /Write a volume such as 12\.5 fl oz/);
+    await page.keyboard.press('Escape');
+    await page.getByRole('radio', { name: 'mm' }).click();
     await page.locator('button[name="form"]').click();
     await page.getByRole('button', { name: /^tapered/ }).click();
     await type(page, 'rim', '120');

@@ -1,4 +1,6 @@
-import { writeFigure, writeLength, type LengthStyle } from './writeLength.ts';
+import { writeMass } from './mass.ts';
+import { writeVolume } from './volume.ts';
+import { systemsOf, writeFigure, writeLength, type LengthStyle } from './writeLength.ts';
 
 /** A figure inside a sentence or formula that is written in the reader's unit. */
 export type PhraseFigure =
@@ -12,14 +14,14 @@ export type PhraseFigure =
 /** A sentence or formula with its figures kept as numbers, so that one switch of units rewrites all of it. */
 export type Phrase = readonly (string | PhraseFigure)[];
 
-/** Writes one figure: `mm` with its unit, `mmPlain` without, the others in their own fixed units. */
+/** Writes one figure: `mm` with its unit, `mmPlain` without, angles and shares as they are, masses and volumes in what goes with the unit. */
 export function writePhraseFigure(figure: PhraseFigure, style: LengthStyle): string {
   if ('mm' in figure) return writeLength(figure.mm, style);
   if ('mmPlain' in figure) return writeFigure(figure.mmPlain, style);
   if ('degrees' in figure) return `${figure.degrees.toFixed(1)}°`;
   if ('percent' in figure) return `${figure.percent.toFixed(1)} %`;
-  if ('grams' in figure) return `${Math.round(figure.grams)} g`;
-  return `${Math.round(figure.ml)} ml`;
+  if ('grams' in figure) return writeMass(figure.grams, systemsOf(style).mass);
+  return writeVolume(figure.ml, systemsOf(style).volume);
 }
 
 /** Writes the whole phrase in the reader's unit. */

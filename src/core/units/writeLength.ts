@@ -1,3 +1,5 @@
+import type { MassSystem } from './mass.ts';
+import type { VolumeSystem } from './volume.ts';
 import { LENGTH_TOLERANCE } from '../numbers.ts';
 import { DEFAULT_INCH_MARKS, MM_PER, type InchMarks, type LengthUnit } from './lengthUnit.ts';
 
@@ -5,6 +7,16 @@ import { DEFAULT_INCH_MARKS, MM_PER, type InchMarks, type LengthUnit } from './l
 export interface LengthStyle {
   readonly unit: LengthUnit;
   readonly marks?: InchMarks;
+  /** Whose fluid ounces go with inches; those of the United States when left out. */
+  readonly volumes?: 'us' | 'imperial';
+}
+
+/** What masses and volumes are written in beside such lengths: inches go with pounds and fluid ounces. */
+export function systemsOf({ unit, volumes = 'us' }: LengthStyle): {
+  readonly mass: MassSystem;
+  readonly volume: VolumeSystem;
+} {
+  return unit === 'inch' ? { mass: 'lb', volume: volumes } : { mass: 'g', volume: 'ml' };
 }
 
 /** The unit's sign as it follows a figure; only signs that the shipped typeface has, so that they print. */

@@ -1,6 +1,7 @@
 import { storeToRefs } from 'pinia';
 import { readLength, type LengthReading } from '../../core/units/readLength.ts';
-import { UNIT_SIGN, writeEditable, writeFigure, writeLength } from '../../core/units/writeLength.ts';
+import { readVolume, writeVolume } from '../../core/units/volume.ts';
+import { systemsOf, UNIT_SIGN, writeEditable, writeFigure, writeLength } from '../../core/units/writeLength.ts';
 import { writePhrase, type Phrase } from '../../core/units/phrase.ts';
 import { useSettings } from '../stores/settings.ts';
 
@@ -14,6 +15,9 @@ export function useLengths() {
     editable: (mm: number): string => writeEditable(mm, style.value),
     sign: (): string => UNIT_SIGN[unit.value],
     phrase: (phrase: Phrase): string => writePhrase(phrase, style.value),
+    /** A volume (ml) in what goes with the unit, and read back; null where none can be read. */
+    volume: (ml: number): string => writeVolume(ml, systemsOf(style.value).volume),
+    readVolume: (text: string): number | null => readVolume(text, systemsOf(style.value).volume),
     read: (text: string): LengthReading => readLength(text, unit.value),
   };
 }

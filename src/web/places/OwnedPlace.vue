@@ -8,6 +8,7 @@ import { useOwned } from '../components/owned/owned.ts';
 import WetFired from '../components/piece/WetFired.vue';
 import CheckList from '../components/piece/CheckList.vue';
 import { roundedCutter } from '../components/piece/roundedCutter.ts';
+import { useLengths } from '../composables/useLengths.ts';
 import { useBench } from '../stores/bench.ts';
 import { useShelf } from '../stores/shelf.ts';
 
@@ -16,6 +17,7 @@ const owned = useOwned();
 const shelf = useShelf();
 const bench = useBench();
 const router = useRouter();
+const lengths = useLengths();
 const busy = ref(false);
 const developed = computed(() => {
   const { value } = owned.reversed;
@@ -44,7 +46,7 @@ async function keep(): Promise<void> {
           <dl>
             <div v-if="developed.finished.capacityBrim > 0">
               <dt>Holds, to the brim</dt>
-              <dd data-owned="capacity">{{ Math.round(developed.finished.capacityBrim) }} ml</dd>
+              <dd data-owned="capacity">{{ lengths.volume(developed.finished.capacityBrim) }}</dd>
             </div>
           </dl>
           <WetFired :target="developed.target" />

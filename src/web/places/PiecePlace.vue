@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onMounted, onUnmounted, ref, watch } from 'vue';
+import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import { isDraped } from '../../core/mould/draped.ts';
 import type { FigureId } from '../../core/piece/explain/step.ts';
@@ -20,16 +20,20 @@ import StandingFigures from '../components/piece/StandingFigures.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import type { Figure } from '../components/piece/figures.ts';
 import { useFigures } from '../components/piece/useFigures.ts';
-import BlankDesk from '../components/mould/BlankDesk.vue';
-import DartFields from '../components/mould/DartFields.vue';
-import MeshDialog from '../components/mould/MeshDialog.vue';
-import SheetTable from '../components/mould/SheetTable.vue';
-import SlabDesk from '../components/slab/SlabDesk.vue';
-import SlabFields from '../components/slab/SlabFields.vue';
-import SlabFigures from '../components/slab/SlabFigures.vue';
 import RaiseBar from '../components/standing/RaiseBar.vue';
 import { FIRST_CHOICES, type RaiseChoices } from '../components/standing/raiseChoices.ts';
 import type { ViewName } from '../components/standing/standingScene.ts';
+import {
+  BlankDesk,
+  DartFields,
+  fetchSoon,
+  MeshDialog,
+  SheetTable,
+  SlabDesk,
+  SlabFields,
+  SlabFigures,
+  StandingView,
+} from '../components/piece/laterParts.ts';
 import WorkTable from '../components/table/WorkTable.vue';
 import { useSolver } from '../composables/useSolver.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
@@ -40,8 +44,7 @@ import { useMouldReading } from '../stores/mouldReading.ts';
 import { usePiece } from '../stores/piece.ts';
 import { useClays, useKit } from '../stores/records.ts';
 
-/** Drawing in three dimensions is fetched only when a piece is raised. */
-const StandingView = defineAsyncComponent(() => import('../components/standing/StandingView.vue'));
+onUnmounted(fetchSoon());
 
 /** One design and its stages. */
 const route = useRoute();

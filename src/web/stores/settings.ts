@@ -13,6 +13,7 @@ const KEY = 'fawn-settings';
 interface Kept {
   readonly unit: LengthUnit;
   readonly marks: InchMarks;
+  readonly volumes: 'us' | 'imperial';
   readonly light: Light;
   readonly paper: PaperName;
   /** Width of the potter's own hand over the knuckles (mm). */
@@ -36,6 +37,7 @@ function read(): Kept {
   const fallback: Kept = {
     unit: 'mm',
     marks: 16,
+    volumes: 'us',
     light: evening ? 'evening' : 'day',
     paper: DEFAULT_PAPER,
     ...DEFAULT_BENCH,
@@ -46,6 +48,7 @@ function read(): Kept {
     return {
       unit: LENGTH_UNITS.find((unit) => unit === kept.unit) ?? fallback.unit,
       marks: kept.marks === 32 ? 32 : 16,
+      volumes: kept.volumes === 'imperial' ? 'imperial' : 'us',
       light: kept.light === 'day' || kept.light === 'evening' ? kept.light : fallback.light,
       paper: PAPER_NAMES.find((paper) => paper === kept.paper) ?? fallback.paper,
       hand: sound(kept.hand) ?? fallback.hand,
@@ -65,18 +68,20 @@ export const useSettings = defineStore('settings', () => {
   const kept = read();
   const unit = ref<LengthUnit>(kept.unit);
   const marks = ref<InchMarks>(kept.marks);
+  const volumes = ref(kept.volumes);
   const light = ref<Light>(kept.light);
   const paper = ref<PaperName>(kept.paper);
   const hand = ref(kept.hand);
   const slab = ref(kept.slab);
   const cutters = ref(kept.cutters);
-  const style = computed<LengthStyle>(() => ({ unit: unit.value, marks: marks.value }));
+  const style = computed<LengthStyle>(() => ({ unit: unit.value, marks: marks.value, volumes: volumes.value }));
 
-  watch([unit, marks, light, paper, hand, slab, cutters], () => {
+  watch([unit, marks, volumes, light, paper, hand, slab, cutters], () => {
     const now: Kept = {
       cutters: cutters.value,
       unit: unit.value,
       marks: marks.value,
+      volumes: volumes.value,
       light: light.value,
       paper: paper.value,
       hand: hand.value,
@@ -93,5 +98,5 @@ export const useSettings = defineStore('settings', () => {
     light.value = light.value === 'day' ? 'evening' : 'day';
   }
 
-  return { unit, marks, light, paper, hand, slab, cutters, style, nextUnit, turnLight };
+  return { unit, marks, volumes, light, paper, hand, slab, cutters, style, nextUnit, turnLight };
 });

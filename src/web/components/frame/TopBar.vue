@@ -14,7 +14,7 @@ const PLACES = [
 /** Name, units, light, find and help. */
 defineEmits<{ find: []; keys: [] }>();
 const settings = useSettings();
-const { unit, marks, light } = storeToRefs(settings);
+const { unit, marks, volumes, light } = storeToRefs(settings);
 const otherLight = computed(() => (light.value === 'day' ? 'Evening' : 'Day'));
 </script>
 
@@ -48,6 +48,15 @@ const otherLight = computed(() => (light.value === 'day' ? 'Evening' : 'Day'));
       @click="marks = marks === 16 ? 32 : 16"
     >
       to 1/{{ marks }}
+    </button>
+    <button
+      v-if="unit === 'inch'"
+      type="button"
+      class="marks"
+      :aria-label="`Fluid ounces: ${volumes === 'us' ? 'United States' : 'imperial'}, change`"
+      @click="volumes = volumes === 'us' ? 'imperial' : 'us'"
+    >
+      {{ volumes === 'us' ? 'US oz' : 'imp. oz' }}
     </button>
     <button type="button" class="light" :title="`${otherLight} light`" @click="settings.turnLight">
       <svg viewBox="0 0 20 20" width="20" height="20" aria-hidden="true">

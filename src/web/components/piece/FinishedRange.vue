@@ -41,8 +41,8 @@ const why = computed(() => {
       <p v-if="capacity" data-range="capacity">
         <span>Holds</span>
         <span
-          ><strong>{{ Math.round(piece.beside.developed.finished.capacityBrim) }} ml</strong>, between
-          {{ Math.round(capacity[0]) }} and {{ Math.round(capacity[1]) }}</span
+          ><strong>{{ lengths.volume(piece.beside.developed.finished.capacityBrim) }}</strong
+          >, between {{ lengths.volume(capacity[0]) }} and {{ lengths.volume(capacity[1]) }}</span
         >
       </p>
       <small>19 times in 20, going by your bars of {{ booked?.clay.name }}.</small>

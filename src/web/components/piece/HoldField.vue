@@ -2,6 +2,7 @@
 import { ref } from 'vue';
 import { keepsOf, type Keep } from '../../../core/reverse/scaled.ts';
 import { useSolver } from '../../composables/useSolver.ts';
+import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import KeepButtons from './KeepButtons.vue';
 import { roundedSizes } from './roundedSizes.ts';
@@ -10,11 +11,16 @@ import WorkNote from './WorkNote.vue';
 /** Makes the piece hold a wanted volume, keeping its proportions, its height or its width. */
 const emit = defineEmits<{ done: [] }>();
 const piece = usePiece();
-const wanted = ref(String(Math.round(piece.developed.finished.capacityBrim / 10) * 10));
+const lengths = useLengths();
+const wanted = ref(lengths.volume(Math.round(piece.developed.finished.capacityBrim / 10) * 10));
 const { busy, trouble, solve: search, cancel } = useSolver();
 
 async function solve(keep: Keep): Promise<void> {
-  const ml = Number(wanted.value.replace(',', '.').replace(/ml/i, ''));
+  const ml = lengths.readVolume(wanted.value);
+  if (ml === null) {
+    trouble.value = `Write a volume such as ${lengths.volume(350)}.`;
+    return;
+  }
   const found = await search(piece.target, { kind: 'capacity', ml, keep });
   if (!found) return;
   const [fault] = piece.change({ ...found, form: roundedSizes(found.form) });
@@ -25,7 +31,7 @@ async function solve(keep: Keep): Promise<void> {
 
 <template>
   <form class="hold" @submit.prevent="solve('proportions')">
-    <label for="hold-wanted">It should hold, in ml</label>
+    <label for="hold-wanted">It should hold</label>
     <input id="hold-wanted" v-model="wanted" type="text" inputmode="decimal" autocomplete="off" />
     <KeepButtons class="ways" :keeps="keepsOf(piece.target.form)" @keep="solve" />
     <WorkNote class="ways" :busy="busy" :trouble="trouble" @cancel="cancel" />

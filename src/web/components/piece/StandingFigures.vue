@@ -2,8 +2,7 @@
 import { isDraped } from '../../../core/mould/draped.ts';
 import { usePiece } from '../../stores/piece.ts';
 import FormedFigures from '../mould/FormedFigures.vue';
-import NextMould from '../mould/NextMould.vue';
-import OwnClayMould from '../mould/OwnClayMould.vue';
+import { NextMould, OwnClayMould } from './laterParts.ts';
 import type { Figure } from './figures.ts';
 import FigureList from './FigureList.vue';
 import FinishedRange from './FinishedRange.vue';

@@ -1,0 +1,38 @@
+import { defineAsyncComponent, type Component } from 'vue';
+
+/** Parts of a piece's stages that the first one does not need: fetched when they are opened, or soon after the piece is there. */
+const LATER = {
+  SlabDesk: () => import('../slab/SlabDesk.vue'),
+  SlabFields: () => import('../slab/SlabFields.vue'),
+  SlabFigures: () => import('../slab/SlabFigures.vue'),
+  BlankDesk: () => import('../mould/BlankDesk.vue'),
+  DartFields: () => import('../mould/DartFields.vue'),
+  MeshDialog: () => import('../mould/MeshDialog.vue'),
+  SheetTable: () => import('../mould/SheetTable.vue'),
+  NextMould: () => import('../mould/NextMould.vue'),
+  OwnClayMould: () => import('../mould/OwnClayMould.vue'),
+} as const;
+
+/** The piece has been drawn, and the page is at rest, by then (ms). */
+const SOON = 3000;
+
+const part = (load: () => Promise<{ default: Component }>) => defineAsyncComponent(load);
+
+export const SlabDesk = part(LATER.SlabDesk);
+export const SlabFields = part(LATER.SlabFields);
+export const SlabFigures = part(LATER.SlabFigures);
+export const BlankDesk = part(LATER.BlankDesk);
+export const DartFields = part(LATER.DartFields);
+export const MeshDialog = part(LATER.MeshDialog);
+export const SheetTable = part(LATER.SheetTable);
+export const NextMould = part(LATER.NextMould);
+export const OwnClayMould = part(LATER.OwnClayMould);
+
+/** Drawing in three dimensions is fetched only when a piece is first raised. */
+export const StandingView = defineAsyncComponent(() => import('../standing/StandingView.vue'));
+
+/** Fetches the other parts while the server is there, so that every stage opens when it is not. Ends when it is called. */
+export function fetchSoon(): () => void {
+  const timer = setTimeout(() => Object.values(LATER).forEach((load) => void load().catch(() => undefined)), SOON);
+  return () => clearTimeout(timer);
+}
