@@ -6,6 +6,7 @@ import DxfParser from 'dxf-parser';
 import { readTargetText } from '../src/contract/targetSchema.ts';
 import { area, type Outline } from '../src/core/outline/outline.ts';
 import { developWhole, type Development } from '../src/core/piece/develop.ts';
+import { templateParts } from '../src/core/sheet/templateParts.ts';
 import { eachVisit, figure, textOf } from './visit.ts';
 
 jest.setTimeout(120_000);
@@ -43,8 +44,8 @@ describe('the real command line', () => {
         vertices: { x: number; y: number; bulge?: number }[];
       }[];
       const cut = entities.filter(({ layer }) => layer === 'CUT');
-      const { parts } = developWhole(target);
-      // Holes stand on the cut layer too.
+      // The paper of a sleeve is cut too, and holes stand on the same layer.
+      const parts = templateParts(target, developWhole(target).parts);
       const lines = parts.flatMap(({ outline, holes = [] }) => [outline, ...holes]);
       expect(cut).toHaveLength(lines.length);
       cut.forEach((line, at) => {

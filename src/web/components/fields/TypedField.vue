@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, useId } from 'vue';
+import { computed, nextTick, onUnmounted, ref, useId } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
 import type { TypedReading } from './typedReading.ts';
 
@@ -30,7 +30,14 @@ const note = ref('');
 const content = computed(() => (typing.value ? text.value : props.shown));
 let before = 0;
 
+/** A message goes so long after the field was left (ms). */
+const MESSAGE_STAYS = 300;
+let leaving: ReturnType<typeof setTimeout> | undefined;
+onUnmounted(() => clearTimeout(leaving));
+
 function start(): void {
+  clearTimeout(leaving);
+  problem.value = '';
   before = props.value;
   text.value = props.editable;
   typing.value = true;
@@ -54,8 +61,9 @@ function onInput(event: Event): void {
 function finish(): void {
   if (problem.value) props.take(before);
   typing.value = false;
-  problem.value = '';
   note.value = '';
+  // What was pressed to leave the field must not move away under the finger with the message.
+  leaving = setTimeout(() => (problem.value = ''), problem.value ? MESSAGE_STAYS : 0);
   props.done();
 }
 
