@@ -60,7 +60,7 @@ describe('from what is owned', () => {
     await choose('owned', /a round, and a bowl/);
     await type(page, 'round', '240');
     await textOf(page.locator('.says'), /Fired: [5-7]\d\.\d mm high/);
-    await textOf(page.locator('.tracings'), /press it thinner/);
+    await textOf(page.locator('.tracings'), /press the clay thinner/);
     await type(page, 'round', '150');
     await textOf(page.getByRole('alert'), /too small/);
   });

@@ -68,7 +68,7 @@ const size = computed(() => {
       <svg
         :viewBox="`0 0 ${BOX.width} ${BOX.height}`"
         role="img"
-        aria-label="The mould from the side: filled, what is taken of it"
+        aria-label="The mould from the side; the part that is used is filled"
       >
         <path class="whole" :d="view.whole" />
         <path class="taken" :d="view.taken" />

@@ -83,7 +83,7 @@ const off = computed(() => {
       :take="putShrunk"
       :done="() => undefined"
     />
-    <p v-if="state === 'soft'">In the open it takes about {{ hours }} hours to become leather-hard.</p>
+    <p v-if="state === 'soft'">Uncovered, it takes about {{ hours }} hours to become leather-hard.</p>
     <div class="verbs">
       <button type="button" class="quiet" :disabled="busy" @click="make('inside')">Press into it</button>
       <button type="button" class="quiet" :disabled="busy" @click="make('outside')">Lay over it</button>

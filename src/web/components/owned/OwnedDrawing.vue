@@ -135,7 +135,8 @@ const path = (outline: Outline) => pathData(moved(outline, 0, 0), layout.value.s
         Fired: <strong>{{ edges }}</strong>.
       </p>
       <p v-if="bowl?.kind === 'made' && bowl.byArea" class="tracings">
-        If you press it thinner rather than let its rim gather, it comes up to {{ lengths.length(bowl.byArea) }} high.
+        If you press the clay thinner instead of letting the rim gather, it comes up to
+        {{ lengths.length(bowl.byArea) }} high.
       </p>
       <ol v-if="steps.length > 0" class="tracings">
         <li v-for="step in steps" :key="step">{{ step }}</li>

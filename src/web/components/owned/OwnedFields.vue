@@ -20,7 +20,7 @@ const KINDS: readonly Choice<OwnedKind>[] = [
   { value: 'sheet', title: 'a sheet of paper', why: 'A sheet as it is bought, or folded, wrapped round.' },
   { value: 'cutter', title: 'a round cutter', why: 'A straight piece whose base the cutter cuts.' },
   { value: 'former', title: 'a former', why: 'A pipe or can with a paper sleeve.' },
-  { value: 'round', title: 'a round, and a bowl', why: 'A round of clay and how wide the bowl is: how high it comes.' },
+  { value: 'round', title: 'a round, and a bowl', why: 'How high a bowl comes from a round of clay.' },
 ];
 const MEASURED: readonly Choice<RoundAndBowl['measured']>[] = [
   { value: 'mould', title: 'the mould', why: 'Across the rim of the bowl that it is pressed into or laid over.' },

@@ -82,7 +82,7 @@ const done = () => piece.endGesture();
       :take="putCount"
       :done="done"
     />
-    <OptionalLength label="or panels about this wide" name="panels-width" :mm="wide" :take="putWide" :done="done" />
+    <OptionalLength label="or about this wide, each" name="panels-width" :mm="wide" :take="putWide" :done="done" />
     <p v-if="divided > 0" class="repeat">
       Each panel is divided for itself: <strong>{{ divided }}</strong> parts round.
     </p>

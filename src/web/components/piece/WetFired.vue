@@ -26,7 +26,7 @@ const rows = computed(() =>
     <VTable density="compact" class="both">
       <thead>
         <tr>
-          <th scope="col">{{ lengths.sign() }}</th>
+          <th scope="col">{{ lengths.style.value.unit === 'inch' ? 'inches' : lengths.sign() }}</th>
           <th scope="col">wet</th>
           <th scope="col">fired</th>
         </tr>
