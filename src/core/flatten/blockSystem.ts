@@ -15,6 +15,7 @@ export function neighboursOf(count: number, triangles: Uint32Array): { start: In
   const next = start.slice();
   const neighbours = new Int32Array(start[count] as number);
   const put = (vertex: number, other: number) => {
+    if (vertex === other) return;
     neighbours[next[vertex] as number] = other;
     next[vertex] = (next[vertex] as number) + 1;
   };

@@ -2,6 +2,7 @@ import { seeded } from '../seeded.ts';
 import { BlockSystem, patternOf } from './blockSystem.ts';
 import { assemble, energyOf } from './dirichlet.ts';
 import { flatten } from './flatten.ts';
+import { assembleJoins, coupledTriangles, joinedEdges, joinEnergy } from './joins.ts';
 import { cap, disc, sheet } from './meshes.test.helper.ts';
 import { restShapes } from './restShapes.ts';
 
@@ -49,6 +50,40 @@ describe('the energy of a layout', () => {
     // After the whole step little is left.
     const after = energyOf(rest, uv.map((value, index) => value + (way[index] ?? 0))); // prettier-ignore
     expect(energyOf(rest, uv) - after).toBeGreaterThan(0.3 * promise);
+  });
+});
+
+describe('joined edges', () => {
+  const { mesh, rest, uv } = bent(11, 0.7);
+  // Two sides that share their last vertex, as a dart's do.
+  const joined = joinedEdges(mesh, [{ left: [0, 1, 8], right: [5, 6, 8] }], rest.area);
+
+  it('have the slope that their differences show, and none when they are equally long', () => {
+    const slope = new Float64Array(uv.length);
+    assembleJoins(joined, uv, { system: null, slope, first: 0 });
+    const h = 1e-5;
+    for (let at = 0; at < uv.length; at += 1) {
+      const along = (by: number) => joinEnergy(joined, uv.map((value, index) => (index === at ? value + by : value))); // prettier-ignore
+      expect(slope[at]).toBeCloseTo((along(h) - along(-h)) / (2 * h), 5);
+    }
+    expect(joinEnergy(joined, uv)).toBeGreaterThan(0);
+    expect(joinEnergy(joinedEdges(mesh, [{ left: [0, 1, 8], right: [0, 1, 8] }], rest.area), uv)).toBeCloseTo(0, 12);
+  });
+
+  it('come nearer to one length by a Newton step that counts what they do to one another', () => {
+    const [first, near] = [
+      mesh.triangles.length / 3,
+      joinedEdges(mesh, [{ left: [0, 1, 2], right: [6, 7, 8] }], rest.area),
+    ];
+    const system = new BlockSystem(patternOf({ ...mesh, triangles: coupledTriangles(mesh.triangles, near) }), 2);
+    const slope = assemble(rest, uv, system);
+    assembleJoins(near, uv, { system, slope, first });
+    system.stiffen(1e-10);
+    const factor = system.factor();
+    if (!factor) throw new Error('the Hessian is positive');
+    const way = system.solve(factor, slope.map((value) => -value)); // prettier-ignore
+    const after = uv.map((value, index) => value + (way[index] ?? 0));
+    expect(joinEnergy(near, after)).toBeLessThan(0.02 * joinEnergy(near, uv));
   });
 });
 

@@ -5,7 +5,7 @@ import { assemble, energyOf } from './dirichlet.ts';
 import { distortionOf, type Distortion } from './distortion.ts';
 import { restShapes } from './restShapes.ts';
 import { relaxed } from './rough.ts';
-import { assembleSeams, seamEdges, seamEnergy } from './seamLengths.ts';
+import { assembleJoins, coupledTriangles, joinedEdges, joinEnergy, type Join } from './joins.ts';
 import { seenFlat, stretchedInDisc } from './startLayout.ts';
 import { longestStep } from './stepLength.ts';
 
@@ -13,8 +13,8 @@ import { longestStep } from './stepLength.ts';
 export interface FlattenRun {
   /** Begin in a disc even where the mesh could be seen flat, or from a layout without flips. */
   readonly start?: 'seen' | 'disc' | Float64Array;
-  /** Edges that are joined to one another: they keep their length. Each as the index of its first corner among all corners of the triangles. */
-  readonly seams?: readonly number[];
+  /** Sides of cuts that are joined again: edges that meet stay equally long. */
+  readonly joins?: readonly Join[];
   /** Told of every step with its energy (area-weighted mean, 0 without distortion). */
   readonly step?: (energy: number, iteration: number) => void;
   /** Work goes on while this is true. */
@@ -71,18 +71,18 @@ function startOf(mesh: Mesh, start: FlattenRun['start'], area: number, pattern: 
 export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
   const rest = restShapes(mesh);
   const { triangles } = mesh;
-  const seams = seamEdges(mesh, run.seams ?? [], rest.area);
-  const pattern = patternOf(mesh);
+  const joined = joinedEdges(mesh, run.joins ?? [], rest.area);
+  const pattern = patternOf({ ...mesh, triangles: coupledTriangles(triangles, joined) });
   let uv = startOf(mesh, run.start, rest.area, pattern);
-  let energy = energyOf(rest, uv) + seamEnergy(seams, uv);
+  let energy = energyOf(rest, uv) + joinEnergy(joined, uv);
   if (!Number.isFinite(energy)) throw new RangeError('the mesh cannot be spread without folds');
   run.step?.(energy, 0);
-  if (seams.length === 0) ({ uv, energy } = relaxed(rest, uv, energy, new BlockSystem(pattern, 1)));
+  if (joined.length === 0) ({ uv, energy } = relaxed(rest, uv, energy, new BlockSystem(pattern, 1)));
   const system = new BlockSystem(pattern, 2);
   /** Slope of the energy, and its curvature in the system when that is asked for. */
   const slopeAt = (curvature: BlockSystem | null) => {
     const slope = assemble(rest, uv, curvature);
-    assembleSeams(seams, uv, curvature, slope);
+    assembleJoins(joined, uv, { system: curvature, slope, first: triangles.length / 3 });
     return slope;
   };
   const newtonWay = () => {
@@ -110,7 +110,7 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
     let lower = energy;
     for (; step > 1e-12; step /= 2) {
       next = uv.map((value, index) => value + step * (along[index] as number));
-      lower = energyOf(rest, next) + seamEnergy(seams, next);
+      lower = energyOf(rest, next) + joinEnergy(joined, next);
       if (lower <= energy - 1e-4 * step * promise) break;
     }
     if (!(lower < energy)) {

@@ -118,21 +118,6 @@ export function dartLine({ mesh, uv }: LaidMesh, border: readonly number[], { at
   };
 }
 
-/** Corners of triangles at which an edge of a dart's side begins. */
-function seamCorners(triangles: Uint32Array, cuts: readonly Cut[]): number[] {
-  const edges = new Set<string>();
-  for (const side of cuts.flatMap(({ left, right }) => [left, right])) {
-    for (let at = 1; at < side.length; at += 1) edges.add(`${side[at - 1]} ${side[at]}`).add(`${side[at]} ${side[at - 1]}`); // prettier-ignore
-  }
-  const corners: number[] = [];
-  if (edges.size === 0) return corners;
-  for (let corner = 0; corner < triangles.length; corner += 1) {
-    const next = corner - (corner % 3) + ((corner + 1) % 3);
-    if (edges.has(`${triangles[corner]} ${triangles[next]}`)) corners.push(corner);
-  }
-  return corners;
-}
-
 /** Cuts all darts that can be cut into a laid mesh. */
 function cutAll(
   base: LaidMesh,
@@ -174,19 +159,18 @@ export function baseOf(mesh: Mesh, run: BlankRun = {}): BlankBase {
   return { mesh, uv: aligned(mesh, laid.uv), border: borderOf(mesh) ?? [], distortion, iterations, converged };
 }
 
-/** Cuts darts into a laid surface and lays it flat again with the cuts open; their sides keep their length. */
+/** Cuts darts into a laid surface and lays it flat again with the cuts open; both sides of each stay equally long. */
 export function dartedOf(base: BlankBase, darts: readonly Dart[], thickness: number, run: BlankRun = {}): Blank {
   if (darts.length === 0) return { ...base, cuts: [], strain: strainOf(base, { thickness }), fine: true, missed: [] };
   const { laid, cuts, missed } = cutAll(base, base.border, darts);
   const { uv, distortion, iterations, converged } = flatten(laid.mesh, {
     start: laid.uv,
-    seams: seamCorners(laid.mesh.triangles, cuts),
+    joins: cuts,
     ...(run.going && { going: run.going }),
     step: (_, iteration) => run.step?.(Math.min(0.95, iteration / USUAL_STEPS)),
   });
   const open: LaidMesh = { mesh: laid.mesh, uv: aligned(laid.mesh, uv) };
-  const tips = cuts.map(({ left }) => left.at(-1) as number);
-  return { ...open, cuts, strain: strainOf(open, { thickness, tips }), border: borderOf(laid.mesh) ?? [], distortion, iterations, converged, fine: true, missed }; // prettier-ignore
+  return { ...open, cuts, strain: strainOf(open, { thickness, cuts }), border: borderOf(laid.mesh) ?? [], distortion, iterations, converged, fine: true, missed }; // prettier-ignore
 }
 
 /**

@@ -164,23 +164,24 @@ describe('darts', () => {
   });
 
   it.each([
-    ['bowl', mould({ rim: circle(240), depth: 90, wall: 'dome' })],
-    ['half a sphere', mould({ rim: circle(180), depth: 88, wall: 'dome' })],
-    ['cone', mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' })],
-    ['tray', mould({ rim: rounded(320, 210, 50), foot: rounded(270, 160, 34), depth: 45, wall: 'straight' })],
-    ['oval', mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 50, wall: 'curved' })],
-  ])('never read worse on a %s for being deeper', (_, target) => {
+    ['bowl', [1, 6], mould({ rim: circle(240), depth: 90, wall: 'dome' })],
+    ['half a sphere', [1, 12], mould({ rim: circle(180), depth: 88, wall: 'dome' })],
+    ['cone', [1, 2, 3], mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' })],
+    ['tray', [1, 6], mould({ rim: rounded(320, 210, 50), foot: rounded(270, 160, 34), depth: 45, wall: 'straight' })],
+    ['oval', [1, 6], mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 50, wall: 'curved' })],
+  ])('never read worse on a %s for being deeper', (_, counts, target) => {
     const base = baseOf(faceMesh(target, 'neutral', 1800));
-    for (const count of [1, 6]) {
-      const readings = [0, 15, 40, 70, 100].map((depth) => {
+    for (const count of counts) {
+      let [least, distortion] = [Infinity, Infinity];
+      for (const depth of [0, 15, 40, 55, 70, 100]) {
         const darts = Array.from({ length: depth > 0 ? count : 0 }, (__, index) => ({ at: (45 + (360 * index) / count) % 360, depth })); // prettier-ignore
-        return dartedOf(base, darts, target.slab.wall).strain.most.gather;
-      });
-      readings.slice(1).forEach((gather, index) => {
-        // Past what they need, darts do no more; the slab between them takes up to a point of the gather.
-        expect(gather).toBeLessThan((readings[index] as number) + 0.0115);
-        expect(gather).toBeLessThan((readings[0] as number) + 0.001);
-      });
+        const blank = dartedOf(base, darts, target.slab.wall);
+        // A cut could stay closed, so that a deeper one lets the slab lie no worse; a few thousandths are the mesh's.
+        expect(blank.distortion).toBeLessThan(1.01 * distortion);
+        expect(blank.strain.most.gather).toBeLessThan(least + 0.004);
+        least = Math.min(least, blank.strain.most.gather);
+        distortion = blank.distortion;
+      }
     }
   });
 

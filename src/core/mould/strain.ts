@@ -1,6 +1,7 @@
 import { stretches } from '../flatten/distortion.ts';
 import { restShapes } from '../flatten/restShapes.ts';
-import type { LaidMesh } from './cutMesh.ts';
+import type { Mesh } from '../mesh/mesh.ts';
+import type { Cut, LaidMesh } from './cutMesh.ts';
 
 /** What the clay must do between the flat blank and the formed piece, at each vertex (fractions). */
 export interface Strain {
@@ -17,49 +18,73 @@ export interface Strain {
   readonly flatArea: number;
 }
 
-/** What strain is read by: the slab's thickness (mm), and the vertices at the tips of its darts. */
+/** What strain is read by: the slab's thickness (mm), and its darts as they are cut. */
 export interface Feel {
   readonly thickness: number;
-  readonly tips?: readonly number[];
+  readonly cuts?: readonly Cut[];
 }
 
 /**
- * Clay does not feel a point: what counts is what a patch of it does, a disc of this many thicknesses in radius (mm2). A dart's
- * tip alone, where no finer mesh comes to an end, is much smaller.
+ * Clay does not feel a point: what counts is what a patch of it does, in one piece and as large as a disc of this many
+ * thicknesses in radius (mm2). A dart's tip alone, where no finer mesh comes to an end, is much smaller.
  */
-const PATCH_RADIUS = 2;
+const PATCH_RADIUS = 2.5;
 
-/** Within this many thicknesses of a dart's tip the slab is judged by itself, so that it does not stand for the rim. */
+/** A patch whose worst place lies within this many thicknesses of a dart's tip is at the tip. */
 const TIP_REACH = 8;
 
-/** The value that the uppermost `area` of some vertices (by their shares of area) reaches or passes. */
-function reached(values: Float64Array, shares: Float64Array, vertices: readonly number[], area: number): number {
-  const sorted = [...vertices].sort((one, other) => (values[other] as number) - (values[one] as number));
-  let sum = 0;
-  for (const vertex of sorted) {
-    sum += shares[vertex] as number;
-    if (sum >= area) return values[vertex] as number;
+/** Vertices that lie side by side on the formed piece: those of an edge, and those that meet when a dart is joined. */
+function neighbours({ triangles }: Mesh, cuts: readonly Cut[], count: number): number[][] {
+  const found: number[][] = Array.from({ length: count }, () => []);
+  triangles.forEach((vertex, corner) => {
+    const next = triangles[corner - (corner % 3) + ((corner + 1) % 3)] as number;
+    found[vertex]?.push(next);
+    found[next]?.push(vertex);
+  });
+  for (const { left, right } of cuts) {
+    left.forEach((vertex, at) => {
+      found[vertex]?.push(right[at] as number);
+      found[right[at] as number]?.push(vertex);
+    });
   }
-  return values[sorted.at(-1) ?? 0] ?? 0;
+  return found;
 }
 
-/** The vertices round each tip that are nearer to it than to another one; the first list holds all others. */
-function regionsOf({ positions }: LaidMesh['mesh'], tips: readonly number[], within: number): number[][] {
-  const regions: number[][] = [[], ...tips.map(() => [])];
-  for (let vertex = 0; vertex < positions.length / 3; vertex += 1) {
-    let [nearest, region] = [within * within, 0];
-    for (const [index, tip] of tips.entries()) {
-      let square = 0;
-      for (let axis = 0; axis < 3; axis += 1) square += ((positions[3 * vertex + axis] as number) - (positions[3 * tip + axis] as number)) ** 2; // prettier-ignore
-      if (square < nearest) [nearest, region] = [square, index + 1];
+/** The greatest value that all of a patch of an area reaches or passes, and its worst vertex. `shares` are areas (mm2) by vertex. */
+function reached(
+  values: Float64Array,
+  shares: Float64Array,
+  { beside, area }: { beside: readonly number[][]; area: number },
+) {
+  const sorted = [...values.keys()].sort((one, other) => (values[other] as number) - (values[one] as number));
+  // Vertices join their neighbours from the greatest downward until some of them make up a patch.
+  const above = new Int32Array(values.length).fill(-1);
+  const areas = shares.slice();
+  const headOf = (vertex: number): number => {
+    let head = vertex;
+    while (above[head] !== head) head = above[head] as number;
+    return (above[vertex] = head);
+  };
+  for (const vertex of sorted) {
+    above[vertex] = vertex;
+    for (const other of beside[vertex] ?? []) {
+      if (above[other] === -1) continue;
+      const [mine, theirs] = [headOf(vertex), headOf(other)];
+      if (mine === theirs) continue;
+      // The head is the worst of its patch.
+      const [head, under] = (values[mine] as number) > (values[theirs] as number) ? [mine, theirs] : [theirs, mine];
+      above[under] = head;
+      areas[head] = (areas[head] as number) + (areas[under] as number);
     }
-    regions[region]?.push(vertex);
+    const head = headOf(vertex);
+    if ((areas[head] as number) >= area) return { value: values[vertex] as number, worst: head };
   }
-  return regions.filter((region, index) => index === 0 || region.length > 0);
+  const last = sorted.at(-1) ?? 0;
+  return { value: values[last] ?? 0, worst: sorted[0] ?? 0 };
 }
 
 /** Works out the strain of a laid mesh, each vertex by the mean of its triangles weighed by their area. */
-export function strainOf({ mesh, uv }: LaidMesh, { thickness: t, tips = [] }: Feel): Strain {
+export function strainOf({ mesh, uv }: LaidMesh, { thickness: t, cuts = [] }: Feel): Strain {
   const rest = restShapes(mesh);
   const found = stretches(rest, uv);
   const count = uv.length / 2;
@@ -93,19 +118,22 @@ export function strainOf({ mesh, uv }: LaidMesh, { thickness: t, tips = [] }: Fe
     sums.thickness[vertex] = (sums.thickness[vertex] as number) / w;
     thinner[vertex] = -(sums.thickness[vertex] as number);
   }
-  const most = { stretch: 0, gather: 0, thin: Infinity, thick: 0 };
-  let gathers: Strain['gathers'] = 'elsewhere';
-  const patch = Math.PI * (PATCH_RADIUS * t) ** 2;
-  regionsOf(mesh, tips, TIP_REACH * t).forEach((region, index) => {
-    // A region smaller than a patch is judged by its mean place.
-    const area = Math.min(patch, region.reduce((sum, vertex) => sum + (shares[vertex] as number), 0) / 2);
-    const read = (values: Float64Array) => reached(values, shares, region, area);
-    const gather = read(sums.gather);
-    if (gather > most.gather) gathers = index === 0 ? 'elsewhere' : 'tip';
-    most.gather = Math.max(most.gather, gather);
-    most.stretch = Math.max(most.stretch, read(sums.stretch));
-    most.thin = Math.min(most.thin, -read(thinner));
-    most.thick = Math.max(most.thick, read(sums.thickness));
-  });
+  const patch = {
+    beside: neighbours(mesh, cuts, count),
+    area: Math.min(Math.PI * (PATCH_RADIUS * t) ** 2, rest.area / 2),
+  };
+  const read = (values: Float64Array) => reached(values, shares, patch);
+  const gather = read(sums.gather);
+  const most = {
+    stretch: read(sums.stretch).value,
+    gather: gather.value,
+    thin: -read(thinner).value,
+    thick: read(sums.thickness).value,
+  };
+  const place = (vertex: number) => mesh.positions.subarray(3 * vertex, 3 * vertex + 3);
+  const apart = (one: number, other: number) =>
+    Math.hypot(...place(one).map((value, axis) => value - (place(other)[axis] as number)));
+  const atTip = cuts.some(({ left }) => apart(left.at(-1) as number, gather.worst) < TIP_REACH * t);
+  const gathers = atTip ? 'tip' : 'elsewhere';
   return { ...sums, most, gathers, flatArea };
 }
