@@ -9,6 +9,7 @@ import { writeTemplate } from '../src/print/writeTemplate.ts';
 import { recordService } from '../src/server/services/records.ts';
 import { designService } from '../src/server/services/designs.ts';
 import { openTable } from '../e2e/testTable.ts';
+import { attacks } from './attacks.ts';
 import { blocking } from './blocking.ts';
 import { flattenings } from './flattening.ts';
 import { keystrokes } from './keystroke.ts';
@@ -81,6 +82,7 @@ report([
   ...(await listTimes()),
   await searches(DESIGNS),
 ]);
+report([await measure('yardstick: 200,000 sines', 60, yardstick), ...(await attacks())]);
 const soaked = await soak();
 report([await measure('yardstick: 200,000 sines', 60, yardstick), ...soaked.times]);
 console.log(`soak: ${soaked.wrong} refused, ${soaked.slow} slowest works done, memory ${soaked.memory[0].toFixed(0)} to ${soaked.memory[1].toFixed(0)} MB`); // prettier-ignore

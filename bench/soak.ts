@@ -1,9 +1,6 @@
-import { spawn } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { newTarget, type Target } from '../src/core/piece/target.ts';
+import { newTarget } from '../src/core/piece/target.ts';
 import { percentiles, type Times } from './measure.ts';
+import { pause, request, slowest, startServer } from './ownServer.ts';
 
 /** How many people work at the table at a time, for how long (ms), and the pause between two things that one does (ms). */
 const PEOPLE = 30;
@@ -13,13 +10,6 @@ const PAUSE = 600;
 /** What one does in turn: saves, reads, lists, and asks after the server. */
 const STEPS = 4;
 
-/** The slowest thing that is legal: a bowl so deep that no darts do, which is found out only at the end of the search. */
-const SLOWEST: Target = {
-  ...newTarget('Deep bowl'),
-  clay: { shrinkage: 0.12, wetDensity: 1.95, stiffness: 'stiff' },
-  form: { kind: 'mould', rim: { kind: 'circle', diameter: 300 }, depth: 145, wall: 'dome', side: 'hump', margin: 20 },
-};
-
 /** What came of the soak: times of what people did, refusals that were not asked for, and the least memory in the second and the last third of it (MB). */
 export interface Soak {
   readonly times: readonly Times[];
@@ -27,29 +17,6 @@ export interface Soak {
   readonly slow: number;
   readonly memory: readonly [from: number, to: number];
 }
-
-/** The server in a process of its own, so that only its own work is measured, and its memory (MB). */
-async function startServer() {
-  const folder = mkdtempSync(join(tmpdir(), 'fawn-soak-'));
-  const env = { ...process.env, FAWN_DATA: folder, FAWN_PORT: '0', FAWN_LOG: 'silent' };
-  const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts', '--demo'], { env, stdio: ['ignore', 'pipe', 'inherit'] }); // prettier-ignore
-  const url = await new Promise<string>((resolve) => {
-    server.stdout.on('data', (chunk: Buffer) => {
-      const found = /http:\S+/.exec(chunk.toString())?.[0];
-      if (found) resolve(found);
-    });
-  });
-  const megabytes = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))?.[1]) / 1024;
-  const close = async () => {
-    const ended = new Promise((resolve) => server.once('exit', resolve));
-    server.kill('SIGTERM');
-    await ended;
-    rmSync(folder, { recursive: true, force: true });
-  };
-  return { url, megabytes, close };
-}
-
-const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** People who read, write and list beside one who asks for the slowest work all the time. */
 export async function soak(): Promise<Soak> {
@@ -61,7 +28,7 @@ export async function soak(): Promise<Soak> {
   let wrong = 0;
   const ask = async (kind: keyof typeof times, path: string, method = 'GET', body?: unknown): Promise<unknown> => {
     const from = performance.now();
-    const reply = await fetch(`${table.url}api${path}`, { method, ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }) }); // prettier-ignore
+    const reply = await request(`${table.url}api${path}`, method, body);
     const found = await reply.json();
     times[kind].push(performance.now() - from);
     if (!reply.ok) wrong += 1;
@@ -87,7 +54,7 @@ export async function soak(): Promise<Soak> {
   let slow = 0;
   const greedy = async (): Promise<void> => {
     while (performance.now() < until) {
-      await fetch(`${table.url}api/develop`, { method: 'POST', body: JSON.stringify({ target: SLOWEST }), headers: { 'Content-Type': 'application/json' } }).then((reply) => reply.text()); // prettier-ignore
+      await request(`${table.url}api/develop`, 'POST', { target: slowest(slow) }).then((reply) => reply.text());
       slow += 1;
     }
   };

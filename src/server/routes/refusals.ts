@@ -37,7 +37,12 @@ function refusalOf(error: unknown): Refusal {
 export const answerRefusals: ErrorRequestHandler = (error, req, res, next) => {
   if (res.headersSent) return next(error);
   const refusal = refusalOf(error);
-  if (refusal.code === 'internal') req.log?.error({ err: error }, 'request failed');
+  if (refusal.code === 'internal') {
+    // The log names lines of the sources.
+    process.setSourceMapsEnabled(true);
+    req.log?.error({ err: error }, 'request failed');
+    process.setSourceMapsEnabled(false);
+  }
   const { status, message, todo } = ERRORS[refusal.code];
   // What a file's own headers said holds for the file only.
   for (const name of ['Content-Type', 'Content-Encoding', 'Cache-Control', 'ETag', 'Last-Modified'])

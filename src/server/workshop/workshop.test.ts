@@ -38,6 +38,16 @@ describe('the workshop', () => {
     }
   });
 
+  it('reads a small body before large ones that came first', async () => {
+    const keys = Object.fromEntries(Array.from({ length: 100_000 }, (_, key) => [`k${key}`, key]));
+    const order: string[] = [];
+    const told = (name: string) => () => order.push(name);
+    const large = [1, 2, 3].map(() => workshop.read('create', body({ target: keys })).catch(told('large')));
+    await workshop.read('create', body({ target: newTarget('Small') })).then(told('small'));
+    await Promise.all(large);
+    expect(order).toEqual(['small', 'large', 'large', 'large']);
+  });
+
   it('leaves health and saves free while it makes the slowest thing that is legal', async () => {
     const database = await openDatabase(':memory:');
     const agent = request(buildApp({ database, door: null, workshop, address: '127.0.0.1', pages: null }));

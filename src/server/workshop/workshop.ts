@@ -26,7 +26,10 @@ const MOST_WAITING = 100;
 /** Memory of one thread (MB): the largest mesh takes a fifth of it. */
 const THREAD_MEMORY = 512;
 
-/** A thread that makes patterns gives way to whoever waits for an answer (steps of niceness). */
+/** A body up to this size (bytes) is read in a few milliseconds, whatever it holds: nobody's small save waits for a large one. */
+const SMALL_BODY = 64 * 1024;
+
+/** A thread that makes patterns or reads large bodies gives way to whoever waits for an answer (steps of niceness). */
 const GIVES_WAY = 10;
 
 type Run = (order: WorkOrder, limit: number) => Promise<WorkDone>;
@@ -94,12 +97,14 @@ async function warmed(run: Run): Promise<void> {
   for (let order = 0; order < WARMING; order += 1) await run({ kind: 'create', body }, TIME_LIMITS.make).catch(() => undefined); // prettier-ignore
 }
 
-/** A workshop with threads of its own: one pool reads, the other makes, so that a long pattern keeps nobody's save waiting. */
+/** A workshop with threads of its own for small bodies, for large ones, and for patterns, so that none keeps another's save waiting. */
 export function threadedWorkshop(): Workshop {
-  const reading = poolOf(1, 0);
-  void warmed(reading.run);
+  const small = poolOf(1, 0);
+  void warmed(small.run);
+  const large = poolOf(1, GIVES_WAY);
   const making = poolOf(Math.max(1, cpus().length - 1), GIVES_WAY);
-  return workshopOf(reading.run, making.run, async () => {
-    await Promise.all([reading.close(), making.close()]);
+  const reading: Run = (order, limit) => (order.body.byteLength > SMALL_BODY ? large : small).run(order, limit);
+  return workshopOf(reading, making.run, async () => {
+    await Promise.all([small.close(), large.close(), making.close()]);
   });
 }
