@@ -49,11 +49,11 @@ describe('handle, feet and lid', () => {
   it('a pair stands on both sides, a lid and pads become parts, and all of them lie in the slab plan', async () => {
     const page = await onPiece('Galley mug');
     await page.locator('button[name="handle-place"]').click();
-    await page.getByRole('button', { name: /a pair, across/ }).click();
+    await page.getByRole('option', { name: /a pair, across/ }).click();
     await page.locator('button[name="lid"]').click();
-    await page.getByRole('button', { name: /^flat/ }).click();
+    await page.getByRole('option', { name: /^flat/ }).click();
     await page.locator('button[name="feet"]').click();
-    await page.getByRole('button', { name: /^pads/ }).click();
+    await page.getByRole('option', { name: /^pads/ }).click();
     for (const id of ['handle', 'lid', 'flange', 'foot']) await page.locator(`[data-part="${id}"]`).first().waitFor();
     await textOf(page.locator('[data-part="handle"]'), /cut 3/);
     await textOf(page.locator('[data-part="wall"]'), /handle/);
@@ -70,7 +70,7 @@ describe('handle, feet and lid', () => {
     const page = await onPiece('Salt dish');
     await page.locator('input[name="height"]').fill('14');
     await page.locator('button[name="handle"]').click();
-    await page.getByRole('button', { name: /^a strap/ }).click();
-    await textOf(page.locator('[role="alert"]').first(), /does not fit here/);
+    await page.getByRole('option', { name: /^a strap/ }).click();
+    await textOf(page.locator('.v-alert'), /does not fit here/);
   });
 });

@@ -86,7 +86,7 @@ describe('what was changed elsewhere meanwhile', () => {
     await textOf(page.locator('button[name="plan"]'), /^Soup cup$|Soup cup/);
     expect(await count.inputValue()).toBe('9');
     await page.locator('button[name="plan"]').click();
-    await page.getByRole('button', { name: /Soup cup, mine/ }).click();
+    await page.getByRole('option', { name: /Soup cup, mine/ }).click();
     expect(await count.inputValue()).toBe('6');
   });
 });

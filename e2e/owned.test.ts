@@ -1,4 +1,4 @@
-import { download, eachVisit, fieldSays, figure, kept, read, textOf, type } from './visit.ts';
+import { download, eachVisit, fieldSays, figure, kept, leaveFirstField, read, textOf, type } from './visit.ts';
 
 jest.setTimeout(90_000);
 const visit = eachVisit();
@@ -7,7 +7,7 @@ const visit = eachVisit();
 async function choose(name: string, way: RegExp): Promise<void> {
   const { page } = visit.now;
   await page.locator(`button[name="${name}"]`).click();
-  await page.getByRole('button', { name: way }).click();
+  await page.getByRole('option', { name: way }).click();
 }
 
 describe('from what is owned', () => {
@@ -72,6 +72,7 @@ describe('a design', () => {
     await page.getByRole('button', { name: 'New piece' }).first().click();
     await page.waitForURL(/\/piece\//);
     await textOf(figure(page, 'cutLength'), /^281\.0$/);
+    await leaveFirstField(page);
     return page;
   }
 
@@ -132,6 +133,9 @@ describe('a design', () => {
     expect(svg.match(/>handle</g)).toHaveLength(2);
     await page.keyboard.press('2');
     await page.getByText('Three times the diameter?').click();
-    await textOf(page.locator('.rule'), /3 × 95\.5 = 286\.4 mm, which is 5\.3 mm too long/);
+    await textOf(
+      page.locator('.v-expansion-panel', { hasText: 'Three times' }),
+      /3 × 95\.5 = 286\.4 mm, which is 5\.3 mm too long/,
+    );
   });
 });

@@ -1,6 +1,18 @@
 import DxfParser from 'dxf-parser';
 import { levels, rasterise } from './pdfMeasure.ts';
-import { countOf, download, drawnBox, eachVisit, fieldSays, figure, kept, read, textOf, type } from './visit.ts';
+import {
+  countOf,
+  download,
+  drawnBox,
+  eachVisit,
+  fieldSays,
+  figure,
+  kept,
+  leaveFirstField,
+  read,
+  textOf,
+  type,
+} from './visit.ts';
 
 jest.setTimeout(90_000);
 const visit = eachVisit();
@@ -12,6 +24,7 @@ async function begin() {
   await page.getByRole('button', { name: 'New piece' }).first().click();
   await page.waitForURL(/\/piece\//);
   await textOf(figure(page, 'cutLength'), /^281\.0$/);
+  await leaveFirstField(page);
   return page;
 }
 
@@ -62,11 +75,11 @@ describe('a piece', () => {
     const page = await begin();
     await page.keyboard.press('2');
     await page.locator('button[name="base"]').click();
-    await page.getByRole('button', { name: /both mitred/ }).click();
+    await page.getByRole('option', { name: /both mitred/ }).click();
     await textOf(page.locator('.lean-tag', { hasText: 'foot' }), /spread 45°/);
     await kept(page, /2/);
     await page.locator('button[name="faceUp"]').click();
-    await page.getByRole('button', { name: /textured outside/ }).click();
+    await page.getByRole('option', { name: /textured outside/ }).click();
     await textOf(page.locator('.lean-tag', { hasText: 'foot' }), /tuck 45°/);
     await textOf(page.locator('[data-part="wall"]'), /outside face up/);
     await kept(page, /3/);
@@ -126,7 +139,7 @@ describe('a piece', () => {
     // 4 % could be kept, 40 % not: Enter leaves the message, and leaving the field what was there before.
     const shrinkage = page.locator('input[name="shrinkage"]');
     await shrinkage.click();
-    await shrinkage.pressSequentially('40', { delay: 700 });
+    await shrinkage.pressSequentially('40', { delay: 200 });
     await textOf(page.getByRole('alert'), /must be from 0 to 25/);
     await shrinkage.press('Enter');
     await textOf(page.getByRole('alert'), /must be from 0 to 25/);
@@ -215,13 +228,13 @@ describe('a piece', () => {
     await page.keyboard.press('Escape');
     await page.getByRole('radio', { name: 'mm' }).click();
     await page.locator('button[name="form"]').click();
-    await page.getByRole('button', { name: /^tapered/ }).click();
+    await page.getByRole('option', { name: /^tapered/ }).click();
     await type(page, 'rim', '120');
     await type(page, 'foot', '80');
     await type(page, 'height', '90');
     await page.keyboard.press('2');
     await page.locator('button[name="rim-cut"]').click();
-    await page.getByRole('button', { name: /^level/ }).click();
+    await page.getByRole('option', { name: /^level/ }).click();
     await textOf(figure(page, 'sweep'), /^78\.1°$/);
     await textOf(page.locator('.lean-tag', { hasText: 'rim' }), /spread 12\.5°/);
     await kept(page);
@@ -231,7 +244,7 @@ describe('a piece', () => {
   it('has the points of its profile dragged', async () => {
     const page = await begin();
     await page.locator('button[name="form"]').click();
-    await page.getByRole('button', { name: /^stacked tapers/ }).click();
+    await page.getByRole('option', { name: /^stacked tapers/ }).click();
     const handle = page.getByRole('slider', { name: 'Drag: Across 2' });
     const before = Number(await handle.getAttribute('aria-valuenow'));
     const box = await handle.boundingBox();

@@ -15,7 +15,7 @@ async function open(design: string, stage: '1' | '2'): Promise<Page> {
   return page;
 }
 
-const slider = (page: Page) => page.getByLabel('Raise the flat parts to the standing piece');
+const slider = (page: Page) => page.getByRole('slider', { name: 'Raise the flat parts to the standing piece' });
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
 
 /** Size in mm of the clay that is seen on the canvas: pixels warmer than the cloth, by the scale that the screen states. */
@@ -62,7 +62,7 @@ describe('raising', () => {
     expect(widest).toBeGreaterThan(before + 4);
     const height = await field(page, 'profile.2.0');
     await page.keyboard.press('2');
-    await slider(page).fill('1');
+    await slider(page).press('End');
     await press(page, 'Side');
     const shrinks = 1 - SHRINKAGE;
     const wet = await claySeen(page);
@@ -77,7 +77,7 @@ describe('raising', () => {
 
   it('lies as wide as the wrap when flat, stands as wide as the piece, and is cut open level', async () => {
     const page = await open('Rack tumbler', '2');
-    await slider(page).fill('0.01');
+    await slider(page).press('ArrowRight');
     await page.locator('canvas[data-scale]:not([data-scale="0"])').waitFor();
     await press(page, 'Above');
     // The seam lies along x, the wall across it: seen from above, the wrap runs up the screen.
@@ -111,7 +111,7 @@ describe('raising', () => {
     await page.addInitScript('HTMLCanvasElement.prototype.getContext = () => null');
     await page.reload();
     await page.locator('[data-figure]').first().waitFor();
-    await slider(page).fill('1');
+    await slider(page).press('End');
     await textOf(page.locator('.plain-standing'), /cannot draw in three dimensions/);
     await page.locator('.plain-standing .elevation .fired').waitFor();
   });
@@ -124,7 +124,7 @@ describe('what the piece must fit', () => {
     await textOf(page.locator('.checks'), /rack hole/i);
     await kept(page);
     await page.keyboard.press('2');
-    await slider(page).fill('1');
+    await slider(page).press('End');
     await press(page, 'Rack hole');
     await page.getByRole('button', { name: 'Rack hole', pressed: true }).waitFor();
   });

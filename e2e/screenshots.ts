@@ -23,11 +23,17 @@ const onShelf = async (page: Page, url: string) => {
   await page.goto(url);
   await page.locator('[data-design]').first().waitFor();
 };
+/** Raises the parts by so many hundredths. */
+const raise = async (page: Page, hundredths: number) => {
+  const slider = page.getByRole('slider', { name: /^Raise/ });
+  if (hundredths === 100) await slider.press('End');
+  else for (let step = 0; step < hundredths; step += 1) await slider.press('ArrowRight');
+};
 const raisedTo =
-  (design: string, share: string, then: readonly string[] = []) =>
+  (design: string, hundredths: number, then: readonly string[] = []) =>
   async (page: Page, url: string) => {
     await onPiece(design, 'flat')(page, url);
-    await page.locator('input[type="range"][aria-label^="Raise"]').fill(share);
+    await raise(page, hundredths);
     await page.locator('canvas[data-scale]:not([data-scale="0"])').waitFor();
     for (const words of then) await page.getByRole('button', { name: words, exact: true }).click();
   };
@@ -88,8 +94,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-mould', ...DESK, take: blankLaid('shape') },
   { name: 'piece-darts', ...DESK, take: blankLaid('flat') },
   { name: 'piece-sheet', ...DESK, take: sheetDrawn },
-  { name: 'piece-raising', ...DESK, take: raisedTo('Soup cup', '0.55') },
-  { name: 'piece-raised', ...DESK, take: raisedTo('Rack tumbler', '1', ['Cut level', 'Seam']) },
+  { name: 'piece-raising', ...DESK, take: raisedTo('Soup cup', 55) },
+  { name: 'piece-raised', ...DESK, take: raisedTo('Rack tumbler', 100, ['Cut level', 'Seam']) },
   { name: 'piece-handle', ...DESK, take: onPiece('Galley mug', 'shape') },
   { name: 'piece-slab', ...DESK, take: slabPlanned },
   { name: 'clay', ...DESK, take: onPlace('clay', '[data-bar]') },

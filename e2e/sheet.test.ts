@@ -85,7 +85,7 @@ describe('bent sheets', () => {
     await page.keyboard.press('Shift+ArrowRight');
     await fieldSays(page, 'point-x', /^40\.0/);
     await type(page, 'point-x', '-300');
-    await textOf(page.locator('.sheet-desk [role="alert"]'), /crosses itself|cannot be cut|close round/);
+    await textOf(page.locator('.sheet-desk [role="alert"]:visible'), /crosses itself|cannot be cut|close round/);
     await page.getByRole('button', { name: 'Add a hole' }).click();
     await page.getByRole('button', { name: 'Hole 3', pressed: true }).waitFor();
     await page.getByRole('button', { name: 'Take hole 3 off' }).click();

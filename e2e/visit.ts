@@ -116,12 +116,19 @@ export function drawnBox(
 /** A figure of the list of figures to measure. */
 export const figure = (page: Page, id: string) => page.locator(`[data-figure="${id}"] strong`);
 
-/** Types into a field of the left panel, leaving it with Enter. */
+/** A new piece waits in its first field: leaves it, so that letters are shortcuts. */
+export async function leaveFirstField(page: Page): Promise<void> {
+  await page.locator('.left input:focus').waitFor();
+  await page.evaluate('document.activeElement.blur()');
+}
+
+/** Types into a field of the left panel and takes it with Enter, and leaves the next one, to which that goes; a refused entry stays. */
 export async function type(page: Page, name: string, text: string): Promise<void> {
   const field = page.locator(`input[name="${name}"]`);
   await field.click();
   await field.fill(text);
   await field.press('Enter');
+  await page.evaluate(`document.activeElement.name !== ${JSON.stringify(name)} && document.activeElement.blur()`);
 }
 
 /** Presses a button that saves a file and reads what was saved. */

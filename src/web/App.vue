@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia';
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
-import FindDialog from './components/frame/FindDialog.vue';
-import KeysDialog from './components/frame/KeysDialog.vue';
 import TopBar from './components/frame/TopBar.vue';
 import { useFreshPage } from './composables/useFreshPage.ts';
 import { useShortcuts } from './composables/useShortcuts.ts';
+import { fetchFrameSoon, FindDialog, KeysDialog } from './laterFrame.ts';
 import { useConnection } from './stores/connection.ts';
 import { useSettings } from './stores/settings.ts';
 
@@ -26,8 +25,17 @@ const dialog = (name: 'find' | 'keys') =>
       else if (open.value === name) open.value = null;
     },
   });
+/** Dialogs are made when they are first asked for. */
+const made = ref({ find: false, keys: false });
+watch(open, (now) => {
+  if (now) made.value[now] = true;
+});
+onMounted(fetchFrameSoon);
 const find = dialog('find');
 const keys = dialog('keys');
+
+/** Past the bar, to what is on the table. */
+const skip = () => document.getElementById('table')?.focus();
 
 useShortcuts([
   { keys: 'ctrl+k', words: 'Find a place or a design', run: () => (find.value = true) },
@@ -42,32 +50,41 @@ useShortcuts([
 
 <template>
   <VApp :theme="light">
-    <div class="frame">
-      <TopBar @find="find = true" @keys="keys = true" />
-      <p v-if="down" class="down" role="alert">
+    <a class="skip" href="#table" @click.prevent="skip">Skip to the table</a>
+    <TopBar @find="find = true" @keys="keys = true" />
+    <VMain id="table" class="frame" tag="div" tabindex="-1">
+      <VAlert v-if="down" class="down" type="warning">
         The server does not answer. You can go on: changes are held in this browser and sent when it is back.
-      </p>
-      <p v-if="stuck" class="down" role="alert">
-        {{ stuck }} <button type="button" class="press" @click="reload">Load it again</button>
-      </p>
+      </VAlert>
+      <VAlert v-if="stuck" class="down" type="warning">
+        {{ stuck }} <VBtn variant="flat" @click="reload">Load it again</VBtn>
+      </VAlert>
       <RouterView />
-    </div>
-    <FindDialog v-model="find" />
-    <KeysDialog v-model="keys" />
+    </VMain>
+    <FindDialog v-if="made.find" v-model="find" />
+    <KeysDialog v-if="made.keys" v-model="keys" />
   </VApp>
 </template>
 
 <style scoped>
+.skip {
+  position: absolute;
+  left: -999px;
+}
+.skip:focus {
+  left: 8px;
+  top: 8px;
+  z-index: 2000;
+  padding: 8px 14px;
+  background: var(--panel);
+}
+.frame:focus {
+  outline: none;
+}
 .frame {
   display: flex;
   flex-direction: column;
   min-height: 100vh;
   background: var(--ground);
-}
-.down {
-  margin: 0;
-  padding: 10px 20px;
-  background: var(--care);
-  border-bottom: 2px solid var(--care-edge);
 }
 </style>

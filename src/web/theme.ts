@@ -1,4 +1,5 @@
 import { createVuetify } from 'vuetify';
+import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 
 /** The two lights of the table: north light by day, a lamp in the evening. */
 export type Light = 'day' | 'evening';
@@ -8,10 +9,29 @@ function pageNonce(): string | undefined {
   return document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce;
 }
 
+/** A field is a line of the page: its label on the left, what stands in it on the right. */
+const FIELD = { variant: 'plain', density: 'comfortable', hideDetails: 'auto', singleLine: true } as const;
+
+/** How components look and act everywhere; what CSS adds to it is in `look/`. */
 export const vuetify = createVuetify({
+  // Below `sm` all stands in one column; from `lg` on fields, drawing and figures stand side by side.
+  display: { thresholds: { xs: 0, sm: 700, md: 960, lg: 1200, xl: 1600, xxl: 2400 } },
+  icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   defaults: {
+    global: { ripple: false },
+    VAlert: { border: 'start', density: 'compact', icon: false, variant: 'text' },
+    VBtn: { variant: 'outlined', color: 'primary' },
+    VBtnToggle: { VBtn: { variant: 'text' }, mandatory: true, color: 'primary' },
     VDialog: { maxWidth: 560 },
+    VExpansionPanels: { flat: true },
+    VList: { bgColor: 'transparent' },
     VMenu: { offset: 6 },
+    VNumberInput: FIELD,
+    VProgressLinear: { color: 'primary', height: 8, rounded: true },
+    VSelect: FIELD,
+    VSlider: { color: 'primary', hideDetails: true, thumbSize: 30, trackSize: 8 },
+    VSwitch: { color: 'primary', density: 'comfortable', hideDetails: true, inset: true },
+    VTextField: FIELD,
   },
   theme: {
     cspNonce: pageNonce(),

@@ -1,3 +1,4 @@
+import { readdirSync } from 'node:fs';
 import request from 'supertest';
 import { newTarget, type Target } from '../../core/piece/target.ts';
 import { buildApp } from '../app.ts';
@@ -36,6 +37,17 @@ describe('the workshop', () => {
     ]) {
       await expect(workshop.read('create', bad)).rejects.toBeInstanceOf(Refusal);
     }
+  });
+
+  it('leaves no file open when it is closed', async () => {
+    const files = () => readdirSync('/proc/self/fd').length;
+    const before = files();
+    for (let times = 0; times < 3; times += 1) {
+      const own = threadedWorkshop();
+      await own.make('develop', body({ target: newTarget('Cup') }));
+      await own.close();
+    }
+    expect(files()).toBeLessThan(before + 20);
   });
 
   it('reads a small body before large ones that came first', async () => {

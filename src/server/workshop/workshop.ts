@@ -1,8 +1,8 @@
 import { cpus } from 'node:os';
-import { join } from 'node:path';
 import { Piscina } from 'piscina';
 import { newTarget } from '../../core/piece/target.ts';
 import { Refusal } from '../refusal.ts';
+import { workerFile } from './workerFile.ts';
 import { doWork, type ReadTarget, type WorkDone, type WorkKind, type WorkOrder } from './work.ts';
 
 /** Where bodies of requests are read and patterns made: apart from the thread that answers, so that it is always free. */
@@ -60,13 +60,20 @@ export function ownWorkshop(): Workshop {
   return workshopOf(doWork, doWork, () => Promise.resolve());
 }
 
-function poolOf(threads: number, niceIncrement: number): { readonly run: Run; readonly close: () => Promise<void> } {
+/** How many threads a pool has, and by how much they give way. */
+interface PoolSize {
+  readonly least: number;
+  readonly most: number;
+  readonly niceIncrement: number;
+}
+
+function poolOf({ least, most, niceIncrement }: PoolSize): { readonly run: Run; readonly close: () => Promise<void> } {
   const pool = new Piscina({
-    filename: join(process.cwd(), 'src/server/workshop/worker.ts'),
-    execArgv: ['--import', 'tsx'],
+    filename: workerFile(),
+    execArgv: [],
     niceIncrement,
-    minThreads: 1,
-    maxThreads: threads,
+    minThreads: least,
+    maxThreads: most,
     idleTimeout: 60_000,
     maxQueue: MOST_WAITING,
     resourceLimits: { maxOldGenerationSizeMb: THREAD_MEMORY },
@@ -91,18 +98,21 @@ function poolOf(threads: number, niceIncrement: number): { readonly run: Run; re
 /** Orders by which a thread gets to know its work. */
 const WARMING = 30;
 
-/** Starts the thread that reads, and has it read a plain design a few times: nobody's save should wait for either. */
-async function warmed(run: Run): Promise<void> {
+/**
+ * Starts the thread of a pool and has it read a plain design a few times: nobody should wait for either.
+ */
+async function warmed(run: Run, times: number): Promise<void> {
   const body = new TextEncoder().encode(JSON.stringify({ target: newTarget('Warming') }));
-  for (let order = 0; order < WARMING; order += 1) await run({ kind: 'create', body }, TIME_LIMITS.make).catch(() => undefined); // prettier-ignore
+  for (let order = 0; order < times; order += 1) await run({ kind: 'create', body }, TIME_LIMITS.make).catch(() => undefined); // prettier-ignore
 }
 
 /** A workshop with threads of its own for small bodies, for large ones, and for patterns, so that none keeps another's save waiting. */
 export function threadedWorkshop(): Workshop {
-  const small = poolOf(1, 0);
-  void warmed(small.run);
-  const large = poolOf(1, GIVES_WAY);
-  const making = poolOf(Math.max(1, cpus().length - 1), GIVES_WAY);
+  const small = poolOf({ least: 1, most: 1, niceIncrement: 0 });
+  const large = poolOf({ least: 0, most: 1, niceIncrement: GIVES_WAY });
+  const making = poolOf({ least: 1, most: Math.max(1, cpus().length - 1), niceIncrement: GIVES_WAY });
+  void warmed(small.run, WARMING);
+  void warmed(making.run, 1);
   const reading: Run = (order, limit) => (order.body.byteLength > SMALL_BODY ? large : small).run(order, limit);
   return workshopOf(reading, making.run, async () => {
     await Promise.all([small.close(), large.close(), making.close()]);

@@ -1,4 +1,6 @@
 import { storeToRefs } from 'pinia';
+import { computed } from 'vue';
+import { MM_PER } from '../../core/units/lengthUnit.ts';
 import { readLength, type LengthReading } from '../../core/units/readLength.ts';
 import { readVolume, writeVolume } from '../../core/units/volume.ts';
 import { systemsOf, UNIT_SIGN, writeEditable, writeFigure, writeLength } from '../../core/units/writeLength.ts';
@@ -7,9 +9,15 @@ import { useSettings } from '../stores/settings.ts';
 
 /** Reads and writes lengths in the unit that the person has chosen; what it writes follows the switch. */
 export function useLengths() {
-  const { style, unit } = storeToRefs(useSettings());
+  const { style, unit, marks } = storeToRefs(useSettings());
   return {
     style,
+    /** By how much a key moves a size, and to what a drag rounds it (mm). */
+    steps: computed(() =>
+      unit.value === 'inch'
+        ? { key: MM_PER.inch / marks.value, drag: MM_PER.inch / marks.value }
+        : { key: 1, drag: 0.5 },
+    ),
     figure: (mm: number): string => writeFigure(mm, style.value),
     length: (mm: number): string => writeLength(mm, style.value),
     editable: (mm: number): string => writeEditable(mm, style.value),

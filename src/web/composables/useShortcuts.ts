@@ -1,4 +1,5 @@
 import { onMounted, onUnmounted } from 'vue';
+import { useSettings } from '../stores/settings.ts';
 
 /** One shortcut: what is pressed (`ctrl+z`, `?`, `f`), what it is for, and what it does. */
 export interface Shortcut {
@@ -27,8 +28,9 @@ function pressed(event: KeyboardEvent): string {
   return `${control}${shift}${key}`;
 }
 
-/** Binds shortcuts while the component lives. Plain letters do not work while a field is typed in or a dialog is open. */
+/** Binds shortcuts while the component lives. Plain letters do not work while a field is typed in, a dialog is open, or they are switched off. */
 export function useShortcuts(shortcuts: readonly Shortcut[]): void {
+  const settings = useSettings();
   const onKey = (event: KeyboardEvent) => {
     if (event.altKey || event.defaultPrevented) return;
     const keys = pressed(event);
@@ -36,6 +38,7 @@ export function useShortcuts(shortcuts: readonly Shortcut[]): void {
     if (
       plain &&
       (typing(event.target) ||
+        (!settings.letters && keys !== '?') ||
         document.querySelector('.v-overlay--active [role="dialog"], .v-dialog.v-overlay--active'))
     )
       return;

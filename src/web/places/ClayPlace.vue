@@ -72,16 +72,16 @@ watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · F
     <Teleport defer to="#place-heading">
       <div class="head">
         <h1>Clay book</h1>
-        <button type="button" :disabled="clays.past.length === 0" @click="clays.undo()">Undo</button>
+        <VBtn variant="text" :disabled="clays.past.length === 0" @click="clays.undo()">Undo</VBtn>
       </div>
     </Teleport>
     <BookConflicts :book="clays" :told="told" />
     <BookConflicts :book="scraps" :told="toldScrap" />
-    <p v-if="clays.trouble" class="trouble" role="alert">{{ clays.trouble }}</p>
+    <VAlert v-if="clays.trouble" type="error">{{ clays.trouble }}</VAlert>
     <p v-if="clays.state === 'loading'" class="plain" aria-busy="true">Fetching the clay book.</p>
     <div v-else-if="clays.state === 'failed'" class="plain">
       <h2>The clay book could not be fetched</h2>
-      <button type="button" class="press" @click="clays.load()">Try again</button>
+      <VBtn variant="flat" @click="clays.load()">Try again</VBtn>
     </div>
     <div v-else-if="!shown" class="plain">
       <h2>The clay book is empty</h2>
@@ -89,13 +89,14 @@ watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · F
         Write down a clay, roll a few bars from it and measure them: from then on every finished size tells how sure it
         is.
       </p>
-      <button type="button" class="press" @click="add">Write down a clay</button>
+      <VBtn variant="flat" @click="add">Write down a clay</VBtn>
     </div>
     <div v-else class="bench">
       <nav class="list" aria-label="Clays">
-        <input
+        <VTextField
           v-if="clays.list.length > 6"
           v-model="words"
+          class="bare"
           type="search"
           aria-label="Find a clay"
           placeholder="Find a clay"
@@ -114,7 +115,7 @@ watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · F
           </li>
           <li v-if="found.length === 0" class="none">No clay is called that.</li>
         </ul>
-        <button type="button" class="quiet" @click="add">Write down a clay</button>
+        <VBtn @click="add">Write down a clay</VBtn>
       </nav>
       <div :key="shown.id" class="middle">
         <ClayFigures :clay="shown.body" />
@@ -140,12 +141,6 @@ watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · F
   align-items: center;
   gap: 14px;
 }
-.head button {
-  min-height: 44px;
-  padding: 0 8px;
-  color: var(--bar-soft);
-  cursor: pointer;
-}
 h1 {
   font-size: 20px;
 }
@@ -156,11 +151,6 @@ h1 {
   max-width: 620px;
   margin: 0 auto;
   padding: 60px 24px;
-}
-.trouble {
-  padding: 10px 18px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
 }
 .bench {
   flex: 1;
@@ -223,7 +213,7 @@ ul {
   gap: 26px;
   align-content: start;
 }
-@media (max-width: 1100px) {
+@media (max-width: 1199px) {
   .bench {
     grid-template-columns: 220px minmax(0, 1fr);
   }
@@ -234,7 +224,7 @@ ul {
     grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
   }
 }
-@media (max-width: 700px) {
+@media (max-width: 699px) {
   .bench {
     display: block;
   }

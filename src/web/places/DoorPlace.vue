@@ -31,10 +31,17 @@ async function enter(): Promise<void> {
   <main class="door">
     <h1>This table asks for its passphrase</h1>
     <form @submit.prevent="enter">
-      <label for="passphrase">Passphrase</label>
-      <input id="passphrase" v-model="passphrase" type="password" autocomplete="current-password" required />
-      <p v-if="trouble" role="alert">{{ trouble }}</p>
-      <button type="submit" class="press" :disabled="busy">Come in</button>
+      <VTextField
+        v-model="passphrase"
+        class="words"
+        label="Passphrase"
+        name="passphrase"
+        type="password"
+        autocomplete="current-password"
+        required
+      />
+      <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
+      <VBtn type="submit" variant="flat" :disabled="busy">Come in</VBtn>
     </form>
   </main>
 </template>
@@ -49,17 +56,5 @@ form {
   display: grid;
   gap: 10px;
   margin-top: 18px;
-}
-input {
-  min-height: 48px;
-  padding: 4px 12px;
-  border: 1.5px solid var(--ink-soft);
-  border-radius: 8px;
-  background: var(--panel);
-}
-form p {
-  padding: 8px 12px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
 }
 </style>

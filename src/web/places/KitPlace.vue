@@ -72,21 +72,27 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
     <Teleport defer to="#place-heading">
       <div class="head">
         <h1>Kit</h1>
-        <button type="button" :disabled="kit.past.length === 0" @click="kit.undo()">Undo</button>
+        <VBtn variant="text" :disabled="kit.past.length === 0" @click="kit.undo()">Undo</VBtn>
       </div>
     </Teleport>
     <BookConflicts :book="kit" :told="told" />
-    <p v-if="kit.trouble" class="trouble" role="alert">{{ kit.trouble }}</p>
+    <VAlert v-if="kit.trouble" type="error">{{ kit.trouble }}</VAlert>
     <p v-if="kit.state === 'loading'" class="plain" aria-busy="true">Fetching the kit.</p>
     <div v-else-if="kit.state === 'failed'" class="plain">
       <h2>The kit could not be fetched</h2>
-      <button type="button" class="press" @click="kit.load()">Try again</button>
+      <VBtn variant="flat" @click="kit.load()">Try again</VBtn>
     </div>
     <div v-else class="bench">
       <div class="middle">
         <div class="verbs">
-          <input v-model="words" type="search" aria-label="Find in the kit" placeholder="Find in the kit" />
-          <button type="button" class="press" @click="adding = true">Add something</button>
+          <VTextField
+            v-model="words"
+            class="bare"
+            type="search"
+            aria-label="Find in the kit"
+            placeholder="Find in the kit"
+          />
+          <VBtn variant="flat" @click="adding = true">Add something</VBtn>
         </div>
         <p v-if="kit.list.length === 0" class="empty">
           The kit is empty. Say what you own: patterns then keep to your roller and boards, offer your sticks and
@@ -122,19 +128,23 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
           @remove="remove(shown.id)"
         />
         <p v-else>Press a thing to change its figures.</p>
-        <p class="caution">
+        <VAlert type="warning" role="note">
           Rollers pinch: keep fingers, sleeves and hair away from the gap, and stop it before you reach in.
-        </p>
+        </VAlert>
       </aside>
     </div>
-    <SheetDialog v-model="adding">
+    <SheetDialog v-model="adding" aria-label="Add something to the kit">
       <section class="sheet-card" aria-label="Add something to the kit">
         <h2>What is it</h2>
-        <ul class="kinds">
-          <li v-for="kind in KIT_KINDS" :key="kind">
-            <button type="button" :data-kind="kind" @click="add(kind)">{{ KIT[kind].one }}</button>
-          </li>
-        </ul>
+        <VList aria-label="Kinds of things">
+          <VListItem
+            v-for="kind in KIT_KINDS"
+            :key="kind"
+            :data-kind="kind"
+            :title="KIT[kind].one"
+            @click="add(kind)"
+          />
+        </VList>
       </section>
     </SheetDialog>
   </main>
@@ -151,12 +161,6 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
   align-items: center;
   gap: 14px;
 }
-.head button {
-  min-height: 44px;
-  padding: 0 8px;
-  color: var(--bar-soft);
-  cursor: pointer;
-}
 h1 {
   font-size: 20px;
 }
@@ -167,11 +171,6 @@ h1 {
   max-width: 620px;
   margin: 0 auto;
   padding: 60px 24px;
-}
-.trouble {
-  padding: 10px 18px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
 }
 .bench {
   flex: 1;
@@ -244,24 +243,10 @@ ul {
   padding: 18px;
   border-left: 1px solid var(--line);
 }
-.caution {
-  padding: 8px 12px;
-  background: var(--care);
-  border-left: 4px solid var(--care-edge);
-}
 .kinds {
   border: 0;
 }
-.kinds button {
-  min-height: 48px;
-  padding: 0 16px;
-  border: 1.5px solid var(--press);
-  border-radius: 10px;
-  color: var(--press);
-  font-weight: 600;
-  cursor: pointer;
-}
-@media (max-width: 700px) {
+@media (max-width: 699px) {
   .bench {
     display: flex;
     flex-direction: column-reverse;

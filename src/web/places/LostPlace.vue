@@ -2,7 +2,7 @@
   <main class="lost">
     <h1>There is nothing at this address</h1>
     <p>The piece may have been taken off the shelf, or the address was cut short.</p>
-    <RouterLink class="press" :to="{ name: 'shelf' }">Back to the shelf</RouterLink>
+    <VBtn variant="flat" :to="{ name: 'shelf' }">Back to the shelf</VBtn>
   </main>
 </template>
 

@@ -50,22 +50,21 @@ async function keep(): Promise<void> {
             </div>
           </dl>
           <WetFired :target="developed.target" />
-          <label class="name">
-            Its name
-            <input
-              v-model="owned.name.value"
-              type="text"
-              maxlength="120"
-              :placeholder="owned.reversed.value.kind === 'made' ? owned.reversed.value.target.name : ''"
-            />
-          </label>
-          <button type="button" class="press" :disabled="busy" @click="keep">Put it on the shelf</button>
-          <p v-if="shelf.trouble" class="trouble" role="alert">{{ shelf.trouble }}</p>
+          <VTextField
+            v-model="owned.name.value"
+            class="words"
+            label="Its name"
+            name="name"
+            maxlength="120"
+            :placeholder="owned.reversed.value.kind === 'made' ? owned.reversed.value.target.name : ''"
+          />
+          <VBtn variant="flat" :disabled="busy" @click="keep">Put it on the shelf</VBtn>
+          <VAlert v-if="shelf.trouble" type="error">{{ shelf.trouble }}</VAlert>
           <CheckList :checks="developed.checks.filter(({ code }) => code !== 'slab-size' && code !== 'drape')" />
         </template>
-        <p v-else-if="owned.reversed.value.kind === 'impossible'" class="trouble" role="alert">
+        <VAlert v-else-if="owned.reversed.value.kind === 'impossible'" type="error">
           That makes no piece: {{ owned.reversed.value.rule }}.
-        </p>
+        </VAlert>
       </aside>
       <aside class="left" aria-label="What you own">
         <OwnedFields :owned="owned" />
@@ -139,12 +138,7 @@ dd {
   border-radius: 8px;
   color: var(--ink);
 }
-.trouble {
-  padding: 10px 12px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
-}
-@media (max-width: 1100px) {
+@media (max-width: 1199px) {
   .bench {
     grid-template-columns: minmax(0, 1fr) 272px;
     grid-template-areas: 'middle right' 'left left';
@@ -154,7 +148,7 @@ dd {
     border-top: 1px solid var(--line);
   }
 }
-@media (max-width: 700px) {
+@media (max-width: 699px) {
   .bench {
     display: block;
   }

@@ -1,72 +1,72 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
+import { computed, onMounted, onUnmounted, reactive, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
+import { useDisplay } from 'vuetify';
 import { isDraped } from '../../core/mould/draped.ts';
 import type { FigureId } from '../../core/piece/explain/step.ts';
 import AdditionFields from '../components/piece/AdditionFields.vue';
-import CheckList from '../components/piece/CheckList.vue';
 import ConflictNote from '../components/piece/ConflictNote.vue';
-import CutDesk from '../components/piece/CutDesk.vue';
-import CutFields from '../components/piece/CutFields.vue';
-import FigureList from '../components/piece/FigureList.vue';
 import FitFields from '../components/piece/FitFields.vue';
-import FlatFields from '../components/piece/FlatFields.vue';
-import HistoryDialog from '../components/piece/HistoryDialog.vue';
-import HowDialog from '../components/piece/HowDialog.vue';
+import PieceFigures from '../components/piece/PieceFigures.vue';
 import PieceHeading from '../components/piece/PieceHeading.vue';
+import PieceStage from '../components/piece/PieceStage.vue';
 import ShapeFields from '../components/piece/ShapeFields.vue';
-import WorkNote from '../components/piece/WorkNote.vue';
-import StandingFigures from '../components/piece/StandingFigures.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import type { Figure } from '../components/piece/figures.ts';
 import { useFigures } from '../components/piece/useFigures.ts';
-import RaiseBar from '../components/standing/RaiseBar.vue';
-import { FIRST_CHOICES, type RaiseChoices } from '../components/standing/raiseChoices.ts';
-import type { ViewName } from '../components/standing/standingScene.ts';
 import {
-  BlankDesk,
+  CutFields,
   DartFields,
   fetchSoon,
+  FlatFields,
+  HistoryDialog,
+  HowDialog,
   MeshDialog,
-  SheetTable,
-  SlabDesk,
   SlabFields,
-  SlabFigures,
-  StandingView,
 } from '../components/piece/laterParts.ts';
-import WorkTable from '../components/table/WorkTable.vue';
-import { useSolver } from '../composables/useSolver.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
 import { nextTask } from '../composables/nextTask.ts';
-import { useBench } from '../stores/bench.ts';
 import { useMouldReading } from '../stores/mouldReading.ts';
 import { usePiece } from '../stores/piece.ts';
 import { useClays, useKit } from '../stores/records.ts';
 
-onUnmounted(fetchSoon());
+/** Dialogs are made when they are asked for, or at rest. */
+const rested = ref(false);
+onUnmounted(fetchSoon(() => (rested.value = true)));
 
 /** One design and its stages. */
 const route = useRoute();
 const router = useRouter();
 const piece = usePiece();
-const bench = useBench();
 const reading = useMouldReading();
 const id = computed(() => String(route.params['id']));
 const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
 const draped = computed(() => isDraped(piece.target));
+/** On a narrow screen the drawing stays in view, and one of these beside or under it. */
+const { mdAndDown: narrow } = useDisplay();
+const tab = ref<'change' | 'measure' | 'advice'>('change');
+const warnings = computed(() => piece.beside.developed.checks.filter(({ level }) => level !== 'note').length);
 const how = ref<Figure | null>(null);
 const history = ref(false);
-const share = ref(0);
-const choices = ref<RaiseChoices>(FIRST_CHOICES);
-/** From where the raised piece is looked at; a new one each time, so that a view can be asked for again. */
-const look = ref<{ readonly view: ViewName }>({ view: 'turned' });
 /** A strip and a sheet are rolled and bent as they are: they have no parts to raise, and nothing is added to them. */
 const bentAlone = computed(() => ['stand', 'sheet'].includes(piece.target.form.kind));
-const raises = computed(() => !draped.value && !bentAlone.value);
-const raised = computed(() => stage.value === 'flat' && share.value > 0 && raises.value);
 
 const { planned, measure, finished } = useFigures();
+
+/** A new piece waits for its first size. */
+function startTyping(): void {
+  window.history.replaceState({ ...window.history.state, fresh: false }, '');
+  document.querySelector<HTMLInputElement>('.left input')?.focus();
+}
+
+/** What was asked for stays, so that it can close and give the keyboard back. */
+const made = reactive(new Set<'how' | 'history' | 'mesh'>());
+watch([how, history, () => reading.asked], ([asked, past, mesh]) => {
+  if (asked) made.add('how');
+  if (past) made.add('history');
+  if (mesh) made.add('mesh');
+});
 
 /** The lower fields and figures are made in a task of their own: the table and what is beside it stand before them. */
 const standing = ref(false);
@@ -76,6 +76,7 @@ watch(
     standing.value = false;
     if (ready) await nextTask();
     standing.value = ready;
+    if (ready && (window.history.state as { fresh?: boolean } | null)?.fresh) startTyping();
   },
   { immediate: true },
 );
@@ -92,28 +93,15 @@ const flip = () => {
   piece.change({ ...piece.target, slab: { ...slab, faceUp } });
 };
 
-/** Advice that the slab is too small is followed by one press. */
-const { busy, trouble, solve, cancel } = useSolver();
-const cutInPieces = async () => {
-  const cut = await solve(piece.target, { kind: 'pieces', slab: bench.slab });
-  if (cut) piece.change(cut);
-};
-
-const raiseOrLay = () => {
-  if (!raises.value) return;
-  if (stage.value !== 'flat') go('flat');
-  share.value = share.value < 1 ? 1 : 0;
-};
-
 useShortcuts([
   { keys: 'ctrl+z', words: 'Undo', run: piece.undo },
   { keys: 'ctrl+shift+z or ctrl+y', words: 'Redo', run: piece.redo },
   { keys: 'ctrl+s', words: 'Save now (it saves by itself)', run: () => void piece.keep() },
+  { keys: 'ctrl+p', words: 'To the templates', run: () => go('cut') },
   { keys: '1', words: 'Shape', run: () => go('shape') },
   { keys: '2', words: 'Flat', run: () => go('flat') },
   { keys: '3', words: 'Slab', run: () => go('slab') },
   { keys: '4', words: 'Cut', run: () => go('cut') },
-  { keys: 'r', words: 'Raise the flat parts, or lay them down', run: raiseOrLay },
   { keys: 'f', words: 'Turn the other face up', run: flip },
   { keys: 'h', words: 'History', run: () => (history.value = true) },
 ]);
@@ -141,50 +129,21 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
   <main v-else-if="piece.state !== 'ready'" class="plain">
     <h1>{{ piece.state === 'missing' ? 'This piece is not on the shelf' : 'The piece could not be fetched' }}</h1>
     <p>{{ piece.trouble }}</p>
-    <RouterLink class="press" :to="{ name: 'shelf' }">Back to the shelf</RouterLink>
+    <VBtn variant="flat" :to="{ name: 'shelf' }">Back to the shelf</VBtn>
   </main>
   <main v-else class="piece">
     <PieceHeading @history="history = true" />
     <StageRuler :id="id" :stage="stage" />
     <ConflictNote />
-    <div class="bench">
-      <CutDesk v-if="stage === 'cut'" class="middle" />
-      <SlabDesk v-else-if="stage === 'slab'" class="middle" />
-      <BlankDesk v-else-if="stage === 'flat' && draped" class="middle" />
-      <SheetTable
-        v-else-if="stage === 'shape' && piece.target.form.kind === 'sheet'"
-        class="middle"
-        @how="askOnTable"
-      />
-      <div v-else class="middle raising">
-        <StandingView v-if="raised" :share="share" :choices="choices" :look="look" />
-        <WorkTable v-else @how="askOnTable" />
-        <RaiseBar
-          v-if="stage === 'flat' && raises"
-          v-model:share="share"
-          v-model:choices="choices"
-          :can-hole="piece.target.fit?.hole !== undefined"
-          @look="(view) => (look = { view })"
-        />
-      </div>
-      <aside class="right" aria-label="Figures">
-        <template v-if="stage === 'slab'"><SlabFigures /></template>
-        <template v-else>
-          <FigureList heading="To measure, wet" :figures="measure" @how="(figure) => (how = figure)" />
-          <CheckList :checks="piece.beside.developed.checks" @remedy="cutInPieces" />
-          <WorkNote :busy="busy" :trouble="trouble" @cancel="cancel" />
-          <WorkNote
-            v-if="stage !== 'shape'"
-            doing="Reading the mould"
-            :busy="reading.busy"
-            :trouble="reading.trouble"
-            @cancel="reading.stop"
-          />
-          <StandingFigures v-if="standing" :finished="finished" @how="(figure) => (how = figure)" />
-        </template>
-        <button v-if="stage !== 'cut'" type="button" class="press wide" @click="go('cut')">Print the templates</button>
-      </aside>
-      <aside class="left" aria-label="What to change">
+    <div class="bench" :class="{ narrow }">
+      <VTabs v-if="narrow" v-model="tab" class="tabs" grow height="48" aria-label="Beside the drawing">
+        <VTab value="change">Change</VTab>
+        <VTab value="measure">Measure</VTab>
+        <VTab v-if="stage !== 'slab'" value="advice"
+          >Advice<span v-if="warnings">: {{ warnings }}</span></VTab
+        >
+      </VTabs>
+      <aside v-show="!narrow || tab === 'change'" class="left" aria-label="What to change">
         <template v-if="stage === 'shape'"
           ><ShapeFields /><template v-if="standing"
             ><AdditionFields v-if="!draped && !bentAlone" /><FitFields /></template
@@ -194,10 +153,24 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         <SlabFields v-else-if="stage === 'slab'" />
         <CutFields v-else />
       </aside>
+      <div class="stage" role="region" aria-label="Drawing" :tabindex="narrow ? 0 : undefined">
+        <PieceStage :stage="stage" @how="askOnTable" @go="go" />
+      </div>
+      <aside v-show="!narrow || tab !== 'change'" class="right" aria-label="Figures and advice">
+        <PieceFigures
+          :stage="stage"
+          :shown="!narrow ? 'both' : tab === 'advice' ? 'advice' : 'measure'"
+          :measure="measure"
+          :finished="finished"
+          :standing="standing"
+          @how="(figure) => (how = figure)"
+        />
+        <VBtn v-if="stage !== 'cut'" variant="flat" class="wide" @click="go('cut')">Print the templates</VBtn>
+      </aside>
     </div>
-    <HowDialog v-model="how" :developed="planned" />
-    <HistoryDialog v-model="history" />
-    <MeshDialog />
+    <HowDialog v-if="rested || made.has('how')" v-model="how" :developed="planned" />
+    <HistoryDialog v-if="rested || made.has('history')" v-model="history" />
+    <MeshDialog v-if="rested || made.has('mesh')" />
   </main>
 </template>
 
@@ -219,32 +192,27 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
   flex: 1;
   display: grid;
   grid-template-columns: 292px minmax(0, 1fr) 272px;
-  grid-template-areas: 'left middle right';
+  grid-template-areas: 'left stage right';
   align-items: stretch;
 }
 .left,
 .right {
   contain: layout style;
+  padding: 16px 18px;
 }
 .left {
   grid-area: left;
-  padding: 16px 18px;
   border-right: 1px solid var(--line);
 }
-.middle {
-  grid-area: middle;
+.stage {
+  grid-area: stage;
   position: sticky;
   top: 0;
-  height: calc(100vh - 106px);
+  height: calc(100vh - 104px);
   min-height: 480px;
-}
-.raising {
-  display: grid;
-  grid-template-rows: minmax(0, 1fr) auto;
 }
 .right {
   grid-area: right;
-  padding: 16px 18px;
   border-left: 1px solid var(--line);
   display: grid;
   grid-template-columns: minmax(0, 1fr);
@@ -259,38 +227,55 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     display: block;
   }
   .left,
+  .tabs,
   .wide {
     display: none;
   }
-  .middle {
+  .stage {
     position: static;
     height: auto;
   }
 }
-@media (max-width: 1100px) {
+/* Narrower than this, what is beside the drawing takes turns; each scrolls for itself. */
+@media screen and (max-width: 1199px) {
+  .piece {
+    height: calc(100dvh - 56px);
+    min-height: 320px;
+    flex: none;
+  }
   .bench {
-    grid-template-columns: minmax(0, 1fr) 272px;
-    grid-template-areas: 'middle right' 'left right';
+    min-height: 0;
+    grid-template-columns: minmax(0, 1fr) minmax(300px, 36%);
+    grid-template-rows: auto minmax(0, 1fr);
+    grid-template-areas: 'stage tabs' 'stage panel';
   }
-  .middle {
-    position: relative;
+  .tabs {
+    grid-area: tabs;
+    border-bottom: 1px solid var(--line);
+    border-left: 1px solid var(--line);
   }
-  .left {
+  .left,
+  .right {
+    grid-area: panel;
+    min-width: 0;
+    overflow: auto;
     border-right: 0;
-    border-top: 1px solid var(--line);
+    border-left: 1px solid var(--line);
+  }
+  .stage {
+    position: static;
+    height: auto;
+    min-height: 0;
+    overflow: auto;
   }
 }
-@media (max-width: 700px) {
+@media screen and (max-width: 1199px) and (orientation: portrait) {
   .bench {
-    display: block;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: minmax(0, 46fr) auto minmax(0, 54fr);
+    grid-template-areas: 'stage' 'tabs' 'panel';
   }
-  .middle {
-    position: relative;
-    height: auto;
-    min-height: 420px;
-  }
-  .right {
-    border-left: 0;
+  .tabs {
     border-top: 1px solid var(--line);
   }
 }

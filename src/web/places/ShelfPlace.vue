@@ -61,7 +61,7 @@ const barLength = 100;
 
 async function begin(): Promise<void> {
   const design = await shelf.create();
-  if (design) await router.push({ name: 'piece', params: { id: design.id } });
+  if (design) await router.push({ name: 'piece', params: { id: design.id }, state: { fresh: true } });
 }
 
 async function readFile(event: Event): Promise<void> {
@@ -93,8 +93,8 @@ onMounted(() => {
         {{ shelf.designs.length }} {{ shelf.designs.length === 1 ? 'design' : 'designs' }}, drawn at one scale, as fired
       </p>
       <span class="begin">
-        <RouterLink class="quiet" :to="{ name: 'from' }">From what you own</RouterLink>
-        <button type="button" class="quiet" @click="file?.click()">Open a file</button>
+        <VBtn :to="{ name: 'from' }">From what you own</VBtn>
+        <VBtn @click="file?.click()">Open a file</VBtn>
         <input
           ref="file"
           class="unseen"
@@ -104,10 +104,10 @@ onMounted(() => {
           tabindex="-1"
           @change="readFile"
         />
-        <button type="button" class="press" @click="begin">New piece</button>
+        <VBtn variant="flat" @click="begin">New piece</VBtn>
       </span>
     </header>
-    <p v-if="shelf.trouble || fileTrouble" class="trouble" role="alert">{{ fileTrouble || shelf.trouble }}</p>
+    <VAlert v-if="shelf.trouble || fileTrouble" type="error">{{ fileTrouble || shelf.trouble }}</VAlert>
     <div ref="boards" class="boards">
       <p v-if="shelf.state === 'loading'" class="waiting">Fetching the designs.</p>
       <p v-else-if="shelf.state === 'failed'" class="waiting">
@@ -117,7 +117,7 @@ onMounted(() => {
         <div class="bare-plank" />
         <h2>The shelf is bare</h2>
         <p>Begin with a straight tumbler and change its size: the pattern follows as you type.</p>
-        <button type="button" class="press" @click="begin">New piece</button>
+        <VBtn variant="flat" @click="begin">New piece</VBtn>
       </section>
       <template v-else>
         <ul v-for="(row, index) in laid.rows.slice(0, drawnRows)" :key="index" class="row">
@@ -145,7 +145,7 @@ onMounted(() => {
     <VSnackbar v-model="undoable" :timeout="12000" location="bottom">
       “{{ shelf.takenOff?.name }}” was taken off the shelf.
       <template #actions>
-        <button type="button" class="undo" @click="shelf.putBack()">Put it back</button>
+        <VBtn variant="text" class="undo" @click="shelf.putBack()">Put it back</VBtn>
       </template>
     </VSnackbar>
   </main>
@@ -215,12 +215,6 @@ header p {
   border-width: 0 2px;
   background: linear-gradient(var(--ink), var(--ink)) center / 100% 2px no-repeat;
 }
-.trouble {
-  padding: 10px 14px;
-  margin: 12px 0 0;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
-}
 .waiting {
   padding: 80px 0;
   color: var(--ink-soft);
@@ -238,12 +232,5 @@ header p {
   height: 17px;
   margin-bottom: 20px;
   background: linear-gradient(var(--wood) 0 12px, var(--wood-deep) 12px);
-}
-.undo {
-  min-height: 44px;
-  padding: 0 14px;
-  font-weight: 700;
-  text-decoration: underline;
-  cursor: pointer;
 }
 </style>

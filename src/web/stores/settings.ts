@@ -10,6 +10,9 @@ import type { Light } from '../theme.ts';
 
 const KEY = 'fawn-settings';
 
+/** Where Enter goes from a field: to the next one, or nowhere. */
+export type EnterGoes = 'next' | 'stays';
+
 interface Kept {
   readonly unit: LengthUnit;
   readonly marks: InchMarks;
@@ -22,6 +25,9 @@ interface Kept {
   readonly slab: { readonly length: number; readonly width: number };
   /** Diameters of the round cutters that she owns (mm). */
   readonly cutters: readonly number[];
+  /** Where Enter goes from a field, and whether single letters are shortcuts. */
+  readonly enter: EnterGoes;
+  readonly letters: boolean;
 }
 
 /** A set of round cutters as it is often sold (mm). */
@@ -42,6 +48,8 @@ function read(): Kept {
     paper: DEFAULT_PAPER,
     ...DEFAULT_BENCH,
     cutters: DEFAULT_CUTTERS,
+    enter: 'next',
+    letters: true,
   };
   try {
     const kept = JSON.parse(memory.read(KEY) ?? '{}') as Partial<Kept>;
@@ -57,6 +65,8 @@ function read(): Kept {
         width: sound(kept.slab?.width) ?? fallback.slab.width,
       },
       cutters: Array.isArray(kept.cutters) ? kept.cutters.filter((one) => sound(one) !== undefined) : fallback.cutters,
+      enter: kept.enter === 'stays' ? 'stays' : 'next',
+      letters: kept.letters !== false,
     };
   } catch {
     return fallback;
@@ -74,9 +84,11 @@ export const useSettings = defineStore('settings', () => {
   const hand = ref(kept.hand);
   const slab = ref(kept.slab);
   const cutters = ref(kept.cutters);
+  const enter = ref(kept.enter);
+  const letters = ref(kept.letters);
   const style = computed<LengthStyle>(() => ({ unit: unit.value, marks: marks.value, volumes: volumes.value }));
 
-  watch([unit, marks, volumes, light, paper, hand, slab, cutters], () => {
+  watch([unit, marks, volumes, light, paper, hand, slab, cutters, enter, letters], () => {
     const now: Kept = {
       cutters: cutters.value,
       unit: unit.value,
@@ -86,6 +98,8 @@ export const useSettings = defineStore('settings', () => {
       paper: paper.value,
       hand: hand.value,
       slab: slab.value,
+      enter: enter.value,
+      letters: letters.value,
     };
     memory.write(KEY, JSON.stringify(now));
   });
@@ -98,5 +112,5 @@ export const useSettings = defineStore('settings', () => {
     light.value = light.value === 'day' ? 'evening' : 'day';
   }
 
-  return { unit, marks, volumes, light, paper, hand, slab, cutters, style, nextUnit, turnLight };
+  return { unit, marks, volumes, light, paper, hand, slab, cutters, enter, letters, style, nextUnit, turnLight };
 });

@@ -19,6 +19,8 @@ const props = defineProps<{ bars: readonly ShrinkBar[]; put: (bars: readonly Shr
 const LINE = 100;
 const RUN_WORDS: Readonly<Record<BarRun, string>> = { any: 'either way', along: 'along the roll', across: 'across the roll' }; // prettier-ignore
 
+const RUNS = Object.entries(RUN_WORDS).map(([value, title]) => ({ value, title }));
+
 const outlier = computed(() => barFigures(props.bars).outlier);
 
 function changed(index: number, change: Partial<ShrinkBar>): readonly Fault[] {
@@ -73,34 +75,36 @@ const percent = (bar: ShrinkBar) => {
         :data-bar="index"
       >
         <span role="rowheader" class="number">{{ index + 1 }}</span>
-        <CellLength
-          :label="`Bar ${index + 1}, wet`"
-          :mm="bar.wet"
-          :take="(mm) => changed(index, { wet: mm ?? LINE })"
-        />
-        <CellLength
-          v-for="state in BAR_STATES"
-          :key="state"
-          :label="`Bar ${index + 1}, ${state}`"
-          :mm="bar[state]"
-          :take="(mm) => measure(index, state, mm)"
-        />
+        <span role="cell">
+          <CellLength
+            :label="`Bar ${index + 1}, wet`"
+            :mm="bar.wet"
+            :take="(mm) => changed(index, { wet: mm ?? LINE })"
+          />
+        </span>
+        <span v-for="state in BAR_STATES" :key="state" role="cell">
+          <CellLength
+            :label="`Bar ${index + 1}, ${state}`"
+            :mm="bar[state]"
+            :take="(mm) => measure(index, state, mm)"
+          />
+        </span>
         <strong role="cell">{{ percent(bar) }}</strong>
         <span class="ways" role="cell">
-          <select
-            :value="bar.run"
+          <VSelect
+            class="run"
+            :items="RUNS"
+            :model-value="bar.run"
             :aria-label="`Bar ${index + 1} lay`"
-            @change="changed(index, { run: ($event.target as HTMLSelectElement).value as BarRun })"
-          >
-            <option v-for="(words, run) in RUN_WORDS" :key="run" :value="run">{{ words }}</option>
-          </select>
+            @update:model-value="(run: BarRun) => changed(index, { run })"
+          />
           <span v-if="outlier === index" class="odd">stands apart: measure it again</span>
-          <button type="button" @click="setAside(index, !bar.aside)">{{ bar.aside ? 'count it' : 'set aside' }}</button>
-          <button type="button" :aria-label="`Take bar ${index + 1} away`" @click="remove(index)">×</button>
+          <VBtn variant="text" @click="setAside(index, !bar.aside)">{{ bar.aside ? 'count it' : 'set aside' }}</VBtn>
+          <VBtn variant="text" :aria-label="`Take bar ${index + 1} away`" @click="remove(index)">×</VBtn>
         </span>
       </div>
     </div>
-    <button type="button" class="quiet" @click="add">Add a bar</button>
+    <VBtn class="add" @click="add">Add a bar</VBtn>
   </section>
 </template>
 
@@ -115,7 +119,7 @@ h2 {
 }
 .row {
   display: grid;
-  grid-template-columns: 28px repeat(4, minmax(0, 74px)) 68px minmax(0, 1fr);
+  grid-template-columns: 28px repeat(4, minmax(0, 62px)) 74px minmax(0, 1fr);
   gap: 6px 8px;
   align-items: center;
   padding: 4px 0;
@@ -144,36 +148,21 @@ h2 {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
-  gap: 0 6px;
+  gap: 0;
 }
-.ways select,
-.ways button {
-  min-height: 44px;
-  color: var(--press);
-  background: transparent;
-  cursor: pointer;
-}
-.ways select {
-  width: 124px;
-  border: 0;
-  border-bottom: 1.5px dotted var(--press);
-}
-.ways button {
-  min-width: 44px;
-}
-.ways select option {
-  color: var(--ink);
-  background: var(--panel);
+.run {
+  flex: none;
+  width: 136px;
 }
 .odd {
   padding: 2px 8px;
   background: var(--care);
   border-left: 4px solid var(--care-edge);
 }
-.quiet {
+.add {
   margin-top: 10px;
 }
-@media (max-width: 1100px) {
+@media (max-width: 1199px) {
   .row {
     grid-template-columns: 24px repeat(4, minmax(0, 1fr)) 66px;
   }

@@ -102,18 +102,6 @@ const some = (key: 'price' | 'bag') => (value: number) => props.put({ [key]: val
       :take="(note) => put({ note }, 'note')"
       :done="done"
     />
-    <button type="button" class="away" @click="$emit('remove')">Take this clay out of the book</button>
+    <VBtn variant="text" class="away" @click="$emit('remove')">Take this clay out of the book</VBtn>
   </section>
 </template>
-
-<style scoped>
-h2 {
-  font-size: 18px;
-}
-.away {
-  min-height: 44px;
-  margin-top: 6px;
-  color: var(--press);
-  cursor: pointer;
-}
-</style>

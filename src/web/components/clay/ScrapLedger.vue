@@ -41,30 +41,52 @@ async function add(): Promise<void> {
       {{ masses.write(sum.back) }} back
     </p>
     <form @submit.prevent="add">
-      <label>out <input v-model="out" name="scrap-out" inputmode="decimal" autocomplete="off" /></label>
-      <label>back <input v-model="back" name="scrap-back" inputmode="decimal" autocomplete="off" /></label>
-      <button type="submit" class="quiet">Write down</button>
+      <VTextField
+        v-model="out"
+        class="mass words"
+        label="out"
+        name="scrap-out"
+        inputmode="decimal"
+        autocomplete="off"
+      />
+      <VTextField
+        v-model="back"
+        class="mass words"
+        label="back"
+        name="scrap-back"
+        inputmode="decimal"
+        autocomplete="off"
+      />
+      <VBtn type="submit">Write down</VBtn>
     </form>
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <VAlert v-if="problem" type="error">{{ problem }}</VAlert>
     <ul v-if="mine.length">
       <li v-for="entry in [...mine].reverse().slice(0, 12)" :key="entry.id">
         <span class="day">{{ entry.body.day }}</span>
         <span>{{ masses.write(entry.body.out) }} out, {{ masses.write(entry.body.back) }} back</span>
-        <button type="button" :aria-label="`Take the entry of ${entry.body.day} away`" @click="scraps.remove(entry.id)">
+        <VBtn
+          variant="text"
+          class="away"
+          :aria-label="`Take the entry of ${entry.body.day} away`"
+          @click="scraps.remove(entry.id)"
+        >
           ×
-        </button>
+        </VBtn>
       </li>
     </ul>
-    <p class="caution">
+    <VAlert type="warning" role="note">
       Keep scraps wet under a lid, and wipe up with water: dry trimmings make dust with silica in it. Never sweep it
       dry.
-    </p>
+    </VAlert>
   </section>
 </template>
 
 <style scoped>
-h2 {
-  font-size: 18px;
+.mass {
+  flex: 1 1 120px;
+}
+.away {
+  font-size: 20px;
 }
 .sum strong {
   font-size: 24px;
@@ -75,19 +97,6 @@ form {
   align-items: end;
   gap: 8px;
   margin: 8px 0;
-}
-label {
-  display: grid;
-  color: var(--ink-soft);
-}
-input {
-  width: 84px;
-  min-height: 44px;
-  padding: 2px 8px;
-  border: 1.5px solid var(--line);
-  border-radius: 8px;
-  color: var(--ink);
-  background: var(--panel);
 }
 .day {
   white-space: nowrap;
@@ -102,24 +111,5 @@ li {
   align-items: center;
   gap: 8px;
   border-bottom: 1px dotted var(--line);
-}
-li button {
-  min-width: 44px;
-  min-height: 44px;
-  color: var(--press);
-  font-size: 20px;
-  cursor: pointer;
-}
-.problem {
-  padding: 6px 10px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
-}
-.caution {
-  margin-top: 10px;
-  padding: 8px 12px;
-  background: var(--care);
-  border-left: 4px solid var(--care-edge);
-  font-size: 15px;
 }
 </style>

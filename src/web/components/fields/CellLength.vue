@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { moveOn } from './moveOn.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 
 /** A length in a row of a table: read as people write it, empty where there is none. Kept when the cell is left. */
@@ -11,6 +13,7 @@ const props = defineProps<{
 }>();
 
 const lengths = useLengths();
+const settings = useSettings();
 const typed = ref<string | null>(null);
 const problem = ref('');
 const shown = computed(() => typed.value ?? (props.mm === undefined ? '' : lengths.editable(props.mm)));
@@ -31,50 +34,25 @@ function leave(): void {
   if (problem.value === '') typed.value = null;
   else props.take(before);
 }
+
+function enter(event: KeyboardEvent): void {
+  if (!problem.value) moveOn(event.target as HTMLInputElement, settings.enter);
+}
 </script>
 
 <template>
-  <span class="cell">
-    <input
-      type="text"
-      inputmode="text"
-      autocomplete="off"
-      :aria-label="label"
-      :value="shown"
-      :class="{ wrong: problem }"
-      :aria-invalid="problem ? 'true' : undefined"
-      @input="put(($event.target as HTMLInputElement).value)"
-      @focus="before = mm"
-      @blur="leave"
-    />
-    <small v-if="problem" role="alert">{{ problem }}</small>
-  </span>
+  <VTextField
+    class="bare"
+    inputmode="text"
+    autocomplete="off"
+    :aria-label="label"
+    :model-value="shown"
+    :error="problem !== ''"
+    :messages="problem"
+    :aria-invalid="problem ? 'true' : undefined"
+    @update:model-value="put"
+    @focus="before = mm"
+    @blur="leave"
+    @keydown.enter="enter"
+  />
 </template>
-
-<style scoped>
-.cell {
-  display: grid;
-}
-input {
-  width: 100%;
-  min-width: 0;
-  min-height: 44px;
-  padding: 2px 8px;
-  border: 1.5px solid var(--line);
-  border-radius: 8px;
-  background: var(--panel);
-  font-size: 17px;
-  font-weight: 700;
-  text-align: right;
-}
-input:focus {
-  border-color: var(--press);
-}
-.wrong {
-  border-color: var(--stop-edge);
-}
-small {
-  padding: 3px 6px;
-  background: var(--stop);
-}
-</style>

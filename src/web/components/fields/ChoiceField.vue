@@ -1,6 +1,7 @@
 <script setup lang="ts" generic="T extends string">
 import { computed, ref, useId } from 'vue';
 import type { Choice } from './choice.ts';
+import { ChoiceList } from '../../laterFrame.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
 
 /** One way out of several. Opens a small sheet where each way says what it is for and why potters differ. */
@@ -18,80 +19,51 @@ function choose(value: T): void {
 </script>
 
 <template>
-  <div class="field">
+  <div class="choice">
     <span :id="id" class="label">{{ label }}</span>
-    <button
-      type="button"
-      class="value choice"
+    <VBtn
+      variant="text"
+      class="value"
       :name="name"
       :aria-labelledby="`${id} ${id}-value`"
       aria-haspopup="dialog"
       @click="open = true"
     >
       <span :id="`${id}-value`">{{ chosen?.title }}</span>
-    </button>
-    <SheetDialog v-model="open">
-      <section class="sheet-card" role="group" :aria-label="label">
+    </VBtn>
+    <SheetDialog v-model="open" :aria-label="label">
+      <section class="sheet-card">
         <h2>{{ label }}</h2>
-        <ul class="ways">
-          <li v-for="choice in choices" :key="choice.value">
-            <button
-              type="button"
-              class="way"
-              :class="{ chosen: choice.value === value }"
-              :aria-pressed="choice.value === value"
-              @click="choose(choice.value)"
-            >
-              <slot name="drawing" :choice="choice" />
-              <span class="words">
-                <strong>{{ choice.title }}</strong>
-                <span>{{ choice.why }}</span>
-              </span>
-            </button>
-          </li>
-        </ul>
+        <ChoiceList :label="label" :value="value" :choices="choices" @choose="(way: T) => choose(way)">
+          <template v-if="$slots['drawing']" #drawing="{ choice }"><slot name="drawing" :choice="choice" /></template>
+        </ChoiceList>
       </section>
     </SheetDialog>
   </div>
 </template>
 
-<style src="./field.css"></style>
 <style scoped>
 .choice {
-  width: auto;
+  display: grid;
+  grid-template-columns: 1fr auto;
+  align-items: center;
+  min-height: 48px;
+  border-bottom: 1.5px dotted var(--line);
+  column-gap: 10px;
+}
+.label {
+  color: var(--ink-soft);
+}
+.value {
   max-width: 11.5em;
+  justify-content: flex-end;
+  color: var(--ink) !important;
+  font-size: 18px;
+  font-weight: 700;
   text-align: right;
 }
-.choice span {
+.value span {
   text-decoration: underline dotted var(--line) 2px;
   text-underline-offset: 4px;
-}
-.ways {
-  list-style: none;
-  padding: 0;
-  display: grid;
-  gap: 8px;
-}
-.way {
-  display: flex;
-  gap: 16px;
-  align-items: center;
-  width: 100%;
-  min-height: 56px;
-  padding: 10px 14px;
-  text-align: left;
-  border: 1.5px solid var(--line);
-  border-radius: 10px;
-  cursor: pointer;
-}
-.way.chosen {
-  border-color: var(--press);
-  background: var(--press-soft);
-}
-.words {
-  display: grid;
-}
-.words strong {
-  font-size: 17px;
 }
 </style>

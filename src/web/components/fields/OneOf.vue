@@ -5,32 +5,14 @@ const emit = defineEmits<{ choose: [value: T] }>();
 </script>
 
 <template>
-  <div class="one-of" role="group" :aria-label="label">
-    <button
-      v-for="one in choices"
-      :key="one.value"
-      type="button"
-      :aria-pressed="one.value === value"
-      @click="emit('choose', one.value)"
-    >
+  <VBtnToggle
+    role="group"
+    :aria-label="label"
+    :model-value="value"
+    @update:model-value="(now: T) => emit('choose', now)"
+  >
+    <VBtn v-for="one in choices" :key="one.value" :value="one.value" :aria-pressed="one.value === value">
       {{ one.words }}
-    </button>
-  </div>
+    </VBtn>
+  </VBtnToggle>
 </template>
-
-<style scoped>
-.one-of {
-  display: flex;
-  flex-wrap: wrap;
-}
-button {
-  min-height: 44px;
-  padding: 0 12px;
-  font-weight: 600;
-  border-bottom: 3px solid transparent;
-}
-button[aria-pressed='true'] {
-  color: var(--press);
-  border-bottom-color: var(--press);
-}
-</style>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { ref, useId } from 'vue';
+import { ref } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { moveOn } from './moveOn.ts';
 
 /** Words that are kept as they are typed. */
 const props = defineProps<{
@@ -12,7 +14,7 @@ const props = defineProps<{
   done: () => void;
 }>();
 
-const id = useId();
+const settings = useSettings();
 const typed = ref<string | null>(null);
 const problem = ref('');
 
@@ -29,40 +31,26 @@ function leave(): void {
   problem.value = '';
   props.done();
 }
+
+function enter(event: KeyboardEvent): void {
+  if (!problem.value) moveOn(event.target as HTMLInputElement, settings.enter);
+}
 </script>
 
 <template>
-  <div class="field" :class="{ wrong: problem }">
-    <label :for="id">{{ label }}</label>
-    <input
-      :id="id"
-      class="words"
-      type="text"
-      autocomplete="off"
-      :name="name"
-      :maxlength="most"
-      :value="typed ?? value"
-      :aria-invalid="problem ? 'true' : undefined"
-      @input="put(($event.target as HTMLInputElement).value)"
-      @focus="before = value"
-      @blur="leave"
-    />
-    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-  </div>
+  <VTextField
+    class="words"
+    :label="label"
+    :name="name"
+    autocomplete="off"
+    :maxlength="most"
+    :model-value="typed ?? value"
+    :error="problem !== ''"
+    :messages="problem"
+    :aria-invalid="problem ? 'true' : undefined"
+    @update:model-value="put"
+    @focus="before = value"
+    @blur="leave"
+    @keydown.enter="enter"
+  />
 </template>
-
-<style src="./field.css"></style>
-<style scoped>
-.field {
-  grid-template-columns: minmax(0, 1fr);
-  padding: 6px 0 2px;
-}
-.field > .words {
-  width: 100%;
-  padding: 4px 0;
-  text-align: left;
-  font-weight: 600;
-  font-size: 17px;
-  cursor: text;
-}
-</style>

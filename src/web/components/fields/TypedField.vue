@@ -1,6 +1,9 @@
 <script setup lang="ts">
-import { computed, nextTick, onUnmounted, ref, useId } from 'vue';
+import { computed, nextTick, onUnmounted, ref } from 'vue';
+import type { VTextField } from 'vuetify/components';
 import type { Fault } from '../../../core/errors.ts';
+import { useSettings } from '../../stores/settings.ts';
+import { moveOn } from './moveOn.ts';
 import type { TypedReading } from './typedReading.ts';
 
 /** A figure that is typed: read at every key, given to the piece at once, given back by Escape. */
@@ -20,8 +23,8 @@ const props = defineProps<{
   done: () => void;
 }>();
 
-const id = useId();
-const field = ref<HTMLInputElement | null>(null);
+const settings = useSettings();
+const field = ref<VTextField | null>(null);
 const typing = ref(false);
 const text = ref('');
 const problem = ref('');
@@ -44,8 +47,8 @@ function start(): void {
   void nextTick(() => field.value?.select());
 }
 
-function onInput(event: Event): void {
-  text.value = (event.target as HTMLInputElement).value;
+function onInput(now: string): void {
+  text.value = now;
   const reading = props.read(text.value);
   note.value = '';
   if ('rule' in reading) {
@@ -68,8 +71,8 @@ function finish(): void {
 }
 
 /** A refused entry stays with its message until it is mended or given up. */
-function enter(): void {
-  if (!problem.value) field.value?.blur();
+function enter(event: KeyboardEvent): void {
+  if (!problem.value) moveOn(event.target as HTMLInputElement, settings.enter);
 }
 
 function giveUp(): void {
@@ -80,27 +83,21 @@ function giveUp(): void {
 
 <template>
   <!-- Drawn again only when what it shows has changed: a page has many of these, and every key draws the page anew. -->
-  <div v-memo="[content, problem, note, label, name, inputmode]" class="field" :class="{ wrong: problem }">
-    <label :for="id">{{ label }}</label>
-    <input
-      :id="id"
-      ref="field"
-      type="text"
-      :inputmode="inputmode"
-      autocomplete="off"
-      :name="name"
-      :value="content"
-      :aria-invalid="problem ? 'true' : undefined"
-      :aria-describedby="problem ? `${id}-problem` : undefined"
-      @focus="start"
-      @input="onInput"
-      @blur="finish"
-      @keydown.enter="enter"
-      @keydown.esc.stop="giveUp"
-    />
-    <p v-if="note && !problem" class="note" role="status">{{ note }}</p>
-    <p v-if="problem" :id="`${id}-problem`" class="problem" role="alert">{{ problem }}</p>
-  </div>
+  <VTextField
+    ref="field"
+    v-memo="[content, problem, note, label, name, inputmode]"
+    :label="label"
+    :name="name"
+    :inputmode="inputmode"
+    autocomplete="off"
+    :model-value="content"
+    :error="problem !== ''"
+    :messages="problem || note"
+    :aria-invalid="problem ? 'true' : undefined"
+    @focus="start"
+    @update:model-value="onInput"
+    @blur="finish"
+    @keydown.enter="enter"
+    @keydown.esc.stop="giveUp"
+  />
 </template>
-
-<style src="./field.css"></style>

@@ -7,8 +7,8 @@ defineEmits<{ settle: [way: 'mine' | 'both'] }>();
   <section class="conflict" role="alert">
     <p><slot /></p>
     <div class="ways">
-      <button type="button" class="press" @click="$emit('settle', 'mine')">Put mine on top</button>
-      <button type="button" class="quiet" @click="$emit('settle', 'both')">Take theirs, keep mine as a copy</button>
+      <VBtn variant="flat" @click="$emit('settle', 'mine')">Put mine on top</VBtn>
+      <VBtn @click="$emit('settle', 'both')">Take theirs, keep mine as a copy</VBtn>
     </div>
   </section>
 </template>

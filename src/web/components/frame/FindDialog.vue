@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter, type RouteLocationRaw } from 'vue-router';
+import type { VTextField } from 'vuetify/components';
 import { useClays, useKit } from '../../stores/records.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import SheetDialog from './SheetDialog.vue';
@@ -20,7 +21,7 @@ const kit = useKit();
 const router = useRouter();
 const words = ref('');
 const at = ref(0);
-const field = ref<HTMLInputElement | null>(null);
+const field = ref<VTextField | null>(null);
 
 /** No more than these are shown; another letter narrows them. */
 const MOST = 9;
@@ -65,28 +66,30 @@ function step(by: number): void {
 }
 
 watch(words, () => (at.value = 0));
-watch(open, (now) => {
-  if (!now) return;
-  words.value = '';
-  at.value = 0;
-  if (shelf.state !== 'ready') void shelf.load();
-  if (clays.state !== 'ready') void clays.load();
-  if (kit.state !== 'ready') void kit.load();
-  void nextTick(() => field.value?.focus());
-});
+watch(
+  open,
+  (now) => {
+    if (!now) return;
+    words.value = '';
+    at.value = 0;
+    if (shelf.state !== 'ready') void shelf.load();
+    if (clays.state !== 'ready') void clays.load();
+    if (kit.state !== 'ready') void kit.load();
+    void nextTick(() => field.value?.focus());
+  },
+  { immediate: true },
+);
 </script>
 
 <template>
-  <SheetDialog v-model="open" location="top" scrollable>
-    <section class="sheet-card" aria-label="Find">
-      <input
+  <SheetDialog v-model="open" aria-label="Find" location="top" scrollable>
+    <section class="sheet-card">
+      <VTextField
         ref="field"
         v-model="words"
-        type="text"
+        class="bare"
         placeholder="Which piece, place, clay or tool"
         aria-label="Find a place or a design"
-        role="combobox"
-        aria-expanded="true"
         aria-controls="found"
         :aria-activedescendant="found[at] ? `found-${at}` : undefined"
         @keydown.down.prevent="step(1)"
@@ -113,15 +116,6 @@ watch(open, (now) => {
 </template>
 
 <style scoped>
-input {
-  width: 100%;
-  min-height: 52px;
-  padding: 4px 14px;
-  font-size: 20px;
-  border: 2px solid var(--press);
-  border-radius: 10px;
-  background: var(--ground);
-}
 ul {
   list-style: none;
   padding: 8px 0 0;

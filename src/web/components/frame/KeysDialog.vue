@@ -1,14 +1,20 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
+import { useSettings } from '../../stores/settings.ts';
 import { activeShortcuts, type Shortcut } from '../../composables/useShortcuts.ts';
 import SheetDialog from './SheetDialog.vue';
 
 /** The shortcuts that work in this place. */
 const open = defineModel<boolean>({ required: true });
+const settings = useSettings();
 const shortcuts = ref<readonly Shortcut[]>([]);
-watch(open, (now) => {
-  if (now) shortcuts.value = activeShortcuts();
-});
+watch(
+  open,
+  (now) => {
+    if (now) shortcuts.value = activeShortcuts();
+  },
+  { immediate: true },
+);
 const shown = (keys: string) =>
   keys
     .replace(/ctrl\+/g, 'Ctrl ')
@@ -17,7 +23,7 @@ const shown = (keys: string) =>
 </script>
 
 <template>
-  <SheetDialog v-model="open" scrollable>
+  <SheetDialog v-model="open" aria-label="Shortcuts" scrollable>
     <section class="sheet-card" aria-labelledby="keys-title">
       <h2 id="keys-title">Shortcuts here</h2>
       <dl>
@@ -29,9 +35,18 @@ const shown = (keys: string) =>
         </template>
       </dl>
       <p>
-        In a field: Enter takes the figure, Escape gives it back. On a handle: arrow keys, with Shift ten at a time.
+        In a field: Enter takes the figure, Escape gives it back. On a handle: arrow keys, with Shift or Page ten at a
+        time.
       </p>
-      <button type="button" class="quiet" @click="open = false">Close</button>
+      <VSwitch v-model="settings.letters" label="Single letters are shortcuts" name="letters" />
+      <VSwitch
+        v-model="settings.enter"
+        true-value="next"
+        false-value="stays"
+        label="Enter goes to the next field"
+        name="enter"
+      />
+      <VBtn class="close" @click="open = false">Close</VBtn>
     </section>
   </SheetDialog>
 </template>
@@ -50,7 +65,8 @@ kbd {
   font-weight: 600;
   background: var(--ground);
 }
-p {
+p,
+.close {
   margin: 16px 0;
   color: var(--ink-soft);
 }

@@ -8,7 +8,7 @@ import { ref, watch } from 'vue';
 defineOptions({ inheritAttrs: false });
 const open = defineModel<boolean>({ required: true });
 const made = ref(open.value);
-let before: Element | null = null;
+let before = open.value ? document.activeElement : null;
 
 watch(
   open,

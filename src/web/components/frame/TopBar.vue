@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { storeToRefs } from 'pinia';
-import { computed } from 'vue';
-import { LENGTH_UNITS } from '../../../core/units/lengthUnit.ts';
-import { useSettings } from '../../stores/settings.ts';
+import { mdiKeyboardOutline, mdiMagnify, mdiMenu } from '@mdi/js';
+import { ref } from 'vue';
+import { useDisplay } from 'vuetify';
+import { PlacesDrawer } from '../../laterFrame.ts';
+import TableSettings from './TableSettings.vue';
 
 /** The places that are always at hand. */
 const PLACES = [
@@ -11,83 +12,69 @@ const PLACES = [
   { name: 'kit', title: 'Kit' },
 ] as const;
 
-/** Name, units, light, find and help. */
-defineEmits<{ find: []; keys: [] }>();
-const settings = useSettings();
-const { unit, marks, volumes, light } = storeToRefs(settings);
-const otherLight = computed(() => (light.value === 'day' ? 'Evening' : 'Day'));
+const places = [...PLACES.map(({ name, title }) => ({ title, to: { name } })), { title: 'From what you own', to: { name: 'from' } }]; // prettier-ignore
+
+/** Name, places, units, light, find and help; on a narrow screen all but the heading is in a drawer. */
+const emit = defineEmits<{ find: []; keys: [] }>();
+const { xs: narrow } = useDisplay();
+const drawer = ref(false);
+
+function find(): void {
+  drawer.value = false;
+  emit('find');
+}
 </script>
 
 <template>
-  <header class="bar">
-    <RouterLink class="brand serif" :to="{ name: 'shelf' }">Fawn Table</RouterLink>
-    <nav aria-label="Places">
-      <RouterLink v-for="place in PLACES" :key="place.name" class="place" :to="{ name: place.name }">
-        {{ place.title }}
-      </RouterLink>
-    </nav>
+  <VAppBar class="bar" tag="header" absolute flat height="56">
+    <VBtn v-if="narrow" variant="text" :icon="mdiMenu" aria-label="Places and units" @click="drawer = true" />
+    <template v-else>
+      <RouterLink class="brand serif" :to="{ name: 'shelf' }">Fawn Table</RouterLink>
+      <nav aria-label="Places">
+        <RouterLink v-for="place in PLACES" :key="place.name" class="place" :to="{ name: place.name }">
+          {{ place.title }}
+        </RouterLink>
+      </nav>
+    </template>
     <div id="place-heading" class="heading" />
-    <div class="units" role="radiogroup" aria-label="Units">
-      <button
-        v-for="one in LENGTH_UNITS"
-        :key="one"
-        type="button"
-        role="radio"
-        :aria-checked="one === unit"
-        :class="{ here: one === unit }"
-        @click="unit = one"
-      >
-        {{ one }}
-      </button>
-    </div>
-    <button
-      v-if="unit === 'inch'"
-      type="button"
-      class="marks"
-      :aria-label="`Inches to 1/${marks}, change`"
-      @click="marks = marks === 16 ? 32 : 16"
-    >
-      to 1/{{ marks }}
-    </button>
-    <button
-      v-if="unit === 'inch'"
-      type="button"
-      class="marks"
-      :aria-label="`Fluid ounces: ${volumes === 'us' ? 'United States' : 'imperial'}, change`"
-      @click="volumes = volumes === 'us' ? 'imperial' : 'us'"
-    >
-      {{ volumes === 'us' ? 'US oz' : 'imp. oz' }}
-    </button>
-    <button type="button" class="light" :title="`${otherLight} light`" @click="settings.turnLight">
-      <svg viewBox="0 0 20 20" width="20" height="20" aria-hidden="true">
-        <circle cx="10" cy="10" r="7" />
-        <path d="M10 3a7 7 0 0 1 0 14z" />
-      </svg>
-      <span>{{ otherLight }}</span>
-    </button>
-    <button type="button" class="find" @click="$emit('find')">Find <kbd>Ctrl K</kbd></button>
-    <button type="button" class="keys" aria-label="Shortcuts" @click="$emit('keys')">?</button>
-  </header>
+    <template v-if="!narrow">
+      <TableSettings />
+      <VBtn variant="text" :icon="mdiMagnify" title="Find, Ctrl K" aria-label="Find" @click="find" />
+      <VBtn
+        variant="text"
+        :icon="mdiKeyboardOutline"
+        title="Shortcuts, ?"
+        aria-label="Shortcuts"
+        @click="$emit('keys')"
+      />
+    </template>
+  </VAppBar>
+  <PlacesDrawer v-if="narrow" v-model="drawer" :places="places" @find="find" />
 </template>
 
 <style scoped>
-.bar {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 4px 8px;
-  min-height: 56px;
-  padding: 4px 20px;
+.bar.v-toolbar {
   background: var(--bar);
   color: var(--bar-ink);
 }
+.bar :deep(.v-toolbar__content) {
+  gap: 6px;
+  padding: 0 14px;
+}
+.bar :deep(.v-btn) {
+  color: inherit;
+}
 .brand {
-  font-size: 20px;
-  color: var(--bar-ink);
-  text-decoration: none;
   display: inline-flex;
   align-items: center;
   min-height: 44px;
+  font-size: 20px;
+  white-space: nowrap;
+  color: var(--bar-ink);
+  text-decoration: none;
+}
+nav {
+  display: flex;
 }
 .place {
   display: inline-flex;
@@ -100,104 +87,25 @@ const otherLight = computed(() => (light.value === 'day' ? 'Evening' : 'Day'));
   color: var(--bar-ink);
   text-underline-offset: 5px;
 }
-nav {
-  display: flex;
-}
 .heading {
   flex: 1;
   min-width: 0;
 }
-button {
-  min-height: 44px;
-  min-width: 44px;
-  padding: 0 12px;
-  border-radius: 8px;
-  color: var(--bar-soft);
-  cursor: pointer;
-}
-.light {
-  display: inline-flex;
-  align-items: center;
-  justify-content: center;
-}
-.light svg {
-  display: none;
-  fill: currentColor;
-  stroke: currentColor;
-  stroke-width: 1.6;
-}
-.light circle {
-  fill: none;
-}
-.units {
-  display: flex;
-  border: 1px solid #d3bb9866;
-  border-radius: 10px;
-  overflow: hidden;
-}
-.units button {
-  border-radius: 0;
-  color: var(--bar-ink);
-}
-.units .here {
-  background: #f8ecd8;
-  color: #2b1f1a;
-  font-weight: 700;
-}
-kbd {
-  margin-left: 6px;
-  font: inherit;
-  opacity: 0.85;
-}
-:focus-visible {
+.bar :focus-visible {
   outline-color: #ffd98a;
   outline-offset: -3px;
 }
-@media (max-width: 1500px) {
-  kbd {
-    display: none;
-  }
-}
-@media (max-width: 1180px) {
-  .light span {
-    clip-path: inset(50%);
-    position: absolute;
-  }
-  .light svg {
-    display: block;
-  }
+@media (max-width: 1199px) {
   .place {
     padding: 0 6px;
   }
-  button {
+  .bar :deep(.v-toolbar__content) {
+    gap: 2px;
     padding: 0 8px;
   }
 }
-@media (max-width: 700px) {
-  .bar {
-    padding: 4px 8px;
-  }
-  nav {
-    order: 2;
-    flex-basis: 100%;
-    justify-content: space-around;
-  }
-  .keys {
-    display: none;
-  }
-  .brand {
-    margin-right: auto;
-    padding-left: 6px;
-  }
-  .heading {
-    order: 1;
-    flex-basis: 100%;
-  }
-}
 @media print {
-  .bar button,
-  .bar nav,
-  .units {
+  .bar {
     display: none;
   }
 }

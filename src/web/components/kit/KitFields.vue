@@ -69,21 +69,13 @@ function putSettings(text: string): readonly Fault[] {
     <p v-if="item.kind === 'former'" class="hint">
       Do not heat plastic formers. Take the clay off before it shrinks tight.
     </p>
-    <button type="button" class="away" @click="$emit('remove')">Take it out of the kit</button>
+    <VBtn variant="text" class="away" @click="$emit('remove')">Take it out of the kit</VBtn>
   </section>
 </template>
 
 <style scoped>
-h2 {
-  font-size: 18px;
-}
 .hint {
   color: var(--ink-soft);
   padding: 8px 0;
-}
-.away {
-  min-height: 44px;
-  color: var(--press);
-  cursor: pointer;
 }
 </style>

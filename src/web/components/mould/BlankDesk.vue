@@ -60,10 +60,10 @@ function moveDart(index: number, dart: Dart): void {
       <OneOf label="The slab" :value="state" :choices="STATES" @choose="(one) => (state = one)" />
       <OneOf label="What is drawn" :value="quantity" :choices="QUANTITIES" @choose="(one) => (quantity = one)" />
       <div v-if="piece.laying.far !== null" class="far">
-        <progress :value="piece.laying.far" max="1" aria-label="Laying the slab flat" />
-        <button type="button" class="quiet" @click="piece.laying.stop()">Stop</button>
+        <VProgressLinear :model-value="100 * piece.laying.far" aria-label="Laying the slab flat" class="far-bar" />
+        <VBtn @click="piece.laying.stop()">Stop</VBtn>
       </div>
-      <button v-else-if="stopped" type="button" class="quiet" @click="piece.laying.lay()">Lay it flat</button>
+      <VBtn v-else-if="stopped" @click="piece.laying.lay()">Lay it flat</VBtn>
       <span v-else-if="piece.laying.trouble" role="alert">{{ piece.laying.trouble }}</span>
     </div>
   </div>
@@ -95,8 +95,7 @@ function moveDart(index: number, dart: Dart): void {
   align-items: center;
   margin-left: auto;
 }
-progress {
+.far-bar {
   width: 120px;
-  accent-color: var(--press);
 }
 </style>

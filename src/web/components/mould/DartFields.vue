@@ -109,29 +109,29 @@ const letter = (index: number) => String.fromCharCode(65 + index);
             :done="piece.endGesture"
           />
         </div>
-        <button
-          type="button"
+        <VBtn
+          variant="text"
           class="away"
           :aria-label="`Take dart ${letter(index)} away`"
           @click="put({ darts: now().filter((_, at) => at !== index) })"
         >
           ×
-        </button>
+        </VBtn>
       </li>
     </ul>
     <div class="verbs">
-      <button type="button" class="quiet" @click="add">Add a dart</button>
-      <button v-if="work.far.value === null" type="button" class="quiet" @click="propose">Propose darts</button>
+      <VBtn @click="add">Add a dart</VBtn>
+      <VBtn v-if="work.far.value === null" @click="propose">Propose darts</VBtn>
       <template v-else>
-        <progress :value="work.far.value" max="1" aria-label="Looking for darts" />
-        <button type="button" class="quiet" @click="work.stop()">Give up</button>
+        <VProgressLinear :model-value="100 * work.far.value" aria-label="Looking for darts" class="far-bar" />
+        <VBtn @click="work.stop()">Give up</VBtn>
       </template>
-      <button v-if="darts.length" type="button" class="quiet" @click="put({ darts: [] })">None</button>
+      <VBtn v-if="darts.length" @click="put({ darts: [] })">None</VBtn>
     </div>
     <p role="status" class="none">{{ words }}</p>
-    <button v-if="deep && sections" type="button" class="quiet" @click="piece.change(sections)">
+    <VBtn v-if="deep && sections" @click="piece.change(sections)">
       Make it from a foot and {{ sections.form.kind === 'stack' ? 'bands' : 'a wall' }}
-    </button>
+    </VBtn>
     <h2>What the clay takes</h2>
     <NumberField
       label="Stretch, at most"
@@ -170,13 +170,6 @@ const letter = (index: number) => String.fromCharCode(65 + index);
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-  margin: 12px 0 4px;
-}
-h2:first-child {
-  margin-top: 4px;
-}
 .none {
   font-size: 15px;
   color: var(--ink-soft);
@@ -208,11 +201,7 @@ li strong {
   align-items: center;
   padding: 8px 0;
 }
-.verbs .quiet {
-  padding: 4px 12px;
-}
-progress {
-  width: 90px;
-  accent-color: var(--press);
+.far-bar {
+  width: 120px;
 }
 </style>

@@ -85,10 +85,6 @@ const need = (size: FormedSize) => (mm: number) =>
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-  margin-bottom: 4px;
-}
 dl div {
   display: flex;
   justify-content: space-between;

@@ -47,8 +47,8 @@ async function keep(): Promise<void> {
       :choices="choices"
       @choose="choose"
     />
-    <button v-if="chosen === ''" type="button" class="quiet keep" @click="keep">Keep this mould in the kit</button>
-    <p v-if="trouble" role="alert" class="trouble">{{ trouble }}</p>
+    <VBtn v-if="chosen === ''" class="keep" @click="keep">Keep this mould in the kit</VBtn>
+    <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
   </div>
 </template>
 
@@ -56,10 +56,5 @@ async function keep(): Promise<void> {
 .keep {
   margin: 8px 0;
   padding: 4px 12px;
-}
-.trouble {
-  padding: 8px 12px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
 }
 </style>

@@ -104,17 +104,12 @@ const size = computed(() => {
         :choices="FACES"
         @choose="(face) => reading.take({ face })"
       />
-      <p v-if="reading.asked.look.trouble" class="trouble" role="alert">It {{ reading.asked.look.trouble }}.</p>
+      <VAlert v-if="reading.asked.look.trouble" type="error">It {{ reading.asked.look.trouble }}.</VAlert>
       <div class="verbs">
-        <button
-          type="button"
-          class="press"
-          :disabled="reading.asked.look.trouble !== null || reading.busy"
-          @click="reading.accept()"
-        >
+        <VBtn variant="flat" :disabled="reading.asked.look.trouble !== null || reading.busy" @click="reading.accept()">
           Take this mould
-        </button>
-        <button type="button" class="quiet" @click="reading.leave()">Leave it</button>
+        </VBtn>
+        <VBtn @click="reading.leave()">Leave it</VBtn>
       </div>
     </section>
   </SheetDialog>
@@ -149,11 +144,6 @@ svg {
   fill: var(--slab);
   stroke: var(--slab-edge);
   stroke-width: 2;
-}
-.trouble {
-  padding: 8px 12px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
 }
 .label {
   color: var(--ink-soft);

@@ -82,14 +82,10 @@ function takeProfile(name: string, text: string): void {
     />
     <KitMoulds />
     <div v-if="points > 0" class="points">
-      <button v-if="points > DRAGGED_POINTS" type="button" class="quiet" @click="setPoints(5)">
-        Draw it by five points
-      </button>
+      <VBtn v-if="points > DRAGGED_POINTS" @click="setPoints(5)"> Draw it by five points </VBtn>
       <template v-else>
-        <button type="button" class="quiet" :disabled="points >= DRAGGED_POINTS" @click="setPoints(points + 1)">
-          One point more
-        </button>
-        <button type="button" class="quiet" :disabled="points <= 3" @click="setPoints(points - 1)">One fewer</button>
+        <VBtn :disabled="points >= DRAGGED_POINTS" @click="setPoints(points + 1)"> One point more </VBtn>
+        <VBtn :disabled="points <= 3" @click="setPoints(points - 1)">One fewer</VBtn>
       </template>
     </div>
     <p v-if="form.kind === 'mesh'" class="read">Read from a file: {{ form.vertices.length }} vertices.</p>
@@ -103,7 +99,7 @@ function takeProfile(name: string, text: string): void {
     />
     <p v-if="reading.busy" class="read" role="status">
       Reading the file.
-      <button type="button" class="quiet" @click="reading.stop()">Stop</button>
+      <VBtn @click="reading.stop()">Stop</VBtn>
     </p>
   </div>
 </template>
@@ -119,8 +115,5 @@ function takeProfile(name: string, text: string): void {
   flex-wrap: wrap;
   gap: 8px;
   padding: 8px 0;
-}
-.points .quiet {
-  padding: 4px 12px;
 }
 </style>

@@ -85,35 +85,23 @@ const off = computed(() => {
     />
     <p v-if="state === 'soft'">Uncovered, it takes about {{ hours }} hours to become leather-hard.</p>
     <div class="verbs">
-      <button type="button" class="quiet" :disabled="busy" @click="make('inside')">Press into it</button>
-      <button type="button" class="quiet" :disabled="busy" @click="make('outside')">Lay over it</button>
+      <VBtn :disabled="busy" @click="make('inside')">Press into it</VBtn>
+      <VBtn :disabled="busy" @click="make('outside')">Lay over it</VBtn>
     </div>
     <p v-if="off > 0.1">The new mould may lie up to {{ lengths.length(off) }} from the true face of this piece.</p>
-    <p v-if="trouble" role="alert" class="trouble">{{ trouble }}</p>
+    <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
   </section>
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-  margin-bottom: 4px;
-}
 .verbs {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
   padding-top: 8px;
 }
-.verbs button {
-  padding: 6px 14px;
-}
 p {
   font-size: 15px;
   padding-top: 6px;
-}
-.trouble {
-  padding: 8px 12px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
 }
 </style>

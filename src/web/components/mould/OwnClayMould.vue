@@ -100,9 +100,9 @@ const model = computed(() => {
         :choices="MOULD_STATE_WAYS"
         @choose="(state) => own({ state })"
       />
-      <button v-if="booked !== null" type="button" class="quiet" @click="own({ shrinkage: booked })">
+      <VBtn v-if="booked !== null" @click="own({ shrinkage: booked })">
         As {{ piece.beside.target.clay.name }} shrinks by then: {{ (100 * booked).toFixed(1) }} %
-      </button>
+      </VBtn>
       <p v-if="model" data-testid="model">
         Model it <strong>{{ lengths.figure(model.length) }} × {{ lengths.length(model.width) }}</strong
         >, {{ lengths.length(model.depth) }} deep.
@@ -112,10 +112,6 @@ const model = computed(() => {
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-  margin-bottom: 4px;
-}
 p {
   font-size: 15px;
   padding-top: 6px;

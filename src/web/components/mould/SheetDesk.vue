@@ -139,7 +139,7 @@ const size = computed(() => bounds(form.value?.outline ?? [[0, 0, 0]]));
         <strong>{{ lengths.figure(size.maxX - size.minX) }} × {{ lengths.length(size.maxY - size.minY) }}</strong>
         <span>flat, inside up; squares of 10 mm</span>
       </p>
-      <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+      <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
     </div>
     <SheetVerbs :drawing="drawing" />
   </div>
@@ -224,7 +224,7 @@ pattern path {
   font-size: 15px;
   color: var(--ink-soft);
 }
-@media (max-width: 700px) {
+@media (max-width: 699px) {
   .size span {
     display: none;
   }
@@ -235,14 +235,5 @@ pattern path {
 .size strong {
   font-size: 22px;
   color: var(--ink);
-}
-.trouble {
-  position: absolute;
-  left: 14px;
-  right: 14px;
-  top: 12px;
-  padding: 8px 12px;
-  border-left: 4px solid var(--stop-edge);
-  background: var(--stop);
 }
 </style>

@@ -184,7 +184,7 @@ async function readFile(file: File): Promise<void> {
       :choices="FEET"
       @choose="chooseFeet"
     />
-    <button v-if="form.feet?.at" type="button" class="quiet" @click="put(freed)">Place the feet for me</button>
+    <VBtn v-if="form.feet?.at" @click="put(freed)">Place the feet for me</VBtn>
     <p v-else-if="form.feet" class="read">Placed where they stand best: drag them on the drawing of the outline.</p>
   </div>
 </template>

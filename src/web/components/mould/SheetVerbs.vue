@@ -30,16 +30,14 @@ const place = (axis: 0 | 1) => (mm: number) => {
   <div class="bar">
     <OneOf label="Which line" :value="drawing.wordsOf(chosen)" :choices="lines" @choose="choose" />
     <div class="verbs">
-      <button type="button" class="quiet" @click="drawing.addPoint">Add a point</button>
-      <button type="button" class="quiet" :disabled="grip.kind !== 'point'" @click="drawing.dropPoint">
-        Take it off
-      </button>
-      <button v-if="chosen.kind !== 'line'" type="button" class="quiet" @click="drawing.straighten">Straighten</button>
-      <button type="button" class="quiet" @click="drawing.addNew('hole')">Add a hole</button>
-      <button type="button" class="quiet" @click="drawing.addNew('line')">Add a line</button>
-      <button v-if="chosen.kind !== 'outline'" type="button" class="quiet" @click="drawing.takeOff">
+      <VBtn @click="drawing.addPoint">Add a point</VBtn>
+      <VBtn :disabled="grip.kind !== 'point'" @click="drawing.dropPoint"> Take it off </VBtn>
+      <VBtn v-if="chosen.kind !== 'line'" @click="drawing.straighten">Straighten</VBtn>
+      <VBtn @click="drawing.addNew('hole')">Add a hole</VBtn>
+      <VBtn @click="drawing.addNew('line')">Add a line</VBtn>
+      <VBtn v-if="chosen.kind !== 'outline'" @click="drawing.takeOff">
         Take {{ drawing.wordsOf(chosen).toLowerCase() }} off
-      </button>
+      </VBtn>
     </div>
     <div v-if="point" class="figures">
       <LengthField label="Along" name="point-x" :mm="point[0]" :take="place(0)" :done="drawing.end" />
@@ -65,9 +63,6 @@ const place = (axis: 0 | 1) => (mm: number) => {
   flex-wrap: wrap;
   gap: 6px 10px;
   align-items: center;
-}
-.verbs .quiet {
-  padding: 4px 12px;
 }
 .figures > * {
   flex: 0 1 200px;

@@ -117,18 +117,14 @@ const done = () => undefined;
     </template>
     <template v-else-if="kind === 'sheet'">
       <div class="sheets">
-        <button
+        <VBtn
           v-for="size in SHEETS"
           :key="size.name"
-          type="button"
-          class="quiet"
           @click="Object.assign(sheet, { around: size.around, up: size.up })"
         >
           {{ size.name }}
-        </button>
-        <button
-          type="button"
-          class="quiet"
+        </VBtn>
+        <VBtn
           @click="
             Object.assign(sheet, {
               around: sheet.up,
@@ -139,7 +135,7 @@ const done = () => undefined;
           "
         >
           Turn it
-        </button>
+        </VBtn>
       </div>
       <LengthField
         label="Side that goes round"
@@ -250,20 +246,10 @@ const done = () => undefined;
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-  margin: 4px 0;
-}
-.field + h2 {
-  margin-top: 18px;
-}
 .sheets {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
   padding: 10px 0;
-}
-.sheets button {
-  padding: 6px 14px;
 }
 </style>

@@ -76,7 +76,7 @@ const done = () => piece.endGesture();
 <template>
   <section aria-labelledby="addition-heading">
     <h2 id="addition-heading">Handle, feet and lid</h2>
-    <p v-if="trouble" class="trouble" role="alert">That does not fit here: {{ trouble }}.</p>
+    <VAlert v-if="trouble" type="error">That does not fit here: {{ trouble }}.</VAlert>
     <template v-for="group in GROUPS" :key="group">
       <template v-if="group === 'handle'">
         <ChoiceField
@@ -133,29 +133,9 @@ const done = () => piece.endGesture();
           :done="done"
         />
       </template>
-      <button
-        v-if="group === 'handle' && shown.handle?.drop !== undefined"
-        type="button"
-        class="quiet"
-        @click="freeDrop"
-      >
+      <VBtn v-if="group === 'handle' && shown.handle?.drop !== undefined" @click="freeDrop">
         As long as the fingers need
-      </button>
+      </VBtn>
     </template>
   </section>
 </template>
-
-<style scoped>
-h2 {
-  font-size: 17px;
-  margin: 18px 0 4px;
-}
-.trouble {
-  padding: 8px 12px;
-  background: var(--care);
-  border-left: 4px solid var(--care-edge);
-}
-.quiet {
-  margin: 6px 0;
-}
-</style>

@@ -25,9 +25,7 @@ const WORDS = { note: 'Good', care: 'Take care', stop: 'Stop' } as const;
           <span class="unseen">{{ WORDS[check.level] }}: </span>{{ check.title }}
         </h3>
         <p>{{ lengths.phrase(check.phrase) }}</p>
-        <button v-if="check.code === 'slab-size'" type="button" class="quiet" @click="emit('remedy')">
-          Cut it that way
-        </button>
+        <VBtn v-if="check.code === 'slab-size'" @click="emit('remedy')"> Cut it that way </VBtn>
       </div>
     </li>
   </ul>
@@ -66,9 +64,6 @@ h3 {
   font-family: inherit;
   font-size: 16px;
   font-weight: 700;
-}
-button {
-  margin-top: 8px;
 }
 p {
   margin: 2px 0 0;

@@ -59,9 +59,9 @@ const done = () => piece.endGesture();
     <p v-if="booked?.apart" class="apart" role="status">
       The clay book says {{ percent(booked.known.shrinkage) }}; this piece is cut for
       {{ percent(shown.clay.shrinkage) }}.
-      <button type="button" @click="take(booked.clay.name, booked.known.shrinkage, booked.clay.wetDensity)">
+      <VBtn variant="text" @click="take(booked.clay.name, booked.known.shrinkage, booked.clay.wetDensity)">
         Cut it for {{ percent(booked.known.shrinkage) }}
-      </button>
+      </VBtn>
     </p>
     <NumberField
       label="Shrinks, in all"
@@ -89,11 +89,5 @@ const done = () => piece.endGesture();
   padding: 8px 12px;
   background: var(--care);
   border-left: 4px solid var(--care-edge);
-}
-.apart button {
-  min-height: 44px;
-  color: var(--press);
-  font-weight: 700;
-  cursor: pointer;
 }
 </style>

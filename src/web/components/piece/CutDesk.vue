@@ -22,7 +22,7 @@ const pages = computed(() =>
 </script>
 
 <template>
-  <div class="desk">
+  <div class="desk" role="region" aria-label="Pages" tabindex="0">
     <PagePreview
       v-for="(page, index) in pages"
       :key="index"
@@ -53,7 +53,7 @@ const pages = computed(() =>
 .page.lying {
   width: 297px;
 }
-@media (max-width: 700px) {
+@media (max-width: 699px) {
   .page,
   .page.lying {
     width: min(100%, 320px);

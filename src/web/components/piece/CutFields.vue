@@ -16,6 +16,7 @@ import { useConnection } from '../../stores/connection.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useShelf } from '../../stores/shelf.ts';
+import FoldAway from '../frame/FoldAway.vue';
 import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 
@@ -107,24 +108,16 @@ function saveDesign(): void {
     </template>
     <h2 id="cut-heading">Print the templates</h2>
     <ChoiceField label="Paper" name="paper" :value="paper" :choices="PAPERS" @choose="(name) => (paper = name)" />
-    <button type="button" class="press wide" :disabled="busy !== null" @click="save('pdf')">
+    <VBtn ref="print" variant="flat" class="wide" :disabled="busy !== null" @click="save('pdf')">
       {{ busy === 'pdf' ? 'Drawing the pages' : 'PDF at true size' }}
-    </button>
-    <button
-      v-for="file in FILES"
-      :key="file.format"
-      type="button"
-      class="quiet wide"
-      :disabled="busy !== null"
-      @click="save(file.format)"
-    >
+    </VBtn>
+    <VBtn v-for="file in FILES" :key="file.format" class="wide" :disabled="busy !== null" @click="save(file.format)">
       {{ file.title }}
-    </button>
-    <button type="button" class="quiet wide" @click="saveDesign">The design itself, as a file</button>
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+    </VBtn>
+    <VBtn class="wide" @click="saveDesign">The design itself, as a file</VBtn>
+    <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
     <p>Print at 100 %, not “fit to page”, and lay a ruler on the check line before you cut.</p>
-    <details>
-      <summary>At another size?</summary>
+    <FoldAway title="At another size?">
       <p>
         A print at another percentage changes every length but the slab’s thickness, and the parts do not meet. Make a
         design at that size for the same slab instead.
@@ -138,14 +131,14 @@ function saveDesign(): void {
         :take="putScale"
         :done="() => {}"
       />
-      <button type="button" class="quiet wide" :disabled="scale === 1" @click="makeScaled">
+      <VBtn class="wide" :disabled="scale === 1" @click="makeScaled">
         Make the {{ Math.round(scale * 1000) / 10 }} % design
-      </button>
-    </details>
-    <p class="caution">
+      </VBtn>
+    </FoldAway>
+    <VAlert type="warning" role="note">
       <strong>Take care.</strong> Cut away from your other hand. Keep trimmings wet: dry clay dust holds silica, so wipe
       it up wet and never sweep it dry.
-    </p>
+    </VAlert>
   </section>
 </template>
 
@@ -153,9 +146,6 @@ function saveDesign(): void {
 section {
   display: grid;
   gap: 10px;
-}
-h2 {
-  font-size: 17px;
 }
 /* Read at the table, template in hand. */
 .steps {
@@ -167,23 +157,5 @@ h2 {
 }
 p {
   margin: 4px 0 0;
-}
-summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  color: var(--press);
-  font-weight: 600;
-  cursor: pointer;
-}
-.caution {
-  padding: 10px 12px;
-  background: var(--care);
-  border-left: 4px solid var(--care-edge);
-}
-.trouble {
-  padding: 10px 12px;
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
 }
 </style>

@@ -7,6 +7,7 @@ import { useBench } from '../../stores/bench.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { roundedCutter } from './roundedCutter.ts';
+import FoldAway from '../frame/FoldAway.vue';
 import WorkNote from './WorkNote.vue';
 
 /** The nearest round cutter of the set for the base, and the piece changed so that it fits. */
@@ -54,13 +55,10 @@ function readSet(event: Event): void {
         Base {{ lengths.length(cuts) }}; nearest cutter <strong>{{ lengths.length(nearest) }}</strong>.
       </template>
     </p>
-    <button v-if="nearest !== null && !fits" type="button" class="quiet" @click="change">
-      Change the piece for it
-    </button>
-    <details v-if="bench.kitCutters.length === 0">
-      <summary>Your round cutters</summary>
-      <input name="cutters" type="text" aria-label="Your round cutters" :value="set" @change="readSet" />
-    </details>
+    <VBtn v-if="nearest !== null && !fits" @click="change"> Change the piece for it </VBtn>
+    <FoldAway v-if="bench.kitCutters.length === 0" title="Your round cutters">
+      <VTextField class="bare" name="cutters" aria-label="Your round cutters" :model-value="set" @change="readSet" />
+    </FoldAway>
     <WorkNote :busy="busy" :trouble="trouble" @cancel="cancel" />
   </div>
 </template>
@@ -69,23 +67,5 @@ function readSet(event: Event): void {
 .cutter {
   padding: 10px 0;
   border-bottom: 1.5px dotted var(--line);
-}
-summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  color: var(--press);
-  font-weight: 600;
-  cursor: pointer;
-}
-button {
-  margin-top: 6px;
-}
-input {
-  width: 100%;
-  min-height: 44px;
-  padding: 4px 10px;
-  border: 1.5px solid var(--line);
-  border-radius: 8px;
 }
 </style>

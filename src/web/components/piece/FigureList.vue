@@ -30,10 +30,6 @@ const lengths = useLengths();
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-  margin: 4px 0;
-}
 .row {
   display: flex;
   flex-wrap: wrap;

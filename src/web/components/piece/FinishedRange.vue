@@ -52,10 +52,6 @@ const why = computed(() => {
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-  margin-bottom: 4px;
-}
 p {
   display: grid;
   padding: 5px 0;

@@ -19,6 +19,7 @@ import { useSettings } from '../../stores/settings.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
+import FoldAway from '../frame/FoldAway.vue';
 import KeepButtons from './KeepButtons.vue';
 import { roundedSizes } from './roundedSizes.ts';
 import WorkNote from './WorkNote.vue';
@@ -101,11 +102,10 @@ const done = () => piece.endGesture();
       :take="putFit('clearance')"
       :done="done"
     />
-    <details v-if="fit?.hole !== undefined">
-      <summary>Make it fit the hole</summary>
+    <FoldAway v-if="fit?.hole !== undefined" title="Make it fit the hole">
       <KeepButtons :keeps="keepsOf(shown.form).filter((keep) => keep !== 'width')" @keep="fitHole" />
       <WorkNote :busy="busy" :trouble="trouble" @cancel="cancel" />
-    </details>
+    </FoldAway>
     <OptionalLength
       v-if="round"
       label="Push a belly out to"
@@ -156,20 +156,8 @@ const done = () => piece.endGesture();
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-  margin: 18px 0 4px;
-}
 .owned {
   padding: 10px 0;
   color: var(--ink-soft);
-}
-summary {
-  min-height: 44px;
-  display: flex;
-  align-items: center;
-  color: var(--press);
-  font-weight: 600;
-  cursor: pointer;
 }
 </style>

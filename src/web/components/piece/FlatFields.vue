@@ -163,10 +163,3 @@ const done = () => piece.endGesture();
     </template>
   </section>
 </template>
-
-<style scoped>
-h2 {
-  font-size: 17px;
-  margin: 4px 0;
-}
-</style>

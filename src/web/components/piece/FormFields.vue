@@ -11,8 +11,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
-import MouldFields from '../mould/MouldFields.vue';
-import SheetFields from '../mould/SheetFields.vue';
+import { MouldFields, SheetFields } from './laterParts.ts';
 import { without } from './without.ts';
 import { FORM_WAYS, PLAN_WAYS, planOfKind } from './formWays.ts';
 
@@ -85,8 +84,8 @@ function dropPoint(stack: StackForm): void {
 <template>
   <div>
     <ChoiceField label="Form" name="form" :value="form.kind" :choices="formWays" @choose="chooseKind" />
-    <MouldFields />
-    <SheetFields />
+    <MouldFields v-if="form.kind === 'mould' || form.kind === 'mesh'" />
+    <SheetFields v-if="form.kind === 'sheet'" />
     <template v-if="form.kind === 'loft' || form.kind === 'mould'">
       <ChoiceField
         v-for="edge in plannedEdges"
@@ -135,17 +134,8 @@ function dropPoint(stack: StackForm): void {
       />
     </template>
     <div v-if="form.kind === 'stack'" class="points">
-      <button
-        type="button"
-        class="quiet"
-        :disabled="form.profile.length >= MOST_PROFILE_POINTS"
-        @click="addPoint(form)"
-      >
-        Add a band
-      </button>
-      <button type="button" class="quiet" :disabled="form.profile.length <= 2" @click="dropPoint(form)">
-        Take one off
-      </button>
+      <VBtn :disabled="form.profile.length >= MOST_PROFILE_POINTS" @click="addPoint(form)"> Add a band </VBtn>
+      <VBtn :disabled="form.profile.length <= 2" @click="dropPoint(form)"> Take one off </VBtn>
     </div>
   </div>
 </template>
@@ -155,8 +145,5 @@ function dropPoint(stack: StackForm): void {
   display: flex;
   gap: 8px;
   padding: 8px 0;
-}
-.points button {
-  padding: 4px 12px;
 }
 </style>

@@ -63,16 +63,20 @@ async function restore(number: number): Promise<void> {
   open.value = false;
 }
 
-watch(open, (now) => {
-  if (now) void load();
-});
+watch(
+  open,
+  (now) => {
+    if (now) void load();
+  },
+  { immediate: true },
+);
 </script>
 
 <template>
-  <SheetDialog v-model="open" scrollable>
+  <SheetDialog v-model="open" aria-label="History" scrollable>
     <section class="sheet-card" aria-labelledby="history-title">
       <h2 id="history-title">Every kept revision</h2>
-      <p v-if="trouble" role="alert">{{ trouble }}</p>
+      <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
       <p v-else-if="!revisions">Fetching the history.</p>
       <ol v-else>
         <li v-for="revision in revisions" :key="revision.number">
@@ -81,17 +85,17 @@ watch(open, (now) => {
             <span>
               {{ CAUSES[revision.cause] }}, {{ when.format(new Date(revision.keptAt)) }}<br />
               <small v-if="seen[revision.number]">{{ seen[revision.number] }}</small>
-              <button v-else type="button" class="quiet small" @click="look(revision.number)">Show its sizes</button>
+              <VBtn v-else class="small" @click="look(revision.number)">Show its sizes</VBtn>
             </span>
           </div>
           <span v-if="revision.number === piece.design?.revision" class="now">on the table now</span>
-          <button v-else type="button" class="quiet" @click="restore(revision.number)">Put back</button>
+          <VBtn v-else @click="restore(revision.number)">Put back</VBtn>
         </li>
       </ol>
-      <button v-if="revisions && revisions.length < total" type="button" class="quiet" @click="more">
+      <VBtn v-if="revisions && revisions.length < total" @click="more">
         Show older ones ({{ total - revisions.length }})
-      </button>
-      <button type="button" class="quiet" @click="open = false">Close</button>
+      </VBtn>
+      <VBtn @click="open = false">Close</VBtn>
     </section>
   </SheetDialog>
 </template>

@@ -31,8 +31,14 @@ async function solve(keep: Keep): Promise<void> {
 
 <template>
   <form class="hold" @submit.prevent="solve('proportions')">
-    <label for="hold-wanted">It should hold</label>
-    <input id="hold-wanted" v-model="wanted" type="text" inputmode="decimal" autocomplete="off" />
+    <VTextField
+      v-model="wanted"
+      class="ways"
+      label="It should hold"
+      name="hold"
+      inputmode="decimal"
+      autocomplete="off"
+    />
     <KeepButtons class="ways" :keeps="keepsOf(piece.target.form)" @keep="solve" />
     <WorkNote class="ways" :busy="busy" :trouble="trouble" @cancel="cancel" />
   </form>
@@ -48,16 +54,6 @@ async function solve(keep: Keep): Promise<void> {
   padding: 14px;
   border: 1.5px solid var(--line);
   border-radius: 10px;
-}
-input {
-  width: 6em;
-  min-height: 44px;
-  padding: 4px 10px;
-  border: 1.5px solid var(--ink-soft);
-  border-radius: 8px;
-  text-align: right;
-  font-size: 20px;
-  font-weight: 700;
 }
 .ways {
   grid-column: 1 / -1;

@@ -22,7 +22,11 @@ const steps = computed(() =>
 </script>
 
 <template>
-  <SheetDialog :model-value="figure !== null" @update:model-value="figure = null">
+  <SheetDialog
+    aria-label="How this figure came about"
+    :model-value="figure !== null"
+    @update:model-value="figure = null"
+  >
     <section class="sheet-card" aria-labelledby="how-title">
       <h2 id="how-title">{{ title }}: how this came about</h2>
       <p v-if="steps.length === 0">Measured on the flat part as it is drawn, over the line that the knife follows.</p>
@@ -40,7 +44,7 @@ const steps = computed(() =>
         Figures are shown rounded and worked unrounded. They rest on your shrinkage of
         {{ (piece.target.clay.shrinkage * 100).toFixed(1) }} %: an estimate until a test piece confirms it.
       </p>
-      <button type="button" class="quiet" @click="figure = null">Close</button>
+      <VBtn @click="figure = null">Close</VBtn>
     </section>
   </SheetDialog>
 </template>

@@ -16,9 +16,9 @@ const WORDS: Readonly<Record<Keep, string>> = {
 
 <template>
   <div class="keeps">
-    <button v-for="keep in keeps" :key="keep" type="button" class="quiet" @click="emit('keep', keep)">
+    <VBtn v-for="keep in keeps" :key="keep" @click="emit('keep', keep)">
       {{ WORDS[keep] }}
-    </button>
+    </VBtn>
   </div>
 </template>
 

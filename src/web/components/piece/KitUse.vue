@@ -64,9 +64,6 @@ onUnmounted(() => clearTimeout(timer));
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-}
 ul {
   list-style: none;
   padding: 0;

@@ -107,45 +107,33 @@ const done = () => piece.endGesture();
           :take="turn(index)"
           :done="done"
         />
-        <button
-          type="button"
+        <VBtn
+          variant="text"
           class="off"
           :aria-label="`Take off ${place.kind} ${index + 1}`"
           @click="putPlaces(places.filter((_, one) => one !== index))"
         >
           Take off
-        </button>
+        </VBtn>
       </li>
     </ul>
     <div v-if="places.length < LIMITS.places.greatest" class="ways">
-      <button
-        v-for="way in ways"
-        :key="way.words"
-        type="button"
-        class="quiet"
-        @click="putPlaces([...places, ...way.places])"
-      >
+      <VBtn v-for="way in ways" :key="way.words" @click="putPlaces([...places, ...way.places])">
         {{ way.words }}
-      </button>
+      </VBtn>
     </div>
-    <label class="text">
-      Words on it
-      <input
-        name="mark-text"
-        type="text"
-        :maxlength="LIMITS.markText.greatest"
-        :value="marks.text ?? ''"
-        @change="putText"
-      />
-    </label>
+    <VTextField
+      class="words"
+      label="Words on it"
+      name="mark-text"
+      :maxlength="LIMITS.markText.greatest"
+      :model-value="marks.text ?? ''"
+      @change="putText"
+    />
   </div>
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-  margin: 18px 0 4px;
-}
 ul {
   list-style: none;
   padding: 0;
@@ -153,32 +141,10 @@ ul {
 .repeat {
   padding: 4px 0 4px 10px;
 }
-.off {
-  min-height: 44px;
-  color: var(--press);
-  font-weight: 600;
-  text-decoration: underline;
-  cursor: pointer;
-}
 .ways {
   display: flex;
   flex-wrap: wrap;
   gap: 8px;
   padding: 12px 0;
-}
-.ways button {
-  padding: 6px 12px;
-}
-.text {
-  display: grid;
-  gap: 4px;
-  color: var(--ink-soft);
-}
-.text input {
-  min-height: 44px;
-  padding: 4px 10px;
-  border: 1.5px solid var(--line);
-  border-radius: 8px;
-  color: var(--ink);
 }
 </style>

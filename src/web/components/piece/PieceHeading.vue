@@ -1,13 +1,18 @@
 <script setup lang="ts">
+import { mdiHistory, mdiRedo, mdiUndo } from '@mdi/js';
 import { computed, nextTick, ref } from 'vue';
+import { useDisplay } from 'vuetify';
+import type { VTextField } from 'vuetify/components';
 import { usePiece } from '../../stores/piece.ts';
 
 /** Name of the design, where the newest change is, undo, redo and history. */
-defineEmits<{ history: [] }>();
+const emit = defineEmits<{ history: [] }>();
 const piece = usePiece();
+/** On a narrow screen the verbs are drawn, not written. */
+const { mdAndDown: narrow } = useDisplay();
 const renaming = ref(false);
 const name = ref('');
-const field = ref<HTMLInputElement | null>(null);
+const field = ref<VTextField | null>(null);
 
 const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 const keptWords = computed(() => {
@@ -40,31 +45,44 @@ function finish(): void {
   const next = name.value.trim().slice(0, 120);
   if (next) piece.change({ ...piece.target, name: next });
 }
+const verbs = computed(() => [
+  { words: 'Undo', icon: mdiUndo, off: piece.past.length === 0, run: () => piece.undo() },
+  { words: 'Redo', icon: mdiRedo, off: piece.future.length === 0, run: () => piece.redo() },
+  { words: 'History', icon: mdiHistory, off: false, run: () => emit('history') },
+]);
 </script>
 
 <template>
   <Teleport defer to="#place-heading">
     <div class="heading">
-      <h1 v-if="!renaming">
-        <button type="button" title="Rename" @click="start">{{ piece.target.name }}</button>
-      </h1>
-      <input
-        v-else
-        ref="field"
-        v-model="name"
-        class="serif"
-        aria-label="Name of the piece"
-        maxlength="120"
-        @blur="finish"
-        @keydown.enter="finish"
-        @keydown.esc.stop="renaming = false"
+      <div class="names">
+        <h1 v-if="!renaming">
+          <VBtn variant="text" title="Rename" @click="start">{{ piece.target.name }}</VBtn>
+        </h1>
+        <VTextField
+          v-else
+          ref="field"
+          v-model="name"
+          class="bare serif"
+          aria-label="Name of the piece"
+          maxlength="120"
+          @blur="finish"
+          @keydown.enter="finish"
+          @keydown.esc.stop="renaming = false"
+        />
+        <span class="kept" role="status" :class="piece.keeping" data-testid="keeping">{{ keptWords }}</span>
+      </div>
+      <VBtn
+        v-for="verb in verbs"
+        :key="verb.words"
+        variant="text"
+        :icon="narrow ? verb.icon : undefined"
+        :text="narrow ? undefined : verb.words"
+        :aria-label="verb.words"
+        :title="narrow ? verb.words : undefined"
+        :disabled="verb.off"
+        @click="verb.run"
       />
-      <span class="kept" role="status" :class="piece.keeping" data-testid="keeping">{{ keptWords }}</span>
-      <span class="verbs">
-        <button type="button" :disabled="piece.past.length === 0" @click="piece.undo()">Undo</button>
-        <button type="button" :disabled="piece.future.length === 0" @click="piece.redo()">Redo</button>
-        <button type="button" @click="$emit('history')">History</button>
-      </span>
     </div>
   </Teleport>
 </template>
@@ -73,35 +91,32 @@ function finish(): void {
 .heading {
   display: flex;
   align-items: center;
-  column-gap: 14px;
+  column-gap: 2px;
+}
+.names {
+  flex: 1;
+  display: flex;
+  align-items: center;
+  gap: 0 14px;
+  min-width: 0;
 }
 h1 {
   min-width: 0;
   font-size: 20px;
 }
-h1 button {
+h1 .v-btn {
   max-width: 100%;
+  padding: 0 8px;
+  font-family: inherit;
+  font-size: 20px;
+}
+h1 :deep(.v-btn__content) {
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
 }
-h1 button,
-.verbs button {
-  min-height: 44px;
-  cursor: pointer;
-}
-input {
-  min-height: 40px;
-  width: min(22em, 100%);
-  padding: 2px 10px;
-  font-size: 20px;
-  background: var(--panel);
-  color: var(--ink);
-  border-radius: 6px;
-}
-h1 button,
-.verbs button {
-  padding: 0 8px;
+h1 .v-btn :deep(.v-btn__content) {
+  display: block;
 }
 .kept {
   color: var(--bar-soft);
@@ -116,45 +131,28 @@ h1 button,
   color: #ffd98a;
   font-weight: 600;
 }
-.verbs {
-  margin-left: auto;
-  display: flex;
-  gap: 4px;
-}
-.verbs button:disabled {
-  opacity: 0.45;
-  cursor: default;
-}
 :focus-visible {
   outline-color: #ffd98a;
 }
-@media (max-width: 1180px) {
-  .verbs {
-    gap: 0;
+@media (max-width: 1199px) {
+  .names {
+    flex-direction: column;
+    align-items: start;
   }
-  .verbs button {
-    padding: 0 6px;
+  .names > * {
+    max-width: 100%;
+  }
+  h1 .v-btn {
+    align-items: start;
+    margin-bottom: -18px;
+    padding: 0;
+    font-size: 18px;
   }
   .kept {
-    max-width: 100px;
+    overflow: hidden;
+    text-overflow: ellipsis;
     font-size: 14px;
-    line-height: 1.15;
-    white-space: normal;
-  }
-}
-@media (max-width: 700px) {
-  .kept {
-    max-width: none;
-  }
-  .heading {
-    flex-wrap: wrap;
-    column-gap: 4px;
-  }
-  h1 {
-    flex-basis: 100%;
-  }
-  .kept {
-    padding-left: 8px;
+    line-height: 1.2;
   }
 }
 </style>

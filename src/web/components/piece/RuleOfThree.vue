@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { ruleOfThree } from '../../../core/reverse/ruleOfThree.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
+import FoldAway from '../frame/FoldAway.vue';
 
 /** What "three times the diameter" would cut for this piece, beside the neutral girth. */
 const piece = usePiece();
@@ -14,8 +15,7 @@ const off = (mm: number) =>
 </script>
 
 <template>
-  <details v-if="rows.length > 0" class="rule">
-    <summary>Three times the diameter?</summary>
+  <FoldAway v-if="rows.length > 0" title="Three times the diameter?">
     <p v-for="row in rows" :key="row.edge">
       {{ NAMES[row.edge] }}: 3 × {{ lengths.figure(row.outside) }} = {{ lengths.length(row.bench) }}, which is
       <strong>{{ off(row.off) }}</strong>. True is π times the middle of the wall, {{ lengths.length(row.girth) }}.
@@ -24,21 +24,10 @@ const off = (mm: number) =>
       The bench rule takes the outside. It comes out right for one thickness only; a seam that is stretched or squeezed
       takes up the rest.
     </p>
-  </details>
+  </FoldAway>
 </template>
 
 <style scoped>
-.rule {
-  border-bottom: 1.5px dotted var(--line);
-}
-summary {
-  min-height: 48px;
-  display: flex;
-  align-items: center;
-  color: var(--press);
-  font-weight: 600;
-  cursor: pointer;
-}
 p {
   margin-bottom: 8px;
 }

@@ -67,16 +67,3 @@ const done = () => piece.endGesture();
     <StickOffer />
   </section>
 </template>
-
-<style scoped>
-h2 {
-  font-size: 17px;
-  margin: 4px 0;
-}
-h2 + .field {
-  margin-top: 2px;
-}
-.field + h2 {
-  margin-top: 18px;
-}
-</style>

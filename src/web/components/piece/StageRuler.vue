@@ -8,15 +8,18 @@ const NAMES: Readonly<Record<Stage, string>> = { shape: 'Shape', flat: 'Flat', s
 
 <template>
   <nav class="ruler" aria-label="Stages of this piece">
-    <RouterLink
+    <VBtn
       v-for="one in STAGES"
       :key="one"
+      class="stage"
+      variant="text"
       :to="{ name: 'piece', params: { id, stage: one } }"
-      :class="{ here: one === stage }"
+      :active="one === stage"
       :aria-current="one === stage ? 'page' : undefined"
       replace
-      >{{ NAMES[one] }}</RouterLink
     >
+      {{ NAMES[one] }}
+    </VBtn>
   </nav>
 </template>
 
@@ -28,7 +31,6 @@ const NAMES: Readonly<Record<Stage, string>> = { shape: 'Shape', flat: 'Flat', s
 }
 .ruler {
   display: flex;
-  justify-content: space-around;
   background-color: var(--wood);
   background-image:
     repeating-linear-gradient(90deg, var(--wood-deep) 0 1.5px, transparent 1.5px 100px),
@@ -39,29 +41,27 @@ const NAMES: Readonly<Record<Stage, string>> = { shape: 'Shape', flat: 'Flat', s
   background-repeat: no-repeat;
   border-bottom: 2px solid var(--wood-deep);
 }
-a {
-  position: relative;
-  min-width: 116px;
-  padding: 12px 20px 4px;
+.ruler .stage {
+  flex: 1;
+  min-width: 0;
   min-height: 46px;
-  text-align: center;
+  padding: 12px 4px 4px;
+  border-radius: 0;
   font-family: 'Bitter', serif;
-  font-weight: 600;
   font-size: 18px;
   color: #2b1f1a;
-  text-decoration: none;
 }
-.v-theme--evening a {
+.v-theme--evening .ruler .stage {
+  flex: 1;
   color: #fff5e4;
 }
-.v-theme--evening a.here {
-  color: var(--press-ink);
-}
-a.here {
+.ruler .stage.v-btn--active {
   background: var(--press);
   color: var(--press-ink);
 }
-a.here::after {
+.ruler .stage.v-btn--active::before {
+  opacity: 1;
+  inset: auto;
   content: '';
   position: absolute;
   left: calc(50% - 9px);
@@ -69,12 +69,5 @@ a.here::after {
   border: 9px solid transparent;
   border-top: 0;
   border-bottom: 7px solid var(--ground);
-}
-@media (max-width: 700px) {
-  a {
-    flex: 1;
-    min-width: 0;
-    padding: 12px 4px 4px;
-  }
 }
 </style>

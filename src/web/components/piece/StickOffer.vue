@@ -28,16 +28,16 @@ function take(thickness: number): void {
 <template>
   <p v-if="offered.length" class="sticks">
     <span>Your sticks and roller</span>
-    <button
+    <VBtn
       v-for="one in offered"
       :key="one"
-      type="button"
+      variant="text"
       :aria-pressed="one === piece.beside.target.slab.wall && one === piece.beside.target.slab.base"
       :aria-label="`Wall and base ${lengths.length(one)}`"
       @click="take(one)"
     >
       {{ lengths.editable(one) }}
-    </button>
+    </VBtn>
   </p>
 </template>
 
@@ -53,18 +53,5 @@ function take(thickness: number): void {
 .sticks span {
   flex-basis: 100%;
   color: var(--ink-soft);
-}
-button {
-  min-width: 44px;
-  min-height: 44px;
-  padding: 0 8px;
-  border-radius: 8px;
-  color: var(--press);
-  font-weight: 700;
-  cursor: pointer;
-}
-button[aria-pressed='true'] {
-  background: var(--press-soft);
-  border-bottom: 3px solid var(--press);
 }
 </style>

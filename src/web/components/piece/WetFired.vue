@@ -43,10 +43,6 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-h2 {
-  font-size: 17px;
-  margin-bottom: 4px;
-}
 .both {
   background: transparent;
   color: inherit;

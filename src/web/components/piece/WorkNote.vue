@@ -7,9 +7,9 @@ const emit = defineEmits<{ cancel: [] }>();
 <template>
   <p v-if="busy" class="busy" role="status">
     {{ doing }}
-    <button type="button" @click="emit('cancel')">Give it up</button>
+    <VBtn variant="text" @click="emit('cancel')">Give it up</VBtn>
   </p>
-  <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
+  <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
 </template>
 
 <style scoped>
@@ -22,16 +22,5 @@ p {
   align-items: center;
   justify-content: space-between;
   background: var(--press-soft);
-}
-.busy button {
-  min-height: 44px;
-  color: var(--press);
-  font-weight: 600;
-  text-decoration: underline;
-  cursor: pointer;
-}
-.trouble {
-  background: var(--stop);
-  border-left: 4px solid var(--stop-edge);
 }
 </style>

@@ -9,14 +9,22 @@ const LATER = {
   DartFields: () => import('../mould/DartFields.vue'),
   MeshDialog: () => import('../mould/MeshDialog.vue'),
   SheetTable: () => import('../mould/SheetTable.vue'),
+  MouldFields: () => import('../mould/MouldFields.vue'),
+  SheetFields: () => import('../mould/SheetFields.vue'),
   NextMould: () => import('../mould/NextMould.vue'),
   OwnClayMould: () => import('../mould/OwnClayMould.vue'),
+  CutDesk: () => import('./CutDesk.vue'),
+  CutFields: () => import('./CutFields.vue'),
+  FlatFields: () => import('./FlatFields.vue'),
+  HistoryDialog: () => import('./HistoryDialog.vue'),
+  HowDialog: () => import('./HowDialog.vue'),
+  RaiseBar: () => import('../standing/RaiseBar.vue'),
 } as const;
 
 /** The piece has been drawn, and the page is at rest, by then (ms). */
 const SOON = 3000;
 
-const part = (load: () => Promise<{ default: Component }>) => defineAsyncComponent(load);
+const part = <T extends Component>(load: () => Promise<{ default: T }>): T => defineAsyncComponent(load);
 
 export const SlabDesk = part(LATER.SlabDesk);
 export const SlabFields = part(LATER.SlabFields);
@@ -25,14 +33,25 @@ export const BlankDesk = part(LATER.BlankDesk);
 export const DartFields = part(LATER.DartFields);
 export const MeshDialog = part(LATER.MeshDialog);
 export const SheetTable = part(LATER.SheetTable);
+export const MouldFields = part(LATER.MouldFields);
+export const SheetFields = part(LATER.SheetFields);
 export const NextMould = part(LATER.NextMould);
 export const OwnClayMould = part(LATER.OwnClayMould);
+export const CutDesk = part(LATER.CutDesk);
+export const CutFields = part(LATER.CutFields);
+export const FlatFields = part(LATER.FlatFields);
+export const HistoryDialog = part(LATER.HistoryDialog);
+export const HowDialog = part(LATER.HowDialog);
+export const RaiseBar = part(LATER.RaiseBar);
 
 /** Drawing in three dimensions is fetched only when a piece is first raised. */
 export const StandingView = defineAsyncComponent(() => import('../standing/StandingView.vue'));
 
-/** Fetches the other parts while the server is there, so that every stage opens when it is not. Ends when it is called. */
-export function fetchSoon(): () => void {
-  const timer = setTimeout(() => Object.values(LATER).forEach((load) => void load().catch(() => undefined)), SOON);
+/** Fetches the other parts while the server is there, so that every stage opens when it is not, and tells when. Ends when it is called. */
+export function fetchSoon(then: () => void): () => void {
+  const timer = setTimeout(() => {
+    for (const load of Object.values(LATER)) void load().catch(() => undefined);
+    then();
+  }, SOON);
   return () => clearTimeout(timer);
 }

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue';
+import type { VTextField } from 'vuetify/components';
 import type { Design } from '../../../contract/api.ts';
 import { pathData } from '../../../core/format/pathData.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
 import { sizePhrase } from '../../../core/piece/formSizes.ts';
 import { useLengths } from '../../composables/useLengths.ts';
+import { ShelfMenu } from '../../laterFrame.ts';
 import { clayTone, RIM_TILT } from './shelfRows.ts';
 
 /** One design standing on the shelf, fired, at the shelf's scale. */
@@ -14,7 +16,7 @@ const emit = defineEmits<{ rename: [name: string]; duplicate: []; takeOff: [] }>
 const lengths = useLengths();
 const renaming = ref(false);
 const name = ref('');
-const field = ref<HTMLInputElement | null>(null);
+const field = ref<VTextField | null>(null);
 
 const side = computed(() => elevation(props.design.target, 'fired'));
 const drawn = computed(() => {
@@ -74,11 +76,11 @@ function finish(): void {
       </svg>
     </RouterLink>
     <div class="plank" />
-    <input
+    <VTextField
       v-if="renaming"
       ref="field"
       v-model="name"
-      class="serif"
+      class="bare serif"
       aria-label="Name of the piece"
       maxlength="120"
       @blur="finish"
@@ -91,16 +93,9 @@ function finish(): void {
     <span class="sizes">{{ sizes }}</span>
     <VMenu>
       <template #activator="{ props: opener }">
-        <button type="button" class="more" v-bind="opener" :aria-label="`What to do with ${design.name}`">
-          <span aria-hidden="true">more</span>
-        </button>
+        <VBtn variant="text" v-bind="opener" :aria-label="`more: what to do with ${design.name}`">more</VBtn>
       </template>
-      <div class="verbs sheet-card" role="menu">
-        <button type="button" role="menuitem" @click="startRename">Rename</button>
-        <button type="button" role="menuitem" @click="emit('duplicate')">Duplicate</button>
-        <a role="menuitem" :href="`/api/designs/${design.id}/file`" download>Save as a file</a>
-        <button type="button" role="menuitem" @click="emit('takeOff')">Take off the shelf</button>
-      </div>
+      <ShelfMenu :id="design.id" @rename="startRename" @duplicate="emit('duplicate')" @take-off="emit('takeOff')" />
     </VMenu>
   </li>
 </template>
@@ -161,43 +156,8 @@ function finish(): void {
   text-decoration: none;
   overflow-wrap: anywhere;
 }
-input {
-  width: calc(100% - 8px);
-  min-height: 44px;
-  padding: 0 8px;
-  font-size: 18px;
-  text-align: center;
-  border: 2px solid var(--press);
-  border-radius: 8px;
-  background: var(--panel);
-}
 .sizes {
   color: var(--ink-soft);
   font-size: 15px;
-}
-.more {
-  min-height: 44px;
-  min-width: 64px;
-  color: var(--press);
-  text-decoration: underline dotted 1.5px;
-  text-underline-offset: 4px;
-  cursor: pointer;
-}
-.verbs {
-  display: grid;
-  padding: 6px;
-}
-.verbs > * {
-  display: flex;
-  align-items: center;
-  min-height: 46px;
-  padding: 4px 18px;
-  border-radius: 8px;
-  color: var(--ink);
-  text-decoration: none;
-  cursor: pointer;
-}
-.verbs > *:hover {
-  background: var(--press-soft);
 }
 </style>

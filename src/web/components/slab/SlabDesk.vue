@@ -69,7 +69,7 @@ useShortcuts([
 <template>
   <div ref="box" class="desk">
     <div class="bar">
-      <button v-if="!busy" type="button" class="press" data-testid="lay-out" @click="layOut">
+      <VBtn v-if="!busy" variant="flat" data-testid="lay-out" @click="layOut">
         {{
           plan.slabs.length === 0
             ? 'Lay the parts out'
@@ -77,28 +77,26 @@ useShortcuts([
               ? 'Lay the rest out again'
               : 'Lay out again'
         }}
-      </button>
+      </VBtn>
       <template v-else>
-        <button type="button" class="press" @click="enough">Stop, keep the best</button>
-        <progress :value="progress" max="1" aria-label="Laying out">{{ Math.round(progress * 100) }} %</progress>
+        <VBtn variant="flat" @click="enough">Stop, keep the best</VBtn>
+        <VProgressLinear :model-value="100 * progress" aria-label="Laying out" class="far-bar" />
       </template>
       <template v-if="place && !busy">
-        <button type="button" class="quiet" :disabled="place.locked" @click="change({ turn: -15 })">Turn left</button>
-        <button type="button" class="quiet" :disabled="place.locked" @click="change({ turn: 15 })">Turn right</button>
-        <button type="button" class="quiet" @click="change({ lock: true })">
+        <VBtn :disabled="place.locked" @click="change({ turn: -15 })">Turn left</VBtn>
+        <VBtn :disabled="place.locked" @click="change({ turn: 15 })">Turn right</VBtn>
+        <VBtn @click="change({ lock: true })">
           {{ place.locked ? 'Unlock' : 'Lock' }}
-        </button>
+        </VBtn>
       </template>
       <span class="far">
-        <button type="button" class="quiet" :disabled="plans.past.length === 0 || busy" @click="plans.undo()">
-          Undo on the slab
-        </button>
-        <button type="button" class="quiet" :disabled="plan.slabs.length === 0" @click="print">Print the plan</button>
+        <VBtn :disabled="plans.past.length === 0 || busy" @click="plans.undo()"> Undo on the slab </VBtn>
+        <VBtn :disabled="plan.slabs.length === 0" @click="print">Print the plan</VBtn>
       </span>
     </div>
     <BookConflicts :book="plans" :told="planWords" />
-    <p v-if="trouble" class="trouble" role="alert">{{ trouble }}</p>
-    <p v-if="plans.trouble" class="trouble" role="alert">{{ plans.trouble }}</p>
+    <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
+    <VAlert v-if="plans.trouble" type="error">{{ plans.trouble }}</VAlert>
     <p v-if="wrong" class="trouble" role="status">
       {{ wrong === 1 ? '1 part lies' : `${wrong} parts lie` }} too close to another, or off the slab. Move them, or lay
       out again.
@@ -152,10 +150,8 @@ useShortcuts([
   gap: 8px;
   margin-left: auto;
 }
-progress {
-  width: 160px;
-  height: 14px;
-  accent-color: var(--press);
+.far-bar {
+  width: 120px;
 }
 figcaption {
   padding: 10px 0 0;

@@ -73,16 +73,16 @@ const TURNS: readonly Choice<'along' | 'any'>[] = [
         :take="(count) => plan.setCount(one.design, Math.round(count))"
         :done="done"
       />
-      <button
+      <VBtn
         v-if="one.design !== piece.design?.id"
-        type="button"
+        variant="text"
         :aria-label="`Take ${nameOf(one.design)} out of the batch`"
         @click="plan.drop(one.design)"
       >
         ×
-      </button>
+      </VBtn>
     </div>
-    <button type="button" class="quiet" @click="adding = true">Add another piece</button>
+    <VBtn class="another" @click="adding = true">Add another piece</VBtn>
     <h2>On the slab</h2>
     <ChoiceField
       label="Walls lie"
@@ -109,29 +109,27 @@ const TURNS: readonly Choice<'along' | 'any'>[] = [
       No slab larger than {{ lengths.figure(plan.greatest.length) }} × {{ lengths.length(plan.greatest.width) }}, by
       your board and roller in the <RouterLink :to="{ name: 'kit' }">kit</RouterLink>.
     </p>
-    <SheetDialog v-model="adding">
+    <SheetDialog v-model="adding" aria-label="Add a piece to the batch">
       <section class="sheet-card" aria-label="Add a piece to the batch">
         <h2>Which piece</h2>
-        <input v-model="words" type="search" aria-label="Find a piece" placeholder="Find a piece" />
-        <ul>
-          <li v-for="design in others" :key="design.id">
-            <button type="button" :data-add="design.name" @click="(plan.add(design.id), (adding = false))">
-              {{ design.name }}
-            </button>
-          </li>
-          <li v-if="others.length === 0">Nothing else on the shelf is called that.</li>
-        </ul>
+        <VTextField v-model="words" class="bare" type="search" aria-label="Find a piece" placeholder="Find a piece" />
+        <VList aria-label="Pieces on the shelf">
+          <VListItem
+            v-for="design in others"
+            :key="design.id"
+            :data-add="design.name"
+            :title="design.name"
+            @click="(plan.add(design.id), (adding = false))"
+          />
+        </VList>
+        <p v-if="others.length === 0">Nothing else on the shelf is called that.</p>
       </section>
     </SheetDialog>
   </section>
 </template>
 
 <style scoped>
-h2 {
-  font-size: 18px;
-  margin-bottom: 4px;
-}
-.quiet {
+.another {
   margin: 10px 0 18px;
 }
 .made {
@@ -139,33 +137,8 @@ h2 {
   grid-template-columns: minmax(0, 1fr) auto;
   align-items: center;
 }
-.made button {
-  min-width: 44px;
-  min-height: 44px;
-  color: var(--press);
-  font-size: 20px;
-  cursor: pointer;
-}
 .hint {
   padding: 10px 0;
   color: var(--ink-soft);
-}
-.sheet-card input {
-  width: 100%;
-  min-height: 48px;
-  padding: 4px 12px;
-  border: 1.5px solid var(--line);
-  border-radius: 10px;
-}
-ul {
-  list-style: none;
-  padding: 8px 0 0;
-}
-li button {
-  width: 100%;
-  min-height: 46px;
-  text-align: left;
-  cursor: pointer;
-  border-bottom: 1px solid var(--line);
 }
 </style>

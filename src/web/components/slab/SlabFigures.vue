@@ -132,9 +132,6 @@ article {
   padding: 12px 0 8px;
   border-bottom: 1px solid var(--line);
 }
-h2 {
-  font-size: 17px;
-}
 .size strong {
   font-size: 18.5px;
   letter-spacing: -0.01em;

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { LIMITS } from '../../../core/piece/target.ts';
 import { useDrag } from '../../composables/useDrag.ts';
+import { useLengths } from '../../composables/useLengths.ts';
 
-/** A round handle that changes one size: dragged, or moved by the arrow keys. */
+/** A round handle that changes one size: dragged, or moved by keys in steps of the unit in use. */
 const props = defineProps<{
   label: string;
   valueText: string;
@@ -11,10 +13,11 @@ const props = defineProps<{
 }>();
 const emit = defineEmits<{ start: []; move: [px: number]; step: [mm: number]; end: [] }>();
 
-/** Steps of the arrow keys (mm): one, and with shift ten. */
-const STEP = 1;
+/** Shift and the Page keys move so many steps at a time. */
 const LONG_STEP = 10;
+const { greatest } = LIMITS.size;
 
+const lengths = useLengths();
 const drag = useDrag({
   move: (dx, dy) => emit('move', props.axis === 'across' ? dx : -dy),
   end: () => emit('end'),
@@ -27,11 +30,14 @@ function onDown(event: PointerEvent): void {
 }
 
 function onKey(event: KeyboardEvent): void {
-  const steps: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1 };
+  const steps: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: LONG_STEP, PageDown: -LONG_STEP }; // prettier-ignore
+  const ends: Record<string, number> = { Home: lengths.steps.value.key, End: greatest };
   const step = steps[event.key];
-  if (step === undefined) return;
+  const end = ends[event.key];
+  if (step === undefined && end === undefined) return;
   event.preventDefault();
-  emit('step', step * (event.shiftKey ? LONG_STEP : STEP));
+  if (end !== undefined) emit('step', end - props.value);
+  else if (step !== undefined) emit('step', step * lengths.steps.value.key * (event.shiftKey ? LONG_STEP : 1));
 }
 </script>
 
@@ -43,6 +49,8 @@ function onKey(event: KeyboardEvent): void {
     tabindex="0"
     :aria-label="label"
     :aria-valuenow="value"
+    :aria-valuemin="0"
+    :aria-valuemax="greatest"
     :aria-valuetext="valueText"
     :aria-orientation="axis === 'up' ? 'vertical' : 'horizontal'"
     :style="{ transform: `translate(${at[0]}px, ${at[1]}px)` }"

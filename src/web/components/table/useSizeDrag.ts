@@ -3,6 +3,7 @@ import type { Fault } from '../../../core/errors.ts';
 import { additionSizes } from '../../../core/piece/additionSizes.ts';
 import { formSizes } from '../../../core/piece/formSizes.ts';
 import type { Target } from '../../../core/piece/target.ts';
+import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import type { DraggedSize } from './draggedSizes.ts';
 
@@ -18,12 +19,10 @@ function sizesOf(target: Target): Dragged[] {
   return [...form, ...additionSizes(target, 'handle')];
 }
 
-/** A drag moves in steps of this many mm. */
-const DRAG_STEP = 0.5;
-
 /** Changes the sizes of the piece by typing, by arrow keys or by dragging handles; one drag is one step of undo. */
 export function useSizeDrag() {
   const piece = usePiece();
+  const lengths = useLengths();
   let from = 0;
 
   /** The size as it is now: a handle may outlive the figure that it was made from. */
@@ -44,7 +43,8 @@ export function useSizeDrag() {
     const wet = !fired && (['former', 'mould', 'mesh'].includes(form.kind) || meant.state === 'wet');
     const length = wet ? px / scale / firedLength(1, clay.shrinkage) : px / scale;
     const mm = from + length * factor;
-    take(size.key, Math.round(mm / DRAG_STEP) * DRAG_STEP);
+    const { drag } = lengths.steps.value;
+    take(size.key, Math.round(mm / drag) * drag);
   }
 
   const step = (key: string, mm: number) => take(key, (now(key)?.value ?? 0) + mm);

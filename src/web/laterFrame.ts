@@ -1,0 +1,26 @@
+import { defineAsyncComponent, type Component } from 'vue';
+
+/** Parts of the frame that nothing needs at first: fetched when they are opened, or soon after the page is there. */
+const LATER = {
+  ChoiceList: () => import('./components/fields/ChoiceList.vue'),
+  FindDialog: () => import('./components/frame/FindDialog.vue'),
+  KeysDialog: () => import('./components/frame/KeysDialog.vue'),
+  PlacesDrawer: () => import('./components/frame/PlacesDrawer.vue'),
+  ShelfMenu: () => import('./components/shelf/ShelfMenu.vue'),
+} as const;
+
+/** The page is at rest by then (ms). */
+const SOON = 2500;
+
+const part = <T extends Component>(load: () => Promise<{ default: T }>): T => defineAsyncComponent(load);
+
+export const ChoiceList = part(LATER.ChoiceList);
+export const FindDialog = part(LATER.FindDialog);
+export const KeysDialog = part(LATER.KeysDialog);
+export const PlacesDrawer = part(LATER.PlacesDrawer);
+export const ShelfMenu = part(LATER.ShelfMenu);
+
+/** Fetches them while the server is there. */
+export function fetchFrameSoon(): void {
+  setTimeout(() => Object.values(LATER).forEach((load) => void load().catch(() => undefined)), SOON);
+}
