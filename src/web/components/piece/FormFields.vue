@@ -143,6 +143,7 @@ function dropPoint(stack: StackForm): void {
 <style scoped>
 .points {
   display: flex;
+  flex-wrap: wrap;
   gap: 8px;
   padding: 8px 0;
 }

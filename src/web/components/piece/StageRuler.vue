@@ -70,4 +70,7 @@ const NAMES: Readonly<Record<Stage, string>> = { shape: 'Shape', flat: 'Flat', s
   border-top: 0;
   border-bottom: 7px solid var(--ground);
 }
+.ruler .stage :deep(.v-btn__overlay) {
+  opacity: 0;
+}
 </style>
