@@ -17,7 +17,8 @@ const onPiece = (design: string, stage: string) => async (page: Page, url: strin
   await page.locator(`[data-design="${design}"] .drawing`).click();
   await page.waitForURL(/piece/);
   await page.goto(`${page.url().replace(/\/(shape|flat|cut)$/, '')}/${stage}`);
-  await page.locator('[data-figure]').first().waitFor();
+  // On a narrow screen figures wait under their tab.
+  await page.locator('[data-figure]').first().waitFor({ state: 'attached' });
 };
 const onShelf = async (page: Page, url: string) => {
   await page.goto(url);
