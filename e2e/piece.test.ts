@@ -139,7 +139,7 @@ describe('a piece', () => {
     // 4 % could be kept, 40 % not: Enter leaves the message, and leaving the field what was there before.
     const shrinkage = page.locator('input[name="shrinkage"]');
     await shrinkage.click();
-    await shrinkage.pressSequentially('40', { delay: 200 });
+    await shrinkage.pressSequentially('40', { delay: 700 });
     await textOf(page.getByRole('alert'), /must be from 0 to 25/);
     await shrinkage.press('Enter');
     await textOf(page.getByRole('alert'), /must be from 0 to 25/);

@@ -116,13 +116,13 @@ export function drawnBox(
 /** A figure of the list of figures to measure. */
 export const figure = (page: Page, id: string) => page.locator(`[data-figure="${id}"] strong`);
 
-/** A new piece waits in its first field: leaves it, so that letters are shortcuts. */
+/** Leaves the first field of a new piece, so that letters are shortcuts. */
 export async function leaveFirstField(page: Page): Promise<void> {
   await page.locator('.left input:focus').waitFor();
   await page.evaluate('document.activeElement.blur()');
 }
 
-/** Types into a field of the left panel and takes it with Enter, and leaves the next one, to which that goes; a refused entry stays. */
+/** Types into a field and presses Enter, then leaves the next field, where the focus went; a refused entry stays. */
 export async function type(page: Page, name: string, text: string): Promise<void> {
   const field = page.locator(`input[name="${name}"]`);
   await field.click();

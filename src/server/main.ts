@@ -8,7 +8,7 @@ async function main(): Promise<void> {
   const config = readConfig(process.env, root);
   const demo = process.argv.includes('--demo') ? join(root, 'demo') : null;
   const listening = await listen(config, { pages: join(root, 'dist/web'), demo });
-  // Every query reads the stack of an error that it makes in advance: placing it in the sources would double its time.
+  // Sequelize reads an error's stack at every query: mapping it to the sources would double the query's time.
   process.setSourceMapsEnabled(false);
   process.stdout.write(`Fawn Table is open at ${listening.url}\n`);
   let stopping = false;

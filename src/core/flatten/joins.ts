@@ -17,7 +17,7 @@ export interface JoinedEdges {
 /** How much stiffer a join is than the slab: its two edges differ by about a thousandth of what the slab gives. */
 const STIFFER = 300;
 
-/** Which of the four ends make up the triangles that hold every pair of them. */
+/** Three triangles of the four ends that between them hold every pair. */
 const COUPLED = [
   [0, 1, 2],
   [1, 3, 2],
@@ -37,13 +37,13 @@ export function joinedEdges({ positions }: Mesh, joins: readonly Join[], area: n
   );
 }
 
-/** A mesh's triangles, and after them those by which the ends of joined edges act upon one another. */
+/** A mesh's triangles, followed by those that couple the ends of joined edges. */
 export function coupledTriangles(triangles: Uint32Array, joined: readonly JoinedEdges[]): Uint32Array {
   const more = joined.flatMap(({ ends }) => COUPLED.flatMap((corners) => corners.map((end) => ends[end] as number)));
   return Uint32Array.from([...triangles, ...more]);
 }
 
-/** Both edges as they lie, and by how much the left one is longer, as a part of the formed length (of the squares). */
+/** Both edges in the layout, and the difference of their squared lengths over the squared formed length. */
 function edgesIn({ ends: [a, b, c, d], length }: JoinedEdges, uv: Float64Array) {
   const x = (uv[2 * b] as number) - (uv[2 * a] as number);
   const y = (uv[2 * b + 1] as number) - (uv[2 * a + 1] as number);

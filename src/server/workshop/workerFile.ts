@@ -6,8 +6,8 @@ import { join } from 'node:path';
 let built: string | undefined;
 
 /**
- * What a thread of the workshop runs, as one file of plain JavaScript, named by its content. Threads come and go: one that
- * read its sources by itself would start slowly and leave each of their files open when it ends.
+ * The worker as one bundled JavaScript file, named by its content. A thread that loaded the TypeScript sources would start
+ * slowly and leave their files open when it ends.
  */
 export function workerFile(root = process.cwd()): string {
   if (built) return built;

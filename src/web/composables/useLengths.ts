@@ -12,7 +12,7 @@ export function useLengths() {
   const { style, unit, marks } = storeToRefs(useSettings());
   return {
     style,
-    /** By how much a key moves a size, and to what a drag rounds it (mm). */
+    /** The step of an arrow key, and what a drag rounds to (mm). */
     steps: computed(() =>
       unit.value === 'inch'
         ? { key: MM_PER.inch / marks.value, drag: MM_PER.inch / marks.value }

@@ -126,18 +126,6 @@ dd {
   font-size: 24px;
   font-weight: 700;
 }
-.name {
-  display: grid;
-  gap: 4px;
-  color: var(--ink-soft);
-}
-.name input {
-  min-height: 44px;
-  padding: 4px 10px;
-  border: 1.5px solid var(--line);
-  border-radius: 8px;
-  color: var(--ink);
-}
 @media (max-width: 1199px) {
   .bench {
     grid-template-columns: minmax(0, 1fr) 272px;
