@@ -1,4 +1,15 @@
-import { download, eachVisit, fieldSays, figure, kept, leaveFirstField, read, textOf, type } from './visit.ts';
+import {
+  download,
+  eachVisit,
+  fieldSays,
+  figure,
+  kept,
+  leaveFirstField,
+  newPiece,
+  read,
+  textOf,
+  type,
+} from './visit.ts';
 
 jest.setTimeout(90_000);
 const visit = eachVisit();
@@ -69,8 +80,7 @@ describe('from what is owned', () => {
 describe('a design', () => {
   async function begin() {
     const { page } = visit.now;
-    await page.getByRole('button', { name: 'New piece' }).first().click();
-    await page.waitForURL(/\/piece\//);
+    await newPiece(page);
     await textOf(figure(page, 'cutLength'), /^281\.0$/);
     await leaveFirstField(page);
     return page;

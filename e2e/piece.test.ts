@@ -9,6 +9,7 @@ import {
   figure,
   kept,
   leaveFirstField,
+  newPiece,
   read,
   textOf,
   type,
@@ -20,9 +21,8 @@ const visit = eachVisit();
 /** Begins a new piece from the bare shelf. */
 async function begin() {
   const { page } = visit.now;
-  await textOf(page.locator('main'), /The shelf is bare/);
-  await page.getByRole('button', { name: 'New piece' }).first().click();
-  await page.waitForURL(/\/piece\//);
+  await textOf(page.locator('main'), /The shelf is empty/);
+  await newPiece(page);
   await textOf(figure(page, 'cutLength'), /^281\.0$/);
   await leaveFirstField(page);
   return page;

@@ -8,10 +8,13 @@ describe('the shelf', () => {
 
   it('draws every design at one scale', async () => {
     const { page } = visit.now;
-    const height = async (name: string) => (await drawnBox(page, `[data-design="${name}"] .body`)).height;
+    // The drawing has 2 px of air on each side.
+    const width = async (name: string) =>
+      ((await page.locator(`[data-design="${name}"] canvas`).boundingBox())?.width ?? 0) - 4;
     await page.locator('[data-design]').first().waitFor();
     await countOf(page.locator('[data-design]'), 21);
-    expect((await height('Ladle jar')) / (await height('Rack tumbler'))).toBeCloseTo(205 / 110, 3);
+    await countOf(page.locator('[data-design] .drawing svg'), 0);
+    expect((await width('Rack tumbler')) / (await width('Ticket cup'))).toBeCloseTo(84 / 58, 1);
     expect(visit.now.troubles).toEqual([]);
   });
 
@@ -32,11 +35,38 @@ describe('the shelf', () => {
     await page.locator('[data-design="Salt dish, copy"]').waitFor();
     await verb('Salt dish', 'Take off the shelf');
     await page.locator('[data-design="Salt dish"]').waitFor({ state: 'detached' });
-    await page.getByRole('button', { name: 'Put it back' }).click();
+    await page.getByRole('button', { name: 'Put back' }).click();
     await page.locator('[data-design="Salt dish"]').waitFor();
     await page.reload();
     await page.locator('[data-design="Sugar pot, dining car"]').waitFor();
     await countOf(page.locator('[data-design]'), 22);
+  });
+
+  it('looks for pieces, sorts them, puts several in a set and plans their slabs together', async () => {
+    const { page } = visit.now;
+    const names = () =>
+      page.locator('[data-design]').evaluateAll((all) => all.map((one) => one.getAttribute('data-design')));
+    await countOf(page.locator('[data-design]'), 21);
+    await page.getByLabel('Look for on the shelf').fill('facets box');
+    await countOf(page.locator('[data-design]'), 2);
+    await page.getByRole('button', { name: 'Choose several' }).click();
+    await page.getByRole('button', { name: 'Choose all' }).click();
+    await page.getByRole('button', { name: 'Put in a set' }).click();
+    await page.getByLabel('Name of the set').fill('Dining car');
+    await page.getByRole('button', { name: 'Put in this set' }).click();
+    await countOf(page.locator('.set'), 2);
+    await page.getByLabel('How many of each').fill('3');
+    await page.getByRole('button', { name: 'Plan the slabs' }).click();
+    await page.waitForURL(/\/slab$/);
+    await textOf(page.locator('aside').first(), /Salt box.*Pepper box/s);
+    await page.keyboard.press('s');
+    await page.getByRole('button', { name: 'Dining car' }).click();
+    await countOf(page.locator('[data-design]'), 2);
+    await page.getByRole('button', { name: 'All', exact: true }).click();
+    await page.getByLabel('Order of the shelf').press('ArrowDown');
+    await page.getByRole('option', { name: 'by name' }).click();
+    expect((await names())[0]).toBe('Bread bowl, square to round');
+    expect(visit.now.troubles).toEqual([]);
   });
 
   it('finds a design by Ctrl+K and the keyboard alone, shows its shortcuts, and opens a design file', async () => {
@@ -77,8 +107,7 @@ describe('the shelf', () => {
     const { page } = visit.now;
     // What is fetched at rest, for later, does not count.
     await page.reload();
-    await page.locator('[data-design] .drawing').first().click();
-    await figure(page, 'cutLength').waitFor();
+    await countOf(page.locator('[data-design] .drawing svg'), 0);
     const loaded = await page.evaluate<string[]>("performance.getEntriesByType('resource').map((entry) => entry.name)");
     const scripts = loaded.filter((url) => url.endsWith('.js'));
     // As they were sent.

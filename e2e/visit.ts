@@ -141,3 +141,10 @@ export async function download(
   await file.saveAs(path);
   return { name: file.suggestedFilename(), bytes: readFileSync(path), path };
 }
+
+/** Begins a new piece of a form from the shelf, and waits until it is open. */
+export async function newPiece(page: Page, form = 'straight, round'): Promise<void> {
+  await page.getByRole('button', { name: 'New piece' }).first().click();
+  await page.getByRole('dialog').getByRole('option', { name: form }).click();
+  await page.waitForURL(/\/piece\//);
+}

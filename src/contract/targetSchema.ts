@@ -66,6 +66,7 @@ export const targetSchema = Joi.object<Target>({
   format: Joi.string().valid(TARGET_FORMAT).required(),
   version: Joi.number().strict().valid(TARGET_VERSION).required(),
   name: nameSchema().required(),
+  set: nameSchema(),
   clay: Joi.object({
     shrinkage: figure().default(D.clay.shrinkage),
     wetDensity: figure().default(D.clay.wetDensity),

@@ -5,7 +5,12 @@ const LATER = {
   ChoiceList: () => import('./components/fields/ChoiceList.vue'),
   FindDialog: () => import('./components/frame/FindDialog.vue'),
   KeysDialog: () => import('./components/frame/KeysDialog.vue'),
+  PiecePortrait: () => import('./components/portrait/PiecePortrait.vue'),
   PlacesDrawer: () => import('./components/frame/PlacesDrawer.vue'),
+  ChosenBar: () => import('./components/shelf/ChosenBar.vue'),
+  NewPieceDialog: () => import('./components/shelf/NewPieceDialog.vue'),
+  SetDialog: () => import('./components/shelf/SetDialog.vue'),
+  ShelfTools: () => import('./components/shelf/ShelfTools.vue'),
   ShelfMenu: () => import('./components/shelf/ShelfMenu.vue'),
 } as const;
 
@@ -17,7 +22,12 @@ const part = <T extends Component>(load: () => Promise<{ default: T }>): T => de
 export const ChoiceList = part(LATER.ChoiceList);
 export const FindDialog = part(LATER.FindDialog);
 export const KeysDialog = part(LATER.KeysDialog);
+export const PiecePortrait = part(LATER.PiecePortrait);
 export const PlacesDrawer = part(LATER.PlacesDrawer);
+export const ChosenBar = part(LATER.ChosenBar);
+export const NewPieceDialog = part(LATER.NewPieceDialog);
+export const SetDialog = part(LATER.SetDialog);
+export const ShelfTools = part(LATER.ShelfTools);
 export const ShelfMenu = part(LATER.ShelfMenu);
 
 /** Fetches them while the server is there. */

@@ -178,6 +178,8 @@ export interface Target {
   readonly format: typeof TARGET_FORMAT;
   readonly version: typeof TARGET_VERSION;
   readonly name: string;
+  /** The named set of pieces that it belongs to. */
+  readonly set?: string;
   readonly clay: {
     /** Total linear shrinkage, wet to fired, fraction of the wet length. */
     readonly shrinkage: number;

@@ -36,7 +36,7 @@ function ring(shape: Support, z: number): Point3[] {
 }
 
 /** A level plate, or a ring when `inner` is given, between two heights. */
-function plate(outer: Support, inner: Support | null, from: number, to: number): Ribbon[] {
+export function plate(outer: Support, inner: Support | null, from: number, to: number): Ribbon[] {
   const at = (shape: Support | null, z: number) =>
     shape ? ring(shape, z) : ring(outer, z).map((): Point3 => [0, 0, z]);
   const walls: Ribbon[] = [{ face: 'edge', one: ring(outer, from), other: ring(outer, to) }];

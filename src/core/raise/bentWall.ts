@@ -224,11 +224,11 @@ export function foldWall(wall: BentWall, sheet: FlatSheet, f: number): RaisedPar
   const inside = layerAt(wall, folded, inner);
   const outside = layerAt(wall, folded, outer);
   const last = wall.lows.length - 1;
-  const end = (index: number): Ribbon => ({
-    face: 'cut',
-    one: [inside.foot[index] as Point3, inside.rim[index] as Point3],
-    other: [outside.foot[index] as Point3, outside.rim[index] as Point3],
-  });
+  const end = (index: number): Ribbon => {
+    const inner = [inside.foot[index] as Point3, inside.rim[index] as Point3];
+    const outer = [outside.foot[index] as Point3, outside.rim[index] as Point3];
+    return index === 0 ? { face: 'cut', one: outer, other: inner } : { face: 'cut', one: inner, other: outer };
+  };
   return {
     part: wall.part,
     neutral,

@@ -68,8 +68,8 @@ describe('raising', () => {
     for (const form of forms) {
       const [wall] = raise(standingBody(level(form, { slab: { faceUp } })), 1).filter(({ neutral }) => neutral);
       const [first, last] = (wall?.ribbons ?? []).filter(({ face }) => face === 'cut');
-      expect(most([...(first?.one ?? [])].map((at, i) => far(at, last?.one[i])))).toBeLessThan(0.05);
-      expect(most([...(first?.other ?? [])].map((at, i) => far(at, last?.other[i])))).toBeLessThan(0.05);
+      expect(most([...(first?.one ?? [])].map((at, i) => far(at, last?.other[i])))).toBeLessThan(0.05);
+      expect(most([...(first?.other ?? [])].map((at, i) => far(at, last?.one[i])))).toBeLessThan(0.05);
       // The bevel runs one thickness along the wall.
       expect(far(first?.one[0], first?.other[0])).toBeGreaterThan(6 * Math.SQRT2 - 0.6);
     }

@@ -59,15 +59,15 @@ describe('shelfRows', () => {
   const many = Array.from({ length: 23 }, (_, index) => design(`d${index}`, 60 + index * 7, 40 + index * 11));
 
   it.each([330, 760, 1240])('stands all designs in order, none past the end of a shelf %d wide', (width) => {
-    const { rows, scale, tallest } = shelfRows(many, width);
-    expect(rows.flat().map((item) => item.design.id)).toEqual(many.map(({ id }) => id));
-    for (const row of rows) expect(row.reduce((sum, item) => sum + item.width, 0)).toBeLessThanOrEqual(width);
-    expect(tallest).toBeLessThanOrEqual(210.001);
+    const { rows, scale } = shelfRows(many, width);
+    expect(rows.flatMap(({ items }) => items).map((item) => item.design.id)).toEqual(many.map(({ id }) => id));
+    for (const { items } of rows) expect(items.reduce((sum, item) => sum + item.width, 0)).toBeLessThanOrEqual(width);
+    for (const { tallest } of rows) expect(tallest).toBeLessThanOrEqual(210.001);
     expect(scale).toBeGreaterThan(0);
   });
 
   it('leaves no lone last piece on its own shelf', () => {
-    const rows = shelfRows(many.slice(0, 8), 1240).rows.map((row) => row.length);
+    const rows = shelfRows(many.slice(0, 8), 1240).rows.map(({ items }) => items.length);
     expect(Math.max(...rows) - Math.min(...rows)).toBeLessThanOrEqual(2);
   });
 

@@ -1,12 +1,19 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import type { Design } from '../../contract/api.ts';
+import type { FormKind } from '../../core/piece/target.ts';
+import OpenFile from '../components/shelf/OpenFile.vue';
 import ShelfPiece from '../components/shelf/ShelfPiece.vue';
 import { shelfRows } from '../components/shelf/shelfRows.ts';
-import { nextTask } from '../composables/nextTask.ts';
+import { useBatchPlan } from '../components/shelf/useBatchPlan.ts';
+import { useDrawnRows } from '../components/shelf/useDrawnRows.ts';
+import { useShelfView } from '../components/shelf/useShelfView.ts';
 import { useLengths } from '../composables/useLengths.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { useSize } from '../composables/useSize.ts';
+import { ChosenBar, NewPieceDialog, SetDialog, ShelfTools } from '../laterFrame.ts';
+import { useKit } from '../stores/records.ts';
 import { useShelf } from '../stores/shelf.ts';
 
 /** The designs, drawn at one scale side by side as on a shelf. */
@@ -14,73 +21,65 @@ const shelf = useShelf();
 const router = useRouter();
 const lengths = useLengths();
 const boards = ref<HTMLElement | null>(null);
-const file = ref<HTMLInputElement | null>(null);
 const fileTrouble = ref('');
 const { width } = useSize(boards);
 
-const laid = computed(() => shelfRows(shelf.designs, Math.max(160, width.value)));
-const undoable = computed({ get: () => shelf.takenOff !== null, set: () => (shelf.takenOff = null) });
-/** About so many designs are drawn at first; more of them as the end of the drawn rows comes into sight. */
-const AT_FIRST = 60;
-/** So many are drawn in one task: the page answers in between. */
-const IN_ONE_TASK = 4;
-const wanted = ref(IN_ONE_TASK);
-let there = true;
-async function drawFirst(): Promise<void> {
-  while (there && wanted.value < AT_FIRST) {
-    await nextTask();
-    wanted.value += IN_ONE_TASK;
-  }
-}
-const drawnRows = computed(() => {
-  let count = 0;
-  const full = laid.value.rows.findIndex((row) => (count += row.length) >= wanted.value);
-  return full < 0 ? laid.value.rows.length : full + 1;
-});
-const rest = ref<HTMLElement | null>(null);
+const { words, set, shownSet, sets, order, shown, choosing, chosen, chosenDesigns, sortBy, choose, turnChoosing, chooseAll } = useShelfView(); // prettier-ignore
+const laid = computed(() => shelfRows(shown.value, Math.max(160, width.value)));
+const undoable = computed({ get: () => shelf.takenOff.length > 0, set: () => (shelf.takenOff = []) });
+const { rest, drawnRows, drawFirst } = useDrawnRows(() => laid.value.rows.map(({ items }) => items.length));
 /** About how high a row is, so that the page is as long as all of them (px). */
-const ROW_HEIGHT = 330;
-const further = new IntersectionObserver(
-  (seen) => {
-    if (seen.some(({ isIntersecting }) => isIntersecting)) wanted.value += AT_FIRST;
-  },
-  { rootMargin: '600px' },
-);
-watch([rest, drawnRows], () => {
-  // Observed anew, it tells again when it is still in sight.
-  further.disconnect();
-  if (rest.value) further.observe(rest.value);
-});
-onUnmounted(() => {
-  there = false;
-  further.disconnect();
-});
+const ROW_HEIGHT = 290;
 
 /** A round length near a quarter of the shelf, for the scale bar (mm). */
 const barLength = 100;
 
-async function begin(): Promise<void> {
-  const design = await shelf.create();
+/** Dialogs and bars are made when they are first asked for. */
+const asked = ref({ newPiece: false, set: false });
+const beginning = ref(false);
+const busy = ref(false);
+function startNew(): void {
+  asked.value.newPiece = beginning.value = true;
+}
+
+async function begin(kind: FormKind): Promise<void> {
+  if (busy.value) return;
+  busy.value = true;
+  const design = await shelf.begin(kind);
+  busy.value = false;
+  beginning.value = false;
   if (design) await router.push({ name: 'piece', params: { id: design.id }, state: { fresh: true } });
 }
 
-async function readFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const chosen = input.files?.[0];
-  input.value = '';
-  if (!chosen) return;
-  fileTrouble.value = '';
-  try {
-    const design = await shelf.create(JSON.parse(await chosen.text()));
-    if (design) await router.push({ name: 'piece', params: { id: design.id } });
-  } catch {
-    fileTrouble.value = `${chosen.name} is not a design file: it is not JSON.`;
-  }
+/** The pieces that are put in a set. */
+const setting = ref<readonly Design[]>([]);
+const settingOpen = ref(false);
+function startSet(designs: readonly Design[]): void {
+  setting.value = designs;
+  asked.value.set = settingOpen.value = true;
+}
+const setNow = computed(() => {
+  const [first, ...others] = setting.value.map(({ target }) => target.set ?? null);
+  return others.every((other) => other === first) ? (first ?? null) : null;
+});
+
+const { plan } = useBatchPlan();
+async function planSlabs(each: number): Promise<void> {
+  busy.value = true;
+  const first = await plan(chosenDesigns.value, each);
+  busy.value = false;
+  if (first) await router.push({ name: 'piece', params: { id: first, stage: 'slab' } });
 }
 
-useShortcuts([{ keys: 'n', words: 'New piece', run: () => void begin() }]);
+async function takeOffChosen(): Promise<void> {
+  await shelf.takeOff(chosenDesigns.value);
+  turnChoosing();
+}
+
+useShortcuts([{ keys: 'n', words: 'New piece', run: startNew }]);
 onMounted(() => {
   void shelf.load();
+  void useKit().load();
   void drawFirst();
 });
 </script>
@@ -90,49 +89,58 @@ onMounted(() => {
     <header>
       <h1>On the shelf</h1>
       <p v-if="shelf.state === 'ready'">
-        {{ shelf.designs.length }} {{ shelf.designs.length === 1 ? 'design' : 'designs' }}, drawn at one scale, as fired
+        {{ shown.length }} {{ shown.length === 1 ? 'piece' : 'pieces' }}, drawn at one scale, as fired
       </p>
       <span class="begin">
         <VBtn :to="{ name: 'from' }">From what you own</VBtn>
-        <VBtn @click="file?.click()">Open a file</VBtn>
-        <input
-          ref="file"
-          class="unseen"
-          type="file"
-          accept=".json,application/json"
-          aria-label="Design file"
-          tabindex="-1"
-          @change="readFile"
-        />
-        <VBtn variant="flat" @click="begin">New piece</VBtn>
+        <OpenFile @trouble="(words) => (fileTrouble = words)" />
       </span>
+      <VBtn variant="flat" class="new" @click="startNew">New piece</VBtn>
     </header>
+    <ShelfTools
+      v-if="shelf.state === 'ready' && shelf.designs.length > 1"
+      class="tools"
+      v-model:words="words"
+      v-model:set="set"
+      :sets="sets"
+      :order="order"
+      :choosing="choosing"
+      @order="sortBy"
+      @choose="turnChoosing"
+    />
     <VAlert v-if="shelf.trouble || fileTrouble" type="error">{{ fileTrouble || shelf.trouble }}</VAlert>
     <div ref="boards" class="boards">
-      <p v-if="shelf.state === 'loading'" class="waiting">Fetching the designs.</p>
+      <p v-if="shelf.state === 'loading'" class="waiting">Fetching the pieces.</p>
       <p v-else-if="shelf.state === 'failed'" class="waiting">
-        The designs could not be fetched. They are asked for again as soon as the server answers.
+        The pieces could not be fetched. They will be fetched again as soon as the server answers.
       </p>
       <section v-else-if="shelf.designs.length === 0" class="empty">
         <div class="bare-plank" />
-        <h2>The shelf is bare</h2>
-        <p>Begin with a straight tumbler and change its size: the pattern follows as you type.</p>
-        <VBtn variant="flat" @click="begin">New piece</VBtn>
+        <h2>The shelf is empty</h2>
+        <p>Choose a form and type its sizes: the pattern follows as you type.</p>
+        <VBtn variant="flat" @click="startNew">New piece</VBtn>
+      </section>
+      <section v-else-if="shown.length === 0" class="empty">
+        <h2>Nothing here matches “{{ words }}”{{ shownSet ? ` in ${shownSet}` : '' }}</h2>
+        <VBtn @click="((words = ''), (set = null))">Show the whole shelf</VBtn>
       </section>
       <template v-else>
         <ul v-for="(row, index) in laid.rows.slice(0, drawnRows)" :key="index" class="row">
           <ShelfPiece
-            v-for="item in row"
+            v-for="item in row.items"
             :key="item.design.id"
             :design="item.design"
             :scale="laid.scale"
-            :tallest="laid.tallest"
+            :tallest="row.tallest"
             :width="item.width"
+            :chosen="choosing ? chosen.includes(item.design.id) : null"
             @rename="(name) => shelf.rename(item.design, name)"
             @duplicate="shelf.duplicate(item.design)"
-            @take-off="shelf.takeOff(item.design)"
+            @take-off="shelf.takeOff([item.design])"
+            @set="startSet([item.design])"
+            @choose="choose(item.design.id)"
           />
-          <li class="rest" aria-hidden="true" />
+          <li class="rest" aria-hidden="true" :style="{ paddingTop: `${row.tallest}px` }" />
         </ul>
         <div
           v-if="laid.rows.length > drawnRows"
@@ -142,10 +150,29 @@ onMounted(() => {
         <p class="scale"><span :style="{ width: `${barLength * laid.scale}px` }" /> {{ lengths.length(barLength) }}</p>
       </template>
     </div>
+    <ChosenBar
+      v-if="choosing"
+      :chosen="chosenDesigns"
+      :busy="busy"
+      @plan="planSlabs"
+      @set="startSet(chosenDesigns)"
+      @take-off="takeOffChosen"
+      @all="chooseAll"
+    />
+    <NewPieceDialog v-if="asked.newPiece" v-model="beginning" :busy="busy" @choose="begin" />
+    <SetDialog
+      v-if="asked.set"
+      v-model="settingOpen"
+      :names="setting.length === 1 ? `“${setting[0]?.name}”` : `${setting.length} pieces`"
+      :sets="sets"
+      :now="setNow"
+      @put="(name) => shelf.putInSet(setting, name)"
+    />
     <VSnackbar v-model="undoable" :timeout="12000" location="bottom">
-      “{{ shelf.takenOff?.name }}” was taken off the shelf.
+      {{ shelf.takenOff.length === 1 ? `“${shelf.takenOff[0]?.name}” was` : `${shelf.takenOff.length} pieces were` }}
+      taken off the shelf.
       <template #actions>
-        <VBtn variant="text" class="undo" @click="shelf.putBack()">Put it back</VBtn>
+        <VBtn variant="text" class="undo" @click="shelf.putBack()">Put back</VBtn>
       </template>
     </VSnackbar>
   </main>
@@ -177,8 +204,28 @@ header p {
   flex-wrap: wrap;
   gap: 10px;
 }
+.tools {
+  min-height: 58px;
+}
 .boards {
   padding-top: 18px;
+}
+@media (max-width: 699px) {
+  header {
+    align-items: center;
+  }
+  header p {
+    display: none;
+  }
+  .new {
+    order: 1;
+    margin-left: auto;
+  }
+  .begin {
+    order: 2;
+    flex-basis: 100%;
+    margin: 0;
+  }
 }
 .row {
   display: flex;
@@ -186,17 +233,13 @@ header p {
   padding: 14px 0 0;
   margin: 0 0 8px;
   content-visibility: auto;
-  contain-intrinsic-size: auto 330px;
+  contain-intrinsic-size: auto 290px;
 }
 .rest {
   flex: 1;
   display: flex;
   flex-direction: column;
   justify-content: flex-start;
-}
-.rest::before {
-  content: '';
-  height: calc(v-bind('`${laid.tallest}px`'));
 }
 .rest::after {
   content: '';

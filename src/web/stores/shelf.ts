@@ -1,25 +1,48 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import type { Design } from '../../contract/api.ts';
-import type { Target } from '../../core/piece/target.ts';
-import { newTarget } from '../../core/piece/target.ts';
+import { thicknesses } from '../../core/kit/kit.ts';
+import { MM_PER_INCH } from '../../core/numbers.ts';
+import { freshTarget } from '../../core/piece/freshTarget.ts';
+import { TARGET_DEFAULTS, type FormKind, type Target } from '../../core/piece/target.ts';
 import { elevation } from '../../core/piece/elevation.ts';
 import { api } from '../api.ts';
+import { without } from '../components/piece/without.ts';
 import { nextTask } from '../composables/nextTask.ts';
 import { prepareMould } from '../workers/prepareMould.ts';
 import { useConnection } from './connection.ts';
+import { useKit } from './records.ts';
+import { useSettings } from './settings.ts';
 
 /** Drawings are worked out for so long at a time (ms). */
 const DRAW_AT_ONCE = 10;
 
+/** What a new piece is called by its form. */
+const NEW_NAMES: Readonly<Record<FormKind, string>> = {
+  cylinder: 'tumbler',
+  taper: 'cup',
+  stack: 'vase',
+  oval: 'oval',
+  facet: 'facetted cup',
+  box: 'box',
+  loft: 'dish',
+  former: 'pipe cup',
+  mould: 'tray',
+  mesh: 'tray',
+  stand: 'stand',
+  sheet: 'leaf',
+};
+
 /** The designs on the shelf, in the order in which they came. */
 export const useShelf = defineStore('shelf', () => {
   const connection = useConnection();
+  const settings = useSettings();
+  const kit = useKit();
   const designs = shallowRef<readonly Design[]>([]);
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const trouble = ref('');
-  /** The design last taken off, while it can be put back by one press. */
-  const takenOff = shallowRef<Design | null>(null);
+  /** The designs last taken off, while they can be put back by one press. */
+  const takenOff = shallowRef<readonly Design[]>([]);
 
   /** Runs `work`, telling the person when it fails. */
   async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
@@ -67,7 +90,7 @@ export const useShelf = defineStore('shelf', () => {
     return same;
   }
 
-  function create(target: Target = newTarget(freshName())): Promise<Design | null> {
+  function create(target: Target): Promise<Design | null> {
     return attempt(async () => {
       const design = await api.create(target);
       designs.value = [...designs.value, design];
@@ -75,12 +98,36 @@ export const useShelf = defineStore('shelf', () => {
     });
   }
 
+  /** A new piece of a form, of the clay and the slab that were used last, or the potter's own. */
+  function begin(kind: FormKind): Promise<Design | null> {
+    const last = designs.value.reduce<Design | null>((newest, one) => (newest && newest.updatedAt >= one.updatedAt ? newest : one), null); // prettier-ignore
+    return create(freshTarget(kind, { name: freshName(kind), like: last?.target ?? null, wall: usualWall() }));
+  }
+
+  /** The stick of the kit that is nearest to the usual slab; a quarter of an inch where inches are used. */
+  function usualWall(): number {
+    const usual = settings.unit === 'inch' ? MM_PER_INCH / 4 : TARGET_DEFAULTS.slab.wall;
+    const own = thicknesses(kit.list.map(({ body }) => body)).map(({ thickness }) => thickness);
+    return own.reduce((best, one) => (Math.abs(one - usual) < Math.abs(best - usual) ? one : best), own[0] ?? usual);
+  }
+
   /** `New tumbler`, or `New tumbler 2` when there is one. */
-  function freshName(): string {
+  function freshName(kind: FormKind): string {
     const names = new Set(designs.value.map((design) => design.name));
-    let name = 'New tumbler';
-    for (let number = 2; names.has(name); number += 1) name = `New tumbler ${number}`;
+    const first = `New ${NEW_NAMES[kind]}`;
+    let name = first;
+    for (let number = 2; names.has(name); number += 1) name = `${first} ${number}`;
     return name;
+  }
+
+  /** Puts designs into a named set, or takes them out of theirs. */
+  async function putInSet(chosen: readonly Design[], set: string | null): Promise<void> {
+    for (const { id, target, revision } of chosen) {
+      const next = without({ ...target, set: set ?? undefined } as Target);
+      const written = await attempt(() => api.write(id, { target: next, baseRevision: revision }));
+      if (!written) return reloadAfterConflict();
+      designs.value = designs.value.map((one) => (one.id === id ? written : one));
+    }
   }
 
   async function rename(design: Design, name: string): Promise<void> {
@@ -102,22 +149,28 @@ export const useShelf = defineStore('shelf', () => {
     if (copy) designs.value = [...designs.value, copy];
   }
 
-  async function takeOff(design: Design): Promise<void> {
-    const done = await attempt(async () => {
-      await api.remove(design.id);
-      return true;
+  async function takeOff(chosen: readonly Design[]): Promise<void> {
+    const gone: Design[] = [];
+    await attempt(async () => {
+      for (const design of chosen) {
+        await api.remove(design.id);
+        gone.push(design);
+      }
     });
-    if (!done) return;
-    designs.value = designs.value.filter((one) => one.id !== design.id);
-    takenOff.value = design;
+    designs.value = designs.value.filter((one) => !gone.includes(one));
+    if (gone.length > 0) takenOff.value = gone;
   }
 
   async function putBack(): Promise<void> {
-    const design = takenOff.value;
-    if (!design) return;
-    takenOff.value = null;
-    if (await attempt(() => api.putBack(design.id))) await load();
+    const back = takenOff.value;
+    takenOff.value = [];
+    const done = await attempt(async () => {
+      for (const design of back) await api.putBack(design.id);
+      return true;
+    });
+    if (done) await load();
   }
 
-  return { designs, state, trouble, takenOff, load, create, rename, duplicate, takeOff, putBack };
+  const verbs = { load, create, begin, rename, putInSet, duplicate, takeOff, putBack };
+  return { designs, state, trouble, takenOff, ...verbs };
 });

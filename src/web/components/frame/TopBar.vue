@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiKeyboardOutline, mdiMagnify, mdiMenu } from '@mdi/js';
 import { ref } from 'vue';
+import { useRoute } from 'vue-router';
 import { useDisplay } from 'vuetify';
 import { PlacesDrawer } from '../../laterFrame.ts';
 import TableSettings from './TableSettings.vue';
@@ -17,6 +18,7 @@ const places = [...PLACES.map(({ name, title }) => ({ title, to: { name } })), {
 /** Name, places, units, light, find and help; on a narrow screen all but the heading is in a drawer. */
 const emit = defineEmits<{ find: []; keys: [] }>();
 const { xs: narrow } = useDisplay();
+const route = useRoute();
 const drawer = ref(false);
 
 function find(): void {
@@ -27,7 +29,10 @@ function find(): void {
 
 <template>
   <VAppBar class="bar" tag="header" absolute flat height="56">
-    <VBtn v-if="narrow" variant="text" :icon="mdiMenu" aria-label="Places and units" @click="drawer = true" />
+    <template v-if="narrow">
+      <VBtn variant="text" :icon="mdiMenu" aria-label="Places and units" @click="drawer = true" />
+      <RouterLink v-if="route.name !== 'piece'" class="brand serif" :to="{ name: 'shelf' }">Fawn Table</RouterLink>
+    </template>
     <template v-else>
       <RouterLink class="brand serif" :to="{ name: 'shelf' }">Fawn Table</RouterLink>
       <nav aria-label="Places">

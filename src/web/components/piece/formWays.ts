@@ -2,31 +2,20 @@ import type { PlanOutline } from '../../../core/outline/plan.ts';
 import type { FacetForm, FormKind, Rim } from '../../../core/piece/target.ts';
 import type { Choice } from '../fields/choice.ts';
 
+/** The forms in the order of how often they are made. */
 export const FORM_WAYS: readonly Choice<FormKind>[] = [
   { value: 'cylinder', title: 'straight, round', why: 'A tumbler, jar or sleeve: one rectangle and a disc.' },
   { value: 'taper', title: 'tapered', why: 'A cup that flares or closes: an arc and a disc.' },
-  {
-    value: 'stack',
-    title: 'stacked tapers',
-    why: 'Belly and neck: one arc for each band, seams turned away from one another.',
-  },
+  { value: 'mould', title: 'over or in a mould', why: 'Trays and bowls from one blank: a hump or a hollow.' },
+  { value: 'box', title: 'box', why: 'Four flat sides with mitred or butted corners.' },
   { value: 'oval', title: 'oval', why: 'A straight wall on an ellipse: one rectangle and an oval base.' },
   { value: 'facet', title: 'facets', why: 'Flat sides, straight or tapered: panels, or one strip with grooves.' },
-  { value: 'box', title: 'box', why: 'Four flat sides with mitred or butted corners.' },
-  {
-    value: 'loft',
-    title: 'one outline to another',
-    why: 'Square to round, oval to round, off-centre: straight lines from foot to rim.',
-  },
-  { value: 'mould', title: 'over or in a mould', why: 'Trays and bowls from one blank: a hump or a hollow.' },
+  { value: 'stack', title: 'stacked tapers', why: 'Belly and neck: an arc for each band, their seams apart.' },
+  { value: 'loft', title: 'one outline to another', why: 'Square to round, oval to round, or off-centre.' },
+  { value: 'sheet', title: 'a bent sheet', why: 'A leaf, or any outline with holes, bent over a bottle.' },
+  { value: 'former', title: 'round a former', why: 'What a pipe or can that you own gives.' },
+  { value: 'stand', title: 'a rolled stand', why: 'A strip rolled from both ends, for a phone or a card.' },
   { value: 'mesh', title: 'a mould from a file', why: 'A mould that was read from OBJ or STL.' },
-  { value: 'sheet', title: 'a bent sheet', why: 'A leaf or any outline with holes, bent over a bottle or a pipe.' },
-  {
-    value: 'stand',
-    title: 'a rolled stand',
-    why: 'A strip rolled from both ends, with a slot for a device that leans in it.',
-  },
-  { value: 'former', title: 'round a former', why: 'From a pipe or can that you own: the piece that it gives.' },
 ];
 
 export const FOLD_WAYS: readonly Choice<FacetForm['fold']>[] = [

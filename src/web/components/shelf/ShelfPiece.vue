@@ -1,40 +1,43 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue';
+import { mdiDotsHorizontal } from '@mdi/js';
+import { computed, nextTick, ref, watch } from 'vue';
 import type { VTextField } from 'vuetify/components';
 import type { Design } from '../../../contract/api.ts';
 import { pathData } from '../../../core/format/pathData.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
 import { sizePhrase } from '../../../core/piece/formSizes.ts';
 import { useLengths } from '../../composables/useLengths.ts';
-import { ShelfMenu } from '../../laterFrame.ts';
-import { clayTone, RIM_TILT } from './shelfRows.ts';
+import { PiecePortrait, ShelfMenu } from '../../laterFrame.ts';
+import { clayTone } from '../portrait/clayTone.ts';
 
 /** One design standing on the shelf, fired, at the shelf's scale. */
-const props = defineProps<{ design: Design; scale: number; tallest: number; width: number }>();
-const emit = defineEmits<{ rename: [name: string]; duplicate: []; takeOff: [] }>();
+const props = defineProps<{
+  design: Design;
+  scale: number;
+  tallest: number;
+  width: number;
+  /** Several are being chosen, and this is one of them or not; null while none are. */
+  chosen: boolean | null;
+}>();
+const emit = defineEmits<{ rename: [name: string]; duplicate: []; takeOff: []; set: []; choose: [] }>();
 
 const lengths = useLengths();
 const renaming = ref(false);
 const name = ref('');
 const field = ref<VTextField | null>(null);
+/** The side view stands in for the portrait until it is painted. */
+const painted = ref(false);
+watch(
+  () => props.design.target.form.kind,
+  () => (painted.value = false),
+);
 
 const side = computed(() => elevation(props.design.target, 'fired'));
-const drawn = computed(() => {
-  const { left, right, rim, rimHeight } = side.value;
-  const origin = props.width / 2 - ((left + right) / 2) * props.scale;
-  const half = ((rim[1] - rim[0]) / 2) * props.scale;
-  return {
-    origin,
-    half,
-    middle: origin + ((rim[0] + rim[1]) / 2) * props.scale,
-    tilt: half * RIM_TILT,
-    top: props.tallest - rimHeight * props.scale,
-  };
+const outlines = computed(() => {
+  const { left, right, outer, added } = side.value;
+  const origin = [props.width / 2 - ((left + right) / 2) * props.scale, props.tallest] as const;
+  return [...added, outer].map((shape) => pathData(shape, props.scale, origin));
 });
-const path = computed(() => pathData(side.value.outer, props.scale, [drawn.value.origin, props.tallest]));
-const added = computed(() =>
-  side.value.added.map((shape) => pathData(shape, props.scale, [drawn.value.origin, props.tallest])),
-);
 const sizes = computed(() => {
   const { form, size } = props.design.target;
   const meant = `${size.face === 'inside' ? ' inside' : ''}${size.state === 'wet' ? ', wet' : ''}`;
@@ -53,50 +56,81 @@ function finish(): void {
   const next = name.value.trim();
   if (next && next !== props.design.name) emit('rename', next);
 }
+
+/** While several are chosen, a press chooses. */
+function press(event: MouseEvent): void {
+  if (props.chosen === null) return;
+  event.preventDefault();
+  emit('choose');
+}
 </script>
 
 <template>
-  <li class="place" :style="{ width: `${width}px` }" :data-design="design.name">
+  <li class="place" :class="{ chosen }" :style="{ width: `${width}px` }" :data-design="design.name">
     <RouterLink
       class="drawing"
+      :style="{ height: `${tallest + 6}px` }"
       :to="{ name: 'piece', params: { id: design.id } }"
       :aria-label="`${design.name}, ${sizes}`"
+      @click.capture="press"
     >
-      <svg :width="width" :height="tallest + 6" aria-hidden="true">
-        <path v-for="(d, index) in added" :key="index" class="body" :class="clayTone(design)" :d="d" />
-        <path class="body" :class="clayTone(design)" :d="path" />
-        <ellipse
-          v-if="!['stand', 'sheet'].includes(design.target.form.kind) && !design.target.lid"
-          class="rim"
-          :cx="drawn.middle"
-          :cy="drawn.top"
-          :rx="drawn.half"
-          :ry="drawn.tilt"
+      <svg v-if="!painted" :width="width" :height="tallest + 6" aria-hidden="true">
+        <path
+          v-for="(d, index) in outlines"
+          :key="index"
+          class="body"
+          :style="{ fill: `var(--clay-${clayTone(design.target)})` }"
+          :d="d"
         />
       </svg>
+      <PiecePortrait :target="design.target" :scale="scale" @painted="painted = true" />
     </RouterLink>
     <div class="plank" />
-    <VTextField
-      v-if="renaming"
-      ref="field"
-      v-model="name"
-      class="bare serif"
-      aria-label="Name of the piece"
-      maxlength="120"
-      @blur="finish"
-      @keydown.enter="finish"
-      @keydown.esc.stop="renaming = false"
-    />
-    <RouterLink v-else class="name serif" :to="{ name: 'piece', params: { id: design.id } }">{{
-      design.name
-    }}</RouterLink>
-    <span class="sizes">{{ sizes }}</span>
-    <VMenu>
-      <template #activator="{ props: opener }">
-        <VBtn variant="text" v-bind="opener" :aria-label="`more: what to do with ${design.name}`">more</VBtn>
-      </template>
-      <ShelfMenu :id="design.id" @rename="startRename" @duplicate="emit('duplicate')" @take-off="emit('takeOff')" />
-    </VMenu>
+    <div class="words">
+      <VTextField
+        v-if="renaming"
+        ref="field"
+        v-model="name"
+        class="bare serif"
+        aria-label="Name of the piece"
+        maxlength="120"
+        @blur="finish"
+        @keydown.enter="finish"
+        @keydown.esc.stop="renaming = false"
+      />
+      <RouterLink v-else class="name serif" :to="{ name: 'piece', params: { id: design.id } }" @click.capture="press">{{
+        design.name
+      }}</RouterLink>
+      <VCheckboxBtn
+        v-if="chosen !== null"
+        class="mark"
+        color="primary"
+        :model-value="chosen"
+        :aria-label="`Choose ${design.name}`"
+        @update:model-value="emit('choose')"
+      />
+      <VMenu v-else>
+        <template #activator="{ props: opener }">
+          <VBtn
+            class="more"
+            variant="text"
+            v-bind="opener"
+            :icon="mdiDotsHorizontal"
+            :title="`What to do with ${design.name}`"
+            :aria-label="`more: what to do with ${design.name}`"
+          />
+        </template>
+        <ShelfMenu
+          :id="design.id"
+          @rename="startRename"
+          @duplicate="emit('duplicate')"
+          @take-off="emit('takeOff')"
+          @set="emit('set')"
+        />
+      </VMenu>
+      <span class="sizes">{{ sizes }}</span>
+      <span v-if="design.target.set" class="set">{{ design.target.set }}</span>
+    </div>
   </li>
 </template>
 
@@ -108,36 +142,28 @@ function finish(): void {
   text-align: center;
 }
 .drawing {
-  display: block;
+  position: relative;
+  display: grid;
+  place-items: end center;
+  width: 100%;
   line-height: 0;
   border-radius: 8px;
 }
 .drawing svg {
+  position: absolute;
+  left: 0;
+  bottom: 0;
   overflow: visible;
+}
+.drawing .portrait {
+  position: relative;
 }
 .body {
   stroke: var(--slab-edge);
   stroke-width: 2;
 }
-.light {
-  fill: var(--slab);
-}
-.middle {
-  fill: #cf9e6d;
-}
-.dark {
-  fill: #b99f83;
-}
-.v-theme--evening .middle {
-  fill: #96693f;
-}
-.v-theme--evening .dark {
-  fill: #85705a;
-}
-.rim {
-  fill: var(--hollow);
-  stroke: var(--slab-edge);
-  stroke-width: 2;
+.chosen .drawing {
+  background: var(--press-soft);
 }
 .plank {
   align-self: stretch;
@@ -145,19 +171,52 @@ function finish(): void {
   margin-top: -6px;
   background: linear-gradient(var(--wood) 0 12px, var(--wood-deep) 12px);
 }
+.words {
+  display: grid;
+  grid-template-columns: 44px minmax(0, 1fr) 44px;
+  align-items: center;
+  align-self: stretch;
+  padding-top: 2px;
+}
+.words > * {
+  grid-column: 1 / -1;
+}
+.words > .name,
+.words > .v-text-field {
+  grid-column: 2;
+  grid-row: 1;
+}
+.words > .more,
+.words > .mark {
+  grid-column: 3;
+  grid-row: 1;
+  align-self: start;
+  justify-self: end;
+  color: var(--ink-soft);
+}
 .name {
   display: flex;
   align-items: center;
-  min-height: 48px;
-  padding: 6px 8px 0;
+  justify-content: center;
+  min-height: 44px;
   font-size: 18px;
   line-height: 1.15;
   color: var(--ink);
   text-decoration: none;
   overflow-wrap: anywhere;
 }
-.sizes {
+.sizes,
+.set {
   color: var(--ink-soft);
   font-size: 15px;
+}
+.set {
+  justify-self: center;
+  max-width: 100%;
+  margin-top: 2px;
+  padding: 0 12px;
+  border-radius: 12px;
+  background: var(--care);
+  overflow-wrap: anywhere;
 }
 </style>

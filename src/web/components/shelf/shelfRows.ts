@@ -1,4 +1,4 @@
-import { elevation } from '../../../core/piece/elevation.ts';
+import { portraitSize } from '../../../core/raise/portraitSize.ts';
 import type { Design } from '../../../contract/api.ts';
 
 /** A design and the width of its place on the shelf (px). */
@@ -7,17 +7,21 @@ export interface ShelfItem {
   readonly width: number;
 }
 
+/** Pieces side by side on one board, the tallest of them so high (px). */
+export interface ShelfRow {
+  readonly items: readonly ShelfItem[];
+  readonly tallest: number;
+}
+
 /** Rows of the shelf and the one scale of all drawings (px per mm). */
 export interface ShelfRows {
   readonly scale: number;
-  readonly rows: readonly (readonly ShelfItem[])[];
-  /** Height of the tallest drawing (px). */
-  readonly tallest: number;
+  readonly rows: readonly ShelfRow[];
 }
 
 /** Narrowest place, so that name and sizes have room (px). */
 const LEAST_PLACE = 172;
-const PLACE_AIR = 44;
+const PLACE_AIR = 36;
 
 /** A place is widened at most by this factor to fill the shelf. */
 const MOST_SPREAD = 1.6;
@@ -26,20 +30,20 @@ const MOST_SPREAD = 1.6;
 const TALLEST = 210;
 const GREATEST_SCALE = 1.5;
 
-/** Height of the rim's ellipse as part of its width, so that a cup looks open. */
-export const RIM_TILT = 0.11;
-
 /** Stands the designs on shelves of a width (px), in order, all fired and at one scale. */
 export function shelfRows(designs: readonly Design[], width: number): ShelfRows {
-  const sizes = designs.map(({ target }) => elevation(target, 'fired'));
-  const highest = Math.max(1, ...sizes.map((size) => size.height + (size.width * RIM_TILT) / 2));
-  const widest = Math.max(1, ...sizes.map((size) => size.width));
-  const scale = Math.min(GREATEST_SCALE, TALLEST / highest, Math.max(120, width - PLACE_AIR) / widest);
-  const items = designs.map((design, index) => ({
+  const sizes = new Map(designs.map(({ id, target }) => [id, portraitSize(target)]));
+  const most = (key: 'width' | 'height') => Math.max(1, ...[...sizes.values()].map((size) => size[key]));
+  const scale = Math.min(GREATEST_SCALE, TALLEST / most('height'), Math.max(120, width - PLACE_AIR) / most('width'));
+  const items = designs.map((design) => ({
     design,
-    width: Math.min(width, Math.max(LEAST_PLACE, (sizes[index]?.width ?? 0) * scale + PLACE_AIR)),
+    width: Math.min(width, Math.max(LEAST_PLACE, (sizes.get(design.id)?.width ?? 0) * scale + PLACE_AIR)),
   }));
-  return { scale, rows: evenRows(items, width).map((row) => spread(row, width)), tallest: highest * scale };
+  const rows = evenRows(items, width).map((row) => ({
+    items: spread(row, width),
+    tallest: scale * Math.max(...row.map(({ design }) => sizes.get(design.id)?.height ?? 0)),
+  }));
+  return { scale, rows };
 }
 
 /** A row's places widened to the shelf, as far as it does not tear them apart. */
@@ -72,11 +76,4 @@ function evenRows(items: readonly ShelfItem[], width: number): ShelfItem[][] {
     if (rows.length === full.length) return rows;
   }
   return full;
-}
-
-/** Tone of the clay: designs of one clay look alike. */
-export function clayTone({ target }: Design): 'light' | 'middle' | 'dark' {
-  const { shrinkage } = target.clay;
-  if (shrinkage > 0.11) return 'light';
-  return shrinkage > 0.1 ? 'middle' : 'dark';
 }

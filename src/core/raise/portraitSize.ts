@@ -1,0 +1,34 @@
+import { firedLength } from '../clay/shrinkage.ts';
+import { once, radians } from '../numbers.ts';
+import { elevation, type Elevation } from '../piece/elevation.ts';
+import { kindOf } from '../piece/kinds/kinds.ts';
+import type { FormKind, Target } from '../piece/target.ts';
+
+/** Where the eye stands: this far round from the first seam, and a little above the rim (degrees). */
+export const ROUND = -62;
+export const UP = 17;
+
+/** Forms whose plan has corners. */
+const CORNERED: readonly FormKind[] = ['box', 'stand'];
+
+/** About how much room a portrait takes (mm), without raising the piece: for laying out many of them. */
+export const portraitSize = once((target: Target): { readonly width: number; readonly height: number } => {
+  const [a, e] = [radians(ROUND), radians(UP)];
+  const side = elevation(target, 'fired');
+  const across = kindOf(target).standing(target).across;
+  const [x, y] = across.map((wet) => firedLength(wet, target.clay.shrinkage)) as [number, number];
+  const seen = (sin: number, cos: number): number => {
+    const [along, aside] = [Math.abs(cos) * x, Math.abs(sin) * y];
+    return CORNERED.includes(target.form.kind) ? along + aside : Math.hypot(along, aside);
+  };
+  const added = Math.max(0, side.width - x) * Math.abs(Math.sin(a));
+  return {
+    width: seen(Math.cos(a), Math.sin(a)) + added,
+    height: Math.cos(e) * clayHeight(side) + Math.sin(e) * seen(Math.sin(a), Math.cos(a)),
+  };
+});
+
+/** Height of the clay in a side view: what is drawn beside it is left out (mm). */
+function clayHeight({ outer, added }: Elevation): number {
+  return [outer, ...added].flat().reduce((most, [, y]) => Math.max(most, y), 0);
+}

@@ -1,0 +1,76 @@
+<script setup lang="ts">
+import { formOfKind } from '../../../core/piece/formSizes.ts';
+import { portraitSize } from '../../../core/raise/portraitSize.ts';
+import { newTarget, type Form, type FormKind, type Target } from '../../../core/piece/target.ts';
+import { PiecePortrait } from '../../laterFrame.ts';
+import { FORM_WAYS } from './formWays.ts';
+
+/** The forms as drawings, those made most often first. */
+const props = defineProps<{ value?: FormKind | undefined; from?: Form | undefined }>();
+const emit = defineEmits<{ choose: [kind: FormKind] }>();
+
+/** Room of a drawing (px). */
+const ROOM = { width: 120, height: 88 } as const;
+
+/** A mould from a file is reached by reading the file. */
+const drawn = FORM_WAYS.filter(({ value }) => value !== 'mesh').map((way) => {
+  const target: Target = { ...newTarget(way.title), form: formOfKind(way.value, newTarget('').form) };
+  const { width, height } = portraitSize(target);
+  return { ...way, target, scale: Math.min(ROOM.width / width, ROOM.height / height) };
+});
+</script>
+
+<template>
+  <div class="forms" role="listbox" aria-label="Form">
+    <VBtn
+      v-for="way in drawn"
+      :key="way.value"
+      class="form"
+      role="option"
+      stacked
+      :aria-selected="way.value === props.value"
+      :active="way.value === props.value"
+      @click="emit('choose', way.value)"
+    >
+      <span class="drawing"><PiecePortrait :target="way.target" :scale="way.scale" /></span>
+      <span class="title">{{ way.title }}</span>
+      <span class="why">{{ way.why }}</span>
+    </VBtn>
+    <slot />
+  </div>
+</template>
+
+<style scoped>
+.forms {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(176px, 1fr));
+  gap: 10px;
+}
+.form {
+  align-items: start;
+  padding: 10px 8px;
+  border-color: var(--line) !important;
+  color: var(--ink) !important;
+}
+.form:deep(.v-btn__content) {
+  flex-direction: column;
+  gap: 2px;
+}
+.form.v-btn--active {
+  border-color: var(--press) !important;
+}
+.drawing {
+  display: grid;
+  place-items: end center;
+  height: 92px;
+  margin-bottom: 6px;
+}
+.title {
+  font-size: 17px;
+}
+.why {
+  font-size: 15px;
+  font-weight: 400;
+  color: var(--ink-soft);
+}
+</style>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { ref } from 'vue';
+import type { Design } from '../../../contract/api.ts';
+import { PLAN_LIMITS } from '../../../core/slabPlan/keptPlan.ts';
+
+/** What can be done with several chosen pieces at once. */
+defineProps<{ chosen: readonly Design[]; busy: boolean }>();
+const emit = defineEmits<{ plan: [each: number]; set: []; takeOff: []; all: [] }>();
+const each = ref(1);
+</script>
+
+<template>
+  <VFooter app class="chosen" elevation="6">
+    <p role="status">
+      <strong>{{ chosen.length }}</strong> chosen
+    </p>
+    <VBtn variant="text" @click="emit('all')">Choose all</VBtn>
+    <span>of each</span>
+    <VNumberInput
+      v-model="each"
+      class="each"
+      aria-label="How many of each"
+      :min="1"
+      :max="PLAN_LIMITS.count.greatest"
+      control-variant="split"
+      inset
+    />
+    <VBtn variant="flat" :disabled="chosen.length === 0 || busy" @click="emit('plan', each)">Plan the slabs</VBtn>
+    <VBtn :disabled="chosen.length === 0 || busy" @click="emit('set')">Put in a set</VBtn>
+    <VBtn :disabled="chosen.length === 0 || busy" @click="emit('takeOff')">Take off the shelf</VBtn>
+  </VFooter>
+</template>
+
+<style scoped>
+.chosen.v-footer {
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  background: var(--panel);
+  border-top: 2px solid var(--press);
+}
+.each {
+  flex: 0 0 150px;
+}
+</style>

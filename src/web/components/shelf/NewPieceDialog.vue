@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import type { FormKind } from '../../../core/piece/target.ts';
+import SheetDialog from '../frame/SheetDialog.vue';
+import FormGrid from '../piece/FormGrid.vue';
+
+/** What the new piece is: one of the forms, or what comes of something that is owned already. */
+const open = defineModel<boolean>({ required: true });
+defineProps<{ busy: boolean }>();
+const emit = defineEmits<{ choose: [kind: FormKind] }>();
+</script>
+
+<template>
+  <SheetDialog v-model="open" aria-label="New piece" max-width="820" scrollable>
+    <section class="sheet-card" :aria-busy="busy">
+      <h2>What will it be?</h2>
+      <FormGrid @choose="(kind) => emit('choose', kind)" />
+      <p class="own">
+        Or begin with a pipe, cutter, template, mould or sheet that is at hand:
+        <VBtn :to="{ name: 'from' }">From what you own</VBtn>
+      </p>
+    </section>
+  </SheetDialog>
+</template>
+
+<style scoped>
+h2 {
+  padding-bottom: 10px;
+}
+.own {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+  padding-top: 14px;
+}
+</style>
