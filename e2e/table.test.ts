@@ -1,5 +1,5 @@
 import { openTable } from './testTable.ts';
-import { countOf, drawnBox, eachVisit, figure, kept, textOf, type } from './visit.ts';
+import { countOf, eachVisit, figure, kept, textOf, type } from './visit.ts';
 
 jest.setTimeout(90_000);
 

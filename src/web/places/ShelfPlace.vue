@@ -99,9 +99,9 @@ onMounted(() => {
     </header>
     <ShelfTools
       v-if="shelf.state === 'ready' && shelf.designs.length > 1"
-      class="tools"
       v-model:words="words"
       v-model:set="set"
+      class="tools"
       :sets="sets"
       :order="order"
       :choosing="choosing"
