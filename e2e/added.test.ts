@@ -1,4 +1,4 @@
-import { countOf, eachVisit, figure, kept, read, textOf } from './visit.ts';
+import { countOf, eachVisit, figure, kept, read, textOf, unfold } from './visit.ts';
 
 jest.setTimeout(90_000);
 const visit = eachVisit({ demo: true });
@@ -17,6 +17,7 @@ describe('handle, feet and lid', () => {
     const page = await onPiece('Galley mug');
     const strap = async () => number(await figure(page, 'handleLength').innerText());
     const before = await read(strap, (mm) => mm > 0);
+    await unfold(page, 'Handle, feet, lid');
     await page.locator('input[name="handle.fingers"]').fill('2');
     await textOf(figure(page, 'handleLength'), /^11\d/);
     const shorter = await strap();
@@ -28,7 +29,7 @@ describe('handle, feet and lid', () => {
     const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
     await page.mouse.move(x, y);
     await page.mouse.down();
-    await page.mouse.move(x + 20, y, { steps: 4 });
+    await page.mouse.move(x + 44, y, { steps: 4 });
     await page.mouse.up();
     const field = page.locator('input[name="handle.projection"]');
     await textOf(figure(page, 'handleLength'), /^14\d/);
@@ -48,6 +49,7 @@ describe('handle, feet and lid', () => {
 
   it('a pair stands on both sides, a lid and pads become parts, and all of them lie in the slab plan', async () => {
     const page = await onPiece('Galley mug');
+    await unfold(page, 'Handle, feet, lid');
     await page.locator('button[name="handle-place"]').click();
     await page.getByRole('option', { name: /a pair, across/ }).click();
     await page.locator('button[name="lid"]').click();
@@ -55,9 +57,10 @@ describe('handle, feet and lid', () => {
     await page.locator('button[name="feet"]').click();
     await page.getByRole('option', { name: /^pads/ }).click();
     for (const id of ['handle', 'lid', 'flange', 'foot']) await page.locator(`[data-part="${id}"]`).first().waitFor();
+    await kept(page);
+    await page.keyboard.press('2');
     await textOf(page.locator('[data-part="handle"]'), /cut 3/);
     await textOf(page.locator('[data-part="wall"]'), /handle/);
-    await kept(page);
     await page.keyboard.press('3');
     await page.getByTestId('lay-out').click();
     // Wall, base, lid, flange, three straps with the spare one, and three pads.
@@ -69,6 +72,7 @@ describe('handle, feet and lid', () => {
   it('says what does not fit: no handle on a dish that is too low', async () => {
     const page = await onPiece('Salt dish');
     await page.locator('input[name="height"]').fill('14');
+    await unfold(page, 'Handle, feet, lid');
     await page.locator('button[name="handle"]').click();
     await page.getByRole('option', { name: /^a strap/ }).click();
     await textOf(page.locator('.v-alert'), /does not fit here/);

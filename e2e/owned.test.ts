@@ -9,6 +9,7 @@ import {
   read,
   textOf,
   type,
+  unfold,
 } from './visit.ts';
 
 jest.setTimeout(90_000);
@@ -99,12 +100,13 @@ describe('a design', () => {
 
   it('is fitted to a rack hole and a cutter, and cut in pieces for a small slab', async () => {
     const page = await begin();
+    await unfold(page, 'Must fit');
     await type(page, 'hole', '82');
     await textOf(page.locator('.checks'), /Too wide for the rack hole/);
-    await page.getByText('Make it fit the hole').click();
     await page.getByRole('button', { name: 'Keep its height' }).click();
     await textOf(page.locator('.checks'), /Drops into the rack hole/);
     await fieldSays(page, 'diameter', /^81\.0/);
+    await unfold(page, 'Your hand and slab');
     await type(page, 'slabLength', '200');
     await page.getByRole('button', { name: 'Cut it that way' }).click();
     await page.keyboard.press('2');
@@ -127,6 +129,7 @@ describe('a design', () => {
         `${wanted} ${name}`,
       );
     await page.keyboard.press('2');
+    await unfold(page, 'Marks on the wall');
     await type(page, 'panels-count', '6');
     await marks('panel', 5);
     await page.getByRole('button', { name: 'A pair of handles' }).click();

@@ -13,6 +13,7 @@ import {
   read,
   textOf,
   type,
+  unfold,
 } from './visit.ts';
 
 jest.setTimeout(90_000);
@@ -56,7 +57,7 @@ describe('a piece', () => {
     expect(visit.now.troubles).toEqual([]);
   });
 
-  it('is drawn to true proportion, parts and standing piece at one scale', async () => {
+  it('is drawn to true proportion: the parts at one scale, the piece fired and wet at another', async () => {
     const page = await begin();
     const box = (selector: string) => drawnBox(page, selector);
     const wall = await box('[data-part="wall"] .cut');
@@ -66,8 +67,10 @@ describe('a piece', () => {
     const scale = wall.width / 281.0297;
     expect(wall.height / scale).toBeCloseTo(119, 1);
     expect(base.width / scale).toBeCloseTo(95.4545, 1);
-    expect(wet.width / scale).toBeCloseTo(95.4545, 1);
-    expect(fired.width / scale).toBeCloseTo(84, 1);
+    expect(wet.width / fired.width).toBeCloseTo(1 / 0.88, 3);
+    expect(fired.height / fired.width).toBeCloseTo(110 / 84, 3);
+    // The piece leads.
+    expect(fired.height).toBeGreaterThan(2 * wall.height);
     expect(fired.y + fired.height).toBeCloseTo(wet.y + wet.height, 3);
   });
 
@@ -147,6 +150,7 @@ describe('a piece', () => {
     await fieldSays(page, 'shrinkage', /^12 %$/);
     await textOf(figure(page, 'cutLength'), /^281\.0$/);
     // A hole that cannot be read does not take the one away that was there.
+    await unfold(page, 'Must fit');
     await type(page, 'hole', '92');
     const hole = page.locator('input[name="hole"]');
     await hole.click();
@@ -210,10 +214,10 @@ describe('a piece', () => {
 
   it('is made to hold what is wanted, and turned into another form', async () => {
     const page = await begin();
-    await page.locator('[data-figure="capacityBrim"]').click();
-    await page.getByLabel('It should hold').fill('300 ml');
+    await page.locator('input[name="holds"]').fill('300 ml');
     await page.getByRole('button', { name: 'Keep its height' }).click();
     await textOf(figure(page, 'capacityBrim'), /^(299|300|301) ml$/);
+    await fieldSays(page, 'holds', /^(299|300|301) ml$/);
     await textOf(page.locator('.figure-tag .typed').nth(1), /^110\.0$/);
     // Inches go with pounds and fluid ounces, those of the United States or imperial ones.
     await page.getByRole('radio', { name: 'inch' }).click();

@@ -1,6 +1,6 @@
 import { createCanvas, loadImage } from '@napi-rs/canvas';
 import type { Page } from 'playwright-core';
-import { countOf, eachVisit, kept, textOf, type } from './visit.ts';
+import { countOf, eachVisit, kept, textOf, type, unfold } from './visit.ts';
 
 jest.setTimeout(90_000);
 const visit = eachVisit({ demo: true, webgl: 'webgl' });
@@ -120,7 +120,9 @@ describe('raising', () => {
 describe('what the piece must fit', () => {
   it('is typed, checked at fired size, and shown round the standing piece', async () => {
     const page = await open('Rack tumbler', '1');
+    await unfold(page, 'Must fit');
     await type(page, 'hole', '84.5');
+    await textOf(page.locator('.ghosts'), /hole 84\.5 mm/);
     await textOf(page.locator('.checks'), /rack hole/i);
     await kept(page);
     await page.keyboard.press('2');

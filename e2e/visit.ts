@@ -148,3 +148,9 @@ export async function newPiece(page: Page, form = 'straight, round'): Promise<vo
   await page.getByRole('dialog').getByRole('option', { name: form }).click();
   await page.waitForURL(/\/piece\//);
 }
+
+/** Opens the line under which rarer fields are folded away, unless it stands open. */
+export async function unfold(page: Page, title: string): Promise<void> {
+  const line = page.locator('.v-expansion-panel-title', { hasText: title });
+  if ((await line.getAttribute('aria-expanded')) !== 'true') await line.click();
+}

@@ -40,14 +40,19 @@ function acrossFlats(target: Target): Partial<Record<'rim' | 'foot', { readonly 
   return { ...(rim && { rim }), ...(foot && { foot }) };
 }
 
+/** What a piece holds to the brim once it is fired (ml); 0 for a tube without a base. */
+export function finishedCapacity(target: Target): number {
+  if (target.base.join === 'none') return 0;
+  return (kindOf(target).standing(target).hollowVolume * (1 - target.clay.shrinkage) ** 3) / 1000;
+}
+
 /**
  * Capacity from the inner faces at fired size; mass from the volume of the flat parts times wet density.
  * @param trimmed what is trimmed off the parts once they are formed (mm3)
  */
 export function finished(target: Target, parts: readonly Part[], trimmed = 0): Finished {
-  const { outer, rim, hollow, height, hollowVolume, section } = kindOf(target).standing(target);
+  const { outer, rim, hollow, height, section } = kindOf(target).standing(target);
   const s = target.clay.shrinkage;
-  const holds = target.base.join === 'none' ? 0 : hollowVolume * (1 - s) ** 3;
   const { handle, lumps } = additionsOf(target);
   const feet = lumps.reduce((sum, lump) => sum + (lump.id === 'sheet-foot' ? lump.count * lump.volume : 0), 0);
   const pulled = target.handle?.kind === 'pulled' && handle ? handle.angles.length * handle.volume : 0;
@@ -63,7 +68,7 @@ export function finished(target: Target, parts: readonly Part[], trimmed = 0): F
   };
   const widths = (z: number) => acrossOf(section(z).outer).map((width) => firedLength(width, s)) as [number, number];
   return {
-    capacityBrim: holds / 1000,
+    capacityBrim: finishedCapacity(target),
     mass: { wet, fired: wet * FIRED_MASS_FRACTION },
     cutAway: target.form.kind === 'sheet' ? 0 : (trimmed / 1000) * target.clay.wetDensity,
     rim: across('rim', rim),

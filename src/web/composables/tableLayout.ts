@@ -7,7 +7,7 @@ export interface Box {
 /** What lies or stands on the table: flat parts, and the standing piece last. */
 export interface TableThing {
   readonly id: string;
-  readonly kind: 'wall' | 'base' | 'pad' | 'piece';
+  readonly kind: 'wall' | 'base' | 'plate' | 'pad' | 'piece';
   readonly box: Box;
   /** How many lean tags hang below it. */
   readonly tags: number;
@@ -25,8 +25,9 @@ export interface TableLayout {
 export const AIR = {
   wall: { left: 24, right: 104, top: 64, bottom: 34 },
   base: { left: 24, right: 24, top: 14, bottom: 58 },
+  plate: { left: 24, right: 110, top: 14, bottom: 58 },
   pad: { left: 24, right: 110, top: 14, bottom: 58 },
-  piece: { left: 28, right: 104, top: 14, bottom: 58 },
+  piece: { left: 28, right: 28, top: 22, bottom: 44 },
 } as const;
 
 /** On a table narrower than this all lean tags hang below their parts (px). */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Design } from '../../contract/api.ts';
@@ -11,7 +12,6 @@ import { useDrawnRows } from '../components/shelf/useDrawnRows.ts';
 import { useShelfView } from '../components/shelf/useShelfView.ts';
 import { useLengths } from '../composables/useLengths.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
-import { useSize } from '../composables/useSize.ts';
 import { ChosenBar, NewPieceDialog, SetDialog, ShelfTools } from '../laterFrame.ts';
 import { useKit } from '../stores/records.ts';
 import { useShelf } from '../stores/shelf.ts';
@@ -22,7 +22,7 @@ const router = useRouter();
 const lengths = useLengths();
 const boards = ref<HTMLElement | null>(null);
 const fileTrouble = ref('');
-const { width } = useSize(boards);
+const { width } = useElementSize(boards);
 
 const { words, set, shownSet, sets, order, shown, choosing, chosen, chosenDesigns, sortBy, choose, turnChoosing, chooseAll } = useShelfView(); // prettier-ignore
 const laid = computed(() => shelfRows(shown.value, Math.max(160, width.value)));

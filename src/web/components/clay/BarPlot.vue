@@ -1,14 +1,14 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
 import { scaleLinear } from 'd3';
 import { computed, ref } from 'vue';
 import { barFigures, barShrinkage, BAR_STATES, type BarState, type ShrinkBar } from '../../../core/clay/bars.ts';
-import { useSize } from '../../composables/useSize.ts';
 
 /** The bars of a clay, one a row, by how much each has shrunk at every state; the interval of the mean stands over them. */
 const props = defineProps<{ bars: readonly ShrinkBar[]; shrinkage: number }>();
 
 const box = ref<HTMLElement | null>(null);
-const { width } = useSize(box);
+const { width } = useElementSize(box);
 
 /** Heights and margins (px). */
 const ROW = 26;

@@ -31,10 +31,11 @@ function choose(value: T): void {
     >
       <span :id="`${id}-value`">{{ chosen?.title }}</span>
     </VBtn>
-    <SheetDialog v-model="open" :aria-label="label">
+    <SheetDialog v-model="open" :aria-label="label" v-bind="$slots['ways'] ? { maxWidth: 820 } : {}" scrollable>
       <section class="sheet-card">
         <h2>{{ label }}</h2>
-        <ChoiceList :label="label" :value="value" :choices="choices" @choose="(way: T) => choose(way)">
+        <slot v-if="$slots['ways']" name="ways" :choose="choose" />
+        <ChoiceList v-else :label="label" :value="value" :choices="choices" @choose="(way: T) => choose(way)">
           <template v-if="$slots['drawing']" #drawing="{ choice }"><slot name="drawing" :choice="choice" /></template>
         </ChoiceList>
       </section>

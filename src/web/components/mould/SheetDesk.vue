@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
 import { computed, ref, shallowRef } from 'vue';
 import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { alongEdge, bounds } from '../../../core/outline/outline.ts';
 import type { Point } from '../../../core/bentSheet/sheetForm.ts';
 import { useDrag } from '../../composables/useDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
-import { useSize } from '../../composables/useSize.ts';
 import SheetFeet from './SheetFeet.vue';
 import SheetVerbs from './SheetVerbs.vue';
 import { useSheetDrawing, type Grip, type View } from './useSheetDrawing.ts';
@@ -15,7 +15,7 @@ const drawing = useSheetDrawing();
 const { form, chosen, line, edges, grip, trouble } = drawing;
 const lengths = useLengths();
 const box = ref<HTMLElement | null>(null);
-const { width, height } = useSize(box);
+const { width, height } = useElementSize(box);
 
 /** Room round the sheet (px). */
 const AIR = 64;

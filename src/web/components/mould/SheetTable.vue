@@ -1,23 +1,22 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import type { FigureId } from '../../../core/piece/explain/step.ts';
 import OneOf from '../fields/OneOf.vue';
-import WorkTable from '../table/WorkTable.vue';
+import ShapeTable from '../shape/ShapeTable.vue';
 import SheetDesk from './SheetDesk.vue';
 
-/** A bent sheet in stage Shape: on the table with its side view, or its flat outline as it is drawn. */
-const emit = defineEmits<{ how: [figure: FigureId] }>();
+/** A bent sheet in stage Shape: from the side, or its flat outline as it is drawn. */
+const emit = defineEmits<{ flat: [] }>();
 const WAYS = [
-  { value: 'table', words: 'On the table' },
+  { value: 'piece', words: 'The piece' },
   { value: 'draw', words: 'Draw its outline' },
 ] as const;
-const shown = ref<(typeof WAYS)[number]['value']>('table');
+const shown = ref<(typeof WAYS)[number]['value']>('piece');
 </script>
 
 <template>
   <div class="sheet-table">
     <SheetDesk v-if="shown === 'draw'" />
-    <WorkTable v-else @how="(figure) => emit('how', figure)" />
+    <ShapeTable v-else @flat="emit('flat')" />
     <OneOf class="ways" label="The sheet" :value="shown" :choices="WAYS" @choose="(way) => (shown = way)" />
   </div>
 </template>

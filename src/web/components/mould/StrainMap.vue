@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import type { Blank } from '../../../core/mould/blank.ts';
 import type { Dart, StrainLimits } from '../../../core/mould/mouldForm.ts';
 import { useDrag } from '../../composables/useDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
-import { useSize } from '../../composables/useSize.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useMapPainter } from './useMapPainter.ts';
 import { dartTips, dartTo } from './dartPlaces.ts';
@@ -26,7 +26,7 @@ const settings = useSettings();
 const lengths = useLengths();
 const box = ref<HTMLElement | null>(null);
 const canvas = ref<HTMLCanvasElement | null>(null);
-const { width, height } = useSize(box);
+const { width, height } = useElementSize(box);
 /** From where the formed piece is seen (degrees). */
 const turn = ref({ round: -32, up: 38 });
 const under = shallowRef<{ readonly x: number; readonly y: number; readonly words: string } | null>(null);

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { radians } from '../../../core/numbers.ts';
@@ -6,7 +7,6 @@ import { bounds, moved, type Outline } from '../../../core/outline/outline.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
 import { tracingPhrases } from '../../../core/reverse/tracing.ts';
 import { useLengths } from '../../composables/useLengths.ts';
-import { useSize } from '../../composables/useSize.ts';
 import PieceElevation from '../table/PieceElevation.vue';
 import type { Owned } from './owned.ts';
 import { arcOutline, circleOutline, sheetOutline } from './ownedOutlines.ts';
@@ -15,7 +15,7 @@ import { arcOutline, circleOutline, sheetOutline } from './ownedOutlines.ts';
 const props = defineProps<{ owned: Owned }>();
 const lengths = useLengths();
 const box = ref<HTMLElement | null>(null);
-const { width, height } = useSize(box);
+const { width, height } = useElementSize(box);
 const { kind, template, tracings, slid, sheet, cutter, former, round, bowl, reversed } = props.owned;
 
 interface Drawn {

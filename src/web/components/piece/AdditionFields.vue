@@ -10,6 +10,7 @@ import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
+import FoldAway from '../frame/FoldAway.vue';
 import { FEET_WAYS, HANDLE_PLACES, HANDLE_WAYS, handlePlace, LID_WAYS, type HandlePlace } from './additionWays.ts';
 import { without } from './without.ts';
 
@@ -71,71 +72,81 @@ const take =
     return size ? piece.change(size.put(value), key) : [];
   };
 const done = () => piece.endGesture();
+/** What the folded line holds. */
+const holds = computed(() => {
+  const { handle, feet, lid } = shown.value;
+  return [
+    ...(handle ? [`${handle.kind} handle`] : []),
+    ...(feet ? [`${feet.count} feet`] : []),
+    ...(lid ? [`${lid.kind} lid`] : []),
+  ].join(', ') || 'none'; // prettier-ignore
+});
 </script>
 
 <template>
-  <section aria-labelledby="addition-heading">
-    <h2 id="addition-heading">Handle, feet and lid</h2>
-    <VAlert v-if="trouble" type="error">That does not fit here: {{ trouble }}.</VAlert>
-    <template v-for="group in GROUPS" :key="group">
-      <template v-if="group === 'handle'">
+  <section aria-label="Handle, feet and lid">
+    <FoldAway title="Handle, feet, lid" :holds="holds">
+      <VAlert v-if="trouble" type="error">That does not fit here: {{ trouble }}.</VAlert>
+      <template v-for="group in GROUPS" :key="group">
+        <template v-if="group === 'handle'">
+          <ChoiceField
+            label="Handle"
+            name="handle"
+            :value="shown.handle?.kind ?? 'none'"
+            :choices="HANDLE_WAYS"
+            @choose="chooseHandle"
+          />
+          <ChoiceField
+            v-if="shown.handle"
+            label="It goes"
+            name="handle-place"
+            :value="handlePlace(shown)"
+            :choices="HANDLE_PLACES"
+            @choose="choosePlace"
+          />
+        </template>
         <ChoiceField
-          label="Handle"
-          name="handle"
-          :value="shown.handle?.kind ?? 'none'"
-          :choices="HANDLE_WAYS"
-          @choose="chooseHandle"
+          v-else-if="group === 'feet'"
+          label="Feet"
+          name="feet"
+          :value="shown.feet ? 'pads' : 'none'"
+          :choices="FEET_WAYS"
+          @choose="chooseFeet"
         />
         <ChoiceField
-          v-if="shown.handle"
-          label="It goes"
-          name="handle-place"
-          :value="handlePlace(shown)"
-          :choices="HANDLE_PLACES"
-          @choose="choosePlace"
-        />
-      </template>
-      <ChoiceField
-        v-else-if="group === 'feet'"
-        label="Feet"
-        name="feet"
-        :value="shown.feet ? 'pads' : 'none'"
-        :choices="FEET_WAYS"
-        @choose="chooseFeet"
-      />
-      <ChoiceField
-        v-else
-        label="Lid"
-        name="lid"
-        :value="shown.lid?.kind ?? 'none'"
-        :choices="LID_WAYS"
-        @choose="chooseLid"
-      />
-      <template v-for="size in sizes[group]" :key="size.key">
-        <LengthField
-          v-if="size.unit === 'length'"
-          :label="size.label"
-          :name="size.key"
-          :mm="size.value"
-          :take="take(size)"
-          :done="done"
-        />
-        <NumberField
           v-else
-          :label="size.label"
-          :name="size.key"
-          :unit="size.unit === 'share' ? ' % down' : ''"
-          :digits="0"
-          :factor="size.unit === 'share' ? 0.01 : 1"
-          zero="none"
-          :value="size.value"
-          :take="take(size)"
-          :done="done"
+          label="Lid"
+          name="lid"
+          :value="shown.lid?.kind ?? 'none'"
+          :choices="LID_WAYS"
+          @choose="chooseLid"
         />
+        <template v-for="size in sizes[group]" :key="size.key">
+          <LengthField
+            v-if="size.unit === 'length'"
+            :label="size.label"
+            :name="size.key"
+            :mm="size.value"
+            :take="take(size)"
+            :done="done"
+          />
+          <NumberField
+            v-else
+            :label="size.label"
+            :name="size.key"
+            :unit="size.unit === 'share' ? ' % down' : ''"
+            :digits="0"
+            :factor="size.unit === 'share' ? 0.01 : 1"
+            zero="none"
+            :value="size.value"
+            :take="take(size)"
+            :done="done"
+          />
+        </template>
+        <VBtn v-if="group === 'handle' && shown.handle?.drop !== undefined" @click="freeDrop">
+          As long as the fingers need
+        </VBtn>
       </template>
-      <VBtn v-if="group === 'handle' && shown.handle?.drop !== undefined" @click="freeDrop">
-        As long as the fingers need
-      </VBtn>
-    </template>
+    </FoldAway>
   </section>
 </template>

@@ -2,13 +2,15 @@
 import { computed } from 'vue';
 import { knownShrinkage } from '../../../core/clay/bars.ts';
 import type { Fault } from '../../../core/errors.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import { DEFAULT_STIFFNESS, type Target } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useClays } from '../../stores/records.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import type { Choice } from '../fields/choice.ts';
 import NumberField from '../fields/NumberField.vue';
+import FoldAway from '../frame/FoldAway.vue';
 import { bookedClay } from './bookedClay.ts';
+import { STIFFNESS_WAYS } from './ways.ts';
 import { without } from './without.ts';
 
 /** The clay of the piece: one of the clay book, or figures of its own. */
@@ -72,14 +74,26 @@ const done = () => piece.endGesture();
       :take="(shrinkage) => put('clay.shrinkage', { shrinkage })"
       :done="done"
     />
-    <NumberField
-      label="Wet density"
-      name="wetDensity"
-      unit=" g/cm³"
-      :value="shown.clay.wetDensity"
-      :take="(wetDensity) => put('clay.wetDensity', { wetDensity })"
-      :done="done"
-    />
+    <FoldAway
+      title="Wet density, bending"
+      :holds="`${shown.clay.wetDensity} g/cm³, ${shown.clay.stiffness ?? DEFAULT_STIFFNESS}`"
+    >
+      <NumberField
+        label="Wet density"
+        name="wetDensity"
+        unit=" g/cm³"
+        :value="shown.clay.wetDensity"
+        :take="(wetDensity) => put('clay.wetDensity', { wetDensity })"
+        :done="done"
+      />
+      <ChoiceField
+        label="Clay, when bent"
+        name="stiffness"
+        :value="shown.clay.stiffness ?? DEFAULT_STIFFNESS"
+        :choices="STIFFNESS_WAYS"
+        @choose="(stiffness) => put('clay.stiffness', { stiffness })"
+      />
+    </FoldAway>
   </div>
 </template>
 

@@ -3,27 +3,19 @@ import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
 import { bellyDiameter } from '../../../core/belly/belly.ts';
 import type { Fault } from '../../../core/errors.ts';
-import {
-  DEFAULT_CLEARANCE,
-  DEFAULT_STIFFNESS,
-  type Fit,
-  type Stiffness,
-  type Target,
-} from '../../../core/piece/target.ts';
+import { DEFAULT_CLEARANCE, type Fit, type Target } from '../../../core/piece/target.ts';
 import { keepsOf, type Keep } from '../../../core/reverse/scaled.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSolver } from '../../composables/useSolver.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
-import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
 import FoldAway from '../frame/FoldAway.vue';
 import KeepButtons from './KeepButtons.vue';
 import { roundedSizes } from './roundedSizes.ts';
 import WorkNote from './WorkNote.vue';
-import { STIFFNESS_WAYS } from './ways.ts';
 import { without } from './without.ts';
 
 /** What the piece must fit, how the clay bends, and the potter's own hand and slab. */
@@ -35,6 +27,18 @@ const shown = computed(() => piece.beside.target);
 const fit = computed(() => shown.value.fit);
 const round = computed(() => ['cylinder', 'former', 'taper', 'stack'].includes(shown.value.form.kind));
 const { busy, trouble, solve, cancel } = useSolver();
+
+/** What the folded lines hold. */
+const fitWords = computed(() => {
+  const { hole, shelf } = fit.value ?? {};
+  return [
+    ...(hole === undefined ? [] : [`hole ${lengths.length(hole)}`]),
+    ...(shelf === undefined ? [] : [`${lengths.length(shelf)} high`]),
+  ].join(', ') || 'nothing'; // prettier-ignore
+});
+const bellyWords = computed(() =>
+  shown.value.belly === undefined ? 'none' : lengths.length(bellyDiameter(shown.value.belly)),
+);
 
 function put(group: string, next: Partial<Target>): readonly Fault[] {
   return piece.change(without({ ...piece.target, ...next }), group);
@@ -62,7 +66,6 @@ function putBellyHeight(at: number | undefined): readonly Fault[] {
   const diameter = bellyDiameter(belly);
   return put('belly.at', { belly: at === undefined ? diameter : { diameter, at } });
 }
-const chooseStiffness = (stiffness: Stiffness) => put('clay.stiffness', { clay: { ...piece.target.clay, stiffness } });
 
 /** Makes the piece as wide as the hole allows. */
 async function fitHole(keep: Keep): Promise<void> {
@@ -90,68 +93,71 @@ const done = () => piece.endGesture();
 </script>
 
 <template>
-  <section aria-labelledby="fit-heading">
-    <h2 id="fit-heading">What it must fit</h2>
-    <OptionalLength label="Rack hole, round" name="hole" :mm="fit?.hole" :take="putFit('hole')" :done="done" />
-    <OptionalLength label="Height above the shelf" name="shelf" :mm="fit?.shelf" :take="putFit('shelf')" :done="done" />
-    <OptionalLength
-      v-if="fit"
-      label="Room to be left"
-      name="clearance"
-      :mm="fit.clearance"
-      :take="putFit('clearance')"
-      :done="done"
-    />
-    <FoldAway v-if="fit?.hole !== undefined" title="Make it fit the hole">
-      <KeepButtons :keeps="keepsOf(shown.form).filter((keep) => keep !== 'width')" @keep="fitHole" />
-      <WorkNote :busy="busy" :trouble="trouble" @cancel="cancel" />
+  <section aria-label="What it must fit">
+    <FoldAway title="Must fit" :holds="fitWords">
+      <OptionalLength label="Rack hole, round" name="hole" :mm="fit?.hole" :take="putFit('hole')" :done="done" />
+      <OptionalLength
+        label="Height above the shelf"
+        name="shelf"
+        :mm="fit?.shelf"
+        :take="putFit('shelf')"
+        :done="done"
+      />
+      <OptionalLength
+        v-if="fit"
+        label="Room to be left"
+        name="clearance"
+        :mm="fit.clearance"
+        :take="putFit('clearance')"
+        :done="done"
+      />
+      <template v-if="fit?.hole !== undefined">
+        <h3>Make it fit the hole</h3>
+        <KeepButtons :keeps="keepsOf(shown.form).filter((keep) => keep !== 'width')" @keep="fitHole" />
+        <WorkNote :busy="busy" :trouble="trouble" @cancel="cancel" />
+      </template>
     </FoldAway>
-    <OptionalLength
-      v-if="round"
-      label="Push a belly out to"
-      name="belly"
-      :mm="shown.belly === undefined ? undefined : bellyDiameter(shown.belly)"
-      :take="putBelly"
-      :done="done"
-    />
-    <OptionalLength
-      v-if="round && shown.belly !== undefined"
-      label="Belly, over the table"
-      name="belly-at"
-      :mm="typeof shown.belly === 'object' ? shown.belly.at : undefined"
-      :take="putBellyHeight"
-      :done="done"
-    />
-    <ChoiceField
-      label="Clay, when bent"
-      name="stiffness"
-      :value="shown.clay.stiffness ?? DEFAULT_STIFFNESS"
-      :choices="STIFFNESS_WAYS"
-      @choose="chooseStiffness"
-    />
-    <h2>Your own bench</h2>
-    <LengthField label="Hand, over the knuckles" name="hand" :mm="settings.hand" :take="putHand" :done="done" />
-    <p v-if="bench.kitSlab" class="owned">
-      Largest slab:
-      <strong>{{ lengths.figure(bench.kitSlab.length) }} × {{ lengths.length(bench.kitSlab.width) }}</strong
-      >, by your <RouterLink :to="{ name: 'kit' }">kit</RouterLink>
-    </p>
-    <LengthField
-      v-if="!bench.kitSlab"
-      label="Longest slab"
-      name="slabLength"
-      :mm="settings.slab.length"
-      :take="putSlab('length')"
-      :done="done"
-    />
-    <LengthField
-      v-if="!bench.kitSlab"
-      label="Widest slab"
-      name="slabWidth"
-      :mm="settings.slab.width"
-      :take="putSlab('width')"
-      :done="done"
-    />
+    <FoldAway v-if="round" title="Belly" :holds="bellyWords">
+      <OptionalLength
+        label="Push a belly out to"
+        name="belly"
+        :mm="shown.belly === undefined ? undefined : bellyDiameter(shown.belly)"
+        :take="putBelly"
+        :done="done"
+      />
+      <OptionalLength
+        v-if="shown.belly !== undefined"
+        label="Belly, over the table"
+        name="belly-at"
+        :mm="typeof shown.belly === 'object' ? shown.belly.at : undefined"
+        :take="putBellyHeight"
+        :done="done"
+      />
+    </FoldAway>
+    <FoldAway title="Your hand and slab" :holds="`${lengths.length(settings.hand)} hand`">
+      <LengthField label="Hand, over the knuckles" name="hand" :mm="settings.hand" :take="putHand" :done="done" />
+      <p v-if="bench.kitSlab" class="owned">
+        Largest slab:
+        <strong>{{ lengths.figure(bench.kitSlab.length) }} × {{ lengths.length(bench.kitSlab.width) }}</strong
+        >, by your <RouterLink :to="{ name: 'kit' }">kit</RouterLink>
+      </p>
+      <LengthField
+        v-if="!bench.kitSlab"
+        label="Longest slab"
+        name="slabLength"
+        :mm="settings.slab.length"
+        :take="putSlab('length')"
+        :done="done"
+      />
+      <LengthField
+        v-if="!bench.kitSlab"
+        label="Widest slab"
+        name="slabWidth"
+        :mm="settings.slab.width"
+        :take="putSlab('width')"
+        :done="done"
+      />
+    </FoldAway>
   </section>
 </template>
 

@@ -7,6 +7,7 @@ import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
+import FoldAway from '../frame/FoldAway.vue';
 import { FOLD_WAYS, RIM_WAYS } from './formWays.ts';
 import CutterField from './CutterField.vue';
 import MarkFields from './MarkFields.vue';
@@ -148,14 +149,16 @@ const done = () => piece.endGesture();
         :done="done"
       />
     </template>
-    <NumberField
-      label="Neutral fraction"
-      name="neutralFraction"
-      unit=""
-      :value="target.slab.neutralFraction"
-      :take="putNeutral"
-      :done="done"
-    />
+    <FoldAway title="Neutral surface" :holds="`${target.slab.neutralFraction} of the way out`">
+      <NumberField
+        label="Neutral fraction"
+        name="neutralFraction"
+        unit=""
+        :value="target.slab.neutralFraction"
+        :take="putNeutral"
+        :done="done"
+      />
+    </FoldAway>
     <template v-if="!strip">
       <CutterField />
       <RuleOfThree />

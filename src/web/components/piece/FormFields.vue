@@ -11,7 +11,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
-import { MouldFields, SheetFields } from './laterParts.ts';
+import { FormGrid, MouldFields, SheetFields } from './laterParts.ts';
 import { without } from './without.ts';
 import { FORM_WAYS, PLAN_WAYS, planOfKind } from './formWays.ts';
 
@@ -83,7 +83,9 @@ function dropPoint(stack: StackForm): void {
 
 <template>
   <div>
-    <ChoiceField label="Form" name="form" :value="form.kind" :choices="formWays" @choose="chooseKind" />
+    <ChoiceField label="Form" name="form" :value="form.kind" :choices="formWays" @choose="chooseKind">
+      <template #ways="{ choose }"><FormGrid :value="form.kind" @choose="choose" /></template>
+    </ChoiceField>
     <MouldFields v-if="form.kind === 'mould' || form.kind === 'mesh'" />
     <SheetFields v-if="form.kind === 'sheet'" />
     <template v-if="form.kind === 'loft' || form.kind === 'mould'">

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { formOfKind } from '../../../core/piece/formSizes.ts';
 import { portraitSize } from '../../../core/raise/portraitSize.ts';
-import { newTarget, type Form, type FormKind, type Target } from '../../../core/piece/target.ts';
+import { newTarget, type FormKind, type Target } from '../../../core/piece/target.ts';
 import { PiecePortrait } from '../../laterFrame.ts';
 import { FORM_WAYS } from './formWays.ts';
 
 /** The forms as drawings, those made most often first. */
-const props = defineProps<{ value?: FormKind | undefined; from?: Form | undefined }>();
+defineProps<{ value?: FormKind | undefined }>();
 const emit = defineEmits<{ choose: [kind: FormKind] }>();
 
 /** Room of a drawing (px). */
@@ -28,8 +28,8 @@ const drawn = FORM_WAYS.filter(({ value }) => value !== 'mesh').map((way) => {
       class="form"
       role="option"
       stacked
-      :aria-selected="way.value === props.value"
-      :active="way.value === props.value"
+      :aria-selected="way.value === value"
+      :active="way.value === value"
       @click="emit('choose', way.value)"
     >
       <span class="drawing"><PiecePortrait :target="way.target" :scale="way.scale" /></span>

@@ -9,6 +9,7 @@ import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import NumberField from '../fields/NumberField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
+import FoldAway from '../frame/FoldAway.vue';
 import { without } from './without.ts';
 
 /** What is drawn on the flat wall: equal panels, where handles and spouts go, texture, words. */
@@ -67,69 +68,80 @@ const give = (mm: number) =>
     ? 'fits just so'
     : `each ${mm > 0 ? 'stretched' : 'squeezed'} by ${lengths.length(Math.abs(mm))}`;
 const done = () => piece.endGesture();
+/** What the folded line holds. */
+const holds = computed(() => {
+  const { panels, repeat, text } = marks.value;
+  return [
+    ...(panels ? ['panels'] : []),
+    ...places.value.map(({ kind }) => kind),
+    ...(repeat === undefined ? [] : ['texture']),
+    ...(text ? ['words'] : []),
+  ].join(', ') || 'none'; // prettier-ignore
+});
 </script>
 
 <template>
   <div v-if="isMarkable(piece.target)" class="marks">
-    <h2>Marks on the wall</h2>
-    <NumberField
-      label="Equal panels"
-      name="panels-count"
-      unit=""
-      :digits="0"
-      zero="none"
-      :value="count"
-      :take="putCount"
-      :done="done"
-    />
-    <OptionalLength label="or about this wide, each" name="panels-width" :mm="wide" :take="putWide" :done="done" />
-    <p v-if="divided > 0" class="repeat">
-      Each panel is divided for itself: <strong>{{ divided }}</strong> parts round.
-    </p>
-    <OptionalLength
-      label="One repeat of texture"
-      name="repeat"
-      :mm="marks.repeat"
-      :take="(repeat) => put({ repeat }, 'marks.repeat')"
-      :done="done"
-    />
-    <p v-for="found in repeats" :key="found.part + found.edge" class="repeat">
-      {{ edgeWords(found) }}: <strong>{{ found.count }}</strong> fit, {{ give(found.give) }}
-    </p>
-    <ul v-if="places.length > 0">
-      <li v-for="(place, index) in places" :key="index">
-        <NumberField
-          :label="`${place.kind === 'handle' ? 'Handle' : 'Spout'}, round from ${placesFrom(piece.target)}`"
-          :name="`place-${index}`"
-          unit="°"
-          :digits="1"
-          :value="place.at"
-          :take="turn(index)"
-          :done="done"
-        />
-        <VBtn
-          variant="text"
-          class="off"
-          :aria-label="`Take off ${place.kind} ${index + 1}`"
-          @click="putPlaces(places.filter((_, one) => one !== index))"
-        >
-          Take off
+    <FoldAway title="Marks on the wall" :holds="holds">
+      <NumberField
+        label="Equal panels"
+        name="panels-count"
+        unit=""
+        :digits="0"
+        zero="none"
+        :value="count"
+        :take="putCount"
+        :done="done"
+      />
+      <OptionalLength label="or about this wide, each" name="panels-width" :mm="wide" :take="putWide" :done="done" />
+      <p v-if="divided > 0" class="repeat">
+        Each panel is divided for itself: <strong>{{ divided }}</strong> parts round.
+      </p>
+      <OptionalLength
+        label="One repeat of texture"
+        name="repeat"
+        :mm="marks.repeat"
+        :take="(repeat) => put({ repeat }, 'marks.repeat')"
+        :done="done"
+      />
+      <p v-for="found in repeats" :key="found.part + found.edge" class="repeat">
+        {{ edgeWords(found) }}: <strong>{{ found.count }}</strong> fit, {{ give(found.give) }}
+      </p>
+      <ul v-if="places.length > 0">
+        <li v-for="(place, index) in places" :key="index">
+          <NumberField
+            :label="`${place.kind === 'handle' ? 'Handle' : 'Spout'}, round from ${placesFrom(piece.target)}`"
+            :name="`place-${index}`"
+            unit="°"
+            :digits="1"
+            :value="place.at"
+            :take="turn(index)"
+            :done="done"
+          />
+          <VBtn
+            variant="text"
+            class="off"
+            :aria-label="`Take off ${place.kind} ${index + 1}`"
+            @click="putPlaces(places.filter((_, one) => one !== index))"
+          >
+            Take off
+          </VBtn>
+        </li>
+      </ul>
+      <div v-if="places.length < LIMITS.places.greatest" class="ways">
+        <VBtn v-for="way in ways" :key="way.words" @click="putPlaces([...places, ...way.places])">
+          {{ way.words }}
         </VBtn>
-      </li>
-    </ul>
-    <div v-if="places.length < LIMITS.places.greatest" class="ways">
-      <VBtn v-for="way in ways" :key="way.words" @click="putPlaces([...places, ...way.places])">
-        {{ way.words }}
-      </VBtn>
-    </div>
-    <VTextField
-      class="words"
-      label="Words on it"
-      name="mark-text"
-      :maxlength="LIMITS.markText.greatest"
-      :model-value="marks.text ?? ''"
-      @change="putText"
-    />
+      </div>
+      <VTextField
+        class="words"
+        label="Words on it"
+        name="mark-text"
+        :maxlength="LIMITS.markText.greatest"
+        :model-value="marks.text ?? ''"
+        @change="putText"
+      />
+    </FoldAway>
   </div>
 </template>
 

@@ -7,6 +7,7 @@ import type { Stage } from '../../router.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { FIRST_CHOICES, type RaiseChoices } from '../standing/raiseChoices.ts';
 import type { ViewName } from '../standing/standingScene.ts';
+import ShapeTable from '../shape/ShapeTable.vue';
 import WorkTable from '../table/WorkTable.vue';
 import { BlankDesk, CutDesk, RaiseBar, SheetTable, SlabDesk, StandingView } from './laterParts.ts';
 
@@ -39,13 +40,14 @@ useShortcuts([{ keys: 'r', words: 'Raise the flat parts, or lay them down', run:
   <SheetTable
     v-else-if="stage === 'shape' && piece.target.form.kind === 'sheet'"
     class="middle"
-    @how="(figure: FigureId) => emit('how', figure)"
+    @flat="emit('go', 'flat')"
   />
+  <ShapeTable v-else-if="stage === 'shape'" class="middle" @flat="emit('go', 'flat')" />
   <div v-else class="middle raising">
     <StandingView v-if="raised" :share="share" :choices="choices" :look="look" />
-    <WorkTable v-else @how="(figure) => emit('how', figure)" />
+    <WorkTable v-else @how="(figure) => emit('how', figure)" @shape="emit('go', 'shape')" />
     <RaiseBar
-      v-if="stage === 'flat' && raises"
+      v-if="raises"
       v-model:share="share"
       v-model:choices="choices"
       class="raise"
@@ -68,6 +70,9 @@ useShortcuts([{ keys: 'r', words: 'Raise the flat parts, or lay them down', run:
 @media screen and (max-width: 1199px) {
   .middle {
     min-height: 380px;
+  }
+  .middle.shape-table {
+    min-height: 300px;
   }
   .middle.sheet-table {
     min-height: 620px;

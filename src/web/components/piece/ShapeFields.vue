@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue';
+import { computed, ref, watch } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
 import type { Target } from '../../../core/piece/target.ts';
@@ -7,6 +7,8 @@ import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import ClayFields from './ClayFields.vue';
 import FormFields from './FormFields.vue';
+import FoldAway from '../frame/FoldAway.vue';
+import HoldSize from './HoldSize.vue';
 import LengthField from '../fields/LengthField.vue';
 import StickOffer from './StickOffer.vue';
 import { MEASURED_WAYS, STATE_WAYS } from './ways.ts';
@@ -18,52 +20,71 @@ const shown = computed(() => piece.beside.target);
 function put(group: string, next: Partial<Target>): readonly Fault[] {
   return piece.change({ ...piece.target, ...next }, group);
 }
-const slab = (key: 'wall' | 'base') => (mm: number) =>
-  put(`slab.${key}`, { slab: { ...piece.target.slab, [key]: mm } });
+/** The base is as thick as the wall until it is said otherwise. */
+const alike = computed(() => shown.value.slab.base === shown.value.slab.wall);
+function putWall(wall: number): readonly Fault[] {
+  const { slab } = piece.target;
+  return put('slab.wall', { slab: { ...slab, wall, base: follows ? wall : slab.base } });
+}
+/** Whether the base goes with the wall, as it stood when the field was entered: half-typed figures may meet by chance. */
+let follows = alike.value;
+const putBase = (base: number) => put('slab.base', { slab: { ...piece.target.slab, base } });
 /** A tool is measured as it is: neither over a face nor before or after firing. */
 const fromTool = computed(() => ['former', 'mould', 'mesh', 'stand', 'sheet'].includes(shown.value.form.kind));
 /** Cut from one slab, without a base. */
 const oneSlab = computed(() => isDraped(shown.value) || ['stand', 'sheet'].includes(shown.value.form.kind));
-const done = () => piece.endGesture();
+const measured = computed(
+  () => `${shown.value.size.face}, ${shown.value.size.state === 'fired' ? 'after firing' : 'wet'}`,
+);
+/** What stands under one line does not jump out of it while it is typed. */
+const wasAlike = ref(alike.value);
+watch(
+  () => piece.design?.id,
+  () => (wasAlike.value = alike.value),
+);
+function done(): void {
+  wasAlike.value = alike.value;
+  piece.endGesture();
+  follows = alike.value;
+}
 </script>
 
 <template>
   <section aria-labelledby="shape-heading">
     <h2 id="shape-heading">The finished piece</h2>
     <FormFields />
-    <ChoiceField
-      v-if="!fromTool"
-      label="Measured over"
-      name="face"
-      :value="shown.size.face"
-      :choices="MEASURED_WAYS"
-      @choose="(face) => put('size', { size: { ...piece.target.size, face } })"
-    />
-    <ChoiceField
-      v-if="!fromTool"
-      label="Sizes are"
-      name="state"
-      :value="shown.size.state"
-      :choices="STATE_WAYS"
-      @choose="(state) => put('size', { size: { ...piece.target.size, state } })"
-    />
+    <HoldSize />
+    <FoldAway v-if="!fromTool" title="Sizes are" :holds="measured">
+      <ChoiceField
+        label="Measured over"
+        name="face"
+        :value="shown.size.face"
+        :choices="MEASURED_WAYS"
+        @choose="(face) => put('size', { size: { ...piece.target.size, face } })"
+      />
+      <ChoiceField
+        label="They are"
+        name="state"
+        :value="shown.size.state"
+        :choices="STATE_WAYS"
+        @choose="(state) => put('size', { size: { ...piece.target.size, state } })"
+      />
+    </FoldAway>
     <h2>Clay and slab</h2>
     <ClayFields />
     <LengthField
       :label="oneSlab ? 'Slab, wet' : 'Wall, wet'"
       name="wall"
       :mm="shown.slab.wall"
-      :take="slab('wall')"
-      :done="done"
-    />
-    <LengthField
-      v-if="!oneSlab"
-      label="Base, wet"
-      name="base"
-      :mm="shown.slab.base"
-      :take="slab('base')"
+      :take="putWall"
       :done="done"
     />
     <StickOffer />
+    <template v-if="!oneSlab">
+      <FoldAway v-if="wasAlike" title="Base" holds="as thick as the wall">
+        <LengthField label="Base, wet" name="base" :mm="shown.slab.base" :take="putBase" :done="done" />
+      </FoldAway>
+      <LengthField v-else label="Base, wet" name="base" :mm="shown.slab.base" :take="putBase" :done="done" />
+    </template>
   </section>
 </template>

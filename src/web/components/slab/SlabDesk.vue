@@ -1,9 +1,9 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { usePlanner } from '../../composables/usePlanner.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useShortcuts } from '../../composables/useShortcuts.ts';
-import { useSize } from '../../composables/useSize.ts';
 import { planWords } from './planWords.ts';
 import BookConflicts from '../frame/BookConflicts.vue';
 import { usePlans } from '../../stores/records.ts';
@@ -21,7 +21,7 @@ const SECONDS = 30;
 const GREATEST_SCALE = 1.4;
 
 const box = ref<HTMLElement | null>(null);
-const { width } = useSize(box);
+const { width } = useElementSize(box);
 const scale = computed(() => {
   // In steps, so that the drawing does not swell with every plan that is a little shorter.
   const longest = Math.ceil(Math.max(...plan.sized.map(({ length }) => length), 300) / 100) * 100;

@@ -1,8 +1,8 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { elevation } from '../../../core/piece/elevation.ts';
 import type { SizeState } from '../../../core/piece/target.ts';
-import { useSize } from '../../composables/useSize.ts';
 import { usePiece } from '../../stores/piece.ts';
 import PieceElevation from '../table/PieceElevation.vue';
 
@@ -10,7 +10,7 @@ import PieceElevation from '../table/PieceElevation.vue';
 defineProps<{ state: SizeState }>();
 const piece = usePiece();
 const box = ref<HTMLElement | null>(null);
-const { width, height } = useSize(box);
+const { width, height } = useElementSize(box);
 const wet = computed(() => elevation(piece.target, 'wet'));
 const scale = computed(() => Math.min((0.7 * width.value) / wet.value.width, (0.6 * height.value) / wet.value.height));
 const at = computed(

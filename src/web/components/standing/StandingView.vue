@@ -1,11 +1,11 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue';
 import { raiseAdded } from '../../../core/raise/added.ts';
 import { raisePiece } from '../../../core/raise/pushed.ts';
 import { standingBody } from '../../../core/raise/raise.ts';
 import { sectioned, type Section } from '../../../core/raise/section.ts';
 import { useLengths } from '../../composables/useLengths.ts';
-import { useSize } from '../../composables/useSize.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
 import PlainStanding from './PlainStanding.vue';
@@ -21,7 +21,7 @@ const settings = useSettings();
 const lengths = useLengths();
 const box = ref<HTMLElement | null>(null);
 const canvas = ref<HTMLCanvasElement | null>(null);
-const { width, height } = useSize(box);
+const { width, height } = useElementSize(box);
 const scene = shallowRef<ReturnType<typeof standingScene> | null>(null);
 const missing = ref(false);
 const pxPerMm = ref(0);

@@ -10,6 +10,8 @@ const props = defineProps<{
   value: number;
   axis: 'across' | 'up';
   at: readonly [number, number];
+  /** Its name beside it, where it is one of several that stand close. */
+  words?: string;
 }>();
 const emit = defineEmits<{ start: []; move: [px: number]; step: [mm: number]; end: [] }>();
 
@@ -57,7 +59,9 @@ function onKey(event: KeyboardEvent): void {
     @pointerdown="onDown"
     @keydown="onKey"
     @blur="emit('end')"
-  />
+  >
+    <span v-if="words" class="words">{{ words }}</span>
+  </div>
 </template>
 
 <style scoped>
@@ -78,6 +82,17 @@ function onKey(event: KeyboardEvent): void {
   border-radius: 50%;
   background: var(--press);
   border: 2px solid var(--panel);
+}
+.words {
+  position: absolute;
+  top: 36px;
+  left: 50%;
+  transform: translateX(-50%);
+  max-width: 60px;
+  font-size: 13px;
+  line-height: 1.1;
+  text-align: center;
+  background: var(--cloth);
 }
 .across {
   cursor: ew-resize;

@@ -11,10 +11,13 @@ export function dimensionLine(x1: number, y1: number, x2: number, y2: number): s
   return `M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`;
 }
 
-/** Path of the dimension lines of a flat part: across a plate, along and up any other. */
-export function partDimensions({ part, x, y, width, height, traced }: PartPlace): string {
+/** Path of the dimension lines of a flat part: across a disc, along and up any other. */
+export function partDimensions({ part, x, y, width, height, round, traced }: PartPlace): string {
   const { left, pxLength, top, pxHeight } = traced;
-  if (isPlate(part)) return dimensionLine(left, y + 28, left + pxLength, y + 28);
-  const [above, beside] = [y - height - 30, x + width + 48];
-  return dimensionLine(left, above, left + pxLength, above) + dimensionLine(beside, top, beside, top + pxHeight);
+  const along = isPlate(part) ? y + 28 : y - height - 30;
+  const beside = x + width + (isPlate(part) ? 20 : 48);
+  return (
+    dimensionLine(left, along, left + pxLength, along) +
+    (round ? '' : dimensionLine(beside, top, beside, top + pxHeight))
+  );
 }

@@ -12,7 +12,7 @@ export interface LeanTagPlace {
 }
 
 /** Where hanging tags begin below a part (px): under the words of a wall, under the dimension of a base. */
-const BELOW = { wall: 26, base: 52, pad: 52 } as const;
+const BELOW = { wall: 26, base: 52, plate: 52, pad: 52 } as const;
 
 function onPart({ part, ...place }: PartPlace): LeanTagPlace[] {
   const end = place.traced.pxHeight < LOW_WALL ? TAG_END.low : TAG_END.high;

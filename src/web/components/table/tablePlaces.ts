@@ -1,8 +1,9 @@
+import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
 import { bounds } from '../../../core/outline/outline.ts';
 import type { Lean } from '../../../core/part/lean.ts';
 import { isPlate, slabBox, type Part } from '../../../core/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
-import { elevation, type Elevation } from '../../../core/piece/elevation.ts';
+import { elevation } from '../../../core/piece/elevation.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import {
   NARROW_TABLE,
@@ -21,6 +22,8 @@ export interface PartPlace {
   readonly y: number;
   readonly width: number;
   readonly height: number;
+  /** A disc: one figure across says it all. */
+  readonly round: boolean;
   /** The traced line's box: mm as they are measured, px as they are drawn, from the place's upper left corner. */
   readonly traced: {
     readonly length: number;
@@ -36,21 +39,21 @@ export interface PartPlace {
 export interface TablePlaces {
   readonly scale: number;
   readonly parts: readonly PartPlace[];
-  /** The standing piece: its fired outline, and the wet one's right edge. */
+  /** The standing piece, small: where it stands, and what it takes. */
   readonly piece: {
+    readonly scale: number;
     readonly at: readonly [number, number];
-    readonly fired: Elevation;
     readonly left: number;
     readonly right: number;
-    readonly wetRight: number;
-    readonly middle: number;
-    readonly y: number;
     readonly top: number;
   };
 }
 
 /** The name of the standing piece among the things on the table. */
 const PIECE = ' piece';
+
+/** The standing piece is drawn at so much of the scale of its parts. */
+const PIECE_SHARE = 0.4;
 
 function slabSize(part: Part): Box {
   const { length, width } = slabBox(part);
@@ -70,6 +73,7 @@ function partPlace(part: Part, { scale, hanging }: LaidTable, [x, y]: readonly [
     y,
     width: size.width * scale,
     height: size.height * scale,
+    round: isRound(part),
     traced: {
       length,
       height,
@@ -131,8 +135,15 @@ function mayCarry(part: Part, narrow: boolean): boolean {
   return rectangle && length > 1.3 * width && width > LOW && !narrow;
 }
 
+/** A plate as wide as it is long, whichever way it is laid. */
+function isRound(part: Part): boolean {
+  const { minX, maxX, minY, maxY } = bounds(part.outline);
+  return isPlate(part) && Math.abs(maxX - minX - (maxY - minY)) < LENGTH_TOLERANCE;
+}
+
 export function kindOnTable(part: Part): Exclude<TableThing['kind'], 'piece'> {
   if (!isPlate(part)) return 'wall';
+  if (!isRound(part)) return 'plate';
   return slabBox(part).length < PAD ? 'pad' : 'base';
 }
 
@@ -144,7 +155,8 @@ export interface LaidTable extends TableLayout {
 /** Lays the piece's drawings into a room (px); tags that a part turns out too short for are hung below it. */
 export function layTable(target: Target, { parts }: Development, room: Box): LaidTable {
   const narrow = room.width < NARROW_TABLE;
-  const piece: TableThing = { id: PIECE, kind: 'piece', box: elevation(target, 'wet'), tags: 0 };
+  const { width, height } = elevation(target, 'wet');
+  const piece: TableThing = { id: PIECE, kind: 'piece', box: { width: PIECE_SHARE * width, height: PIECE_SHARE * height }, tags: 0 }; // prettier-ignore
   const laid = (carries: (part: Part) => boolean): LaidTable => {
     const things = parts.map((part) => ({
       id: part.id,
@@ -155,7 +167,7 @@ export function layTable(target: Target, { parts }: Development, room: Box): Lai
     const walls = things.filter(({ kind }) => kind === 'wall');
     const bases = things.filter(({ kind }) => kind !== 'wall');
     const hanging = new Set(things.filter(({ tags }) => tags > 0).map(({ id }) => id));
-    return { ...tableLayout([...walls, piece, ...bases], room), hanging };
+    return { ...tableLayout([...walls, ...bases, piece], room), hanging };
   };
   const first = laid((part) => mayCarry(part, narrow));
   const carries = (part: Part) => mayCarry(part, narrow) && !tooShort(part, first.scale);
@@ -167,9 +179,8 @@ export function layTable(target: Target, { parts }: Development, room: Box): Lai
 export function tablePlaces(target: Target, developed: Development, layout: LaidTable): TablePlaces {
   const { scale, at } = layout;
   const wet = elevation(target, 'wet');
-  const fired = elevation(target, 'fired');
   const pieceAt = at[PIECE] ?? [0, 0];
-  const middle = pieceAt[0] - wet.left * scale;
+  const small = PIECE_SHARE * scale;
   return {
     scale,
     parts: developed.parts.flatMap((part) => {
@@ -177,14 +188,11 @@ export function tablePlaces(target: Target, developed: Development, layout: Laid
       return place ? [partPlace(part, layout, place)] : [];
     }),
     piece: {
+      scale: small,
       at: pieceAt,
-      fired,
-      left: middle + fired.body.left * scale,
-      right: middle + fired.body.right * scale,
-      wetRight: middle + wet.right * scale,
-      middle,
-      y: pieceAt[1] - fired.body.foot * scale,
-      top: pieceAt[1] - fired.body.top * scale,
+      left: pieceAt[0],
+      right: pieceAt[0] + wet.width * small,
+      top: pieceAt[1] - wet.height * small,
     },
   };
 }

@@ -1,21 +1,11 @@
-import { getCurrentInstance, h, onScopeDispose, render } from 'vue';
-import type { Bench } from '../../../core/checks/bench.ts';
-import { checkTarget } from '../../../core/piece/checkTarget.ts';
-import { develop } from '../../../core/piece/develop.ts';
-import { formSizes } from '../../../core/piece/formSizes.ts';
-import type { Form, Target } from '../../../core/piece/target.ts';
-import type { Box } from '../../composables/tableLayout.ts';
-import { whileIdle } from '../../composables/whileIdle.ts';
-import TableDrawing from './TableDrawing.vue';
-import { layTable } from './tablePlaces.ts';
-
-/** What is worked out and drawn: the piece, and the table's room and height (px). */
-export interface Rehearsed {
-  readonly target: Target;
-  readonly bench: Bench;
-  readonly room: Box;
-  readonly height: number;
-}
+import { getCurrentInstance, onScopeDispose, render, type VNode } from 'vue';
+import { checkTarget } from '../../core/piece/checkTarget.ts';
+import { develop, type Development } from '../../core/piece/develop.ts';
+import { formSizes } from '../../core/piece/formSizes.ts';
+import type { Form, Target } from '../../core/piece/target.ts';
+import { useBench } from '../stores/bench.ts';
+import { usePiece } from '../stores/piece.ts';
+import { whileIdle } from './whileIdle.ts';
 
 /** So long a kind of form is rehearsed in all (ms): by then the browser has compiled what a key needs. */
 const ENOUGH = 1200;
@@ -33,27 +23,29 @@ function varied(target: Target, round: number): Target {
 /**
  * Works the piece out and draws it outside the page while nothing else is to do, now one size of it a little larger, now
  * another: the first keys are answered as fast as the later ones. Nothing of it is seen or kept.
+ *
+ * @param drawn what is drawn of a piece
  */
-export function useRehearsal(piece: () => Rehearsed): void {
+export function useRehearsal(drawn: (target: Target, developed: Development) => VNode): void {
+  const piece = usePiece();
+  const bench = useBench();
   const context = getCurrentInstance()?.appContext ?? null;
   const aside = document.createElement('div');
   const clear = () => render(null, aside);
   let round = 0;
-  const rehearse = ({ target, bench, room, height }: Rehearsed) => {
+  const rehearse = (target: Target) => {
     const changed = varied(target, round);
     round += 1;
     if (checkTarget(changed).length > 0) return;
-    const developed = develop(changed, bench);
-    const layout = layTable(changed, developed, room);
-    const drawing = h(TableDrawing, { target: changed, developed, layout, width: room.width, height, take: () => [] });
+    const drawing = drawn(changed, develop(changed, bench.bench));
     drawing.appContext = context;
     render(drawing, aside);
   };
   whileIdle(() => {
-    const shown = piece();
-    const { kind } = shown.target.form;
+    const { target } = piece;
+    const { kind } = target.form;
     const from = performance.now();
-    if ((rehearsed.get(kind) ?? 0) < ENOUGH) rehearse(shown);
+    if ((rehearsed.get(kind) ?? 0) < ENOUGH) rehearse(target);
     const spent = (rehearsed.get(kind) ?? 0) + performance.now() - from;
     rehearsed.set(kind, spent);
     if (spent >= ENOUGH) clear();

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue';
+import { capacityTo } from '../../../core/piece/capacityTo.ts';
+import type { Target } from '../../../core/piece/target.ts';
+import { useDrag } from '../../composables/useDrag.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { reachAt, type ShapePlaces } from './shapePlaces.ts';
+
+/** How full the piece is: a level that is dragged or moved by keys, and what it holds up to there. */
+const props = defineProps<{ target: Target; places: ShapePlaces }>();
+
+/** A cup is filled to about so far below its rim (fired mm). */
+const BELOW_RIM = 10;
+
+/** A narrower level has its words beside it (px). */
+const WORDS = 140;
+
+const lengths = useLengths();
+/** Height of the level over the inner floor, as a share; null until it is moved. */
+const moved = ref<number | null>(null);
+const floor = computed(() => props.places.fired.hollow[0]?.[1] ?? 0);
+const brim = computed(() => props.places.fired.body.top);
+const depth = computed(() => Math.max(1e-6, brim.value - floor.value));
+const share = computed(() => moved.value ?? Math.max(0.5, 1 - BELOW_RIM / depth.value));
+const level = computed(() => floor.value + share.value * depth.value);
+const holds = computed(() => lengths.volume(capacityTo(props.target, level.value - props.places.fired.body.foot)));
+const line = computed(() => {
+  const { middle, ground, scale, fired } = props.places;
+  const half = reachAt(fired.hollow, level.value) * scale;
+  const y = ground - level.value * scale;
+  return { left: middle - half, right: middle + half, y };
+});
+
+function moveTo(next: number): void {
+  moved.value = Math.max(0, Math.min(1, next));
+}
+
+let from = 0;
+const drag = useDrag({
+  move: (_, dy) => moveTo(from - dy / props.places.scale / depth.value),
+  end: () => undefined,
+});
+
+function onDown(event: PointerEvent): void {
+  from = share.value;
+  (event.currentTarget as HTMLElement).focus();
+  drag.start(event);
+}
+
+function onKey(event: KeyboardEvent): void {
+  const step = lengths.steps.value.key / depth.value;
+  const next: Record<string, number> = { ArrowUp: share.value + step, ArrowRight: share.value + step, ArrowDown: share.value - step, ArrowLeft: share.value - step, PageUp: share.value + 10 * step, PageDown: share.value - 10 * step, Home: 0, End: 1 }; // prettier-ignore
+  const to = next[event.key];
+  if (to === undefined) return;
+  event.preventDefault();
+  moveTo(to);
+}
+</script>
+
+<template>
+  <div
+    class="fill"
+    role="slider"
+    tabindex="0"
+    aria-label="Filled to here"
+    aria-orientation="vertical"
+    :aria-valuemin="0"
+    :aria-valuemax="100"
+    :aria-valuenow="Math.round(100 * share)"
+    :aria-valuetext="`${holds}, ${lengths.length(level - floor)} deep`"
+    :style="{ transform: `translate(${line.left}px, ${line.y}px)`, width: `${line.right - line.left}px` }"
+    @pointerdown="onDown"
+    @keydown="onKey"
+  >
+    <span :class="{ beside: line.right - line.left < WORDS }">{{ holds }} to here</span>
+  </div>
+</template>
+
+<style scoped>
+.fill {
+  position: absolute;
+  top: -22px;
+  left: 0;
+  height: 44px;
+  cursor: ns-resize;
+  touch-action: none;
+  background: linear-gradient(90deg, var(--press) 60%, transparent 60%) 0 50% / 12px 2px repeat-x;
+}
+.fill::after {
+  content: '';
+  position: absolute;
+  left: -9px;
+  top: 13px;
+  width: 18px;
+  height: 18px;
+  border: 2px solid var(--panel);
+  border-radius: 50%;
+  background: var(--press);
+}
+span {
+  position: absolute;
+  top: 26px;
+  left: 50%;
+  transform: translateX(-50%);
+  padding: 0 6px;
+  font-weight: 700;
+  font-size: 16px;
+  white-space: nowrap;
+  color: var(--press);
+}
+span.beside {
+  top: 10px;
+  left: -14px;
+  transform: translateX(-100%);
+}
+</style>

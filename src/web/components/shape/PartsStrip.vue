@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
+import { computed, ref } from 'vue';
+import { pathData, screenPx } from '../../../core/format/pathData.ts';
+import { bounds } from '../../../core/outline/outline.ts';
+import type { Part } from '../../../core/part/part.ts';
+
+/** The flat parts at one scale, small: pressed to go to them. */
+const props = defineProps<{ parts: readonly Part[] }>();
+const emit = defineEmits<{ open: [] }>();
+const box = ref<HTMLElement | null>(null);
+const { width, height } = useElementSize(box);
+
+/** Air between parts, and round them (px). */
+const AIR = 10;
+/** A part narrower than this has its name left out (px). */
+const NAMED = 54;
+
+const laid = computed(() => {
+  const sizes = props.parts.map(({ outline }) => bounds(outline));
+  const across = sizes.reduce((sum, { minX, maxX }) => sum + maxX - minX, 0);
+  const high = Math.max(1, ...sizes.map(({ minY, maxY }) => maxY - minY));
+  const scale = Math.max(0.01, Math.min((height.value - 2 * AIR) / high, (width.value - AIR * (sizes.length + 1)) / across)); // prettier-ignore
+  const whole = across * scale + AIR * (sizes.length - 1);
+  let x = Math.max(AIR, (width.value - whole) / 2);
+  return props.parts.map((part, index) => {
+    const { minX, maxX, minY, maxY } = sizes[index] ?? bounds(part.outline);
+    const [wide, tall] = [(maxX - minX) * scale, (maxY - minY) * scale];
+    const y = (height.value + tall) / 2;
+    const place = { part, d: pathData(part.outline, scale, [x - minX * scale, y + minY * scale], screenPx), x: x + wide / 2, y: y - tall / 2, named: wide > NAMED }; // prettier-ignore
+    x += wide + AIR;
+    return place;
+  });
+});
+</script>
+
+<template>
+  <VBtn class="strip" variant="text" aria-label="Flat parts" @click="emit('open')">
+    <span ref="box" class="drawn">
+      <svg v-if="width > 0" :width="width" :height="height" aria-hidden="true">
+        <g v-for="place in laid" :key="place.part.id" :data-part="place.part.id">
+          <path class="cut" :d="place.d" />
+          <text v-if="place.named" :x="place.x" :y="place.y + 6">
+            {{ place.part.name }}{{ place.part.count > 1 ? `, cut ${place.part.count}` : '' }}
+          </text>
+        </g>
+      </svg>
+    </span>
+    <span class="go">Flat parts</span>
+  </VBtn>
+</template>
+
+<style scoped>
+.strip {
+  height: 132px;
+  padding: 6px 16px;
+  border-top: 1px solid var(--line);
+  border-radius: 0;
+  background: var(--panel);
+}
+.strip :deep(.v-btn__content) {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  align-items: center;
+  gap: 16px;
+  width: 100%;
+  height: 100%;
+}
+.drawn {
+  height: 118px;
+  overflow: hidden;
+}
+.cut {
+  fill: var(--slab);
+  stroke: var(--slab-edge);
+  stroke-width: 1.5;
+}
+text {
+  fill: var(--ink);
+  font-family: 'Bitter', serif;
+  font-size: 15px;
+  text-anchor: middle;
+}
+.go {
+  padding: 10px 16px;
+  border: 1.5px solid var(--press);
+  border-radius: 10px;
+}
+@media (max-width: 1199px) {
+  .strip {
+    height: 68px;
+  }
+  .drawn {
+    height: 56px;
+  }
+}
+</style>
