@@ -1,6 +1,6 @@
 import { writeMass } from './mass.ts';
 import { writeVolume } from './volume.ts';
-import { systemsOf, writeFigure, writeLength, type LengthStyle } from './writeLength.ts';
+import { apartStyle, systemsOf, writeFigure, writeLength, type LengthStyle } from './writeLength.ts';
 
 /** A figure inside a sentence or formula that is written in the reader's unit. */
 export type PhraseFigure =
@@ -24,7 +24,12 @@ export function writePhraseFigure(figure: PhraseFigure, style: LengthStyle): str
   return writeVolume(figure.ml, systemsOf(style).volume);
 }
 
-/** Writes the whole phrase in the reader's unit. */
+/** Writes the whole phrase in the reader's unit; lengths in it that differ never read alike. */
 export function writePhrase(phrase: Phrase, style: LengthStyle): string {
-  return phrase.map((part) => (typeof part === 'string' ? part : writePhraseFigure(part, style))).join('');
+  const lengths = phrase.flatMap((part) => {
+    if (typeof part === 'string') return [];
+    return 'mm' in part ? [part.mm] : 'mmPlain' in part ? [part.mmPlain] : [];
+  });
+  const apart = lengths.length > 1 ? apartStyle(lengths, style) : style;
+  return phrase.map((part) => (typeof part === 'string' ? part : writePhraseFigure(part, apart))).join('');
 }

@@ -1,6 +1,8 @@
 import { readLength } from './readLength.ts';
 import { writePhrase } from './phrase.ts';
-import { writeEditable, writeFigure, writeLength } from './writeLength.ts';
+import { seeded } from '../seeded.ts';
+import { writeBetween } from './writeBetween.ts';
+import { apartStyle, lengthRule, writeEditable, writeFigure, writeLength } from './writeLength.ts';
 import { LENGTH_UNITS } from './lengthUnit.ts';
 
 describe('readLength', () => {
@@ -137,5 +139,50 @@ describe('writing lengths', () => {
       { ml: 443.6 },
     ];
     expect(writePhrase(phrase, { unit: 'cm' })).toBe('a 8.40 cm1.0045.0°6.7 %740 g444 ml');
+  });
+});
+
+describe('figures that differ', () => {
+  it.each([
+    [[84.1, 84.4], { unit: 'inch' }, ['3 5/16', '3 21/64']],
+    [[84.1, 90], { unit: 'inch' }, ['3 5/16', '3 9/16']],
+    [[83.52, 83.48], { unit: 'mm' }, ['83.52', '83.48']],
+    [[84.14, 84.14], { unit: 'inch' }, ['3 5/16', '3 5/16']],
+    [[5, 5.5], { unit: 'inch' }, ['3/16', '7/32']],
+  ] as const)('%j in %j read %j', (mms, style, wanted) => {
+    const finer = apartStyle(mms, style);
+    expect(mms.map((mm) => writeFigure(mm, finer))).toEqual(wanted);
+  });
+
+  it('never read alike in one sentence, in any unit, down to a tenth of a millimetre', () => {
+    const random = seeded(1613);
+    for (let round = 0; round < 2000; round += 1) {
+      const is = 5 + 200 * random();
+      const needs = is + (random() < 0.5 ? -1 : 1) * (0.2 + random());
+      for (const unit of LENGTH_UNITS) {
+        const [one, other] = writePhrase([{ mmPlain: is }, '|', { mmPlain: needs }], { unit }).split('|');
+        expect(one).not.toBe(other);
+      }
+    }
+  });
+
+  it.each([
+    [83.9, 84.3, { unit: 'inch' }, '3 5/16 ± 1/64"'],
+    [83.5, 84.6, { unit: 'mm' }, 'between 83.5 and 84.6 mm'],
+    [84.01, 84.04, { unit: 'mm' }, '84.0 ± 0.02 mm'],
+    [84, 84, { unit: 'cm' }, '8.40 cm'],
+  ] as const)('from %d to %d in %j: %s', (low, high, style, words) => {
+    expect(writeBetween(low, high, style)).toBe(words);
+  });
+});
+
+describe('rules in the reader’s unit', () => {
+  it.each([
+    [{ code: 'out-of-range', rule: 'must be from 1 to 40' }, { unit: 'inch' }, 'must be from 1/16" to 1 9/16"'],
+    [{ code: 'out-of-range', rule: 'must be greater than 0 and at most 5000' }, { unit: 'cm' }, 'must be greater than 0.00 cm and at most 500.00 cm'], // prettier-ignore
+    [{ code: 'impossible-piece', rule: 'must be less than half the outside (46.5 mm)' }, { unit: 'inch' }, 'must be less than half the outside (1 13/16")'], // prettier-ignore
+    [{ code: 'impossible-piece', rule: 'takes 3 pieces of 20 mm' }, { unit: 'mm' }, 'takes 3 pieces of 20.0 mm'],
+  ] as const)('%j in %j', (fault, style, words) => {
+    expect(lengthRule(fault, style)).toBe(words);
   });
 });

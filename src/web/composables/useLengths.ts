@@ -1,9 +1,11 @@
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
+import type { Fault } from '../../core/errors.ts';
 import { MM_PER } from '../../core/units/lengthUnit.ts';
 import { readLength, type LengthReading } from '../../core/units/readLength.ts';
 import { readVolume, writeVolume } from '../../core/units/volume.ts';
-import { systemsOf, UNIT_SIGN, writeEditable, writeFigure, writeLength } from '../../core/units/writeLength.ts';
+import { writeBetween } from '../../core/units/writeBetween.ts';
+import { apartStyle, inUnit, lengthRule, systemsOf, UNIT_SIGN, writeEditable, writeFigure, writeLength } from '../../core/units/writeLength.ts'; // prettier-ignore
 import { writePhrase, type Phrase } from '../../core/units/phrase.ts';
 import { useSettings } from '../stores/settings.ts';
 
@@ -22,6 +24,16 @@ export function useLengths() {
     length: (mm: number): string => writeLength(mm, style.value),
     editable: (mm: number): string => writeEditable(mm, style.value),
     sign: (): string => UNIT_SIGN[unit.value],
+    /** Figures of lengths that differ, written so fine that they read differently. */
+    apart: (mms: readonly number[]): string[] => {
+      const finer = apartStyle(mms, style.value);
+      return mms.map((mm) => writeFigure(mm, finer));
+    },
+    /** Words of a fault with their lengths in the unit; those of a length's own field with its bounds too. */
+    words: (text: string): string => inUnit(text, style.value),
+    rule: (fault: Fault): string => lengthRule(fault, style.value),
+    /** `3 5/16 ± 1/64"`, or `83.5 to 84.6 mm`: bounds that would read alike are told as plus or minus. */
+    between: ([low, high]: readonly [number, number]): string => writeBetween(low, high, style.value),
     phrase: (phrase: Phrase): string => writePhrase(phrase, style.value),
     /** A volume (ml) in what goes with the unit, and read back; null where none can be read. */
     volume: (ml: number): string => writeVolume(ml, systemsOf(style.value).volume),

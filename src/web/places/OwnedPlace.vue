@@ -63,7 +63,7 @@ async function keep(): Promise<void> {
           <CheckList :checks="developed.checks.filter(({ code }) => code !== 'slab-size' && code !== 'drape')" />
         </template>
         <VAlert v-else-if="owned.reversed.value.kind === 'impossible'" type="error">
-          That makes no piece: {{ owned.reversed.value.rule }}.
+          That makes no piece: {{ lengths.words(owned.reversed.value.rule) }}.
         </VAlert>
       </aside>
       <aside class="left" aria-label="What you own">

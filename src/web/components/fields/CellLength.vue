@@ -18,14 +18,16 @@ const typed = ref<string | null>(null);
 const problem = ref('');
 const shown = computed(() => typed.value ?? (props.mm === undefined ? '' : lengths.editable(props.mm)));
 
+const ruleOf = ([fault]: readonly Fault[]): string => (fault ? lengths.rule(fault) : '');
+
 function put(text: string): void {
   typed.value = text;
   if (text.trim() === '') {
-    problem.value = props.take(undefined)[0]?.rule ?? '';
+    problem.value = ruleOf(props.take(undefined));
     return;
   }
   const reading = lengths.read(text);
-  problem.value = reading.kind === 'unreadable' ? reading.rule : (props.take(reading.mm)[0]?.rule ?? '');
+  problem.value = reading.kind === 'unreadable' ? reading.rule : ruleOf(props.take(reading.mm));
 }
 
 let before: number | undefined;

@@ -31,7 +31,7 @@ function read(text: string): TypedReading {
     inputmode="text"
     :read="read"
     :take="take"
-    :words="(fault, typed) => `${lengths.length(typed)} ${fault.rule}`"
+    :words="(fault, typed) => `${lengths.length(typed)} ${lengths.rule(fault)}`"
     :done="done"
   />
 </template>

@@ -32,7 +32,7 @@ function read(text: string): TypedReading {
     inputmode="text"
     :read="read"
     :take="(value) => props.take(value === 0 ? undefined : value)"
-    :words="(fault, typed) => `${lengths.length(typed)} ${fault.rule}`"
+    :words="(fault, typed) => `${lengths.length(typed)} ${lengths.rule(fault)}`"
     :done="done"
   />
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useLengths } from '../../composables/useLengths.ts';
 import { computed, onMounted, ref } from 'vue';
 import { limitsOf } from '../../../core/mould/limits.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
@@ -40,6 +41,7 @@ function moveDart(index: number, dart: Dart): void {
   const darts = (target.form.darts ?? []).map((one, at) => (at === index ? dart : one));
   piece.change({ ...target, form: { ...target.form, darts } }, `dart.${index}`);
 }
+const lengths = useLengths();
 </script>
 
 <template>
@@ -55,7 +57,7 @@ function moveDart(index: number, dart: Dart): void {
       @move="moveDart"
       @moved="piece.endGesture()"
     />
-    <p v-else class="wait" role="status">{{ piece.laying.trouble || 'Laying the slab flat.' }}</p>
+    <p v-else class="wait" role="status">{{ lengths.words(piece.laying.trouble || 'Laying the slab flat.') }}</p>
     <div class="blank-bar">
       <OneOf label="The slab" :value="state" :choices="STATES" @choose="(one) => (state = one)" />
       <OneOf label="What is drawn" :value="quantity" :choices="QUANTITIES" @choose="(one) => (quantity = one)" />

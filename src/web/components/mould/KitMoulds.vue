@@ -48,7 +48,7 @@ async function keep(): Promise<void> {
       @choose="choose"
     />
     <VBtn v-if="chosen === ''" class="keep" @click="keep">Keep this mould in the kit</VBtn>
-    <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
+    <VAlert v-if="trouble" type="error">{{ lengths.words(trouble) }}</VAlert>
   </div>
 </template>
 

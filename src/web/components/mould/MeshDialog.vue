@@ -104,7 +104,9 @@ const size = computed(() => {
         :choices="FACES"
         @choose="(face) => reading.take({ face })"
       />
-      <VAlert v-if="reading.asked.look.trouble" type="error">It {{ reading.asked.look.trouble }}.</VAlert>
+      <VAlert v-if="reading.asked.look.trouble" type="error"
+        >It {{ lengths.words(reading.asked.look.trouble) }}.</VAlert
+      >
       <div class="verbs">
         <VBtn variant="flat" :disabled="reading.asked.look.trouble !== null || reading.busy" @click="reading.accept()">
           Take this mould

@@ -89,7 +89,7 @@ const off = computed(() => {
       <VBtn :disabled="busy" @click="make('outside')">Lay over it</VBtn>
     </div>
     <p v-if="off > 0.1">The new mould may lie up to {{ lengths.length(off) }} from the true face of this piece.</p>
-    <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
+    <VAlert v-if="trouble" type="error">{{ lengths.words(trouble) }}</VAlert>
   </section>
 </template>
 

@@ -139,7 +139,7 @@ const size = computed(() => bounds(form.value?.outline ?? [[0, 0, 0]]));
         <strong>{{ lengths.figure(size.maxX - size.minX) }} × {{ lengths.length(size.maxY - size.minY) }}</strong>
         <span>flat, inside up; squares of 10 mm</span>
       </p>
-      <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
+      <VAlert v-if="trouble" type="error">{{ lengths.words(trouble) }}</VAlert>
     </div>
     <SheetVerbs :drawing="drawing" />
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useLengths } from '../../composables/useLengths.ts';
 import { computed, ref } from 'vue';
 import { DEFAULT_FEET } from '../../../core/feet/feet.ts';
 import type { Fault } from '../../../core/errors.ts';
@@ -81,12 +82,13 @@ const holds = computed(() => {
     ...(lid ? [`${lid.kind} lid`] : []),
   ].join(', ') || 'none'; // prettier-ignore
 });
+const lengths = useLengths();
 </script>
 
 <template>
   <section aria-label="Handle, feet and lid">
     <FoldAway title="Handle, feet, lid" :holds="holds">
-      <VAlert v-if="trouble" type="error">That does not fit here: {{ trouble }}.</VAlert>
+      <VAlert v-if="trouble" type="error">That does not fit here: {{ lengths.words(trouble) }}.</VAlert>
       <template v-for="group in GROUPS" :key="group">
         <template v-if="group === 'handle'">
           <ChoiceField

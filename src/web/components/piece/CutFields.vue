@@ -115,7 +115,7 @@ function saveDesign(): void {
       {{ file.title }}
     </VBtn>
     <VBtn class="wide" @click="saveDesign">The design itself, as a file</VBtn>
-    <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
+    <VAlert v-if="trouble" type="error">{{ lengths.words(trouble) }}</VAlert>
     <p>Print at 100 %, not “fit to page”, and lay a ruler on the check line before you cut.</p>
     <FoldAway title="At another size?">
       <p>

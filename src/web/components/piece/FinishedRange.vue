@@ -35,7 +35,7 @@ const why = computed(() => {
         <span>{{ size.label }}</span>
         <span
           ><strong>{{ lengths.length(size.fired) }}</strong
-          >, between {{ lengths.figure(size.between[0]) }} and {{ lengths.figure(size.between[1]) }}</span
+          >, {{ lengths.between(size.between) }}</span
         >
       </p>
       <p v-if="capacity" data-range="capacity">

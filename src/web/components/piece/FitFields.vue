@@ -75,7 +75,7 @@ async function fitHole(keep: Keep): Promise<void> {
   if (!found) return;
   // Rounded down to a tenth, so that it still drops in.
   const [fault] = piece.change({ ...found, form: roundedSizes(found.form, 'down') });
-  trouble.value = fault?.rule ?? '';
+  trouble.value = fault ? lengths.words(fault.rule) : '';
 }
 
 /** The bench is no part of the design: it is kept in this browser. */

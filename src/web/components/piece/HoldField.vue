@@ -24,7 +24,7 @@ async function solve(keep: Keep): Promise<void> {
   const found = await search(piece.target, { kind: 'capacity', ml, keep });
   if (!found) return;
   const [fault] = piece.change({ ...found, form: roundedSizes(found.form) });
-  trouble.value = fault?.rule ?? '';
+  trouble.value = fault ? lengths.words(fault.rule) : '';
   if (!fault) emit('done');
 }
 </script>

@@ -28,7 +28,7 @@ async function make(keep: Keep | undefined): Promise<void> {
   const found = await solve(piece.target, { kind: 'capacity', ml, keep });
   if (!found) return;
   const [fault] = piece.change({ ...found, form: roundedSizes(found.form) });
-  trouble.value = fault?.rule ?? '';
+  trouble.value = fault ? lengths.words(fault.rule) : '';
   if (!fault) typed.value = null;
 }
 

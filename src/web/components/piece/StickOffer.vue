@@ -19,6 +19,11 @@ const offered = computed(() => {
   return [...new Set(all)].filter((one) => one >= LIMITS.thickness.least && one <= GREATEST);
 });
 
+/** As such where inches are used: 3/16, 1/4, 5/16; so fine that two sticks never read alike. */
+const written = computed(() =>
+  lengths.style.value.unit === 'inch' ? lengths.apart(offered.value) : offered.value.map(lengths.editable),
+);
+
 function take(thickness: number): void {
   const { slab } = piece.target;
   piece.change({ ...piece.target, slab: { ...slab, wall: thickness, base: thickness } });
@@ -29,14 +34,14 @@ function take(thickness: number): void {
   <p v-if="offered.length" class="sticks">
     <span>Your sticks and roller</span>
     <VBtn
-      v-for="one in offered"
+      v-for="(one, index) in offered"
       :key="one"
       variant="text"
       :aria-pressed="one === piece.beside.target.slab.wall && one === piece.beside.target.slab.base"
       :aria-label="`Wall and base ${lengths.length(one)}`"
       @click="take(one)"
     >
-      {{ lengths.editable(one) }}
+      {{ written[index] }}
     </VBtn>
   </p>
 </template>

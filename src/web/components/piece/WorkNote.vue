@@ -1,15 +1,18 @@
 <script setup lang="ts">
+import { useLengths } from '../../composables/useLengths.ts';
+
 /** What long work is doing, with a way to give it up, or why it found nothing. */
 withDefaults(defineProps<{ busy: boolean; trouble: string; doing?: string }>(), { doing: 'Trying sizes' });
 const emit = defineEmits<{ cancel: [] }>();
+const lengths = useLengths();
 </script>
 
 <template>
   <p v-if="busy" class="busy" role="status">
     {{ doing }}
-    <VBtn variant="text" @click="emit('cancel')">Give it up</VBtn>
+    <VBtn variant="text" @click="emit('cancel')">Stop</VBtn>
   </p>
-  <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
+  <VAlert v-if="trouble" type="error">{{ lengths.words(trouble) }}</VAlert>
 </template>
 
 <style scoped>

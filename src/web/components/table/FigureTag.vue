@@ -33,9 +33,11 @@ function press(): void {
   void nextTick(() => field.value?.select());
 }
 
+const ruleOf = ([fault]: readonly Fault[]): string => (fault ? lengths.rule(fault) : '');
+
 function onInput(): void {
   const reading = lengths.read(text.value);
-  problem.value = reading.kind === 'unreadable' ? reading.rule : (props.take?.(reading.mm)[0]?.rule ?? '');
+  problem.value = reading.kind === 'unreadable' ? reading.rule : ruleOf(props.take?.(reading.mm) ?? []);
 }
 
 /** What is kept is the whole entry or what was there before. */
