@@ -12,8 +12,10 @@ import { useSettings } from './stores/settings.ts';
 /** The frame of every place. */
 const settings = useSettings();
 const { light } = storeToRefs(settings);
-const { down } = storeToRefs(useConnection());
+const connection = useConnection();
+const { down } = storeToRefs(connection);
 const router = useRouter();
+connection.signInBy(() => void router.push({ name: 'door', query: { to: router.currentRoute.value.fullPath } }));
 const { stuck, reload } = useFreshPage(router);
 /** The one dialog of the frame that is open: opening the other closes it. */
 const open = ref<'find' | 'keys' | null>(null);

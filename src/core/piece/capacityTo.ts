@@ -1,4 +1,7 @@
 import { wetLength } from '../clay/shrinkage.ts';
+import type { Mesh } from '../mesh/mesh.ts';
+import { faceMesh, isDraped, type DrapedTarget } from '../mould/draped.ts';
+import { once } from '../numbers.ts';
 import { planArea } from '../outline/planMeasures.ts';
 import { finishedCapacity } from './finished.ts';
 import { kindOf } from './kinds/kinds.ts';
@@ -6,6 +9,30 @@ import type { Target } from './target.ts';
 
 /** Steps between two corners of the hollow's profile: its sections are quadratic in between for all straight walls. */
 const STEPS = 8;
+
+/** Vertices of the inner face of a formed piece, on which its hollow is measured. */
+const VERTICES = 400;
+
+const innerFace = once((target: DrapedTarget): Mesh => faceMesh(target, 'inner', VERTICES));
+
+/** Volume over an open mesh up to a level above its lowest place (mm3): each triangle in four, by its corners and middles. */
+function volumeTo({ positions, triangles }: Mesh, level: number): number {
+  let low = Infinity;
+  for (let at = 2; at < positions.length; at += 3) low = Math.min(low, positions[at] as number);
+  const deep = (z: number) => Math.max(0, low + level - z);
+  let sum = 0;
+  for (let index = 0; index < triangles.length; index += 3) {
+    const [a, b, c] = [0, 1, 2].map((corner) => 3 * (triangles[index + corner] as number)) as [number, number, number];
+    const [x, y, z] = [0, 1, 2].map((axis) => [a, b, c].map((vertex) => positions[vertex + axis] as number)) as [number[], number[], number[]]; // prettier-ignore
+    const [x0 = 0, x1 = 0, x2 = 0] = x;
+    const [y0 = 0, y1 = 0, y2 = 0] = y;
+    const [z0 = 0, z1 = 0, z2 = 0] = z;
+    const plan = Math.abs((x1 - x0) * (y2 - y0) - (y1 - y0) * (x2 - x0)) / 2;
+    const middles = deep((z0 + z1) / 2) + deep((z1 + z2) / 2) + deep((z2 + z0) / 2);
+    sum += plan * ((deep(z0) + deep(z1) + deep(z2)) / 12 + middles / 4);
+  }
+  return sum;
+}
 
 /**
  * How much a piece holds when it is filled to a level (ml, fired): its level sections added up from the floor, in proportion
@@ -19,6 +46,11 @@ export function capacityTo(target: Target, level: number): number {
   const z = wetLength(level, target.clay.shrinkage);
   if (brim <= 0 || z <= floor) return 0;
   if (z >= height) return brim;
+  if (isDraped(target)) {
+    // Sections of a formed wall take long to find.
+    const face = innerFace(target);
+    return (brim * volumeTo(face, z - floor)) / volumeTo(face, height - floor);
+  }
   const corners = [...new Set([floor, ...hollow.map(([at]) => at), height])].filter((at) => at >= floor).sort((a, b) => a - b); // prettier-ignore
   const area = (at: number) => planArea(section(Math.min(at, height - 1e-9)).inner);
   const upTo = (end: number): number => {

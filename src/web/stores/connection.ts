@@ -1,7 +1,6 @@
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { api, Refused, Unreachable } from '../api.ts';
-import { router } from '../router.ts';
 
 /** Pause between two looks whether the server is back (ms). */
 const LOOK_AGAIN = 2000;
@@ -10,6 +9,8 @@ const LOOK_AGAIN = 2000;
 export const useConnection = defineStore('connection', () => {
   const down = ref(false);
   const waiting: (() => void)[] = [];
+  /** Leads to the sign-in; handed in by the frame. */
+  let toSignIn: () => void = () => undefined;
 
   async function lookAgain(): Promise<void> {
     try {
@@ -28,9 +29,7 @@ export const useConnection = defineStore('connection', () => {
       down.value = true;
       setTimeout(() => void lookAgain(), LOOK_AGAIN);
     }
-    if (error instanceof Refused && error.code === 'sign-in-needed') {
-      void router.push({ name: 'door', query: { to: router.currentRoute.value.fullPath } });
-    }
+    if (error instanceof Refused && error.code === 'sign-in-needed') toSignIn();
     return error instanceof Error ? error.message : String(error);
   }
 
@@ -39,5 +38,9 @@ export const useConnection = defineStore('connection', () => {
     waiting.push(resume);
   }
 
-  return { down, note, whenBack };
+  function signInBy(lead: () => void): void {
+    toSignIn = lead;
+  }
+
+  return { down, note, whenBack, signInBy };
 });

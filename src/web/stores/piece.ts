@@ -11,11 +11,9 @@ import { useFineBlank } from '../composables/useFineBlank.ts';
 import { useBench } from './bench.ts';
 import { useConnection } from './connection.ts';
 import { dropDraft, heldDraft, holdDraft } from './draft.ts';
+import { KEEP_AFTER, keptThing, type Failure, type KeptLinks, type KeptThing } from './keptThing.ts';
 
-/** Pause after the last change before it is sent (ms). */
-const KEEP_AFTER = 500;
-
-/** ... and while a figure is typed or dragged: its beginnings are no revisions. */
+/** Pause before a change is sent while a figure is typed or dragged: its beginnings are no revisions (ms). */
 const KEEP_WHILE_TYPED = 5000;
 
 /** Whether two targets say the same. The lists of an imported mesh are never changed: they are the same or others. */
@@ -35,21 +33,21 @@ function equalTargets(one: Target, other: Target): boolean {
   return withoutLists(one) === withoutLists(other) && lists(one) === lists(other);
 }
 
-/** Where the newest change is. */
-export type Keeping = 'kept' | 'changed' | 'keeping' | 'held' | 'conflict' | 'refused';
-
-/** One design while it is worked on: the working target, undo, autosave, conflict. */
+/** One design while it is worked on: the working target, undo, and the keeping of it. */
 export const usePiece = defineStore('piece', () => {
   const connection = useConnection();
-  const design = shallowRef<Design | null>(null);
-  const target = shallowRef<Target>(newTarget(''));
+  const thing = shallowRef<KeptThing<Design, Target> | null>(null);
+  const nothing = newTarget('');
+  const design = computed(() => thing.value?.base.value ?? null);
+  const target = computed(() => thing.value?.body.value ?? nothing);
+  const keeping = computed(() => thing.value?.keeping.value ?? 'kept');
+  const theirs = computed(() => thing.value?.theirs.value ?? null);
   const past = shallowRef<readonly Target[]>([]);
   const future = shallowRef<readonly Target[]>([]);
-  const keeping = ref<Keeping>('kept');
-  const trouble = ref('');
   const state = ref<'loading' | 'ready' | 'missing' | 'failed'>('loading');
-  /** The design as someone else left it, while both sides wait for a decision. */
-  const theirs = shallowRef<Design | null>(null);
+  /** Why it could not be opened, restored or copied. */
+  const problem = ref('');
+  const trouble = computed(() => thing.value?.trouble.value || problem.value);
   const bench = useBench();
   const laying = useFineBlank(target);
   const developed = computed(() => develop(target.value, bench.bench, laying.blank.value ?? laying.last.value));
@@ -57,51 +55,64 @@ export const usePiece = defineStore('piece', () => {
   const beside = afterPaint(() => ({ target: target.value, developed: developed.value }));
 
   let gesture: string | null = null;
-  let timer: ReturnType<typeof setTimeout> | undefined;
-  let sending: Promise<void> | null = null;
+  /** Which opening is the newest: replies of earlier ones come too late. */
+  let opening = 0;
+
+  const failure = (error: unknown): Failure<Design> => {
+    const newer = error instanceof Refused && error.code === 'conflict' ? error.reply.current : undefined;
+    const words = connection.note(error);
+    if (newer) return { kind: 'conflict', newer };
+    return { kind: error instanceof Unreachable ? 'away' : 'refused', words };
+  };
+  const links: KeptLinks<Design, Target> = {
+    bodyOf: (found) => found.target,
+    withBody: (found, body) => ({ ...found, target: body }),
+    same: sameTarget,
+    equal: equalTargets,
+    send: ({ id, revision }, body) => api.write(id, { target: body, baseRevision: revision }),
+    failure,
+    hold: holdDraft,
+    drop: dropDraft,
+    whenBack: connection.whenBack,
+  };
 
   function show(found: Design): void {
     if (found.id !== design.value?.id) laying.clear();
-    design.value = found;
-    target.value = found.target;
+    thing.value = keptThing(found, links);
     past.value = [];
     future.value = [];
-    theirs.value = null;
-    keeping.value = 'kept';
-    trouble.value = '';
+    problem.value = '';
     gesture = null;
   }
 
   async function open(id: string): Promise<void> {
+    opening += 1;
+    const mine = opening;
+    if (design.value && design.value.id !== id) void thing.value?.keep();
     state.value = 'loading';
     try {
       const found = await api.read(id);
+      if (mine !== opening) return;
       show(found);
       state.value = 'ready';
       const draft = await heldDraft(id, async (revision) => (revision === found.revision ? found.target : api.revision(id, revision))); // prettier-ignore
-      if (!draft || design.value?.id !== id) return;
-      if (checkTarget(draft.target).length > 0) return dropDraft(id);
-      // It had arrived, only its acknowledgement was never seen.
-      if (equalTargets(draft.target, found.target)) return dropDraft(id);
+      if (!draft || mine !== opening) return;
+      // It cannot be made any more, or had arrived, only its acknowledgement was never seen.
+      if (checkTarget(draft.target).length > 0 || equalTargets(draft.target, found.target)) return dropDraft(id);
       past.value = [found.target];
-      target.value = draft.target;
-      if (draft.baseRevision === found.revision) void keep();
-      else meetConflict(found);
+      thing.value?.takeUp(draft.target, draft.baseRevision);
     } catch (error) {
-      trouble.value = connection.note(error);
+      const words = connection.note(error);
+      if (mine !== opening) return;
+      problem.value = words;
       state.value = error instanceof Refused && error.reply.error !== 'internal' ? 'missing' : 'failed';
-      if (error instanceof Unreachable) connection.whenBack(() => void open(id));
+      if (error instanceof Unreachable) connection.whenBack(() => mine === opening && void open(id));
     }
   }
 
   function setTarget(next: Target): void {
-    target.value = next;
-    const current = design.value;
-    if (!current) return;
-    holdDraft(current, next);
-    if (keeping.value === 'conflict') return;
-    keeping.value = 'changed';
-    keepAfter(gesture === null ? KEEP_AFTER : KEEP_WHILE_TYPED);
+    if (gesture === null) thing.value?.change(next);
+    else thing.value?.change(next, KEEP_WHILE_TYPED);
   }
 
   /**
@@ -120,12 +131,7 @@ export const usePiece = defineStore('piece', () => {
 
   function endGesture(): void {
     gesture = null;
-    if (keeping.value === 'changed') keepAfter(KEEP_AFTER);
-  }
-
-  function keepAfter(pause: number): void {
-    clearTimeout(timer);
-    timer = setTimeout(() => void keep(), pause);
+    if (keeping.value === 'changed') thing.value?.sendAfter(KEEP_AFTER);
   }
 
   function undo(): void {
@@ -133,7 +139,7 @@ export const usePiece = defineStore('piece', () => {
     if (!last) return;
     past.value = past.value.slice(0, -1);
     future.value = [...future.value, target.value];
-    endGesture();
+    gesture = null;
     setTarget(last);
   }
 
@@ -142,68 +148,11 @@ export const usePiece = defineStore('piece', () => {
     if (!next) return;
     future.value = future.value.slice(0, -1);
     past.value = [...past.value, target.value];
-    endGesture();
+    gesture = null;
     setTarget(next);
   }
 
-  function meetConflict(current: Design): void {
-    theirs.value = current;
-    keeping.value = 'conflict';
-  }
-
-  /** The server has what was sent. */
-  function acknowledge(kept: Design, sent: Target): void {
-    if (design.value?.id !== kept.id) return;
-    design.value = kept;
-    if (target.value === sent) {
-      keeping.value = 'kept';
-      trouble.value = '';
-      dropDraft(kept.id);
-    } else {
-      holdDraft(kept, target.value);
-      keeping.value = 'changed';
-    }
-  }
-
-  async function sendOnce(current: Design): Promise<void> {
-    const sent = target.value;
-    keeping.value = 'keeping';
-    try {
-      const kept = await api.write(current.id, { target: sent, baseRevision: current.revision });
-      acknowledge(kept, sent);
-    } catch (error) {
-      const newer = error instanceof Refused && error.code === 'conflict' ? error.reply.current : undefined;
-      // An earlier sending of the same had arrived, only its answer was never seen.
-      if (newer && equalTargets(newer.target, sent)) return acknowledge({ ...newer, target: sent }, sent);
-      trouble.value = connection.note(error);
-      if (newer) meetConflict(newer);
-      else if (error instanceof Unreachable) {
-        keeping.value = 'held';
-        connection.whenBack(() => void keep());
-      } else {
-        keeping.value = 'refused';
-      }
-    }
-  }
-
-  /** Sends what is not kept yet; resolves when the server has answered. One write at a time. */
-  async function keep(): Promise<void> {
-    clearTimeout(timer);
-    if (sending) {
-      await sending;
-      return keep();
-    }
-    const current = design.value;
-    if (!current || keeping.value === 'conflict') return;
-    if (sameTarget(target.value, current.target)) {
-      keeping.value = 'kept';
-      return dropDraft(current.id);
-    }
-    sending = sendOnce(current);
-    await sending;
-    sending = null;
-    if (keeping.value === 'changed') await keep();
-  }
+  const keep = async (): Promise<void> => thing.value?.keep();
 
   /** The page goes away: what is not kept is sent without waiting; the draft stays until it was seen to arrive. */
   function keepLeaving(): void {
@@ -212,14 +161,7 @@ export const usePiece = defineStore('piece', () => {
     api.writeLeaving(current.id, { target: target.value, baseRevision: current.revision });
   }
 
-  /** Mine goes on top as a new revision; theirs stays in the history. */
-  async function keepMine(): Promise<void> {
-    if (!theirs.value) return;
-    design.value = theirs.value;
-    theirs.value = null;
-    keeping.value = 'changed';
-    await keep();
-  }
+  const keepMine = async (): Promise<void> => thing.value?.keepMine();
 
   /** Theirs stays; mine becomes a design of its own. Returns the copy, or null when it could not be kept. */
   async function keepTheirs(): Promise<Design | null> {
@@ -231,26 +173,23 @@ export const usePiece = defineStore('piece', () => {
       show(other);
       return copy;
     } catch (error) {
-      trouble.value = connection.note(error);
+      problem.value = connection.note(error);
       return null;
     }
   }
 
   async function restore(number: number): Promise<void> {
     await keep();
-    const current = design.value;
-    if (!current) return;
+    const [current, now] = [design.value, thing.value];
+    if (!current || !now) return;
     try {
       const before = target.value;
-      const restored = await api.restore(current.id, number, current.revision);
-      design.value = restored;
-      target.value = restored.target;
+      now.adopt(await api.restore(current.id, number, current.revision));
       past.value = [...past.value, before];
       future.value = [];
-      keeping.value = 'kept';
     } catch (error) {
-      trouble.value = connection.note(error);
-      if (error instanceof Refused && error.reply.current) meetConflict(error.reply.current);
+      problem.value = connection.note(error);
+      if (error instanceof Refused && error.reply.current) now.meetConflict(error.reply.current);
     }
   }
 

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { capacityTo } from '../../../core/piece/capacityTo.ts';
-import type { Target } from '../../../core/piece/target.ts';
 import { useDrag } from '../../composables/useDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
+import { usePiece } from '../../stores/piece.ts';
 import { reachAt, type ShapePlaces } from './shapePlaces.ts';
 
 /** How full the piece is: a level that is dragged or moved by keys, and what it holds up to there. */
-const props = defineProps<{ target: Target; places: ShapePlaces }>();
+const props = defineProps<{ places: ShapePlaces }>();
 
 /** A cup is filled to about so far below its rim (fired mm). */
 const BELOW_RIM = 10;
@@ -15,6 +15,7 @@ const BELOW_RIM = 10;
 /** A narrower level has its words beside it (px). */
 const WORDS = 140;
 
+const piece = usePiece();
 const lengths = useLengths();
 /** Height of the level over the inner floor, as a share; null until it is moved. */
 const moved = ref<number | null>(null);
@@ -23,7 +24,10 @@ const brim = computed(() => props.places.fired.body.top);
 const depth = computed(() => Math.max(1e-6, brim.value - floor.value));
 const share = computed(() => moved.value ?? Math.max(0.5, 1 - BELOW_RIM / depth.value));
 const level = computed(() => floor.value + share.value * depth.value);
-const holds = computed(() => lengths.volume(capacityTo(props.target, level.value - props.places.fired.body.foot)));
+/** Added up once the drawing stands: a key is answered on the table first. */
+const holds = computed(() =>
+  lengths.volume(capacityTo(piece.beside.target, level.value - props.places.fired.body.foot)),
+);
 const line = computed(() => {
   const { middle, ground, scale, fired } = props.places;
   const half = reachAt(fired.hollow, level.value) * scale;

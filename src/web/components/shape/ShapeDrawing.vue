@@ -83,7 +83,7 @@ const fills = computed(() => props.developed.finished.capacityBrim > 0 && props.
     <FitGhosts :target="target" :places="places" :hand="hand" />
     <path class="dimension" :d="lines" />
   </svg>
-  <FillLine v-if="fills" :target="target" :places="places" />
+  <FillLine v-if="fills" :places="places" />
   <FigureTag
     v-for="tag in tags"
     :key="tag.handle.size.key"

@@ -1,0 +1,154 @@
+import { ref, shallowRef } from 'vue';
+
+/** Where the newest change is. */
+export type Keeping = 'kept' | 'changed' | 'keeping' | 'held' | 'conflict' | 'refused';
+
+/** What a thing is kept by: its name and the number of its newest revision, 0 while the server has none. */
+export interface KeptState {
+  readonly id: string;
+  readonly revision: number;
+}
+
+/** What came of a sending that failed. */
+export type Failure<S> =
+  | { readonly kind: 'conflict'; readonly newer: S }
+  | { readonly kind: 'away'; readonly words: string }
+  | { readonly kind: 'refused'; readonly words: string };
+
+/** How a kind of thing is sent, held in the browser and compared. */
+export interface KeptLinks<S extends KeptState, B> {
+  readonly bodyOf: (state: S) => B;
+  readonly withBody: (state: S, body: B) => S;
+  /** Whether two bodies are the same: cheap, asked at every key. */
+  readonly same: (one: B, other: B) => boolean;
+  /** Whether two bodies say the same, though they came on different ways. */
+  readonly equal: (one: B, other: B) => boolean;
+  /** Sends a body on top of a state; returns what the server has now. */
+  readonly send: (base: S, body: B) => Promise<S>;
+  readonly failure: (error: unknown) => Failure<S>;
+  /** Holds a change in this browser until the server has it. */
+  readonly hold: (base: S, body: B) => void;
+  readonly drop: (id: string) => void;
+  /** Runs once when the server answers again. */
+  readonly whenBack: (run: () => void) => void;
+}
+
+/** Pause after the last change before it is sent (ms). */
+export const KEEP_AFTER = 500;
+
+/**
+ * One thing that is kept by itself: its body as it is worked on, held in the browser until the server has it, sent when the
+ * hand rests, sent again when the server is back, and both states kept when somebody else changed it meanwhile. Replies
+ * that come late concern this thing only, whatever is open by then.
+ */
+export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, B>) {
+  /** The state that the body was changed from. */
+  const base = shallowRef<S>(first);
+  const body = shallowRef<B>(links.bodyOf(first));
+  const keeping = ref<Keeping>('kept');
+  const trouble = ref('');
+  /** The thing as somebody else left it, while both sides wait for a decision. */
+  const theirs = shallowRef<S | null>(null);
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let sending: Promise<void> | null = null;
+
+  function sendAfter(pause: number): void {
+    clearTimeout(timer);
+    timer = setTimeout(() => void keep(), pause);
+  }
+
+  /** Takes a changed body, to be sent after a pause (ms). */
+  function change(next: B, pause = KEEP_AFTER): void {
+    body.value = next;
+    links.hold(base.value, next);
+    if (keeping.value === 'conflict') return;
+    keeping.value = 'changed';
+    sendAfter(pause);
+  }
+
+  function meetConflict(newer: S): void {
+    theirs.value = newer;
+    keeping.value = 'conflict';
+  }
+
+  function acknowledge(kept: S, sent: B): void {
+    base.value = kept;
+    if (links.same(body.value, sent)) {
+      keeping.value = 'kept';
+      trouble.value = '';
+      links.drop(kept.id);
+    } else {
+      links.hold(kept, body.value);
+      keeping.value = 'changed';
+    }
+  }
+
+  async function sendOnce(): Promise<void> {
+    const sent = body.value;
+    keeping.value = 'keeping';
+    try {
+      acknowledge(await links.send(base.value, sent), sent);
+    } catch (error) {
+      const failure = links.failure(error);
+      if (failure.kind === 'conflict') {
+        // An earlier sending of the same had arrived, only its answer was never seen.
+        if (links.equal(links.bodyOf(failure.newer), sent)) acknowledge(links.withBody(failure.newer, sent), sent);
+        else meetConflict(failure.newer);
+        return;
+      }
+      trouble.value = failure.words;
+      keeping.value = failure.kind === 'away' ? 'held' : 'refused';
+      if (failure.kind === 'away') links.whenBack(() => void keep());
+    }
+  }
+
+  /** Sends what is not kept yet; resolves when the server has answered. One write at a time. */
+  async function keep(): Promise<void> {
+    clearTimeout(timer);
+    if (sending) {
+      await sending;
+      return keep();
+    }
+    if (keeping.value === 'conflict') return;
+    if (base.value.revision > 0 && links.same(body.value, links.bodyOf(base.value))) {
+      keeping.value = 'kept';
+      return links.drop(base.value.id);
+    }
+    sending = sendOnce();
+    await sending;
+    sending = null;
+    if (keeping.value === 'changed') await keep();
+  }
+
+  /** Takes up a change that an earlier page held: sends it, or meets the state that came in between. */
+  function takeUp(held: B, baseRevision: number): void {
+    body.value = held;
+    if (baseRevision === base.value.revision) void keep();
+    else meetConflict(base.value);
+  }
+
+  /** Mine goes on top as a new revision; theirs stays in the history. */
+  async function keepMine(): Promise<void> {
+    if (!theirs.value) return;
+    base.value = theirs.value;
+    theirs.value = null;
+    keeping.value = 'changed';
+    links.hold(base.value, body.value);
+    await keep();
+  }
+
+  /** Takes a state as the server has it now. */
+  function adopt(state: S): void {
+    clearTimeout(timer);
+    base.value = state;
+    body.value = links.bodyOf(state);
+    theirs.value = null;
+    keeping.value = 'kept';
+    trouble.value = '';
+    links.drop(state.id);
+  }
+
+  return { base, body, keeping, trouble, theirs, change, sendAfter, keep, takeUp, meetConflict, keepMine, adopt };
+}
+
+export type KeptThing<S extends KeptState, B> = ReturnType<typeof keptThing<S, B>>;
