@@ -111,8 +111,9 @@ describe('a design', () => {
     await page.getByRole('button', { name: 'Cut it that way' }).click();
     await page.keyboard.press('2');
     await textOf(page.locator('[data-part="wall"]'), /Wall, cut 2/);
-    await textOf(page.locator('.cutter'), /nearest cutter 90\.0 mm/);
-    await page.getByRole('button', { name: 'Change the piece for it' }).click();
+    await unfold(page, 'Cutter for the base');
+    await textOf(page.locator('[data-cutter="90"]'), /Change the piece: \d+\.\d × \d+\.\d mm, holds \d+ ml/);
+    await page.locator('[data-cutter="90"]').getByRole('button', { name: 'Change the piece for it' }).click();
     await textOf(page.locator('.cutter'), /Your 90\.0 mm cutter cuts the base/);
     await kept(page);
   });

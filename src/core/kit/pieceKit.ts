@@ -3,7 +3,7 @@ import { slabBox } from '../part/part.ts';
 import { standingPlan } from '../piece/standingPlan.ts';
 import { isDraped } from '../mould/draped.ts';
 import type { Target } from '../piece/target.ts';
-import { cutBase, nearestCutter } from '../reverse/cutter.ts';
+import { cutBase, CUTTER_TOLERANCE } from '../reverse/cutter.ts';
 import { sizeOf, thicknessWay, type KitItem, type ThicknessWay } from './kit.ts';
 import { KILN_GAP, shelfFit } from './shelfFit.ts';
 
@@ -19,8 +19,8 @@ export interface OnShelf {
 export interface PieceKit {
   /** How its slabs are rolled, each thickness once (mm). */
   readonly slabs: readonly (ThicknessWay & { readonly thickness: number })[];
-  /** The round cutter nearest to its base, and whether it cuts it as it is; null without cutters or a round base. */
-  readonly cutter: { readonly name: string; readonly diameter: number; readonly fits: boolean } | null;
+  /** The round cutter that cuts its base as it is, when it is in the kit. */
+  readonly cutter: string | null;
   /** The former that it is wrapped round, when it is in the kit. */
   readonly former: string | null;
   readonly shelves: readonly OnShelf[];
@@ -41,9 +41,6 @@ function lies([long, wide]: readonly [number, number], item: KitItem): boolean {
 /** A machine's grip and a printer's margin at each edge of a sheet (mm). */
 const MACHINE_EDGE = 10;
 
-/** A base this near to a cutter is cut by it (mm): a cutter's own edge is no truer. */
-export const CUTTER_NEAR = 0.3;
-
 /** Formers nearer in size than this are one (mm). */
 const FORMER_NEAR = 0.5;
 
@@ -58,8 +55,7 @@ export function pieceKit(kit: readonly KitItem[], target: Target, developed: Dev
   const wanted = [...new Set([slab.wall, ...(based ? [slab.base] : [])])];
   const cutters = kit.filter(({ kind }) => kind === 'cutter');
   const cut = cutBase(developed.parts);
-  const nearest = cut === null ? null : nearestCutter(cut, cutters.map((item) => sizeOf(item, 'diameter'))); // prettier-ignore
-  const cutter = cutters.find((item) => sizeOf(item, 'diameter') === nearest);
+  const cutter = cutters.find((item) => cut !== null && Math.abs(sizeOf(item, 'diameter') - cut) < CUTTER_TOLERANCE);
   const former = form.kind === 'former' ? kit.find((item) => item.kind === 'former' && Math.abs(sizeOf(item, 'diameter') - form.diameter) < FORMER_NEAR) : undefined; // prettier-ignore
   const piece = standingPlan(target);
   const { reach, height } = piece;
@@ -72,10 +68,7 @@ export function pieceKit(kit: readonly KitItem[], target: Target, developed: Dev
     .sort((one, other) => sizeOf(one, 'length') * sizeOf(one, 'width') - sizeOf(other, 'length') * sizeOf(other, 'width')); // prettier-ignore
   return {
     slabs: wanted.map((thickness) => ({ thickness, ...thicknessWay(kit, thickness) })),
-    cutter:
-      cutter && nearest !== null && cut !== null
-        ? { name: cutter.name, diameter: nearest, fits: Math.abs(cut - nearest) < CUTTER_NEAR }
-        : null,
+    cutter: cutter?.name ?? null,
     former: former?.name ?? null,
     board: boards[0]?.name ?? null,
     kilns: kit

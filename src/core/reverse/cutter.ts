@@ -6,12 +6,36 @@ import { kindOf } from '../piece/kinds/kinds.ts';
 import type { Form, Target } from '../piece/target.ts';
 import { impossible, type Reversed } from './reversed.ts';
 
-/** The cutter of a set that is nearest to a diameter (mm); null when the set is empty. */
-export function nearestCutter(diameter: number, cutters: readonly number[]): number | null {
-  return cutters.reduce<number | null>(
-    (best, cutter) => (best === null || Math.abs(cutter - diameter) < Math.abs(best - diameter) ? cutter : best),
-    null,
-  );
+/** The cutters of a set next below and above a diameter, or as wide (mm); null where there is none. */
+export function cuttersAround(
+  diameter: number,
+  cutters: readonly number[],
+): { readonly below: number | null; readonly above: number | null } {
+  const below = cutters.filter((one) => one <= diameter);
+  const above = cutters.filter((one) => one > diameter);
+  return {
+    below: below.length > 0 ? Math.max(...below) : null,
+    above: above.length > 0 ? Math.min(...above) : null,
+  };
+}
+
+/** A base this near to a cutter is cut by it (mm): a cutter's own edge is no truer. */
+export const CUTTER_TOLERANCE = 0.3;
+
+/**
+ * The design with its base left so much too large that a wider cutter cuts it; it is trimmed to the wall after joining, so
+ * its edge need not lean. Null where the base is not cut so, or the cutter is no wider.
+ *
+ * @param cutter across, mm
+ */
+export function trimmedForCutter(target: Target, parts: readonly Part[], cutter: number): Target | null {
+  const wide = cutBase(parts);
+  if (wide === null || target.base.join !== 'under' || cutter <= wide) return null;
+  const at = (trim: number): Target => ({ ...target, base: { join: 'under', trim } });
+  const off = (trim: number) => (cutBase(kindOf(at(trim)).develop(at(trim)).parts) ?? NaN) - cutter;
+  const found = root(off, target.base.trim, target.base.trim + cutter);
+  const changed = found === null ? null : at(found);
+  return changed && checkTarget(changed).length === 0 ? changed : null;
 }
 
 /** A base whose width and length differ by less is round (mm). */
@@ -58,6 +82,7 @@ const FEET = { least: 1, greatest: 4000, steps: 160 } as const;
 export function pieceForCutter(target: Target, cutter: number): Reversed {
   if (!(cutter > 0)) return impossible('a cutter must be more than 0 across');
   if (target.base.join === 'none') return impossible('the piece has no base to cut');
+  if (target.owned) return impossible('the wall is traced with a template that you own: trim the base instead');
   if (!withFoot(target.form, 1)) return impossible('a round cutter cuts round bases only');
   const at = (foot: number): Target | null => {
     const form = withFoot(target.form, foot);

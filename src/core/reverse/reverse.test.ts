@@ -7,7 +7,7 @@ import { newTarget, type Base, type Target } from '../piece/target.ts';
 import { level, randomTarget, targetWith } from '../piece/targets.test.helper.ts';
 import { seeded } from '../seeded.ts';
 import { pieceFromArc, readRuledArc, type LongArc } from './arcTemplate.ts';
-import { cutBase, nearestCutter, pieceForCutter } from './cutter.ts';
+import { cutBase, cuttersAround, pieceForCutter, trimmedForCutter } from './cutter.ts';
 import type { Reversed } from './reversed.ts';
 import { ruleOfThree } from './ruleOfThree.ts';
 import { atScale } from './scaled.ts';
@@ -224,9 +224,35 @@ describe('a round cutter', () => {
     expect(cutBase(develop(changed).parts)).toBeCloseTo(75, 3);
   });
 
-  it('is the nearest of a set, and none for what is not round', () => {
-    expect(nearestCutter(92, [60, 90, 95])).toBe(90);
-    expect(nearestCutter(92, [])).toBeNull();
+  it.each([
+    [92, [60, 90, 95, 110], { below: 90, above: 95 }],
+    [90, [60, 90, 95], { below: 90, above: 95 }],
+    [125, [60, 95], { below: 95, above: null }],
+    [50, [60, 95], { below: null, above: 60 }],
+    [92, [], { below: null, above: null }],
+  ])('is the next below and above %d of %j', (wide, set, around) => {
+    expect(cuttersAround(wide, set)).toEqual(around);
+  });
+
+  it.each([targetWith(), level({ kind: 'taper', rim: 120, foot: 80, height: 90 })])(
+    'that is too wide leaves a base that is trimmed by the difference, and nothing else changed',
+    (target) => {
+      const { parts } = develop(target);
+      const cutter = (cutBase(parts) ?? 0) + 7;
+      const trimmed = trimmedForCutter(target, parts, cutter);
+      if (!trimmed) throw new Error('not trimmed');
+      expect(trimmed).toEqual({ ...target, base: { join: 'under', trim: trimmed.base.trim } });
+      expect(cutBase(develop(trimmed).parts)).toBeCloseTo(cutter, 6);
+      expect(trimmedForCutter(target, parts, cutter - 20)).toBeNull();
+    },
+  );
+
+  it('never changes the radii of a template that is owned', () => {
+    const target = { ...level({ kind: 'taper', rim: 120, foot: 80, height: 90 }), owned: { inner: 180, outer: 280, sweep: 70 } }; // prettier-ignore
+    expect(pieceForCutter(target, 75)).toMatchObject({ kind: 'impossible', rule: expect.stringMatching(/trim the base/) as unknown }); // prettier-ignore
+  });
+
+  it('cuts nothing that is not round', () => {
     expect(pieceForCutter(level({ kind: 'oval', length: 150, width: 100, height: 60 }), 75).kind).toBe('impossible');
     const square = level({ kind: 'loft', rim: { kind: 'rounded', length: 120, width: 120, corner: 30 }, foot: { kind: 'circle', diameter: 80 }, height: 60 }); // prettier-ignore
     expect(cutBase(develop(square).parts)).toBeNull();

@@ -138,7 +138,8 @@ dd {
 }
 @media (max-width: 699px) {
   .bench {
-    display: block;
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-areas: 'middle' 'left' 'right';
   }
   .right {
     border: 0;

@@ -22,11 +22,11 @@ function desk(first: Note = { id: 'a', revision: 1, words: 'one' }) {
         asked.push({
           words,
           reply: () => {
-            if (base.revision !== server.revision) return reject({ kind: 'conflict', newer: server });  
+            if (base.revision !== server.revision) return reject({ kind: 'conflict', newer: server });
             server = { ...server, revision: base.revision + 1, words };
             resolve(server);
           },
-          fail: (why) => reject({ kind: why, words: why }),  
+          fail: (why) => reject({ kind: why, words: why }),
         });
       }),
     failure: (error) => error as Failure<Note>,

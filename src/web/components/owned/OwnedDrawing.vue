@@ -5,6 +5,7 @@ import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { radians } from '../../../core/numbers.ts';
 import { bounds, moved, type Outline } from '../../../core/outline/outline.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
+import { TARGET_DEFAULTS } from '../../../core/piece/target.ts';
 import { tracingPhrases } from '../../../core/reverse/tracing.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import PieceElevation from '../table/PieceElevation.vue';
@@ -16,13 +17,16 @@ const props = defineProps<{ owned: Owned }>();
 const lengths = useLengths();
 const box = ref<HTMLElement | null>(null);
 const { width, height } = useElementSize(box);
-const { kind, template, tracings, slid, sheet, cutter, former, round, bowl, reversed } = props.owned;
+const { kind, template, tracings, slid, sheet, cutter, former, round, clay, bowl, reversed } = props.owned;
 
 interface Drawn {
   readonly key: string;
   readonly outline: Outline;
   readonly first: boolean;
 }
+
+/** Wet clay (g/cm3). */
+const WET_DENSITY = TARGET_DEFAULTS.clay.wetDensity;
 
 /** The sweep of the wall that is traced (degrees). */
 const wholeOf = (sweep: number) => (slid.value?.kind === 'slid' ? slid.value.template.sweep : sweep);
@@ -52,6 +56,11 @@ function drawn(): Drawn[] {
       return [{ key: 'cutter', outline: circleOutline(cutter.diameter), first: true }];
     case 'round':
       return [{ key: 'round', outline: circleOutline(round.circle), first: true }];
+    case 'mass': {
+      // A ball of so much clay.
+      const across = 2 * Math.cbrt((3 * (1000 * clay.mass)) / (WET_DENSITY * 4 * Math.PI));
+      return [{ key: 'lump', outline: circleOutline(across), first: true }];
+    }
     case 'former':
       return [{ key: 'former', outline: circleOutline(former.diameter), first: true }];
   }

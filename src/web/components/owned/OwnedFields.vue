@@ -1,5 +1,10 @@
 <script setup lang="ts">
-import { LAYERS } from '../../../core/reverse/sheet.ts';
+import { sizeOf } from '../../../core/kit/kit.ts';
+import { useMasses } from '../../composables/useMasses.ts';
+import TextField from '../fields/TextField.vue';
+import FoldDrawing from './FoldDrawing.vue';
+import { foldOf, FOLDS, layersOf, type Fold } from './folds.ts';
+import KitNames from './KitNames.vue';
 import type { RoundAndBowl } from '../../../core/reverse/bowl.ts';
 import type { LongArc } from '../../../core/reverse/arcTemplate.ts';
 import type { Fault } from '../../../core/errors.ts';
@@ -13,7 +18,7 @@ import { SHEETS, type ArcWay, type Owned, type OwnedKind } from './owned.ts';
 
 /** What is owned, its measures, and the slab and clay that it is used with. */
 const props = defineProps<{ owned: Owned }>();
-const { kind, way, long, arc, ruled, slideTo, sheet, cutter, former, round, making } = props.owned;
+const { kind, way, long, arc, ruled, slideTo, sheet, cutter, former, round, clay, making } = props.owned;
 
 const KINDS: readonly Choice<OwnedKind>[] = [
   { value: 'arc', title: 'an arc template', why: 'A curved paper or card that has served for a cup before.' },
@@ -21,6 +26,7 @@ const KINDS: readonly Choice<OwnedKind>[] = [
   { value: 'cutter', title: 'a round cutter', why: 'A straight piece whose base the cutter cuts.' },
   { value: 'former', title: 'a former', why: 'A pipe or can with a paper sleeve.' },
   { value: 'round', title: 'a round, and a bowl', why: 'How high a bowl comes from a round of clay.' },
+  { value: 'mass', title: 'clay, by its weight', why: 'What can be made of 500 g?' },
 ];
 const MEASURED: readonly Choice<RoundAndBowl['measured']>[] = [
   { value: 'mould', title: 'the mould', why: 'Across the rim of the bowl that it is pressed into or laid over.' },
@@ -60,14 +66,6 @@ function put<T extends object>(into: T, key: keyof T, least = 0) {
     return [];
   };
 }
-function putLayers(key: 'layersAround' | 'layersUp') {
-  return (value: number): readonly Fault[] => {
-    const layers = LAYERS.find((one) => one === value);
-    if (!layers) return [{ code: 'out-of-range', path: key, value: String(value), rule: 'must be 1, 2, 3 or 4' }];
-    sheet[key] = layers;
-    return [];
-  };
-}
 function putSleeve(mm: number): readonly Fault[] {
   former.sleeve = Math.max(0, mm);
   return [];
@@ -81,6 +79,20 @@ const putSlide = (mm: number | undefined): readonly Fault[] => {
   slideTo.value = mm;
   return [];
 };
+const masses = useMasses();
+function putMass(text: string): readonly Fault[] {
+  const mass = masses.read(text);
+  if (mass === null || !(mass > 0)) return [{ code: 'unreadable', path: 'mass', value: text, rule: `write a mass such as ${masses.write(500)}` }]; // prettier-ignore
+  Object.assign(clay, { mass });
+  return [];
+}
+function putFloor(mm: number | undefined): readonly Fault[] {
+  making.floor = mm;
+  return [];
+}
+function foldSheet(fold: Fold): void {
+  Object.assign(sheet, layersOf(fold));
+}
 const done = () => undefined;
 </script>
 
@@ -145,26 +157,30 @@ const done = () => undefined;
         :done="done"
       />
       <LengthField label="Side that stands" name="up" :mm="sheet.up" :take="put(sheet, 'up')" :done="done" />
-      <NumberField
-        label="Layers, round"
-        name="layersAround"
-        unit=""
-        :digits="0"
-        :value="sheet.layersAround"
-        :take="putLayers('layersAround')"
+      <ChoiceField label="Folded" name="fold" :value="foldOf(sheet)" :choices="FOLDS" @choose="foldSheet">
+        <template #drawing="{ choice }"><FoldDrawing :fold="choice.value" /></template>
+      </ChoiceField>
+    </template>
+    <template v-else-if="kind === 'mass'">
+      <TextField
+        label="Clay, wet"
+        name="mass"
+        :value="masses.write(clay.mass)"
+        :most="40"
+        :take="putMass"
         :done="done"
       />
       <NumberField
-        label="Layers, upward"
-        name="layersUp"
+        label="Times as tall as wide"
+        name="tall"
         unit=""
-        :digits="0"
-        :value="sheet.layersUp"
-        :take="putLayers('layersUp')"
+        :value="clay.tall"
+        :take="put(clay, 'tall')"
         :done="done"
       />
     </template>
     <template v-else-if="kind === 'cutter'">
+      <KitNames kind="cutter" @choose="(item) => (cutter.diameter = sizeOf(item, 'diameter'))" />
       <LengthField
         label="Cutter, across"
         name="cutter"
@@ -205,6 +221,12 @@ const done = () => undefined;
       />
     </template>
     <template v-else>
+      <KitNames
+        kind="former"
+        @choose="
+          (item) => Object.assign(former, { diameter: sizeOf(item, 'diameter'), sleeve: sizeOf(item, 'sleeve') })
+        "
+      />
       <LengthField
         label="Former, across"
         name="former"
@@ -225,7 +247,15 @@ const done = () => undefined;
       :take="putShrinkage"
       :done="done"
     />
-    <LengthField label="Slab, wet" name="wall" :mm="making.wall" :take="put(making, 'wall')" :done="done" />
+    <LengthField label="Wall, wet" name="wall" :mm="making.wall" :take="put(making, 'wall')" :done="done" />
+    <OptionalLength
+      v-if="kind !== 'round'"
+      label="Base, if not as thick"
+      name="floor"
+      :mm="making.floor"
+      :take="putFloor"
+      :done="done"
+    />
     <ChoiceField
       v-if="kind !== 'round'"
       label="Seam"
@@ -233,6 +263,14 @@ const done = () => undefined;
       :value="making.seam"
       :choices="SEAM_WAYS"
       @choose="(value) => (making.seam = value)"
+    />
+    <LengthField
+      v-if="kind !== 'round' && (making.seam === 'lap' || making.seam === 'half-lap')"
+      label="Overlap"
+      name="overlap"
+      :mm="making.overlap"
+      :take="put(making, 'overlap')"
+      :done="done"
     />
     <ChoiceField
       v-if="kind !== 'round'"

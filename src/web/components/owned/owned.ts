@@ -1,17 +1,19 @@
-import { computed, reactive, ref } from 'vue';
+import { computed, reactive, ref, watch } from 'vue';
 import { newTarget, type BaseJoin, type Target } from '../../../core/piece/target.ts';
 import { bowlFromRound, type RoundAndBowl } from '../../../core/reverse/bowl.ts';
 import { pieceFromArc, readRuledArc, type LongArc } from '../../../core/reverse/arcTemplate.ts';
 import { pieceForCutter } from '../../../core/reverse/cutter.ts';
 import { impossible, made, type Reversed } from '../../../core/reverse/reversed.ts';
+import { pieceFromMass, type ClayAtHand } from '../../../core/reverse/mass.ts';
 import { pieceFromSheet } from '../../../core/reverse/sheet.ts';
 import { slideArc } from '../../../core/reverse/slideArc.ts';
 import type { ArcTemplate, TracingStep } from '../../../core/reverse/tracing.ts';
-import type { SeamKind } from '../../../core/seam/seam.ts';
+import { DEFAULT_OVERLAP, type Seam, type SeamKind } from '../../../core/seam/seam.ts';
+import { memory } from '../../memory.ts';
 import { baseOfJoin, seamOfKind } from '../piece/ways.ts';
 
 /** What a potter may own that sets the size of a piece. */
-export type OwnedKind = 'arc' | 'sheet' | 'cutter' | 'former' | 'round';
+export type OwnedKind = 'arc' | 'sheet' | 'cutter' | 'former' | 'round' | 'mass';
 
 /** How an arc template is measured. */
 export type ArcWay = 'radii' | 'ruler';
@@ -22,6 +24,32 @@ export const SHEETS = [
   { name: 'A3', around: 420, up: 297 },
   { name: 'Letter', around: 279.4, up: 215.9 },
 ] as const;
+
+const KEY = 'fawn-owned';
+
+function readKept(): Record<string, unknown> {
+  try {
+    return (JSON.parse(memory.read(KEY) ?? '{}') ?? {}) as Record<string, unknown>;
+  } catch {
+    return {};
+  }
+}
+
+/** Of what was kept, the values that are still of the same kind. */
+function likeBefore(now: object, kept: unknown): object {
+  if (typeof kept !== 'object' || kept === null) return {};
+  return Object.fromEntries(
+    Object.entries(kept).filter(([key, value]) => {
+      const before = (now as Record<string, unknown>)[key];
+      return key in now && (before === undefined || typeof value === typeof before);
+    }),
+  );
+}
+
+function overlapping(kind: SeamKind, overlap: number): Seam {
+  const seam = seamOfKind(kind, 1);
+  return 'overlap' in seam ? { ...seam, overlap } : seam;
+}
 
 /** Everything on the page that turns an owned thing into a piece, and the piece. Lengths mm, sweep in degrees. */
 export function useOwned() {
@@ -35,12 +63,16 @@ export function useOwned() {
   const cutter = reactive({ diameter: 80, height: 90 });
   const former = reactive({ diameter: 76, sleeve: 0.5, height: 110 });
   const round = reactive<RoundAndBowl>({ circle: 280, bowl: 190, measured: 'mould', side: 'slump' });
+  const clay = reactive<ClayAtHand>({ mass: 500, tall: 1.2 });
   const name = ref('');
   const making = reactive({
     shrinkage: newTarget('').clay.shrinkage,
     wall: newTarget('').slab.wall,
     seam: 'bevel' as SeamKind,
     base: 'under' as BaseJoin,
+    /** As thick as the wall while it is left out. */
+    floor: undefined as number | undefined,
+    overlap: DEFAULT_OVERLAP,
   });
 
   const names: Record<OwnedKind, string> = {
@@ -49,6 +81,7 @@ export function useOwned() {
     cutter: 'For my cutter',
     former: 'On my former',
     round: 'From my round of clay',
+    mass: 'From the clay at hand',
   };
   const reading = computed(() => (way.value === 'radii' ? ({ kind: 'template', template: { ...arc } } as const) : readRuledArc(ruled))); // prettier-ignore
   const template = computed((): ArcTemplate | null =>
@@ -61,8 +94,8 @@ export function useOwned() {
       ...target,
       ...(traced && { owned: traced }),
       clay: { ...target.clay, shrinkage: making.shrinkage },
-      slab: { ...target.slab, wall: making.wall, base: making.wall },
-      seam: seamOfKind(making.seam, 1),
+      slab: { ...target.slab, wall: making.wall, base: making.floor ?? making.wall },
+      seam: overlapping(making.seam, making.overlap),
       base: baseOfJoin(making.base, 0),
     };
   });
@@ -95,11 +128,28 @@ export function useOwned() {
         return fromCutter();
       case 'round':
         return bowl.value ?? impossible('there is no round');
+      case 'mass':
+        return pieceFromMass({ ...clay }, plain.value);
       case 'former':
         return made(plain.value, { kind: 'former', ...former });
     }
   }
   const reversed = computed(turned);
+
+  // What was typed is there again after Back and after a reload.
+  const parts = { arc, ruled, sheet, cutter, former, round, clay, making };
+  const choices = { kind, way, long, slideTo, name };
+  const kept = readKept();
+  for (const [key, part] of Object.entries(parts)) Object.assign(part, likeBefore(part, kept[key]));
+  for (const [key, choice] of Object.entries(choices)) {
+    const value = kept[key];
+    if (typeof value === typeof choice.value || (key === 'slideTo' && typeof value === 'number')) choice.value = value as never; // prettier-ignore
+  }
+  watch([...Object.values(parts), ...Object.values(choices)], () => {
+    const now = Object.fromEntries(Object.entries(choices).map(([key, choice]) => [key, choice.value]));
+    memory.write(KEY, JSON.stringify({ ...parts, ...now }));
+  });
+
   return {
     kind,
     way,
@@ -111,6 +161,7 @@ export function useOwned() {
     cutter,
     former,
     round,
+    clay,
     bowl,
     name,
     making,

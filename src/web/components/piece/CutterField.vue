@@ -1,36 +1,36 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { cutBase, nearestCutter } from '../../../core/reverse/cutter.ts';
-import { useSolver } from '../../composables/useSolver.ts';
+import { computed, ref } from 'vue';
+import { cutBase, CUTTER_TOLERANCE, cuttersAround } from '../../../core/reverse/cutter.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
-import { roundedCutter } from './roundedCutter.ts';
+import CutterWay from './CutterWay.vue';
 import FoldAway from '../frame/FoldAway.vue';
-import WorkNote from './WorkNote.vue';
 
-/** The nearest round cutter of the set for the base, and the piece changed so that it fits. */
+/** The round cutters of the set next to the base, and what each of them would mean. */
 const piece = usePiece();
 const settings = useSettings();
 const bench = useBench();
 const lengths = useLengths();
-/** A base this near to a cutter is cut by it (mm): a cutter's own edge is no truer. */
-const NEAR_ENOUGH = 0.3;
+const trouble = ref('');
 
-const { busy, trouble, solve, cancel } = useSolver();
-const cuts = computed(() => cutBase(piece.developed.parts));
-const nearest = computed(() => (cuts.value === null ? null : nearestCutter(cuts.value, bench.cutters)));
-const fits = computed(
-  () => cuts.value !== null && nearest.value !== null && Math.abs(cuts.value - nearest.value) < NEAR_ENOUGH,
+const cuts = computed(() => cutBase(piece.beside.developed.parts));
+const around = computed(() => (cuts.value === null ? null : cuttersAround(cuts.value, bench.cutters)));
+const nextTo = computed(() => [around.value?.below ?? null, around.value?.above ?? null].filter((one) => one !== null));
+const fits = computed(() => nextTo.value.find((one) => Math.abs((cuts.value ?? 0) - one) < CUTTER_TOLERANCE));
+/** A cutter cuts straight down. */
+const leans = computed(() =>
+  piece.beside.developed.parts.some(
+    ({ id, leans: edges }) => id === 'base' && edges.some(({ word }) => word !== 'straight down'),
+  ),
 );
+const holds = computed(() => {
+  if (nextTo.value.length === 0) return 'none';
+  if (fits.value !== undefined) return `${lengths.length(fits.value)} fits`;
+  return `${lengths.apart(nextTo.value).join(' or ')} for ${lengths.length(cuts.value ?? 0)}`;
+});
 const set = computed(() => settings.cutters.map((mm) => lengths.figure(mm)).join(', '));
-
-async function change(): Promise<void> {
-  if (nearest.value === null) return;
-  const found = await solve(piece.target, { kind: 'cutter', diameter: nearest.value });
-  if (found) piece.change(roundedCutter(found));
-}
 
 function readSet(event: Event): void {
   const parts = (event.target as HTMLInputElement).value
@@ -46,26 +46,22 @@ function readSet(event: Event): void {
 </script>
 
 <template>
-  <div v-if="cuts !== null" class="cutter">
-    <p v-if="nearest !== null">
-      <template v-if="fits"
-        >Your <strong>{{ lengths.length(nearest) }}</strong> cutter cuts the base.</template
-      >
-      <template v-else>
-        Base {{ lengths.length(cuts) }}; nearest cutter <strong>{{ lengths.length(nearest) }}</strong>.
-      </template>
+  <FoldAway v-if="cuts !== null" class="cutter" title="Cutter for the base" :holds="holds">
+    <p v-if="fits !== undefined">
+      Your <strong>{{ lengths.length(fits) }}</strong> cutter cuts the base.
     </p>
-    <VBtn v-if="nearest !== null && !fits" @click="change"> Change the piece for it </VBtn>
-    <FoldAway v-if="bench.kitCutters.length === 0" title="Your round cutters">
-      <VTextField class="bare" name="cutters" aria-label="Your round cutters" :model-value="set" @change="readSet" />
-    </FoldAway>
-    <WorkNote :busy="busy" :trouble="trouble" @cancel="cancel" />
-  </div>
+    <p v-if="leans">A cutter cuts straight down, and the base’s edge leans: slant it by hand after cutting.</p>
+    <template v-if="fits === undefined">
+      <CutterWay v-for="one in nextTo" :key="one" :cutter="one" :cuts="cuts" />
+    </template>
+    <VTextField
+      v-if="bench.kitCutters.length === 0"
+      class="words"
+      name="cutters"
+      label="Your round cutters"
+      :model-value="set"
+      :error-messages="trouble"
+      @change="readSet"
+    />
+  </FoldAway>
 </template>
-
-<style scoped>
-.cutter {
-  padding: 10px 0;
-  border-bottom: 1.5px dotted var(--line);
-}
-</style>

@@ -35,7 +35,7 @@ onUnmounted(() => clearTimeout(timer));
       </li>
       <li v-if="used.cutter" data-use="cutter">
         <span>Base</span>
-        <strong>{{ used.cutter.name }}{{ used.cutter.fits ? '' : ', the nearest' }}</strong>
+        <strong>{{ used.cutter }}</strong>
       </li>
       <li v-if="used.former" data-use="former">
         <span>Wrapped on</span> <strong>{{ used.former }}</strong>
