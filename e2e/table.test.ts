@@ -73,15 +73,30 @@ describe('the shelf', () => {
     const { page } = visit.now;
     await page.locator('[data-design]').first().waitFor();
     await page.keyboard.press('?');
-    await textOf(page.locator('.v-dialog'), /Ctrl K.*Find a place or a design/);
+    await textOf(page.locator('.v-dialog'), /Ctrl K.*Find a piece, a place or a field/);
     await page.keyboard.press('Escape');
     await page.keyboard.press('Control+k');
-    await page.getByRole('textbox', { name: 'Find a place or a design' }).fill('crock');
+    await page.getByRole('textbox', { name: 'Find a piece, a place or a field' }).fill('crock');
     await textOf(page.getByRole('option').first(), /Galley crock/);
     await page.keyboard.press('Enter');
     await textOf(page.locator('h1'), /Galley crock/);
     await page.locator('.v-dialog').waitFor({ state: 'hidden' });
-    await page.keyboard.press('s');
+    // A word of the work leads to its field, opened and lit.
+    for (const [word, stage, field] of [
+      ['quart', 'shape', 'holds'],
+      ['belly', 'shape', 'belly'],
+      ['trim', 'flat', 'trim'],
+      ['texture stamp', 'flat', 'repeat'],
+      ['print', 'cut', 'paper'],
+    ] as const) {
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('Control+k');
+      await page.getByRole('textbox', { name: 'Find a piece, a place or a field' }).fill(word);
+      await page.keyboard.press('Enter');
+      await page.waitForURL(new RegExp(`/${stage}$`));
+      await page.locator(`[data-lit] [name="${field}"]`).waitFor();
+    }
+    await page.getByRole('link', { name: 'Shelf' }).click();
     await page.locator('[data-design]').first().waitFor();
     const opened = (text: string) =>
       page

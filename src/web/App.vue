@@ -40,7 +40,7 @@ const keys = dialog('keys');
 const skip = () => document.getElementById('table')?.focus();
 
 useShortcuts([
-  { keys: 'ctrl+k', words: 'Find a place or a design', run: () => (find.value = true) },
+  { keys: 'ctrl+k', words: 'Find a piece, a place or a field', run: () => (find.value = true) },
   { keys: '?', words: 'Show the shortcuts', run: () => (keys.value = true) },
   { keys: 's', words: 'Go to the shelf', run: () => void router.push({ name: 'shelf' }) },
   { keys: 'c', words: 'Go to the clay book', run: () => void router.push({ name: 'clay' }) },

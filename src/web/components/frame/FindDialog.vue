@@ -2,8 +2,11 @@
 import { computed, nextTick, ref, watch } from 'vue';
 import { useRouter, type RouteLocationRaw } from 'vue-router';
 import type { VTextField } from 'vuetify/components';
+import type { Design } from '../../../contract/api.ts';
+import { leadTo, type Led } from '../../composables/useLead.ts';
 import { useClays, useKit } from '../../stores/records.ts';
 import { useShelf } from '../../stores/shelf.ts';
+import { FIELD_FINDS } from './fieldFinds.ts';
 import SheetDialog from './SheetDialog.vue';
 
 /** The command line of the screen: places, designs, clays and things of the kit by name. */
@@ -12,6 +15,9 @@ interface Found {
   readonly title: string;
   readonly kind: string;
   readonly to: RouteLocationRaw;
+  /** Words that it is found by, beside its title. */
+  readonly words?: string;
+  readonly lead?: Led;
 }
 
 const open = defineModel<boolean>({ required: true });
@@ -25,6 +31,24 @@ const field = ref<VTextField | null>(null);
 
 /** No more than these are shown; another letter narrows them. */
 const MOST = 9;
+
+/** Fields belong to the piece that is open, or to the one that was changed last. */
+const piece = computed(() => {
+  const open = router.currentRoute.value.params['id'];
+  const newest = shelf.designs.reduce<Design | null>((best, one) => (best && best.updatedAt >= one.updatedAt ? best : one), null); // prettier-ignore
+  return router.currentRoute.value.name === 'piece'
+    ? shelf.designs.find(({ id }) => id === open)
+    : (newest ?? undefined);
+});
+const fields = computed<Found[]>(() =>
+  FIELD_FINDS.flatMap(({ title, words: by, at: where, field, fold }): Found[] => {
+    const lead: Led = { field, fold };
+    if ('place' in where) return [{ key: `field-${field}`, title, kind: 'from what you own', to: { name: where.place }, words: by, lead }]; // prettier-ignore
+    if (!piece.value) return [];
+    const { id, name } = piece.value;
+    return [{ key: `field-${field}-${where.stage}`, title, kind: `${where.stage}, ${name}`, to: { name: 'piece', params: { id, stage: where.stage } }, words: by, lead }]; // prettier-ignore
+  }),
+);
 
 const all = computed<Found[]>(() => [
   { key: 'shelf', title: 'Shelf', kind: 'place', to: { name: 'shelf' } },
@@ -43,6 +67,7 @@ const all = computed<Found[]>(() => [
     kind: 'clay',
     to: { name: 'clay', params: { id } },
   })),
+  ...fields.value,
   ...kit.list.map(({ id, body }): Found => ({
     key: id,
     title: body.name,
@@ -52,13 +77,16 @@ const all = computed<Found[]>(() => [
 ]);
 const found = computed(() => {
   const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean);
-  return all.value.filter(({ title }) => asked.every((word) => title.toLowerCase().includes(word))).slice(0, MOST);
+  if (asked.length === 0) return all.value.filter(({ lead }) => !lead).slice(0, MOST);
+  return all.value
+    .filter(({ title, words: by = '' }) => asked.every((word) => `${title} ${by}`.toLowerCase().includes(word)))
+    .slice(0, MOST);
 });
 
 function go(one: Found | undefined): void {
   if (!one) return;
   open.value = false;
-  void router.push(one.to);
+  void router.push(one.to).then(() => one.lead && leadTo(one.lead));
 }
 
 function step(by: number): void {
@@ -88,8 +116,8 @@ watch(
         ref="field"
         v-model="words"
         class="bare"
-        placeholder="Which piece, place, clay or tool"
-        aria-label="Find a place or a design"
+        placeholder="A piece, clay or tool, or a word such as trim, belly, print"
+        aria-label="Find a piece, a place or a field"
         aria-controls="found"
         :aria-activedescendant="found[at] ? `found-${at}` : undefined"
         @keydown.down.prevent="step(1)"
@@ -109,7 +137,7 @@ watch(
         >
           <span>{{ one.title }}</span> <small>{{ one.kind }}</small>
         </li>
-        <li v-if="found.length === 0" class="none">Nothing on the shelf is called that.</li>
+        <li v-if="found.length === 0" class="none">Nothing is called that here.</li>
       </ul>
     </section>
   </SheetDialog>

@@ -1,10 +1,15 @@
 <script setup lang="ts">
+import { ref, watch } from 'vue';
+import { led } from '../../composables/useLead.ts';
+
 /** What is rarely needed, under one line that opens it and tells what it holds. */
-defineProps<{ title: string; holds?: string | undefined }>();
+const props = defineProps<{ title: string; holds?: string | undefined }>();
+const open = ref<number | undefined>(undefined);
+watch(led, (to) => to?.fold === props.title && (open.value = 0), { immediate: true });
 </script>
 
 <template>
-  <VExpansionPanels>
+  <VExpansionPanels v-model="open">
     <VExpansionPanel>
       <template #title>
         <span class="title">{{ title }}</span>

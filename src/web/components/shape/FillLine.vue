@@ -13,7 +13,7 @@ const props = defineProps<{ places: ShapePlaces }>();
 const BELOW_RIM = 10;
 
 /** A narrower level has its words beside it (px). */
-const WORDS = 140;
+const WORDS = 116;
 
 const piece = usePiece();
 const lengths = useLengths();
@@ -76,7 +76,7 @@ function onKey(event: KeyboardEvent): void {
     @pointerdown="onDown"
     @keydown="onKey"
   >
-    <span :class="{ beside: line.right - line.left < WORDS }">{{ holds }} to here</span>
+    <span :class="{ beside: line.right - line.left < WORDS && line.left > WORDS }">{{ holds }} to here</span>
   </div>
 </template>
 
