@@ -14,6 +14,7 @@ import ShapeFields from '../components/piece/ShapeFields.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import type { Figure } from '../components/piece/figures.ts';
 import { useFigures } from '../components/piece/useFigures.ts';
+import { useSaid } from '../components/piece/useSaid.ts';
 import {
   CutFields,
   DartFields,
@@ -24,6 +25,7 @@ import {
   MeshDialog,
   SlabFields,
 } from '../components/piece/laterParts.ts';
+import { leadTo } from '../composables/useLead.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
 import { nextTask } from '../composables/nextTask.ts';
@@ -53,6 +55,8 @@ const history = ref(false);
 const bentAlone = computed(() => ['stand', 'sheet'].includes(piece.target.form.kind));
 
 const { planned, measure, finished } = useFigures();
+/** What a screen reader says once the hand rests. */
+const said = useSaid(measure);
 
 /** A new piece waits for its first size. */
 function startTyping(): void {
@@ -87,6 +91,11 @@ const askOnTable = (id: FigureId) => {
 };
 
 const go = (to: Stage) => void router.replace({ name: 'piece', params: { id: id.value, stage: to } });
+/** To the templates, the keyboard on the one that is printed. */
+function print(): void {
+  go('cut');
+  void leadTo({ field: 'pdf' });
+}
 const flip = () => {
   const { slab } = piece.target;
   const faceUp = slab.faceUp === 'inside' ? 'outside' : 'inside';
@@ -97,7 +106,7 @@ useShortcuts([
   { keys: 'ctrl+z', words: 'Undo', run: piece.undo },
   { keys: 'ctrl+shift+z or ctrl+y', words: 'Redo', run: piece.redo },
   { keys: 'ctrl+s', words: 'Save now (it saves by itself)', run: () => void piece.keep() },
-  { keys: 'ctrl+p', words: 'To the templates', run: () => go('cut') },
+  { keys: 'ctrl+p', words: 'To the templates', run: () => print() },
   { keys: '1', words: 'Shape', run: () => go('shape') },
   { keys: '2', words: 'Flat', run: () => go('flat') },
   { keys: '3', words: 'Slab', run: () => go('slab') },
@@ -135,6 +144,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     <PieceHeading @history="history = true" />
     <StageRuler :id="id" :stage="stage" />
     <ConflictNote />
+    <p class="unseen" aria-live="polite">{{ said }}</p>
     <div class="bench" :class="{ narrow }">
       <VTabs v-if="narrow" v-model="tab" class="tabs" grow height="48" aria-label="Beside the drawing">
         <VTab value="change">Change</VTab>
@@ -165,7 +175,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
           :standing="standing"
           @how="(figure) => (how = figure)"
         />
-        <VBtn v-if="stage !== 'cut'" variant="flat" class="wide" @click="go('cut')">Print the templates</VBtn>
+        <VBtn v-if="stage !== 'cut'" variant="flat" class="wide" @click="print">Print the templates</VBtn>
       </aside>
     </div>
     <HowDialog v-if="rested || made.has('how')" v-model="how" :developed="planned" />

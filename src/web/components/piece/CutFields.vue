@@ -108,7 +108,7 @@ function saveDesign(): void {
     </template>
     <h2 id="cut-heading">Print the templates</h2>
     <ChoiceField label="Paper" name="paper" :value="paper" :choices="PAPERS" @choose="(name) => (paper = name)" />
-    <VBtn variant="flat" class="wide" :disabled="busy !== null" @click="save('pdf')">
+    <VBtn variant="flat" class="wide" name="pdf" :disabled="busy !== null" @click="save('pdf')">
       {{ busy === 'pdf' ? 'Drawing the pages' : 'PDF at true size' }}
     </VBtn>
     <VBtn v-for="file in FILES" :key="file.format" class="wide" :disabled="busy !== null" @click="save(file.format)">

@@ -11,37 +11,42 @@ const lengths = useLengths();
 <template>
   <section class="figures" :class="{ small }">
     <h2>{{ heading }}</h2>
-    <button
+    <VBtn
       v-for="figure in figures"
       :key="figure.label"
-      type="button"
+      variant="text"
       class="row"
       :data-figure="figure.id"
-      :aria-label="`${figure.label}: ${lengths.phrase(figure.phrase)} ${figure.unit === 'length' ? lengths.sign() : ''}, how this came about`"
       @click="$emit('how', figure)"
     >
       <span class="label">{{ figure.label }}</span>
       <span class="amount" :class="{ wide: figure.phrase.length > 1 || figure.minor }">
         <strong>{{ lengths.phrase(figure.phrase) }}</strong>
         <span v-if="figure.unit === 'length'" class="sign">{{ lengths.sign() }}</span>
+        <span class="unseen">, how this came about</span>
       </span>
-    </button>
+    </VBtn>
   </section>
 </template>
 
 <style scoped>
 .row {
+  width: 100%;
+  min-height: 46px;
+  padding: 3px 2px;
+  border-bottom: 1px solid var(--line);
+  border-radius: 0;
+  color: var(--ink) !important;
+  font-weight: 400;
+  text-align: left;
+}
+.row :deep(.v-btn__content) {
+  flex: 1;
   display: flex;
   flex-wrap: wrap;
   justify-content: space-between;
   align-items: baseline;
   gap: 0 10px;
-  width: 100%;
-  min-height: 46px;
-  padding: 3px 2px;
-  border-bottom: 1px solid var(--line);
-  text-align: left;
-  cursor: pointer;
 }
 .row:hover .label {
   text-decoration: underline dotted 2px;

@@ -11,6 +11,7 @@ import FoldAway from '../frame/FoldAway.vue';
 import { FOLD_WAYS, RIM_WAYS } from './formWays.ts';
 import CutterField from './CutterField.vue';
 import MarkFields from './MarkFields.vue';
+import { WordHelp } from './laterParts.ts';
 import RuleOfThree from './RuleOfThree.vue';
 import {
   BASE_WAYS,
@@ -107,14 +108,16 @@ const done = () => piece.endGesture();
         :choices="FOLD_WAYS"
         @choose="(fold) => target.form.kind === 'facet' && piece.change({ ...target, form: { ...target.form, fold } })"
       />
-      <ChoiceField
-        v-if="target.form.kind === 'taper' || target.form.kind === 'stack'"
-        label="Rim"
-        name="rim-cut"
-        :value="target.rim"
-        :choices="RIM_WAYS"
-        @choose="(rim) => piece.change({ ...target, rim })"
-      />
+      <div v-if="target.form.kind === 'taper' || target.form.kind === 'stack'" class="explained">
+        <WordHelp word="square rim, level rim" />
+        <ChoiceField
+          label="Rim"
+          name="rim-cut"
+          :value="target.rim"
+          :choices="RIM_WAYS"
+          @choose="(rim) => piece.change({ ...target, rim })"
+        />
+      </div>
       <NumberField
         v-if="!flatPanels"
         label="Wall in pieces"
@@ -150,6 +153,7 @@ const done = () => piece.endGesture();
       />
     </template>
     <FoldAway title="Neutral surface" :holds="`${target.slab.neutralFraction} of the way out`">
+      <WordHelp word="neutral fraction" />
       <NumberField
         label="Neutral fraction"
         name="neutralFraction"
@@ -166,3 +170,13 @@ const done = () => piece.endGesture();
     </template>
   </section>
 </template>
+
+<style scoped>
+.explained {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+}
+.explained > :first-child {
+  order: 1;
+}
+</style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { onMounted, ref } from 'vue';
 import { formOfKind } from '../../../core/piece/formSizes.ts';
 import { portraitSize } from '../../../core/raise/portraitSize.ts';
 import { newTarget, type FormKind, type Target } from '../../../core/piece/target.ts';
@@ -7,6 +8,12 @@ import { FORM_WAYS } from './formWays.ts';
 
 /** The forms as drawings, those made most often first. */
 defineProps<{ value?: FormKind | undefined }>();
+const grid = ref<HTMLElement | null>(null);
+/** The keyboard begins at the form that there is, or the first. */
+onMounted(() => {
+  const chosen = grid.value?.querySelector<HTMLElement>('[aria-selected="true"]');
+  (chosen ?? grid.value?.querySelector<HTMLElement>('.form'))?.focus();
+});
 const emit = defineEmits<{ choose: [kind: FormKind] }>();
 
 /** Room of a drawing (px). */
@@ -21,7 +28,7 @@ const drawn = FORM_WAYS.filter(({ value }) => value !== 'mesh').map((way) => {
 </script>
 
 <template>
-  <div class="forms" role="listbox" aria-label="Form">
+  <div ref="grid" class="forms" role="listbox" aria-label="Form">
     <VBtn
       v-for="way in drawn"
       :key="way.value"

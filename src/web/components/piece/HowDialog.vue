@@ -6,6 +6,7 @@ import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import type { Figure } from './figures.ts';
 import HoldField from './HoldField.vue';
+import { WordHelp } from './laterParts.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
 
 /** How one figure came about: each formula, the same with this piece's figures, and what comes out. */
@@ -29,6 +30,7 @@ const steps = computed(() =>
   >
     <section class="sheet-card" aria-labelledby="how-title">
       <h2 id="how-title">{{ title }}: how this came about</h2>
+      <WordHelp v-if="figure?.id === 'bevelRun'" word="bevel run" />
       <p v-if="steps.length === 0">Measured on the flat part as it is drawn, over the line that the knife follows.</p>
       <ol v-else>
         <li v-for="(step, index) in steps" :key="index">

@@ -35,7 +35,7 @@ const laid = computed(() => {
 </script>
 
 <template>
-  <VBtn class="strip" variant="text" aria-label="Flat parts" @click="emit('open')">
+  <VBtn class="strip" variant="text" @click="emit('open')">
     <span ref="box" class="drawn">
       <svg v-if="width > 0" :width="width" :height="height" aria-hidden="true">
         <g v-for="place in laid" :key="place.part.id" :data-part="place.part.id">

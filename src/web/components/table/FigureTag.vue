@@ -81,7 +81,7 @@ function giveUp(): void {
       v-else-if="!typing"
       type="button"
       :class="{ typed: take }"
-      :aria-label="`${label}, ${lengths.length(mm)}${take ? ', change' : ', how this came about'}`"
+      :aria-label="`${label}, ${sign ?? ''}${lengths.length(mm)}${take ? ', change' : ', how this came about'}`"
       @click="press"
     >
       {{ sign ?? '' }}{{ lengths.figure(mm) }}

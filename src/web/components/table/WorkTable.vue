@@ -7,7 +7,8 @@ import { NARROW_TABLE } from '../../composables/tableLayout.ts';
 import { useRehearsal } from '../../composables/useRehearsal.ts';
 import { usePiece } from '../../stores/piece.ts';
 import TableDrawing from './TableDrawing.vue';
-import { layTable } from './tablePlaces.ts';
+import { WordHelp } from '../piece/laterParts.ts';
+import { layTable, leaningEdges } from './tablePlaces.ts';
 
 /** The table: the flat parts at one scale with their dimensions, and the piece small beside them. */
 const emit = defineEmits<{ how: [figure: FigureId]; shape: [] }>();
@@ -29,6 +30,9 @@ const room = computed(() => ({
 const layout = computed(() => layTable(piece.target, piece.developed, room.value));
 const drawn = computed(() => (narrow.value ? layout.value.height + BELOW : height.value));
 
+/** Whether an edge leans: what tuck and spread mean is told on the spot. */
+const leans = computed(() => piece.developed.parts.some((part) => leaningEdges(part).length > 0));
+
 // A piece from a mould is laid in a worker.
 if (!isDraped(piece.target)) {
   useRehearsal((target, developed) => h(TableDrawing, { target, developed, layout: layTable(target, developed, room.value), width: width.value, height: height.value })); // prettier-ignore
@@ -47,5 +51,14 @@ if (!isDraped(piece.target)) {
       @how="(figure) => emit('how', figure)"
       @shape="emit('shape')"
     />
+    <WordHelp v-if="leans" class="lean-help" word="lean" />
   </div>
 </template>
+
+<style scoped>
+.lean-help {
+  position: absolute;
+  right: 8px;
+  bottom: 4px;
+}
+</style>

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { meaningOf, type ExplainedWord } from './glossary.ts';
+import WordDrawing from './WordDrawing.vue';
+
+/** A word that a newcomer does not know: pressed, it opens a small drawing and what the glossary says of it. */
+defineProps<{ word: ExplainedWord }>();
+</script>
+
+<template>
+  <VMenu :close-on-content-click="false" max-width="300">
+    <template #activator="{ props: opener }">
+      <VBtn v-bind="opener" class="help" variant="text" :aria-label="`What is meant by ${word}?`">?</VBtn>
+    </template>
+    <section class="sheet-card" :aria-label="word">
+      <h3>{{ word }}</h3>
+      <WordDrawing :word="word" />
+      <p>{{ meaningOf(word) }}</p>
+    </section>
+  </VMenu>
+</template>
+
+<style scoped>
+.help {
+  min-width: 44px;
+  padding: 0;
+  color: var(--press);
+}
+h3 {
+  text-transform: capitalize;
+}
+p {
+  padding-top: 6px;
+}
+</style>
