@@ -39,12 +39,26 @@ export const nameSchema = () =>
 
 /** Marks on the wall; equal panels are counted or measured, not both. */
 const marksSchema = Joi.object({
-  panels: Joi.object({ count: figure(), width: figure() }).xor('count', 'width'),
+  panels: Joi.object({ count: figure(), width: figure(), marked: oneOf(['borders', 'every-other']) }).xor(
+    'count',
+    'width',
+  ),
   places: Joi.array()
-    .items(Joi.object({ kind: oneOf(['handle', 'spout']).required(), at: figure().required() }))
+    .items(
+      Joi.object({
+        kind: oneOf(['handle', 'spout', 'feature']).required(),
+        at: figure().required(),
+        text: Joi.string()
+          .custom(plainName)
+          .min(LIMITS.featureText.least)
+          .max(LIMITS.featureText.greatest)
+          .when('kind', { is: 'feature', then: Joi.required(), otherwise: Joi.forbidden() }),
+      }),
+    )
     .max(LIMITS.places.greatest),
   repeat: figure(),
   text: Joi.string().custom(plainName).max(LIMITS.markText.greatest),
+  textAt: Joi.object({ at: figure().required(), up: figure().required() }),
 });
 
 /** An object whose figures all have defaults; the kind alone must be given. */

@@ -17,6 +17,7 @@ import { checkSheet } from './sheet.ts';
 import { checkStand } from './stand.ts';
 import { checkThickness } from './thickness.ts';
 import { tracingWay } from '../reverse/tracing.ts';
+import { panelCount } from '../marks/marking.ts';
 import { checkSweep, checkTallWall } from './wall.ts';
 
 /** Forms that are developed in a moment, so that the number of pieces can be said at every key. */
@@ -50,6 +51,22 @@ function checkTemplate(target: Target, parts: DevelopedForm['parts']): Check | n
   };
 }
 
+/** Says when two marked panels meet: every other one of an odd number. */
+function checkPanelMarks({ marks, seam }: Target, { numbers }: DevelopedForm): Check | null {
+  if (marks?.panels?.marked !== 'every-other') return null;
+  const girth = Math.max(numbers.wrapLength ?? 0, numbers.girthRim ?? 0, ...(numbers.bands ?? []).map((band) => band.girthRim)); // prettier-ignore
+  const count = panelCount(marks.panels, girth, seam.panels);
+  if ((count / seam.panels) % 2 === 0) return null;
+  return {
+    code: 'panels-odd',
+    level: 'care',
+    title: 'Two marked panels meet',
+    phrase: [
+      `Every other of ${count / seam.panels} panels is marked, so two marked ones meet at the seam. Take an even number.`,
+    ],
+  };
+}
+
 /** All advice on a piece that can be made, for the potter's own bench. Advice never blocks an export. */
 export function checksOf(target: Target, developed: DevelopedForm, bench: Bench): Check[] {
   if (target.form.kind === 'sheet') return checkSheet(target, developed, bench);
@@ -72,6 +89,7 @@ export function checksOf(target: Target, developed: DevelopedForm, bench: Bench)
     checkReach(mouth, bench.hand),
     base.join === 'none' ? null : checkThickness(slab.wall, slab.base),
     checkPanelSeam(target),
+    checkPanelMarks(target, developed),
     checkTallWall(height, slab.wall, stiffness),
     checkSweep(developed.flatSweep ?? 0, target.seam.panels),
     checkTemplate(target, developed.parts),

@@ -5,7 +5,7 @@ import { wetLength } from '../clay/shrinkage.ts';
 import { additionsOf } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import { conesOf } from '../piece/kinds/roundBands.ts';
-import type { Target } from '../piece/target.ts';
+import { placeWord, type JoinPlace, type Target } from '../piece/target.ts';
 import { between, END_TICK, panelCount, placesOf, TICK } from './marking.ts';
 import { withPanelMarks } from './panelMarks.ts';
 import { repeatsOf } from './repeats.ts';
@@ -36,6 +36,27 @@ function sharedLines(lines: WallLines, count: number, piece: number, shareAt: (s
     }));
 }
 
+/** What stands in a marked panel. */
+const SIGN = '×';
+
+function signAt(lines: WallLines, foot: number, rim: number): Mark {
+  return { kind: 'words', at: between(lines.at('foot', foot), lines.at('rim', rim), 0.5), text: SIGN };
+}
+
+/** A sign in every other of the panels of a wall, from the first on. */
+function panelSigns(lines: WallLines, count: number): Mark[] {
+  return Array.from({ length: Math.ceil(count / 2) }, (_, index): Mark => {
+    const share = (2 * index + 0.5) / count;
+    return signAt(lines, share, share);
+  });
+}
+
+function sharedSigns(lines: WallLines, count: number, piece: number, shareAt: (share: number) => WallPlace): Mark[] {
+  return Array.from({ length: Math.ceil(count / 2) }, (_, index) => shareAt((2 * index + 0.5) / count))
+    .filter((place) => place.piece === piece)
+    .map(({ foot, rim }) => signAt(lines, foot, rim));
+}
+
 function repeatTicks(part: Part, lines: WallLines, width: number): Mark[] {
   return repeatsOf([part], width).flatMap(({ edge, count }) =>
     Array.from({ length: count + 1 }, (_, index): Mark => {
@@ -51,14 +72,15 @@ function repeatTicks(part: Part, lines: WallLines, width: number): Mark[] {
 const END_CLEAR = 0.12;
 
 /** The line and word of a place on a wall; a spout is marked near the rim only. `note` names the piece where there are several. */
-function placeMarks(lines: WallLines, place: WallPlace, kind: 'handle' | 'spout', note: string): Mark[] {
+function placeMarks(lines: WallLines, place: WallPlace, joined: JoinPlace, note: string): Mark[] {
+  const { kind } = joined;
   const [foot, rim] = [lines.at('foot', place.foot), lines.at('rim', place.rim)];
   // Beside an end of the wall the word stands further in, clear of the edge and its letter.
   const inside = (share: number) => Math.min(1 - END_CLEAR, Math.max(END_CLEAR, share));
   const [low, high] = [lines.at('foot', inside(place.foot)), lines.at('rim', inside(place.rim))];
   return [
     { kind: 'line', name: 'place', from: kind === 'spout' ? between(rim, foot, 0.35) : foot, to: rim },
-    { kind: 'words', at: between(high, low, kind === 'spout' ? 0.42 : 0.17), text: `${kind}${note}` },
+    { kind: 'words', at: between(high, low, kind === 'spout' ? 0.42 : 0.17), text: `${placeWord(joined)}${note}` },
   ];
 }
 
@@ -147,16 +169,25 @@ export function markedParts(target: Target, { parts, placeAt, shareAt, numbers, 
     if (marks.panels) {
       const count = panelCount(marks.panels, girth, seam.panels);
       added.push(...(shareAt ? sharedLines(lines, count, index, shareAt) : panelLines(lines, count / seam.panels)));
+      if (marks.panels.marked === 'every-other') added.push(...(shareAt ? sharedSigns(lines, count, index, shareAt) : panelSigns(lines, count / seam.panels))); // prettier-ignore
     }
-    for (const { kind, at } of placesOf(target)) {
-      const place = placeAt ? placeAt(at) : roundPlace(at, band, seam.panels);
+    const wallPlace = (at: number) => (placeAt ? placeAt(at) : roundPlace(at, band, seam.panels));
+    for (const joined of placesOf(target)) {
+      const { kind, at } = joined;
+      const place = wallPlace(at);
       if (lofted && place.piece !== index) continue;
       const note = part.count > 1 ? `, on piece ${place.piece + 1}` : '';
-      added.push(...placeMarks(lines, place, kind, note));
+      added.push(...placeMarks(lines, place, joined, note));
       if (kind === 'handle') added.push(...endMarks(lines, place, target, band));
     }
     if (marks.repeat) added.push(...repeatTicks(part, lines, marks.repeat));
-    if (marks.text && index === 0) {
+    const { textAt } = marks;
+    if (marks.text && textAt) {
+      const place = wallPlace(textAt.at);
+      const here = lofted ? place.piece === index : index === 0;
+      const note = part.count > 1 ? `, on piece ${place.piece + 1}` : '';
+      if (here) added.push({ kind: 'words', at: between(lines.at('foot', place.foot), lines.at('rim', place.rim), textAt.up), text: `${marks.text}${note}` }); // prettier-ignore
+    } else if (marks.text && index === 0) {
       const box = bounds(part.outline);
       added.push({ kind: 'words', at: between(lines.at('foot', 0.5), lines.at('rim', 0.5), Math.min(0.2, 12 / (box.maxY - box.minY) + 0.08)), text: marks.text }); // prettier-ignore
     }

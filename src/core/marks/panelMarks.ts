@@ -4,7 +4,7 @@ import { halfWidth, heightsUp, withinPanel, type LaidPanel } from '../part/laidP
 import type { Mark, Part } from '../part/part.ts';
 import { additionsOf } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
-import type { JoinPlace, Target } from '../piece/target.ts';
+import { placeWord, type JoinPlace, type Target } from '../piece/target.ts';
 import { between, END_TICK, panelCount, placesOf, TICK } from './marking.ts';
 import { fitting } from './repeats.ts';
 
@@ -108,20 +108,23 @@ function ticks(panel: LaidPanel, width: number): Mark[] {
 /** A place with all the panels of one part that have it alike. */
 interface Alike {
   readonly kind: JoinPlace['kind'];
+  readonly word: string;
   readonly at: PanelPlace;
   readonly copies: Set<number>;
 }
 
 function alikes(part: Part, panels: readonly LaidPanel[], target: Target): Alike[] {
   const found: Alike[] = [];
-  for (const { kind, at: angle } of placesOf(target)) {
-    const at = onPanels(panels, angle);
+  for (const place of placesOf(target)) {
+    const { kind } = place;
+    const word = placeWord(place);
+    const at = onPanels(panels, place.at);
     if (!at || at.panel.part !== part.id) continue;
     const same = found.find(
-      (one) => part.count > 1 && one.kind === kind && Math.abs(one.at.foot - at.foot) + Math.abs(one.at.rim - at.rim) < 1e-6, // prettier-ignore
+      (one) => part.count > 1 && one.word === word && Math.abs(one.at.foot - at.foot) + Math.abs(one.at.rim - at.rim) < 1e-6, // prettier-ignore
     );
     if (same) same.copies.add(at.panel.copy);
-    else found.push({ kind, at, copies: new Set([at.panel.copy]) });
+    else found.push({ kind, word, at, copies: new Set([at.panel.copy]) });
   }
   return found;
 }
@@ -193,7 +196,9 @@ export function withPanelMarks(part: Part, panels: readonly LaidPanel[], target:
     for (const panel of drawn) added.push(...shares(panel, Math.max(1, Math.round((count * wide(panel)) / girth))));
   }
   const places = alikes(part, panels, target);
-  const front = panels.reduce((one, other) => (wide(other) > wide(one) + 1e-6 ? other : one));
+  const { textAt } = marks;
+  const textPlace = textAt ? onPanels(panels, textAt.at) : null;
+  const front = textPlace?.panel ?? panels.reduce((one, other) => (wide(other) > wide(one) + 1e-6 ? other : one));
   const text = front.part === part.id ? marks.text : undefined;
   const named = new Set([...places.flatMap(({ copies }) => [...copies]), ...(text ? [front.copy] : [])]).size > 1;
   const rows = new Map<LaidPanel, number>();
@@ -201,14 +206,16 @@ export function withPanelMarks(part: Part, panels: readonly LaidPanel[], target:
     const panel = strip ? place.at.panel : first;
     const row = rows.get(panel) ?? 0;
     rows.set(panel, row + 1);
-    added.push(...placeMarks(place, `${place.kind}${onWhich(part, place.copies, !named)}`, row));
+    added.push(...placeMarks(place, `${place.word}${onWhich(part, place.copies, !named)}`, row));
     if (place.kind === 'handle') added.push(...endTicks(place.at, target));
   }
   if (strip && own.length > 1) added.push(grooveWords(own[1] as LaidPanel, mitreOf(own), part.faceUp));
   if (marks.repeat) for (const panel of drawn) added.push(...ticks(panel, marks.repeat));
   if (text) {
     const { low, high } = heightsUp(front);
-    const at = between(front.place([0, low]), front.place([0, high]), Math.min(0.2, 12 / (high - low) + 0.08));
+    const up = textAt?.up ?? Math.min(0.2, 12 / (high - low) + 0.08);
+    const x = (y: number) => (textPlace ? textPlace.foot + ((textPlace.rim - textPlace.foot) * y) / front.slant : 0);
+    const at = between(front.place([x(low), low]), front.place([x(high), high]), up);
     added.push({ kind: 'words', at, text: `${text}${onWhich(part, new Set([front.copy]), !named)}` });
   }
   return { ...part, marks: [...part.marks, ...added] };

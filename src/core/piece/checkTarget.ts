@@ -82,6 +82,8 @@ function optionalRanges({ fit, marks, belly }: Target): Ranged[] {
     ...given('marks.panels.width', panels && 'width' in panels ? panels.width : undefined, LIMITS.panelWidth),
     ...given('marks.repeat', marks?.repeat, LIMITS.repeat),
     ...(marks?.places ?? []).map(({ at }, index): Ranged => [`marks.places.${index}.at`, at, TURN]),
+    ...given('marks.textAt.at', marks?.textAt?.at, TURN),
+    ...given('marks.textAt.up', marks?.textAt?.up, LIMITS.textUp),
     ...(typeof belly === 'object'
       ? [...given('belly.diameter', belly.diameter, SIZE), ...given('belly.at', belly.at, SIZE)]
       : given('belly', belly, SIZE)),

@@ -157,20 +157,29 @@ export interface Fit {
 /** Default room round a piece in its hole or under its shelf (mm). */
 export const DEFAULT_CLEARANCE = 1;
 
-/** A place on the wall where something is joined: degrees round from the first seam, 0 on it and 180 opposite. */
-export interface JoinPlace {
-  readonly kind: 'handle' | 'spout';
-  readonly at: number;
+/** A place on the wall: degrees round from the first seam, 0 on it and 180 opposite. A handle or spout is joined there; a feature, such as a face, has a word of its own. */
+export type JoinPlace =
+  | { readonly kind: 'handle' | 'spout'; readonly at: number }
+  | { readonly kind: 'feature'; readonly at: number; readonly text: string };
+
+/** What is written at a place. */
+export function placeWord(place: JoinPlace): string {
+  return place.kind === 'feature' ? place.text : place.kind;
 }
+
+/** Which of the equal panels are marked: their borders alone, or every other one too. */
+export type PanelMarking = 'borders' | 'every-other';
 
 /** What is drawn on the flat wall and not cut. Lengths wet mm. */
 export interface WallMarks {
   /** Equal panels: how many, or about how wide (the nearest whole number of them is taken). */
-  readonly panels?: { readonly count: number } | { readonly width: number };
+  readonly panels?: ({ readonly count: number } | { readonly width: number }) & { readonly marked?: PanelMarking };
   readonly places?: readonly JoinPlace[];
   /** Width of a stamp or of one repeat of a texture, pressed side by side all round. */
   readonly repeat?: number;
   readonly text?: string;
+  /** Where the text stands: degrees round as places have them, and its share of the wall's height; in the middle, low, when left out. */
+  readonly textAt?: { readonly at: number; readonly up: number };
 }
 
 /** A design: what the finished piece must be, and the clay, slab and joins that make it. Lengths mm. */
@@ -232,6 +241,9 @@ export const LIMITS = {
   panelWidth: { least: 5, greatest: 5000 },
   places: { least: 0, greatest: 12 },
   markText: { greatest: 60 },
+  /** Words of a feature, and how far up the wall words stand. */
+  featureText: { least: 1, greatest: 24 },
+  textUp: { least: 0.02, greatest: 0.98 },
 } as const;
 
 /** What a target says when it does not say otherwise. */

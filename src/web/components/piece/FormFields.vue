@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Fault } from '../../../core/errors.ts';
+import { ovalFromRing, ringOf } from '../../../core/reverse/ovalFromRing.ts';
 import { standFromStrip } from '../../../core/reverse/strip.ts';
 import { rollsOf } from '../../../core/stand/stand.ts';
 import { computed } from 'vue';
@@ -75,6 +76,15 @@ function fromStrip(mm: number | undefined): readonly Fault[] {
   return [{ code: 'impossible-piece', path: 'form.roll', value: `${mm}`, rule: found.rule }];
 }
 
+/** A round ring is squeezed to the oval: it keeps its length, and its width follows. */
+function fromRing(ring: number): readonly Fault[] {
+  const { target } = piece;
+  if (target.form.kind !== 'oval') return [];
+  const oval = ovalFromRing(target.form, ring);
+  if (oval) return piece.change({ ...target, form: oval }, 'form.ring');
+  return [{ code: 'impossible-piece', path: 'form.width', value: `${ring}`, rule: 'makes no oval of that length' }];
+}
+
 function dropPoint(stack: StackForm): void {
   const profile = stack.profile.filter((_, index) => index !== stack.profile.length - 2);
   piece.change({ ...piece.target, form: { ...stack, profile } });
@@ -135,6 +145,14 @@ function dropPoint(stack: StackForm): void {
         :done="piece.endGesture"
       />
     </template>
+    <LengthField
+      v-if="form.kind === 'oval'"
+      label="From a round ring of"
+      name="ring"
+      :mm="ringOf(form)"
+      :take="fromRing"
+      :done="() => piece.endGesture()"
+    />
     <div v-if="form.kind === 'stack'" class="points">
       <VBtn :disabled="form.profile.length >= MOST_PROFILE_POINTS" @click="addPoint(form)"> Add a band </VBtn>
       <VBtn :disabled="form.profile.length <= 2" @click="dropPoint(form)"> Take one off </VBtn>

@@ -4,10 +4,14 @@ import type { Fault } from '../../../core/errors.ts';
 import { isMarkable, placesFrom, placeWays } from '../../../core/marks/placeWays.ts';
 import type { Repeat } from '../../../core/marks/repeats.ts';
 import { isWall } from '../../../core/part/part.ts';
-import { LIMITS, type JoinPlace, type WallMarks } from '../../../core/piece/target.ts';
+import { LIMITS, placeWord, type JoinPlace, type PanelMarking, type WallMarks } from '../../../core/piece/target.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
+import { panelCount } from '../../../core/marks/marking.ts';
+import ChoiceField from '../fields/ChoiceField.vue';
+import type { Choice } from '../fields/choice.ts';
 import NumberField from '../fields/NumberField.vue';
+import TextField from '../fields/TextField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
 import FoldAway from '../frame/FoldAway.vue';
 import { without } from './without.ts';
@@ -48,10 +52,39 @@ function put(change: WallMarks, group: string | null = null): readonly Fault[] {
   const empty = Object.keys(next).length === 0;
   return piece.change(without({ ...piece.target, marks: empty ? undefined : next }), group);
 }
+/** How the panels are marked stays as it is when their number changes. */
+const marking = computed(() => (marks.value.panels?.marked ? { marked: marks.value.panels.marked } : {}));
 const putCount = (value: number) =>
-  put({ panels: value < LIMITS.wallPanels.least ? undefined : { count: value } }, 'marks.panels');
+  put({ panels: value < LIMITS.wallPanels.least ? undefined : { count: value, ...marking.value } }, 'marks.panels');
 const putWide = (mm: number | undefined) =>
-  put({ panels: mm === undefined ? undefined : { width: mm } }, 'marks.panels');
+  put({ panels: mm === undefined ? undefined : { width: mm, ...marking.value } }, 'marks.panels');
+function chooseMarking(marked: PanelMarking): void {
+  const { panels } = marks.value;
+  if (panels) put({ panels: { ...panels, marked } });
+}
+/** How many panels there are, and how wide each is at rim and foot (mm, along the wall). */
+const panelled = computed(() => {
+  const { panels } = marks.value;
+  const { wrapLength, girthRim = wrapLength, girthFoot = wrapLength, bands } = piece.developed.numbers;
+  if (!panels || flat.value || bands || girthRim === undefined || girthFoot === undefined) return null;
+  const found = panelCount(panels, Math.max(girthRim, wrapLength ?? 0), piece.target.seam.panels);
+  return { count: found, rim: girthRim / found, foot: girthFoot / found };
+});
+const addFeature = () => putPlaces([...places.value, { kind: 'feature', at: 180, text: 'face' }]);
+const rename = (index: number) => (text: string) =>
+  putPlaces(
+    places.value.map((place, one) => (one === index ? { kind: 'feature', at: place.at, text } : place)),
+    `marks.places.${index}.text`,
+  );
+const NAMES = { handle: 'Handle', spout: 'Spout', feature: 'Feature' } as const;
+const MARKINGS: readonly Choice<PanelMarking>[] = [
+  { value: 'borders', title: 'their borders', why: 'Lines between equal panels.' },
+  { value: 'every-other', title: 'every other one too', why: 'A sign in every other panel: textured, glazed or cut.' },
+];
+/** Where the words stand when nobody has moved them. */
+const TEXT_AT = { at: 180, up: 0.2 } as const;
+const moveText = (key: 'at' | 'up') => (value: number) =>
+  put({ textAt: { ...TEXT_AT, ...marks.value.textAt, [key]: value } }, `marks.textAt.${key}`);
 const putPlaces = (next: readonly JoinPlace[], group: string | null = null) =>
   put({ places: next.length === 0 ? undefined : next }, group);
 const turn = (index: number) => (at: number) =>
@@ -73,7 +106,7 @@ const holds = computed(() => {
   const { panels, repeat, text } = marks.value;
   return [
     ...(panels ? ['panels'] : []),
-    ...places.value.map(({ kind }) => kind),
+    ...places.value.map(placeWord),
     ...(repeat === undefined ? [] : ['texture']),
     ...(text ? ['words'] : []),
   ].join(', ') || 'none'; // prettier-ignore
@@ -94,6 +127,21 @@ const holds = computed(() => {
         :done="done"
       />
       <OptionalLength label="or about this wide, each" name="panels-width" :mm="wide" :take="putWide" :done="done" />
+      <ChoiceField
+        v-if="marks.panels && !flat"
+        label="Marked are"
+        name="panels-marked"
+        :value="marks.panels.marked ?? 'borders'"
+        :choices="MARKINGS"
+        @choose="chooseMarking"
+      />
+      <p v-if="panelled" class="repeat">
+        <strong>{{ panelled.count }}</strong> panels, each {{ lengths.length(panelled.rim) }} wide{{
+          Math.abs(panelled.rim - panelled.foot) > 0.05
+            ? ` at the rim and ${lengths.length(panelled.foot)} at the foot`
+            : ''
+        }}
+      </p>
       <p v-if="divided > 0" class="repeat">
         Each panel is divided for itself: <strong>{{ divided }}</strong> parts round.
       </p>
@@ -110,12 +158,21 @@ const holds = computed(() => {
       <ul v-if="places.length > 0">
         <li v-for="(place, index) in places" :key="index">
           <NumberField
-            :label="`${place.kind === 'handle' ? 'Handle' : 'Spout'}, round from ${placesFrom(piece.target)}`"
+            :label="`${NAMES[place.kind]}, round from ${placesFrom(piece.target)}`"
             :name="`place-${index}`"
             unit="°"
             :digits="1"
             :value="place.at"
             :take="turn(index)"
+            :done="done"
+          />
+          <TextField
+            v-if="place.kind === 'feature'"
+            label="Its word"
+            :name="`feature-${index}`"
+            :value="place.text"
+            :most="LIMITS.featureText.greatest"
+            :take="rename(index)"
             :done="done"
           />
           <VBtn
@@ -132,6 +189,7 @@ const holds = computed(() => {
         <VBtn v-for="way in ways" :key="way.words" @click="putPlaces([...places, ...way.places])">
           {{ way.words }}
         </VBtn>
+        <VBtn @click="addFeature">A feature</VBtn>
       </div>
       <VTextField
         class="words"
@@ -141,6 +199,27 @@ const holds = computed(() => {
         :model-value="marks.text ?? ''"
         @change="putText"
       />
+      <template v-if="marks.text">
+        <NumberField
+          label="Words, round"
+          name="text-at"
+          unit="°"
+          :digits="0"
+          :value="marks.textAt?.at ?? TEXT_AT.at"
+          :take="moveText('at')"
+          :done="done"
+        />
+        <NumberField
+          label="Words, up the wall"
+          name="text-up"
+          unit=" %"
+          :digits="0"
+          :factor="0.01"
+          :value="marks.textAt?.up ?? TEXT_AT.up"
+          :take="moveText('up')"
+          :done="done"
+        />
+      </template>
     </FoldAway>
   </div>
 </template>
