@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { usePlanner } from '../../composables/usePlanner.ts';
+import ZoomButtons from '../frame/ZoomButtons.vue';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useShortcuts } from '../../composables/useShortcuts.ts';
 import { planWords } from './planWords.ts';
@@ -19,13 +20,19 @@ const lengths = useLengths();
 const SECONDS = 30;
 /** A slab is drawn no larger than this (px per mm). */
 const GREATEST_SCALE = 1.4;
+/** Most that it is brought nearer, and one press of a button. */
+const NEAREST = 6;
+const STEP = 1.5;
 
 const box = ref<HTMLElement | null>(null);
 const { width } = useElementSize(box);
+/** Brought nearer, a slab scrolls in its frame. */
+const near = ref(1);
+const zoomBy = (factor: number) => (near.value = Math.min(NEAREST, Math.max(1, near.value * factor)));
 const scale = computed(() => {
   // In steps, so that the drawing does not swell with every plan that is a little shorter.
   const longest = Math.ceil(Math.max(...plan.sized.map(({ length }) => length), 300) / 100) * 100;
-  return Math.min(GREATEST_SCALE, Math.max(60, width.value - 110) / longest);
+  return near.value * Math.min(GREATEST_SCALE, Math.max(60, width.value - 110) / longest);
 });
 const chosen = ref<{ slab: number; index: number } | null>(null);
 const place = computed(() =>
@@ -109,6 +116,14 @@ useShortcuts([
         the roll.
       </p>
     </div>
+    <ZoomButtons
+      v-if="plan.sized.length > 0"
+      class="near"
+      :near="near"
+      @nearer="zoomBy(STEP)"
+      @farther="zoomBy(1 / STEP)"
+      @fit="near = 1"
+    />
     <figure v-for="(slab, index) in plan.sized" :key="index">
       <figcaption>
         <span class="serif">Slab {{ index + 1 }}</span
@@ -152,6 +167,9 @@ useShortcuts([
 }
 .far-bar {
   width: 120px;
+}
+.near {
+  width: max-content;
 }
 figcaption {
   padding: 10px 0 0;

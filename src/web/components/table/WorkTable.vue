@@ -5,8 +5,10 @@ import type { FigureId } from '../../../core/piece/explain/step.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
 import { NARROW_TABLE } from '../../composables/tableLayout.ts';
 import { useRehearsal } from '../../composables/useRehearsal.ts';
+import { useZoom } from '../../composables/useZoom.ts';
 import { usePiece } from '../../stores/piece.ts';
 import TableDrawing from './TableDrawing.vue';
+import ZoomButtons from '../frame/ZoomButtons.vue';
 import { WordHelp } from '../piece/laterParts.ts';
 import { layTable, leaningEdges } from './tablePlaces.ts';
 
@@ -15,6 +17,7 @@ const emit = defineEmits<{ how: [figure: FigureId]; shape: [] }>();
 
 const piece = usePiece();
 const table = ref<HTMLElement | null>(null);
+const { near, style, nearer, farther, fit } = useZoom(table);
 const { width, height } = useElementSize(table);
 
 /** A narrow table grows as far as its drawings need; a wide one stays as it is laid out. */
@@ -41,24 +44,30 @@ if (!isDraped(piece.target)) {
 
 <template>
   <div ref="table" class="work-table" :style="{ height: narrow ? `${drawn}px` : undefined }">
-    <TableDrawing
-      v-if="width > 0"
-      :target="piece.target"
-      :developed="piece.developed"
-      :layout="layout"
-      :width="width"
-      :height="drawn"
-      @how="(figure) => emit('how', figure)"
-      @shape="emit('shape')"
-    />
-    <WordHelp v-if="leans" class="lean-help" word="lean" />
+    <div class="zoomed" :style="style">
+      <TableDrawing
+        v-if="width > 0"
+        :target="piece.target"
+        :developed="piece.developed"
+        :layout="layout"
+        :width="width"
+        :height="drawn"
+        @how="(figure) => emit('how', figure)"
+        @shape="emit('shape')"
+      />
+    </div>
+    <div class="corner">
+      <WordHelp v-if="leans" word="lean" />
+      <ZoomButtons :near="near" @nearer="nearer" @farther="farther" @fit="fit" />
+    </div>
   </div>
 </template>
 
 <style scoped>
-.lean-help {
+.corner {
   position: absolute;
   right: 8px;
   bottom: 4px;
+  display: flex;
 }
 </style>
