@@ -1,55 +1,57 @@
+import { useIntervalFn } from '@vueuse/core';
 import { onUnmounted, ref } from 'vue';
 import type { PlannedSlab } from '../../core/slabPlan/slabPlan.ts';
 import type { PlanReply, PlanRequest } from '../workers/plan.worker.ts';
+import { workerJob } from '../workers/workerJob.ts';
 
 /** How often the progress is drawn (ms). */
 const BEAT = 250;
 
+/** The reply that stands for a worker that broke down. */
+const BROKEN: PlanReply = { kind: 'broken' };
+
 /** Lays out a batch in a worker: the best so far is given out as it comes, and the work can be stopped at any time. */
 export function usePlanner(take: (slabs: readonly PlannedSlab[]) => void) {
-  const busy = ref(false);
   /** Share of the time that has gone by. */
   const progress = ref(0);
   const trouble = ref('');
-  let worker: Worker | null = null;
-  let clock: ReturnType<typeof setInterval> | undefined;
+  const job = workerJob<PlanRequest, PlanReply>({
+    make: () => new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' }),
+    ends: ({ kind }) => kind !== 'better',
+    broken: BROKEN,
+  });
+  let from = 0;
+  let seconds = 1;
+  const clock = useIntervalFn(() => (progress.value = Math.min(1, (performance.now() - from) / seconds / 1000)), BEAT, {
+    immediate: false,
+  });
 
   function stop(): void {
-    worker?.terminate();
-    worker = null;
-    clearInterval(clock);
-    busy.value = false;
+    clock.pause();
+    job.stop();
   }
 
-  function start(request: PlanRequest): void {
+  async function start(request: PlanRequest): Promise<void> {
     stop();
     trouble.value = '';
     progress.value = 0;
-    busy.value = true;
-    const from = performance.now();
-    clock = setInterval(
-      () => (progress.value = Math.min(1, (performance.now() - from) / request.seconds / 1000)),
-      BEAT,
-    );
-    const own = new Worker(new URL('../workers/plan.worker.ts', import.meta.url), { type: 'module' });
-    worker = own;
-    own.onmessage = ({ data }: MessageEvent<PlanReply>) => {
-      if (worker !== own) return;
-      if (data.kind === 'done') stop();
-      take(data.slabs);
-      if (data.kind !== 'done') return;
-      if (data.unfit.length > 0) {
-        trouble.value = `Larger than the slab, so not laid out: ${data.unfit.join('; ')}. Cut the wall in pieces, or roll a larger slab.`;
-      }
-    };
-    own.onerror = () => {
-      stop();
-      trouble.value = 'The plan could not be made: look at the pieces’ figures and try again.';
-    };
+    from = performance.now();
+    seconds = request.seconds;
+    clock.resume();
     // A plain copy: what the stores hold may be watched.
-    own.postMessage(JSON.parse(JSON.stringify(request)));
+    const question = JSON.parse(JSON.stringify(request)) as PlanRequest;
+    const reply = await job.ask(question, (part) => part.kind === 'better' && take(part.slabs));
+    if (!reply) return;
+    clock.pause();
+    if (reply.kind === 'broken')
+      trouble.value = 'The plan could not be made: look at the pieces’ figures and try again.';
+    if (reply.kind !== 'done') return;
+    take(reply.slabs);
+    if (reply.unfit.length > 0) {
+      trouble.value = `Larger than the slab, so not laid out: ${reply.unfit.join('; ')}. Cut the wall in pieces, or roll a larger slab.`;
+    }
   }
 
   onUnmounted(stop);
-  return { busy, progress, trouble, start, stop };
+  return { busy: job.busy, progress, trouble, start, stop };
 }

@@ -1,6 +1,7 @@
 import { onUnmounted, ref } from 'vue';
 import type { Target } from '../../core/piece/target.ts';
 import type { SolveReply, SolveWork } from '../workers/solveWork.ts';
+import { workerJob } from '../workers/workerJob.ts';
 
 /** Work that is done before this is not worth a word (ms). */
 const SILENT = 150;
@@ -9,40 +10,26 @@ const SILENT = 150;
 export function useSolver() {
   const busy = ref(false);
   const trouble = ref('');
-  let worker: Worker | null = null;
-  let giveUp: () => void = () => undefined;
-
-  function cancel(): void {
-    worker?.terminate();
-    worker = null;
-    busy.value = false;
-    giveUp();
-  }
+  const job = workerJob<{ target: Target; work: SolveWork }, SolveReply>({
+    make: () => new Worker(new URL('../workers/solve.worker.ts', import.meta.url), { type: 'module' }),
+    ends: () => true,
+    broken: { kind: 'none', rule: 'the search stopped: try again' },
+  });
 
   /** The design that was found, or null with the reason in `trouble`; null too when it was given up. */
   async function solve(target: Target, work: SolveWork): Promise<Target | null> {
-    cancel();
     trouble.value = '';
-    const own = new Worker(new URL('../workers/solve.worker.ts', import.meta.url), { type: 'module' });
-    worker = own;
-    const late = setTimeout(() => (busy.value = worker === own), SILENT);
-    const reply = await new Promise<SolveReply | null>((resolve) => {
-      giveUp = () => resolve(null);
-      own.onmessage = ({ data }: MessageEvent<SolveReply>) => resolve(data);
-      own.onerror = () => resolve({ kind: 'none', rule: 'the search stopped: try again' });
-      // A plain copy: what the store holds may be watched.
-      own.postMessage(JSON.parse(JSON.stringify({ target, work })));
-    });
+    // A plain copy: what the store holds may be watched.
+    const question = JSON.parse(JSON.stringify({ target, work })) as { target: Target; work: SolveWork };
+    const answer = job.ask(question);
+    const late = setTimeout(() => (busy.value = true), SILENT);
+    const reply = await answer;
     clearTimeout(late);
-    if (worker === own) {
-      own.terminate();
-      worker = null;
-      busy.value = false;
-    }
+    busy.value = job.busy.value && busy.value;
     if (reply?.kind === 'none') trouble.value = reply.rule;
     return reply?.kind === 'found' ? reply.target : null;
   }
 
-  onUnmounted(cancel);
-  return { busy, trouble, solve, cancel };
+  onUnmounted(job.stop);
+  return { busy, trouble, solve, cancel: job.stop };
 }

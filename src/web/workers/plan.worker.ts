@@ -10,10 +10,11 @@ export interface PlanRequest {
   readonly seconds: number;
 }
 
-/** What it answers: every better plan, and at the end which parts are larger than any slab. */
+/** What it answers: every better plan, and at the end which parts are larger than any slab; `broken` when it broke down. */
 export type PlanReply =
   | { readonly kind: 'better'; readonly slabs: readonly PlannedSlab[] }
-  | { readonly kind: 'done'; readonly slabs: readonly PlannedSlab[]; readonly unfit: readonly string[] };
+  | { readonly kind: 'done'; readonly slabs: readonly PlannedSlab[]; readonly unfit: readonly string[] }
+  | { readonly kind: 'broken' };
 
 /** Better plans are told no more often than this (ms): each is drawn. */
 const TELL = 120;

@@ -49,7 +49,7 @@ function layOut(): void {
   holding = plan.locked;
   chosen.value = null;
   plan.making = true;
-  start({ pieces: plan.batch, rules: plan.rules, locked: holding, seconds: SECONDS });
+  void start({ pieces: plan.batch, rules: plan.rules, locked: holding, seconds: SECONDS });
 }
 
 function enough(): void {
