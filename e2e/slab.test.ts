@@ -2,7 +2,7 @@ import type { Browser, Page } from 'playwright-core';
 import type { Kept } from '../src/contract/records.ts';
 import { openBrowser } from './browser.ts';
 import { openTable, type TestTable } from './testTable.ts';
-import { countOf, fieldSays, read, textOf } from './visit.ts';
+import { countOf, fieldSays, read, textOf, unfold } from './visit.ts';
 
 jest.setTimeout(90_000);
 
@@ -97,6 +97,7 @@ describe('a piece and the kit', () => {
     await onPiece('Night tumbler, short', 'shape');
     await page.getByRole('button', { name: 'Wall and base 8.0 mm' }).click();
     await fieldSays(page, 'wall', /^8\.0 mm$/);
+    await unfold(page, 'Base');
     await fieldSays(page, 'base', /^8\.0 mm$/);
     await page.locator('[data-use="slab"]', { hasText: 'Ash sticks, 8' }).waitFor();
     await textOf(page.locator('[data-use="shelf"]'), /Low shelf ?\d+ at once/);
