@@ -121,9 +121,9 @@ describe('a piece', () => {
     const page = await begin();
     const field = page.locator('input[name="wall"]');
     for (const [text, words] of [
-      ['60', /must be from 1 to 40/],
+      ['60', /must be from 1\.0 mm to 40\.0 mm/],
       ['wide', /write a length/],
-      ['-3', /must be from 1 to 40/],
+      ['-3', /must be from 1\.0 mm to 40\.0 mm/],
     ] as const) {
       await field.click();
       await field.fill(text);

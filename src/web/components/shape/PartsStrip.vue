@@ -13,8 +13,14 @@ const { width, height } = useElementSize(box);
 
 /** Air between parts, and round them (px). */
 const AIR = 10;
-/** A part narrower than this has its name left out (px). */
-const NAMED = 54;
+/** A letter of a name is about so wide (px): a name that is wider than its part is left out. */
+const LETTER = 8.5;
+
+/** The name of a part and how often it is cut, as much of it as it has room for. */
+function wordsOn({ name, count }: Part, wide: number): string {
+  const whole = count > 1 ? `${name}, cut ${count}` : name;
+  return [whole, name].find((words) => words.length * LETTER < wide) ?? '';
+}
 
 const laid = computed(() => {
   const sizes = props.parts.map(({ outline }) => bounds(outline));
@@ -27,7 +33,7 @@ const laid = computed(() => {
     const { minX, maxX, minY, maxY } = sizes[index] ?? bounds(part.outline);
     const [wide, tall] = [(maxX - minX) * scale, (maxY - minY) * scale];
     const y = (height.value + tall) / 2;
-    const place = { part, d: pathData(part.outline, scale, [x - minX * scale, y + minY * scale], screenPx), x: x + wide / 2, y: y - tall / 2, named: wide > NAMED }; // prettier-ignore
+    const place = { part, d: pathData(part.outline, scale, [x - minX * scale, y + minY * scale], screenPx), x: x + wide / 2, y: y - tall / 2, words: wordsOn(part, wide) }; // prettier-ignore
     x += wide + AIR;
     return place;
   });
@@ -40,9 +46,7 @@ const laid = computed(() => {
       <svg v-if="width > 0" :width="width" :height="height" aria-hidden="true">
         <g v-for="place in laid" :key="place.part.id" :data-part="place.part.id">
           <path class="cut" :d="place.d" />
-          <text v-if="place.named" :x="place.x" :y="place.y + 6">
-            {{ place.part.name }}{{ place.part.count > 1 ? `, cut ${place.part.count}` : '' }}
-          </text>
+          <text v-if="place.words" :x="place.x" :y="place.y + 6">{{ place.words }}</text>
         </g>
       </svg>
     </span>
