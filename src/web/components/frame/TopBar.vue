@@ -15,6 +15,9 @@ const PLACES = [
 
 const places = [...PLACES.map(({ name, title }) => ({ title, to: { name } })), { title: 'From what you own', to: { name: 'from' } }]; // prettier-ignore
 
+/** Places that put a heading of their own into the bar. */
+const HEADED: readonly string[] = ['piece', 'clay', 'kit'];
+
 /** Name, places, units, light, find and help; on a narrow screen all but the heading is in a drawer. */
 const emit = defineEmits<{ find: []; keys: [] }>();
 const { xs: narrow } = useDisplay();
@@ -31,7 +34,9 @@ function find(): void {
   <VAppBar class="bar" tag="header" absolute flat height="56">
     <template v-if="narrow">
       <VBtn variant="text" :icon="mdiMenu" aria-label="Places and units" @click="drawer = true" />
-      <RouterLink v-if="route.name !== 'piece'" class="brand serif" :to="{ name: 'shelf' }">Fawn Table</RouterLink>
+      <RouterLink v-if="!HEADED.includes(String(route.name))" class="brand serif" :to="{ name: 'shelf' }"
+        >Fawn Table</RouterLink
+      >
     </template>
     <template v-else>
       <RouterLink class="brand serif" :to="{ name: 'shelf' }">Fawn Table</RouterLink>

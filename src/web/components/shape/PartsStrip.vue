@@ -90,6 +90,12 @@ text {
   border: 1.5px solid var(--press);
   border-radius: 10px;
 }
+/* A low window has room for the piece alone. */
+@media (max-height: 520px) {
+  .strip {
+    display: none;
+  }
+}
 @media (max-width: 1199px) {
   .strip {
     height: 68px;

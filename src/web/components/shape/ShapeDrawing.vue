@@ -57,7 +57,7 @@ const rings = computed(() => {
   return [{ ...ring(fired.rim[0], fired.rim[1], fired.rimHeight), name: 'lip' }, ...inner.map((one) => ({ ...one, name: 'mouth' }))]; // prettier-ignore
 });
 /** The wet sizes in words: rim, foot where it is another, and height; a narrow drawing has no room for them. */
-const CAPTION_ROOM = 520;
+const CAPTION_ROOM = { width: 520, height: 330 } as const;
 const wetWords = computed(() => {
   const sizes = new Map(wetAndFired(props.target).map(({ key, wet }) => [key, wet.map((mm) => lengths.figure(mm))]));
   const [rim, foot] = ['outside-rim', 'outside-foot'].map((key) => sizes.get(key)?.join(' × '));
@@ -69,7 +69,9 @@ const fills = computed(() => props.developed.finished.capacityBrim > 0 && props.
 
 <template>
   <svg :width="width" :height="height" role="img" :aria-label="`${target.name} from the side`">
-    <text v-if="width > CAPTION_ROOM" class="caption" x="18" y="28">fired; dashed: wet, {{ wetWords }}</text>
+    <text v-if="width > CAPTION_ROOM.width && height > CAPTION_ROOM.height" class="caption" x="18" y="28">
+      fired; dashed: wet, {{ wetWords }}
+    </text>
     <PieceElevation :target="target" :scale="places.scale" :at="at" />
     <ellipse
       v-for="ring in rings"

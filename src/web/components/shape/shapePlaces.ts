@@ -116,6 +116,9 @@ export interface ShapeTag {
 /** From the drawing to a dimension line, and on to its figure (px). */
 const OFF = { line: 26, figure: 26 } as const;
 
+/** A piece that is drawn no higher than this is small (px). */
+const SMALL = 130;
+
 /** Shares of the height nearer to foot or rim than this are told there. */
 const END = 1e-3;
 
@@ -146,7 +149,10 @@ export function shapeTags(handles: readonly DraggedSize[], places: ShapePlaces):
     const y = whole ? (foot + top) / 2 : yOf(share);
     return { handle, at: [x + (whole ? 1 : -1) * (OFF.figure + 18), y], line: dimensionLine(x, foot, x, yOf(share)) };
   });
-  return [...widths, ...heights];
+  // On a small drawing only its ends have room for figures; the others are in the fields.
+  const isEnd = ({ handle: { at } }: ShapeTag) => !('height' in at) || at.height < END || at.height > 1 - END;
+  const all = [...widths, ...heights];
+  return only || foot - top > SMALL ? all : all.filter(isEnd);
 }
 
 /** Grips whose middles lie nearer to one another than this are one that opens (px). */
