@@ -90,7 +90,7 @@ describe('bent sheets', () => {
     await page.getByRole('button', { name: 'Hole 3', pressed: true }).waitFor();
     await page.getByRole('button', { name: 'Take hole 3 off' }).click();
     await page.getByRole('button', { name: 'Outline', exact: true, pressed: true }).waitFor();
-    await page.getByRole('button', { name: 'On the table' }).click();
+    await page.getByRole('button', { name: 'The piece', exact: true }).click();
     await page.locator('[data-part="sheet"] .cut').waitFor();
     await kept(page);
     expect(visit.now.troubles).toEqual([]);

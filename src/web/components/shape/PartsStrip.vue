@@ -33,7 +33,9 @@ const laid = computed(() => {
     const { minX, maxX, minY, maxY } = sizes[index] ?? bounds(part.outline);
     const [wide, tall] = [(maxX - minX) * scale, (maxY - minY) * scale];
     const y = (height.value + tall) / 2;
-    const place = { part, d: pathData(part.outline, scale, [x - minX * scale, y + minY * scale], screenPx), x: x + wide / 2, y: y - tall / 2, words: wordsOn(part, wide) }; // prettier-ignore
+    const at = [x - minX * scale, y + minY * scale] as const;
+    const holes = (part.holes ?? []).map((hole) => pathData(hole, scale, at, screenPx)).join('');
+    const place = { part, holes, d: pathData(part.outline, scale, at, screenPx), x: x + wide / 2, y: y - tall / 2, words: wordsOn(part, wide) }; // prettier-ignore
     x += wide + AIR;
     return place;
   });
@@ -46,6 +48,7 @@ const laid = computed(() => {
       <svg v-if="width > 0" :width="width" :height="height" aria-hidden="true">
         <g v-for="place in laid" :key="place.part.id" :data-part="place.part.id">
           <path class="cut" :d="place.d" />
+          <path v-if="place.holes" class="hole" :d="place.holes" />
           <text v-if="place.words" :x="place.x" :y="place.y + 6">{{ place.words }}</text>
         </g>
       </svg>
@@ -78,6 +81,10 @@ const laid = computed(() => {
   fill: var(--slab);
   stroke: var(--slab-edge);
   stroke-width: 1.5;
+}
+.hole {
+  fill: var(--panel);
+  stroke: var(--slab-edge);
 }
 text {
   fill: var(--ink);
