@@ -81,7 +81,9 @@ describe('every demo design', () => {
         await textOf(page.locator('h1'), new RegExp(name.slice(0, 8)));
         await figure(page, 'weighOut').waitFor();
         const drawn =
-          stage === 'cut' ? page.locator('figure svg') : page.locator('.flat-part .cut, .strain-map canvas');
+          stage === 'cut'
+            ? page.locator('figure svg')
+            : page.locator('.elevation .fired, .flat-part .cut, .strain-map canvas');
         await drawn.first().waitFor();
       }
     }
@@ -100,8 +102,8 @@ describe('a table with a passphrase', () => {
     await textOf(page.getByRole('alert'), /not the passphrase/);
     await page.getByLabel('Passphrase').fill('under the fawn');
     await page.getByRole('button', { name: 'Come in' }).click();
-    await textOf(page.locator('main'), /The shelf is bare/);
+    await textOf(page.locator('main'), /The shelf is empty/);
     await page.reload();
-    await textOf(page.locator('main'), /The shelf is bare/);
+    await textOf(page.locator('main'), /The shelf is empty/);
   });
 });

@@ -23,6 +23,8 @@ const onPiece = (design: string, stage: string) => async (page: Page, url: strin
 const onShelf = async (page: Page, url: string) => {
   await page.goto(url);
   await page.locator('[data-design]').first().waitFor();
+  // Every piece is painted.
+  await page.waitForFunction("document.querySelectorAll('[data-design] .drawing svg').length === 0");
 };
 /** Raises the parts by so many hundredths. */
 const raise = async (page: Page, hundredths: number) => {
