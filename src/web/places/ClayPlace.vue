@@ -9,7 +9,7 @@ import BarPlot from '../components/clay/BarPlot.vue';
 import BarRows from '../components/clay/BarRows.vue';
 import ClayFields from '../components/clay/ClayFields.vue';
 import ClayFigures from '../components/clay/ClayFigures.vue';
-import { without } from '../components/piece/without.ts';
+import { without } from '../without.ts';
 import ScrapLedger from '../components/clay/ScrapLedger.vue';
 import BookConflicts from '../components/frame/BookConflicts.vue';
 import { useMasses } from '../composables/useMasses.ts';

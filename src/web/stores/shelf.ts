@@ -7,7 +7,7 @@ import { freshTarget } from '../../core/piece/freshTarget.ts';
 import { TARGET_DEFAULTS, type FormKind, type Target } from '../../core/piece/target.ts';
 import { elevation } from '../../core/piece/elevation.ts';
 import { api } from '../api.ts';
-import { without } from '../components/piece/without.ts';
+import { without } from '../without.ts';
 import { nextTask } from '../composables/nextTask.ts';
 import { prepareMould } from '../workers/prepareMould.ts';
 import { useConnection } from './connection.ts';

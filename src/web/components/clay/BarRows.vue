@@ -9,7 +9,7 @@ import {
   type ShrinkBar,
 } from '../../../core/clay/bars.ts';
 import type { Fault } from '../../../core/errors.ts';
-import { without } from '../piece/without.ts';
+import { without } from '../../without.ts';
 import CellLength from '../fields/CellLength.vue';
 
 /** The shrink bars of a clay as they are measured: wet, then as the clay goes on. */

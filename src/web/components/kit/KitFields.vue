@@ -5,7 +5,7 @@ import { KIT, type KitItem } from '../../../core/kit/kit.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import LengthField from '../fields/LengthField.vue';
 import TextField from '../fields/TextField.vue';
-import { without } from '../piece/without.ts';
+import { without } from '../../without.ts';
 
 /** The figures of one thing of the kit. */
 const props = defineProps<{

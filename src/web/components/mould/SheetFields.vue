@@ -13,7 +13,7 @@ import type { Choice } from '../fields/choice.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
 import LengthField from '../fields/LengthField.vue';
-import { without } from '../piece/without.ts';
+import { without } from '../../without.ts';
 import { PLAN_WAYS, planOfKind } from '../piece/formWays.ts';
 import { BEND_WAYS, SIDE_WAYS, WALL_WAYS, type BendWay } from './mouldWays.ts';
 import { readSvg } from './readSvg.ts';

@@ -13,7 +13,7 @@ import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
 import FoldAway from '../frame/FoldAway.vue';
 import { FEET_WAYS, HANDLE_PLACES, HANDLE_WAYS, handlePlace, LID_WAYS, type HandlePlace } from './additionWays.ts';
-import { without } from './without.ts';
+import { without } from '../../without.ts';
 
 /** Handles, feet and a lid: what is joined to the standing piece or lies on it. */
 const piece = usePiece();

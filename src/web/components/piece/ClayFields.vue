@@ -11,7 +11,7 @@ import NumberField from '../fields/NumberField.vue';
 import FoldAway from '../frame/FoldAway.vue';
 import { bookedClay } from './bookedClay.ts';
 import { STIFFNESS_WAYS } from './ways.ts';
-import { without } from './without.ts';
+import { without } from '../../without.ts';
 
 /** The clay of the piece: one of the clay book, or figures of its own. */
 const piece = usePiece();

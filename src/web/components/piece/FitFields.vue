@@ -16,7 +16,7 @@ import FoldAway from '../frame/FoldAway.vue';
 import KeepButtons from './KeepButtons.vue';
 import { roundedSizes } from './roundedSizes.ts';
 import WorkNote from './WorkNote.vue';
-import { without } from './without.ts';
+import { without } from '../../without.ts';
 
 /** What the piece must fit, how the clay bends, and the potter's own hand and slab. */
 const piece = usePiece();

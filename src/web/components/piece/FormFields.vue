@@ -13,7 +13,7 @@ import OptionalLength from '../fields/OptionalLength.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
 import { FormGrid, MouldFields, SheetFields } from './laterParts.ts';
-import { without } from './without.ts';
+import { without } from '../../without.ts';
 import { FORM_WAYS, PLAN_WAYS, planOfKind } from './formWays.ts';
 
 /** The form of the piece and its sizes. */

@@ -14,7 +14,7 @@ import NumberField from '../fields/NumberField.vue';
 import TextField from '../fields/TextField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
 import FoldAway from '../frame/FoldAway.vue';
-import { without } from './without.ts';
+import { without } from '../../without.ts';
 
 /** What is drawn on the flat wall: equal panels, where handles and spouts go, texture, words. */
 const piece = usePiece();
