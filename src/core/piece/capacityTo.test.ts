@@ -6,10 +6,16 @@ import { level } from './targets.test.helper.ts';
 
 describe('the capacity up to a level', () => {
   it('is that of a cylinder of the inside, and of a cone frustum', () => {
-    const cup = level({ kind: 'cylinder', diameter: 90, height: 100 }, { clay: { shrinkage: 0.1 }, slab: { wall: 5, base: 5 } }); // prettier-ignore
+    const cup = level(
+      { kind: 'cylinder', diameter: 90, height: 100 },
+      { clay: { shrinkage: 0.1 }, slab: { wall: 5, base: 5 } },
+    );
     // 90 - 2 x 4.5 across inside; the floor is 4.5 mm up.
     expect(capacityTo(cup, 54.5)).toBeCloseTo((Math.PI * 40.5 ** 2 * 50) / 1000, 1);
-    const cone = level({ kind: 'taper', rim: 120, foot: 80, height: 100 }, { clay: { shrinkage: 0 }, slab: { wall: 4, base: 4 } }); // prettier-ignore
+    const cone = level(
+      { kind: 'taper', rim: 120, foot: 80, height: 100 },
+      { clay: { shrinkage: 0 }, slab: { wall: 4, base: 4 } },
+    );
     const wall = 4 / Math.cos(Math.atan(0.2));
     const radius = (z: number) => 40 + 0.2 * z - wall;
     const [low, high] = [radius(4), radius(54)];
@@ -18,7 +24,10 @@ describe('the capacity up to a level', () => {
 
   it('is that of a cap of a ball, of what was formed in a dome', () => {
     // A dome of 200 across and 60 deep: its ball has a radius of 113.33; the slab lies in it.
-    const dome = level({ kind: 'mould', rim: { kind: 'circle', diameter: 200 }, depth: 60, wall: 'dome', side: 'slump', margin: 0 }, { clay: { shrinkage: 0 }, slab: { wall: 5 }, base: { join: 'none', trim: 0 } }); // prettier-ignore
+    const dome = level(
+      { kind: 'mould', rim: { kind: 'circle', diameter: 200 }, depth: 60, wall: 'dome', side: 'slump', margin: 0 },
+      { clay: { shrinkage: 0 }, slab: { wall: 5 }, base: { join: 'none', trim: 0 } },
+    );
     const bowl = { ...dome, base: { join: 'under', trim: 0 } } as Target;
     const ball = 100 ** 2 / 120 + 30 - 5;
     const cap = (deep: number) => (Math.PI * deep ** 2 * (ball - deep / 3)) / 1000;

@@ -23,7 +23,11 @@ function volumeTo({ positions, triangles }: Mesh, level: number): number {
   let sum = 0;
   for (let index = 0; index < triangles.length; index += 3) {
     const [a, b, c] = [0, 1, 2].map((corner) => 3 * (triangles[index + corner] as number)) as [number, number, number];
-    const [x, y, z] = [0, 1, 2].map((axis) => [a, b, c].map((vertex) => positions[vertex + axis] as number)) as [number[], number[], number[]]; // prettier-ignore
+    const [x, y, z] = [0, 1, 2].map((axis) => [a, b, c].map((vertex) => positions[vertex + axis] as number)) as [
+      number[],
+      number[],
+      number[],
+    ];
     const [x0 = 0, x1 = 0, x2 = 0] = x;
     const [y0 = 0, y1 = 0, y2 = 0] = y;
     const [z0 = 0, z1 = 0, z2 = 0] = z;
@@ -51,7 +55,9 @@ export function capacityTo(target: Target, level: number): number {
     const face = innerFace(target);
     return (brim * volumeTo(face, z - floor)) / volumeTo(face, height - floor);
   }
-  const corners = [...new Set([floor, ...hollow.map(([at]) => at), height])].filter((at) => at >= floor).sort((a, b) => a - b); // prettier-ignore
+  const corners = [...new Set([floor, ...hollow.map(([at]) => at), height])]
+    .filter((at) => at >= floor)
+    .sort((a, b) => a - b);
   const area = (at: number) => planArea(section(Math.min(at, height - 1e-9)).inner);
   const upTo = (end: number): number => {
     let sum = 0;

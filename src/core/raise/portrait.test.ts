@@ -16,7 +16,8 @@ function volumeOf(faces: readonly SolidFace[]): number {
     const [a = [0, 0, 0]] = corners;
     for (let index = 2; index < corners.length; index += 1) {
       const [b = [0, 0, 0], c = [0, 0, 0]] = [corners[index - 1], corners[index]];
-      sum += a[0] * (b[1] * c[2] - b[2] * c[1]) + a[1] * (b[2] * c[0] - b[0] * c[2]) + a[2] * (b[0] * c[1] - b[1] * c[0]); // prettier-ignore
+      sum +=
+        a[0] * (b[1] * c[2] - b[2] * c[1]) + a[1] * (b[2] * c[0] - b[0] * c[2]) + a[2] * (b[0] * c[1] - b[1] * c[0]);
     }
   }
   return sum / 6;

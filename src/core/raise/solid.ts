@@ -58,7 +58,9 @@ function meshFaces(mesh: Mesh, face: SolidFace['face'], upward: boolean): SolidF
 function meshLooksUp(mesh: Mesh): boolean {
   let plan = 0;
   for (let at = 0; at < mesh.triangles.length; at += 3) {
-    const [[ax, ay], [bx, by], [cx, cy]] = [0, 1, 2].map((corner) => vertexOf(mesh, mesh.triangles[at + corner] as number)) as [Point3, Point3, Point3]; // prettier-ignore
+    const [[ax, ay], [bx, by], [cx, cy]] = [0, 1, 2].map((corner) =>
+      vertexOf(mesh, mesh.triangles[at + corner] as number),
+    ) as [Point3, Point3, Point3];
     plan += (bx - ax) * (cy - ay) - (by - ay) * (cx - ax);
   }
   return plan > 0;
@@ -163,7 +165,8 @@ function sheetFaces(target: Target, form: SheetForm): SolidFace[] {
     const { at, normal } = placed;
     return [side * (at[0] + by * normal[0]), at[1] + by * normal[1], at[2] + by * normal[2] + lift];
   };
-  const ring = (share: number, by: number) => border.map(([x, y]) => on([cx + share * (x - cx), cy + share * (y - cy)], by)); // prettier-ignore
+  const ring = (share: number, by: number) =>
+    border.map(([x, y]) => on([cx + share * (x - cx), cy + share * (y - cy)], by));
   const band = (face: Ribbon['face'], one: readonly (Point3 | null)[], other: readonly (Point3 | null)[]) =>
     one.flatMap((point, index): SolidFace[] => {
       const next = (index + 1) % one.length;
@@ -171,7 +174,10 @@ function sheetFaces(target: Target, form: SheetForm): SolidFace[] {
       return corners.every((corner) => corner) ? [{ face, corners: corners as Point3[] }] : [];
     });
   const [upper, lower] = [k * t, -(1 - k) * t];
-  const rings = Array.from({ length: SHEET_RINGS }, (_, index) => [index / SHEET_RINGS, (index + 1) / SHEET_RINGS] as const); // prettier-ignore
+  const rings = Array.from(
+    { length: SHEET_RINGS },
+    (_, index) => [index / SHEET_RINGS, (index + 1) / SHEET_RINGS] as const,
+  );
   const holes = (form.holes ?? []).flatMap((hole): SolidFace[] => {
     const corners = anticlockwise(pointsOf(hole, 2)).map((point) => on(point, upper));
     return corners.every((corner) => corner) ? [{ face: 'hole', corners: corners as Point3[] }] : [];

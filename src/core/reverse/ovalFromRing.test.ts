@@ -14,7 +14,9 @@ describe('an oval from a round ring', () => {
     const form = ovalFromRing({ ...OVAL, length }, ring);
     if (!form) throw new Error('no oval');
     expect(ringOf(form)).toBeCloseTo(ring, 6);
-    const [oval, round] = [form, { kind: 'cylinder', diameter: ring, height: 60 } as const].map((one) => develop(level(one)).numbers.wrapLength); // prettier-ignore
+    const [oval, round] = [form, { kind: 'cylinder', diameter: ring, height: 60 } as const].map(
+      (one) => develop(level(one)).numbers.wrapLength,
+    );
     expect(oval).toBeCloseTo(round ?? NaN, 2);
   });
 

@@ -15,7 +15,9 @@ const WAIT = 4000;
 const LOOK_AGAIN = 60;
 
 function fieldOf(name: string): HTMLElement | null {
-  return [...document.querySelectorAll<HTMLElement>(`[name="${name}"]`)].find((one) => one.offsetParent !== null) ?? null; // prettier-ignore
+  return (
+    [...document.querySelectorAll<HTMLElement>(`[name="${name}"]`)].find((one) => one.offsetParent !== null) ?? null
+  );
 }
 
 /** Opens what a field is folded under, gives it the keyboard and lights it. */

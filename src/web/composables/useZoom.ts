@@ -48,7 +48,15 @@ export function useZoom(element: Ref<HTMLElement | null>) {
   function measure(): void {
     if (!element.value) return;
     const { clientWidth: width, clientHeight: height } = element.value;
-    behavior.extent([[0, 0], [width, height]]).translateExtent([[0, 0], [width, height]]); // prettier-ignore
+    behavior
+      .extent([
+        [0, 0],
+        [width, height],
+      ])
+      .translateExtent([
+        [0, 0],
+        [width, height],
+      ]);
   }
 
   function fit(): void {

@@ -10,7 +10,11 @@ interface Note {
 function desk(first: Note = { id: 'a', revision: 1, words: 'one' }) {
   let server = first;
   const held = new Map<string, string>();
-  const asked: { readonly words: string; readonly reply: () => void; readonly fail: (why: 'away' | 'refused') => void }[] = []; // prettier-ignore
+  const asked: {
+    readonly words: string;
+    readonly reply: () => void;
+    readonly fail: (why: 'away' | 'refused') => void;
+  }[] = [];
   const back: (() => void)[] = [];
   const links: KeptLinks<Note, string> = {
     bodyOf: ({ words }) => words,
@@ -89,7 +93,12 @@ describe('a kept thing', () => {
     void thing.keep();
     asked[0]?.reply();
     await settled();
-    expect([thing.keeping.value, thing.theirs.value?.words, thing.body.value, held.get('a')]).toEqual(['conflict', 'theirs', 'mine', 'mine']); // prettier-ignore
+    expect([thing.keeping.value, thing.theirs.value?.words, thing.body.value, held.get('a')]).toEqual([
+      'conflict',
+      'theirs',
+      'mine',
+      'mine',
+    ]);
     // Nothing is sent over theirs until it is decided.
     thing.change('mine, more', 1);
     await new Promise((resolve) => setTimeout(resolve, 20));
@@ -118,7 +127,11 @@ describe('a kept thing', () => {
     expect(still.server().words).toBe('held');
     const changed = desk({ id: 'a', revision: 2, words: 'theirs' });
     changed.thing.takeUp('held', 1);
-    expect([changed.thing.keeping.value, changed.thing.body.value, changed.thing.theirs.value?.words]).toEqual(['conflict', 'held', 'theirs']); // prettier-ignore
+    expect([changed.thing.keeping.value, changed.thing.body.value, changed.thing.theirs.value?.words]).toEqual([
+      'conflict',
+      'held',
+      'theirs',
+    ]);
     expect(changed.asked).toHaveLength(0);
   });
 

@@ -12,8 +12,14 @@ const layers = computed(() => layersOf(props.fold));
 const folds = computed(() => {
   const { width, height, air } = SHEET;
   const { layersAround, layersUp } = layers.value;
-  const across = Array.from({ length: layersUp - 1 }, (_, index) => `M${air} ${air + ((index + 1) * height) / layersUp}h${width}`); // prettier-ignore
-  const upright = Array.from({ length: layersAround - 1 }, (_, index) => `M${air + ((index + 1) * width) / layersAround} ${air}v${height}`); // prettier-ignore
+  const across = Array.from(
+    { length: layersUp - 1 },
+    (_, index) => `M${air} ${air + ((index + 1) * height) / layersUp}h${width}`,
+  );
+  const upright = Array.from(
+    { length: layersAround - 1 },
+    (_, index) => `M${air + ((index + 1) * width) / layersAround} ${air}v${height}`,
+  );
   return [...across, ...upright].join('');
 });
 </script>

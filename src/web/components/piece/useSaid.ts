@@ -19,7 +19,7 @@ export function useSaid(figures: Readonly<Ref<readonly Figure[]>>): Ref<string> 
       .map(
         ({ label, phrase, unit }) =>
           `${label} ${lengths.phrase(phrase)}${unit === 'length' ? ` ${lengths.sign()}` : ''}`,
-      ) // prettier-ignore
+      )
       .join(', ');
   watchDebounced(words, (now, before) => (said.value = before ? now : ''), { debounce: AFTER });
   return said;

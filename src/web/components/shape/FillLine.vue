@@ -53,7 +53,16 @@ function onDown(event: PointerEvent): void {
 
 function onKey(event: KeyboardEvent): void {
   const step = lengths.steps.value.key / depth.value;
-  const next: Record<string, number> = { ArrowUp: share.value + step, ArrowRight: share.value + step, ArrowDown: share.value - step, ArrowLeft: share.value - step, PageUp: share.value + 10 * step, PageDown: share.value - 10 * step, Home: 0, End: 1 }; // prettier-ignore
+  const next: Record<string, number> = {
+    ArrowUp: share.value + step,
+    ArrowRight: share.value + step,
+    ArrowDown: share.value - step,
+    ArrowLeft: share.value - step,
+    PageUp: share.value + 10 * step,
+    PageDown: share.value - 10 * step,
+    Home: 0,
+    End: 1,
+  };
   const to = next[event.key];
   if (to === undefined) return;
   event.preventDefault();

@@ -19,13 +19,25 @@ const rack = computed(() => {
   const { middle, ground, scale } = props.places;
   const y = ground - holeHeight(props.target, hole, 1 - props.target.clay.shrinkage) * scale;
   const [half, reach] = [(hole / 2) * scale, RACK_REACH * scale];
-  return { y, high: BOARD * scale, left: middle - half, right: middle + half, reach, words: `hole ${lengths.length(hole)}` }; // prettier-ignore
+  return {
+    y,
+    high: BOARD * scale,
+    left: middle - half,
+    right: middle + half,
+    reach,
+    words: `hole ${lengths.length(hole)}`,
+  };
 });
 const shelf = computed(() => {
   const clear = props.target.fit?.shelf;
   if (clear === undefined) return null;
   const { ground, scale, wetLeft, wetRight } = props.places;
-  return { y: ground - clear * scale, left: wetLeft - 40, right: wetRight + 20, words: `shelf, ${lengths.length(clear)} clear` }; // prettier-ignore
+  return {
+    y: ground - clear * scale,
+    left: wetLeft - 40,
+    right: wetRight + 20,
+    words: `shelf, ${lengths.length(clear)} clear`,
+  };
 });
 /** A hand as wide as it is over the knuckles, on its way in. */
 const hand = computed(() => {

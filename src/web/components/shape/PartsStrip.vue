@@ -26,7 +26,10 @@ const laid = computed(() => {
   const sizes = props.parts.map(({ outline }) => bounds(outline));
   const across = sizes.reduce((sum, { minX, maxX }) => sum + maxX - minX, 0);
   const high = Math.max(1, ...sizes.map(({ minY, maxY }) => maxY - minY));
-  const scale = Math.max(0.01, Math.min((height.value - 2 * AIR) / high, (width.value - AIR * (sizes.length + 1)) / across)); // prettier-ignore
+  const scale = Math.max(
+    0.01,
+    Math.min((height.value - 2 * AIR) / high, (width.value - AIR * (sizes.length + 1)) / across),
+  );
   const whole = across * scale + AIR * (sizes.length - 1);
   let x = Math.max(AIR, (width.value - whole) / 2);
   return props.parts.map((part, index) => {
@@ -35,7 +38,14 @@ const laid = computed(() => {
     const y = (height.value + tall) / 2;
     const at = [x - minX * scale, y + minY * scale] as const;
     const holes = (part.holes ?? []).map((hole) => pathData(hole, scale, at, screenPx)).join('');
-    const place = { part, holes, d: pathData(part.outline, scale, at, screenPx), x: x + wide / 2, y: y - tall / 2, words: wordsOn(part, wide) }; // prettier-ignore
+    const place = {
+      part,
+      holes,
+      d: pathData(part.outline, scale, at, screenPx),
+      x: x + wide / 2,
+      y: y - tall / 2,
+      words: wordsOn(part, wide),
+    };
     x += wide + AIR;
     return place;
   });

@@ -54,7 +54,10 @@ const rings = computed(() => {
   });
   const mouth = fired.hollow[fired.hollow.length / 2 - 1];
   const inner = mouth ? [ring(-mouth[0] + fired.rim[0] + fired.rim[1], mouth[0], fired.rimHeight)] : [];
-  return [{ ...ring(fired.rim[0], fired.rim[1], fired.rimHeight), name: 'lip' }, ...inner.map((one) => ({ ...one, name: 'mouth' }))]; // prettier-ignore
+  return [
+    { ...ring(fired.rim[0], fired.rim[1], fired.rimHeight), name: 'lip' },
+    ...inner.map((one) => ({ ...one, name: 'mouth' })),
+  ];
 });
 /** The wet sizes in words: rim, foot where it is another, and height; a narrow drawing has no room for them. */
 const CAPTION_ROOM = { width: 520, height: 330 } as const;
@@ -64,7 +67,9 @@ const wetWords = computed(() => {
   const across = foot && foot !== rim ? `${rim} / ${foot}` : rim;
   return [across, sizes.get('height')?.[0]].filter(Boolean).join(' × ');
 });
-const fills = computed(() => props.developed.finished.capacityBrim > 0 && props.places.fired.hollow.length > 2 && !props.target.lid); // prettier-ignore
+const fills = computed(
+  () => props.developed.finished.capacityBrim > 0 && props.places.fired.hollow.length > 2 && !props.target.lid,
+);
 </script>
 
 <template>

@@ -35,9 +35,15 @@ const hand = computed(() => (showsHand.value ? settings.hand : null));
 
 // A piece from a mould is laid in a worker.
 if (!isDraped(piece.target)) {
-  useRehearsal(
-    (target, developed) =>
-    h(ShapeDrawing, { target, developed, places: shapePlaces(target, room.value), ...room.value, hand: null, take: () => [] }), // prettier-ignore
+  useRehearsal((target, developed) =>
+    h(ShapeDrawing, {
+      target,
+      developed,
+      places: shapePlaces(target, room.value),
+      ...room.value,
+      hand: null,
+      take: () => [],
+    }),
   );
 }
 

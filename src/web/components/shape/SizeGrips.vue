@@ -24,8 +24,14 @@ const groups = computed(() => {
   return gripGroups(at).map((group) => {
     const sizes = group.flatMap((index) => props.handles[index] ?? []);
     const spots = group.flatMap((index) => at[index] ?? []) as number[];
-    const middle = (axis: 0 | 1) => spots.filter((_, index) => index % 2 === axis).reduce((sum, one) => sum + one, 0) / group.length; // prettier-ignore
-    return { name: nameOf(sizes), sizes, at: group.map((index) => at[index] ?? ([0, 0] as const)), middle: [middle(0), middle(1)] as const }; // prettier-ignore
+    const middle = (axis: 0 | 1) =>
+      spots.filter((_, index) => index % 2 === axis).reduce((sum, one) => sum + one, 0) / group.length;
+    return {
+      name: nameOf(sizes),
+      sizes,
+      at: group.map((index) => at[index] ?? ([0, 0] as const)),
+      middle: [middle(0), middle(1)] as const,
+    };
   });
 });
 

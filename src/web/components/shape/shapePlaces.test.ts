@@ -30,7 +30,11 @@ describe('the drawing of a piece', () => {
       expect(groups.flat().sort((one, other) => one - other)).toEqual(at.map((_, index) => index));
       groups.forEach((group, index) =>
         groups.slice(index + 1).forEach((other) => {
-          const apart = group.flatMap((one) => other.map((two) => Math.hypot((at[one]?.[0] ?? 0) - (at[two]?.[0] ?? 0), (at[one]?.[1] ?? 0) - (at[two]?.[1] ?? 0)))); // prettier-ignore
+          const apart = group.flatMap((one) =>
+            other.map((two) =>
+              Math.hypot((at[one]?.[0] ?? 0) - (at[two]?.[0] ?? 0), (at[one]?.[1] ?? 0) - (at[two]?.[1] ?? 0)),
+            ),
+          );
           expect(Math.min(...apart)).toBeGreaterThanOrEqual(GRIP);
         }),
       );

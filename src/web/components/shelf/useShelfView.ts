@@ -35,9 +35,10 @@ export function useShelfView() {
   const choosing = ref(false);
   const chosen = ref<readonly string[]>([]);
 
-  const sets = computed(
-    () =>
-    [...new Set(shelf.designs.flatMap(({ target }) => (target.set ? [target.set] : [])))].sort((one, other) => one.localeCompare(other)), // prettier-ignore
+  const sets = computed(() =>
+    [...new Set(shelf.designs.flatMap(({ target }) => (target.set ? [target.set] : [])))].sort((one, other) =>
+      one.localeCompare(other),
+    ),
   );
   /** A set that nothing belongs to any more is not looked at. */
   const shownSet = computed(() => (set.value !== null && sets.value.includes(set.value) ? set.value : null));
