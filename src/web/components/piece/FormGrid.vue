@@ -50,7 +50,7 @@ const drawn = FORM_WAYS.filter(({ value }) => value !== 'mesh').map((way) => {
 <style scoped>
 .forms {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(176px, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(176px, 46%), 1fr));
   gap: 10px;
 }
 .form {

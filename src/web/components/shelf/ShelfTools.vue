@@ -13,7 +13,7 @@ const set = defineModel<string | null>('set', { required: true });
   <div class="tools" role="search">
     <VTextField
       v-model="words"
-      class="bare words"
+      class="bare asked"
       type="search"
       placeholder="Name, form, clay or set"
       aria-label="Look for on the shelf"
@@ -53,9 +53,12 @@ const set = defineModel<string | null>('set', { required: true });
   gap: 6px 18px;
   padding-top: 10px;
 }
-.words {
+.asked {
   flex: 0 1 300px;
   min-width: 220px;
+}
+.asked.v-text-field.bare :deep(.v-field__field > .v-field__input) {
+  padding-inline: 12px;
 }
 .order {
   flex: 0 0 auto;
@@ -65,7 +68,7 @@ const set = defineModel<string | null>('set', { required: true });
   margin-left: auto;
 }
 @media (max-width: 699px) {
-  .words {
+  .asked {
     flex: 1 1 100%;
   }
   .order {
