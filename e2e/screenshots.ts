@@ -24,7 +24,7 @@ const onShelf = async (page: Page, url: string) => {
   await page.goto(url);
   await page.locator('[data-design]').first().waitFor();
   // Every piece is painted.
-  await page.waitForFunction("document.querySelectorAll('[data-design] .drawing svg').length === 0");
+  while ((await page.locator('[data-design] .drawing svg').count()) > 0) await page.waitForTimeout(100);
 };
 /** Raises the parts by so many hundredths. */
 const raise = async (page: Page, hundredths: number) => {
