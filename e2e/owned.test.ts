@@ -133,6 +133,7 @@ describe('a design', () => {
     await unfold(page, 'Marks on the wall');
     await type(page, 'panels-count', '6');
     await marks('panel', 5);
+    await textOf(page.locator('p.panelled'), /^6 panels, each 46\.8 mm wide$/);
     await page.getByRole('button', { name: 'A pair of handles' }).click();
     await marks('place', 2);
     await type(page, 'repeat', '20');

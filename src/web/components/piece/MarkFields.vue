@@ -135,7 +135,7 @@ const holds = computed(() => {
         :choices="MARKINGS"
         @choose="chooseMarking"
       />
-      <p v-if="panelled" class="repeat">
+      <p v-if="panelled" class="panelled">
         <strong>{{ panelled.count }}</strong> panels, each {{ lengths.length(panelled.rim) }} wide{{
           Math.abs(panelled.rim - panelled.foot) > 0.05
             ? ` at the rim and ${lengths.length(panelled.foot)} at the foot`
@@ -229,7 +229,8 @@ ul {
   list-style: none;
   padding: 0;
 }
-.repeat {
+.repeat,
+.panelled {
   padding: 4px 0 4px 10px;
 }
 .ways {
