@@ -5,6 +5,7 @@ import type { Development } from '../../../core/piece/develop.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import { wetAndFired } from '../../../core/piece/wetFired.ts';
 import { useLengths } from '../../composables/useLengths.ts';
+import { usePiece } from '../../stores/piece.ts';
 import { draggedSizes, type DraggedSize } from '../table/draggedSizes.ts';
 import FigureTag from '../table/FigureTag.vue';
 import PieceElevation from '../table/PieceElevation.vue';
@@ -33,6 +34,9 @@ const emit = defineEmits<{
 }>();
 
 const lengths = useLengths();
+const piece = usePiece();
+/** What is told beside the drawing follows once the drawing stands. */
+const rested = computed(() => piece.beside.target);
 const ROUND = ['cylinder', 'former', 'taper', 'stack'];
 /** The rim is drawn as a ring seen from a little above: so high for its width. */
 const RIM_TILT = 0.075;
@@ -62,7 +66,7 @@ const rings = computed(() => {
 /** The wet sizes in words: rim, foot where it is another, and height; a narrow drawing has no room for them. */
 const CAPTION_ROOM = { width: 520, height: 330 } as const;
 const wetWords = computed(() => {
-  const sizes = new Map(wetAndFired(props.target).map(({ key, wet }) => [key, wet.map((mm) => lengths.figure(mm))]));
+  const sizes = new Map(wetAndFired(rested.value).map(({ key, wet }) => [key, wet.map((mm) => lengths.figure(mm))]));
   const [rim, foot] = ['outside-rim', 'outside-foot'].map((key) => sizes.get(key)?.join(' × '));
   const across = foot && foot !== rim ? `${rim} / ${foot}` : rim;
   return [across, sizes.get('height')?.[0]].filter(Boolean).join(' × ');
@@ -87,7 +91,7 @@ const fills = computed(
       :rx="ring.rx"
       :ry="ring.ry"
     />
-    <FitGhosts :target="target" :places="places" :hand="hand" />
+    <FitGhosts :target="rested" :places="places" :hand="hand" />
     <path class="dimension" :d="lines" />
   </svg>
   <FillLine v-if="fills" :places="places" />

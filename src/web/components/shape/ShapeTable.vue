@@ -85,7 +85,7 @@ function endDrag(): void {
         <VBtn v-if="raises" variant="text" :aria-pressed="turning" @click="turning = !turning">Turn it</VBtn>
       </p>
     </div>
-    <PartsStrip :parts="piece.developed.parts" @open="emit('flat')" />
+    <PartsStrip :parts="piece.beside.developed.parts" @open="emit('flat')" />
   </div>
 </template>
 
