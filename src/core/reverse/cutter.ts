@@ -23,8 +23,8 @@ export function cuttersAround(
 export const CUTTER_TOLERANCE = 0.3;
 
 /**
- * The design with its base left so much too large that a wider cutter cuts it; it is trimmed to the wall after joining, so
- * its edge need not lean. Null where the base is not cut so, or the cutter is no wider.
+ * The design with its base enlarged to the size of a wider cutter; it is trimmed to the wall after joining, so its edge need
+ * not lean. Null where the base is not cut so, or the cutter is no wider.
  *
  * @param cutter across, mm
  */

@@ -12,7 +12,7 @@ export interface ClayAtHand {
   readonly tall: number;
 }
 
-/** The piece that the search begins with is so wide (mm). */
+/** Width of the piece that the search starts from (mm). */
 const FIRST = 80;
 
 /** Wet mass of the parts of a piece (g): what is rolled round them goes back to the bag. */
@@ -20,7 +20,7 @@ function massOf(target: Target): number {
   return finished(target, kindOf(target).develop(target).parts).mass.wet;
 }
 
-/** The straight round piece whose parts weigh so much: what can be made of the clay at hand, without its trim. */
+/** The straight round piece whose parts weigh as much as the clay at hand, without trim. */
 export function pieceFromMass({ mass, tall }: ClayAtHand, making: Making): Reversed {
   if (!(mass > 0)) return impossible('the clay must weigh more than 0');
   if (!(tall > 0)) return impossible('the height must be more than 0 times the width');

@@ -174,6 +174,23 @@ describe('figures that differ', () => {
   ] as const)('from %d to %d in %j: %s', (low, high, style, words) => {
     expect(writeBetween(low, high, style)).toBe(words);
   });
+
+  it('never tells an interval narrower than it is', () => {
+    const random = seeded(1614);
+    let narrow = 0;
+    for (let round = 0; round < 3000; round += 1) {
+      const low = 5 + 200 * random();
+      const high = low + 1.2 * random() ** 3;
+      for (const unit of LENGTH_UNITS) {
+        const told = / ± (.+)$/.exec(writeBetween(low, high, { unit }))?.[1];
+        if (told === undefined) continue;
+        narrow += 1;
+        const reading = readLength(told, unit);
+        expect(reading.kind === 'length' && reading.mm).toBeGreaterThan((high - low) / 2 - 1e-6);
+      }
+    }
+    expect(narrow).toBeGreaterThan(500);
+  });
 });
 
 describe('rules in the reader’s unit', () => {

@@ -79,8 +79,7 @@ const ALIKE = 0.005;
 const FINEST = 3;
 
 /**
- * The style in which lengths that differ are written apart, so that no sentence says that it is 3 5/16 and needs 3 5/16: as
- * many steps finer as it takes.
+ * A style fine enough to tell different lengths apart, so that no sentence says "is 3 5/16, needs 3 5/16".
  *
  * @param lengths mm
  */

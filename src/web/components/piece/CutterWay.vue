@@ -14,7 +14,7 @@ import { roundedCutter } from './roundedCutter.ts';
 /** What one cutter would mean for the base: trim the difference, or change the piece, told before it is pressed. */
 const props = defineProps<{ cutter: number; cuts: number }>();
 
-/** The piece that a cutter asks for is looked for once its sizes rest (ms). */
+/** Pause after a change before the piece for a cutter is searched for (ms). */
 const REST = 400;
 
 const piece = usePiece();
@@ -47,7 +47,7 @@ const would = computed(() => {
   <div class="way" :data-cutter="cutter">
     <strong>{{ lengths.length(cutter) }}</strong>
     <p v-if="trimmed">
-      Cut straight down, {{ lengths.length(around) }} too wide all round; trim it after joining.
+      Cut it straight down, {{ lengths.length(around) }} too wide all round, and trim it after joining.
       <VBtn @click="piece.change(trimmed)">Trim after joining</VBtn>
     </p>
     <p v-if="changed">

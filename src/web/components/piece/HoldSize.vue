@@ -12,7 +12,7 @@ import WorkNote from './WorkNote.vue';
 const piece = usePiece();
 const lengths = useLengths();
 const { busy, trouble, solve, cancel } = useSolver();
-/** A volume that was typed and not made yet. */
+/** A volume that was typed and has not been applied yet. */
 const typed = ref<string | null>(null);
 const holds = computed(() => lengths.volume(piece.beside.developed.finished.capacityBrim));
 const keeps = computed(() => keepsOf(piece.target.form));

@@ -20,13 +20,13 @@ const shown = computed(() => piece.beside.target);
 function put(group: string, next: Partial<Target>): readonly Fault[] {
   return piece.change({ ...piece.target, ...next }, group);
 }
-/** The base is as thick as the wall until it is said otherwise. */
+/** The base is as thick as the wall until it is given its own thickness. */
 const alike = computed(() => shown.value.slab.base === shown.value.slab.wall);
 function putWall(wall: number): readonly Fault[] {
   const { slab } = piece.target;
   return put('slab.wall', { slab: { ...slab, wall, base: follows ? wall : slab.base } });
 }
-/** Whether the base goes with the wall, as it stood when the field was entered: half-typed figures may meet by chance. */
+/** Whether the base follows the wall. Set when a field is left: half-typed figures may be equal by chance. */
 let follows = alike.value;
 const putBase = (base: number) => put('slab.base', { slab: { ...piece.target.slab, base } });
 /** A tool is measured as it is: neither over a face nor before or after firing. */
@@ -36,7 +36,7 @@ const oneSlab = computed(() => isDraped(shown.value) || ['stand', 'sheet'].inclu
 const measured = computed(
   () => `${shown.value.size.face}, ${shown.value.size.state === 'fired' ? 'after firing' : 'wet'}`,
 );
-/** What stands under one line does not jump out of it while it is typed. */
+/** The folded field stays folded while it is being edited. */
 const wasAlike = ref(alike.value);
 watch(
   () => piece.design?.id,

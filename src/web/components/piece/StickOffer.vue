@@ -19,7 +19,7 @@ const offered = computed(() => {
   return [...new Set(all)].filter((one) => one >= LIMITS.thickness.least && one <= GREATEST);
 });
 
-/** As such where inches are used: 3/16, 1/4, 5/16; so fine that two sticks never read alike. */
+/** As fractions in inches: 3/16, 1/4, 5/16; fine enough that no two sticks read alike. */
 const written = computed(() =>
   lengths.style.value.unit === 'inch' ? lengths.apart(offered.value) : offered.value.map(lengths.editable),
 );

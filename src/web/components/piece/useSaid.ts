@@ -3,10 +3,10 @@ import { ref, type Ref } from 'vue';
 import { useLengths } from '../../composables/useLengths.ts';
 import type { Figure } from './figures.ts';
 
-/** Results are said so long after the last key (ms). */
+/** Pause after the last key before results are announced (ms). */
 const AFTER = 500;
 
-/** No more figures than these are said: the others are read in the list. */
+/** Number of figures announced: the others can be read in the list. */
 const MOST = 4;
 
 /** The first figures in words, as they are after a change has settled; nothing before the first change. */

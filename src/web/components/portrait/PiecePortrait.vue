@@ -9,7 +9,7 @@ import { paintPortrait, type PortraitTones } from './paintPortrait.ts';
 
 /** A piece in a quiet three-quarter view, fired, at a scale (px per mm); as large as its clay. */
 const props = defineProps<{ target: Target; scale: number }>();
-/** It stands there now; a mould from a file with very many triangles is never painted. */
+/** Emitted once it is painted; a mould from a file with very many triangles never is. */
 const emit = defineEmits<{ painted: [] }>();
 
 /** Room for the lines at the border (px). */

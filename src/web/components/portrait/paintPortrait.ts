@@ -3,10 +3,10 @@ import type { Portrait, PortraitFace, PortraitPoint } from '../../../core/raise/
 /** Colours of a portrait: one for each kind of face, and one for the lines. */
 export type PortraitTones = Readonly<Record<PortraitFace['face'] | 'line' | 'dark', string>>;
 
-/** So many tones between light and shade: a quiet drawing, not a photograph. */
+/** Number of tones between light and shade: few, for a quiet drawing. */
 const TONES = 10;
 
-/** A face in the darkest shade is mixed with so much of the dark tone. */
+/** Share of the dark tone in the darkest shade. */
 const DEEPEST = 0.42;
 
 /**
@@ -48,7 +48,7 @@ export function paintPortrait(
     context.closePath();
     context.fillStyle = context.strokeStyle = shade(face);
     context.fill();
-    // Neighbours are painted apart: a hair of their own colour closes the gap between them.
+    // A thin line of the same colour closes the gap between neighbouring faces.
     context.lineWidth = 0.7;
     context.stroke();
     if (face.lines.length === 0) continue;

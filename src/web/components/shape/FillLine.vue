@@ -9,10 +9,10 @@ import { reachAt, type ShapePlaces } from './shapePlaces.ts';
 /** How full the piece is: a level that is dragged or moved by keys, and what it holds up to there. */
 const props = defineProps<{ places: ShapePlaces }>();
 
-/** A cup is filled to about so far below its rim (fired mm). */
+/** A cup is usually filled to about this far below its rim (fired mm). */
 const BELOW_RIM = 10;
 
-/** A narrower level has its words beside it (px). */
+/** On a line shorter than this the words stand beside it (px). */
 const WORDS = 116;
 
 const piece = usePiece();
@@ -24,7 +24,7 @@ const brim = computed(() => props.places.fired.body.top);
 const depth = computed(() => Math.max(1e-6, brim.value - floor.value));
 const share = computed(() => moved.value ?? Math.max(0.5, 1 - BELOW_RIM / depth.value));
 const level = computed(() => floor.value + share.value * depth.value);
-/** Added up once the drawing stands: a key is answered on the table first. */
+/** Computed after the drawing, so that a key redraws the table first. */
 const holds = computed(() =>
   lengths.volume(capacityTo(piece.beside.target, level.value - props.places.fired.body.foot)),
 );

@@ -13,10 +13,10 @@ const { width, height } = useElementSize(box);
 
 /** Air between parts, and round them (px). */
 const AIR = 10;
-/** A letter of a name is about so wide (px): a name that is wider than its part is left out. */
+/** Approximate width of a letter (px): a name that is wider than its part is left out. */
 const LETTER = 8.5;
 
-/** The name of a part and how often it is cut, as much of it as it has room for. */
+/** The name of a part and how often it is cut, shortened to fit on the part. */
 function wordsOn({ name, count }: Part, wide: number): string {
   const whole = count > 1 ? `${name}, cut ${count}` : name;
   return [whole, name].find((words) => words.length * LETTER < wide) ?? '';

@@ -35,10 +35,10 @@ const emit = defineEmits<{
 
 const lengths = useLengths();
 const piece = usePiece();
-/** What is told beside the drawing follows once the drawing stands. */
+/** The caption and what the piece must fit are drawn after the piece, so that a key redraws the piece first. */
 const rested = computed(() => piece.beside.target);
 const ROUND = ['cylinder', 'former', 'taper', 'stack'];
-/** The rim is drawn as a ring seen from a little above: so high for its width. */
+/** Height of the drawn rim for its width: a ring seen from a little above. */
 const RIM_TILT = 0.075;
 const OPEN = ['cylinder', 'former', 'taper', 'stack', 'oval', 'loft'];
 

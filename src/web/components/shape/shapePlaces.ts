@@ -32,7 +32,7 @@ const NARROW_AIR = { left: 44, right: 104, top: 76, bottom: 66 } as const;
 const GREATEST_SCALE = 6;
 const LEAST_SCALE = 0.02;
 
-/** A rack board is drawn so far round its hole (fired mm). */
+/** How far a rack board is drawn on each side of its hole (fired mm). */
 export const RACK_REACH = 24;
 
 /** The one scale (px per mm), and where the middle of the piece and the table are (px). */
@@ -96,7 +96,7 @@ export function reachAt(outline: Outline, z: number): number {
   return side.at(-1)?.[0] ?? 0;
 }
 
-/** Height of a dragged size above the table, and its distance from the middle (px on the screen). */
+/** Where the grip of a dragged size stands on the screen (px). */
 export function gripAt(
   { at }: DraggedSize,
   { middle, ground, foot, top, scale, fired }: ShapePlaces,
@@ -116,10 +116,10 @@ export interface ShapeTag {
 /** From the drawing to a dimension line, and on to its figure (px). */
 const OFF = { line: 26, figure: 26 } as const;
 
-/** A piece that is drawn no higher than this is small (px). */
+/** Greatest height of a drawing that counts as small (px). */
 const SMALL = 130;
 
-/** Shares of the height nearer to foot or rim than this are told there. */
+/** Sizes this close to the foot or rim are written there (share of the height). */
 const END = 1e-3;
 
 /** The figures of the dragged sizes: rim above the piece, foot below it, widths between them across it, heights beside it. */
@@ -155,10 +155,10 @@ export function shapeTags(handles: readonly DraggedSize[], places: ShapePlaces):
   return only || foot - top > SMALL ? all : all.filter(isEnd);
 }
 
-/** Grips whose middles lie nearer to one another than this are one that opens (px). */
+/** Grips closer together than this are joined into one that opens (px). */
 export const GRIP = 44;
 
-/** Grips that stand so close that a finger could not tell them apart, as lists of their indices. */
+/** Groups of grips that are too close for a finger, as lists of their indices. */
 export function gripGroups(places: readonly (readonly [number, number])[]): number[][] {
   const groups: number[][] = [];
   places.forEach(([x, y], index) => {
