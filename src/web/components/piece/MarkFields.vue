@@ -7,7 +7,7 @@ import { isWall } from '../../../core/part/part.ts';
 import { LIMITS, placeWord, type JoinPlace, type PanelMarking, type WallMarks } from '../../../core/piece/target.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
-import { panelCount } from '../../../core/marks/marking.ts';
+import { panelCount, placesOf } from '../../../core/marks/marking.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import type { Choice } from '../fields/choice.ts';
 import NumberField from '../fields/NumberField.vue';
@@ -70,7 +70,14 @@ const panelled = computed(() => {
   const found = panelCount(panels, Math.max(girthRim, wrapLength ?? 0), piece.target.seam.panels);
   return { count: found, rim: girthRim / found, foot: girthFoot / found };
 });
-const addFeature = () => putPlaces([...places.value, { kind: 'feature', at: 180, text: 'face' }]);
+/** A new feature goes where nothing else is marked, so that their words do not lie over one another (degrees). */
+const FEATURE_PLACES = [180, 90, 270, 135, 225, 45, 315] as const;
+const APART = 30;
+function addFeature(): void {
+  const taken = placesOf(piece.target).map(({ at }) => at);
+  const free = FEATURE_PLACES.find((angle) => taken.every((at) => Math.abs(at - angle) >= APART));
+  putPlaces([...places.value, { kind: 'feature', at: free ?? FEATURE_PLACES[0], text: 'face' }]);
+}
 const rename = (index: number) => (text: string) =>
   putPlaces(
     places.value.map((place, one) => (one === index ? { kind: 'feature', at: place.at, text } : place)),

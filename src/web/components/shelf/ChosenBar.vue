@@ -18,12 +18,11 @@ const each = ref(1);
     <span>of each</span>
     <VNumberInput
       v-model="each"
-      class="each"
+      class="bare each"
       aria-label="How many of each"
       :min="1"
       :max="PLAN_LIMITS.count.greatest"
-      control-variant="split"
-      inset
+      control-variant="hidden"
     />
     <VBtn variant="flat" :disabled="chosen.length === 0 || busy" @click="emit('plan', each)">Plan the slabs</VBtn>
     <VBtn :disabled="chosen.length === 0 || busy" @click="emit('set')">Put in a set</VBtn>
@@ -39,6 +38,6 @@ const each = ref(1);
   border-top: 2px solid var(--press);
 }
 .each {
-  flex: 0 0 150px;
+  flex: 0 0 76px;
 }
 </style>
