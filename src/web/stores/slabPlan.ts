@@ -39,10 +39,10 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   const kept = computed(() => own.value.find((one) => one.id === chosen.value) ?? own.value[0]);
   const plan = computed<KeptPlan>(
     () =>
-      kept.value?.body ?? draft.value ?? { name: piece.target.name || 'Plan', design: id.value, pieces: [{ design: id.value, count: 1 }], ...DEFAULT_PLAN, slabs: [] }, // prettier-ignore
+      kept.value?.body ?? draft.value ?? { name: piece.beside.target.name || 'Plan', design: id.value, pieces: [{ design: id.value, count: 1 }], ...DEFAULT_PLAN, slabs: [] }, // prettier-ignore
   );
   const targetOf = (design: string): Target | undefined =>
-    design === id.value ? piece.target : shelf.designs.find((one) => one.id === design)?.target;
+    design === id.value ? piece.beside.target : shelf.designs.find((one) => one.id === design)?.target;
   const greatest = computed(() => bench.slab);
   const rules = computed<PlanRules>(() => ({ ...greatest.value, gap: plan.value.gap, margin: plan.value.margin, alongRoll: plan.value.alongRoll })); // prettier-ignore
   const batch = computed<readonly BatchPiece[]>(() =>
@@ -107,7 +107,7 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   );
   /** What is cut off on the mould and in place goes back to the bag too. */
   const sum = computed(() => {
-    const laid = planSum(sized.value, groups.value, piece.target.clay.wetDensity);
+    const laid = planSum(sized.value, groups.value, piece.beside.target.clay.wetDensity);
     const cut = batch.value.reduce((all, { target, count }) => all + count * develop(target).finished.cutAway, 0);
     return { ...laid, parts: laid.parts - cut, trim: laid.trim + cut };
   });
@@ -118,7 +118,7 @@ export const useSlabPlan = defineStore('slab-plan', () => {
    */
   function slabsFor(target: Target, developed: Development): readonly SlabNeeded[] {
     const [only, ...others] = plan.value.pieces;
-    const alone = only?.design === id.value && only.count === 1 && others.length === 0 && target === piece.target;
+    const alone = only?.design === id.value && only.count === 1 && others.length === 0 && target === piece.beside.target;
     if (!alone || sized.value.length === 0) return quickPlan(target, developed.parts, rules.value) ?? developed.slabs;
     return sized.value.map((slab) => {
       const ids = slab.placements.map((one) => parts.value.get(one.id)?.part.id ?? one.id);

@@ -15,7 +15,7 @@ const { busy, trouble, solve, cancel } = useSolver();
 /** A volume that was typed and has not been applied yet. */
 const typed = ref<string | null>(null);
 const holds = computed(() => lengths.volume(piece.beside.developed.finished.capacityBrim));
-const keeps = computed(() => keepsOf(piece.target.form));
+const keeps = computed(() => keepsOf(piece.beside.target.form));
 const pending = computed(() => typed.value !== null && typed.value.trim() !== holds.value);
 
 async function make(keep: Keep | undefined): Promise<void> {

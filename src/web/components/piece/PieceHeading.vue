@@ -15,6 +15,10 @@ const name = ref('');
 const field = ref<VTextField | null>(null);
 
 const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
+/** Of all that changes at a key the heading shows only this: it is drawn anew when one of them is another. */
+const shownName = computed(() => piece.target.name);
+const canUndo = computed(() => piece.past.length > 0);
+const canRedo = computed(() => piece.future.length > 0);
 const keptWords = computed(() => {
   const revision = piece.design?.revision ?? 0;
   switch (piece.keeping) {
@@ -46,8 +50,8 @@ function finish(): void {
   if (next) piece.change({ ...piece.target, name: next });
 }
 const verbs = computed(() => [
-  { words: 'Undo', icon: mdiUndo, off: piece.past.length === 0, run: () => piece.undo() },
-  { words: 'Redo', icon: mdiRedo, off: piece.future.length === 0, run: () => piece.redo() },
+  { words: 'Undo', icon: mdiUndo, off: !canUndo.value, run: () => piece.undo() },
+  { words: 'Redo', icon: mdiRedo, off: !canRedo.value, run: () => piece.redo() },
   { words: 'History', icon: mdiHistory, off: false, run: () => emit('history') },
 ]);
 </script>
@@ -57,7 +61,7 @@ const verbs = computed(() => [
     <div class="heading">
       <div class="names">
         <h1 v-if="!renaming">
-          <VBtn variant="text" title="Rename" @click="start">{{ piece.target.name }}</VBtn>
+          <VBtn variant="text" title="Rename" @click="start">{{ shownName }}</VBtn>
         </h1>
         <VTextField
           v-else

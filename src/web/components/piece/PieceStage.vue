@@ -21,7 +21,8 @@ const choices = ref<RaiseChoices>(FIRST_CHOICES);
 const look = ref<{ readonly view: ViewName }>({ view: 'turned' });
 const draped = computed(() => isDraped(piece.target));
 /** A strip and a sheet are rolled and bent as they are: they have no parts to raise. */
-const raises = computed(() => !draped.value && !['stand', 'sheet'].includes(piece.target.form.kind));
+const kind = computed(() => piece.target.form.kind);
+const raises = computed(() => !draped.value && !['stand', 'sheet'].includes(kind.value));
 const raised = computed(() => props.stage === 'flat' && share.value > 0 && raises.value);
 
 function raiseOrLay(): void {
@@ -38,7 +39,7 @@ useShortcuts([{ keys: 'r', words: 'Raise the flat parts, or lay them down', run:
   <SlabDesk v-else-if="stage === 'slab'" class="middle" />
   <BlankDesk v-else-if="stage === 'flat' && draped" class="middle" />
   <SheetTable
-    v-else-if="stage === 'shape' && piece.target.form.kind === 'sheet'"
+    v-else-if="stage === 'shape' && kind === 'sheet'"
     class="middle"
     @flat="emit('go', 'flat')"
   />

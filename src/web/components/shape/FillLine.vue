@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { capacityTo } from '../../../core/piece/capacityTo.ts';
+import { afterPaint } from '../../composables/afterPaint.ts';
 import { useDrag } from '../../composables/useDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -24,10 +25,9 @@ const brim = computed(() => props.places.fired.body.top);
 const depth = computed(() => Math.max(1e-6, brim.value - floor.value));
 const share = computed(() => moved.value ?? Math.max(0.5, 1 - BELOW_RIM / depth.value));
 const level = computed(() => floor.value + share.value * depth.value);
-/** Computed after the drawing, so that a key redraws the table first. */
-const holds = computed(() =>
-  lengths.volume(capacityTo(piece.beside.target, level.value - props.places.fired.body.foot)),
-);
+/** What it holds follows the drawing: a key redraws the piece first. */
+const drawn = afterPaint(() => ({ target: piece.target, level: level.value - props.places.fired.body.foot }));
+const holds = computed(() => lengths.volume(capacityTo(drawn.value.target, drawn.value.level)));
 const line = computed(() => {
   const { middle, ground, scale, fired } = props.places;
   const half = reachAt(fired.hollow, level.value) * scale;
