@@ -16,7 +16,9 @@ import './look/surfaces.css';
 import { createPinia } from 'pinia';
 import { createApp } from 'vue';
 import App from './App.vue';
+import { held } from './held.ts';
 import { router } from './router.ts';
 import { vuetify } from './theme.ts';
 
 createApp(App).use(createPinia()).use(router).use(vuetify).mount('#app');
+window.addEventListener('pagehide', held.leave);

@@ -1,5 +1,4 @@
 import { memory } from './memory.ts';
-import { dropHeldRecord, heldRecords, holdRecord, newId } from './stores/heldRecords.ts';
 
 const given = (storage: unknown) => {
   Object.defineProperty(globalThis, 'localStorage', {
@@ -41,17 +40,4 @@ describe('what the browser remembers', () => {
     expect(memory.read('fawn-x')).toBeNull();
     expect(memory.names('fawn-')).toEqual([]);
   });
-
-  it('holds changes to records until the server has them, and forgets what cannot be read', () => {
-    given(storage(1000));
-    const record = { id: newId(), revision: 3, createdAt: '', updatedAt: '', body: { day: '2026-11-23', name: 'Siding buff', out: 500, back: 0 } };
-    holdRecord('scrap', record);
-    expect(heldRecords('scrap')).toEqual([{ id: record.id, body: record.body, baseRevision: 3 }]);
-    expect(heldRecords('clay')).toEqual([]);
-    memory.write('fawn-record:scrap:broken', '{');
-    expect(heldRecords('scrap')).toHaveLength(1);
-    dropHeldRecord('scrap', record.id);
-    expect(heldRecords('scrap')).toEqual([]);
-    expect(record.id).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
-  }); // prettier-ignore
 });

@@ -73,6 +73,7 @@ watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · F
       <div class="head">
         <h1>Clay book</h1>
         <VBtn variant="text" :disabled="clays.past.length === 0" @click="clays.undo()">Undo</VBtn>
+        <VBtn variant="text" :disabled="clays.future.length === 0" @click="clays.redo()">Redo</VBtn>
       </div>
     </Teleport>
     <BookConflicts :book="clays" :told="told" />

@@ -73,6 +73,7 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
       <div class="head">
         <h1>Kit</h1>
         <VBtn variant="text" :disabled="kit.past.length === 0" @click="kit.undo()">Undo</VBtn>
+        <VBtn variant="text" :disabled="kit.future.length === 0" @click="kit.redo()">Redo</VBtn>
       </div>
     </Teleport>
     <BookConflicts :book="kit" :told="told" />

@@ -1,24 +1,14 @@
+import 'fake-indexeddb/auto';
 import type { Design } from '../../contract/api.ts';
 import { mouldOfMesh } from '../../core/mould/importedMould.ts';
 import { newTarget, type Target } from '../../core/piece/target.ts';
+import { held } from '../held.ts';
 import { dropDraft, heldDraft, holdDraft } from './draft.ts';
 
-const kept = new Map<string, string>();
-/** Texts longer than this do not go in. */
-let room = Infinity;
-beforeEach(() => {
-  kept.clear();
-  room = Infinity;
-  Object.assign(globalThis, {
-    localStorage: {
-      getItem: (name: string) => kept.get(name) ?? null,
-      setItem: (name: string, text: string) => {
-        if (text.length > room) throw new Error('full');
-        kept.set(name, text);
-      },
-      removeItem: (name: string) => kept.delete(name),
-    },
-  });
+const NAMES = ['design:', 'design-lists:'];
+const namesHeld = async () => (await Promise.all(NAMES.map((start) => held.names(start)))).flat();
+beforeEach(async () => {
+  for (const name of await namesHeld()) held.forget(name);
 });
 
 const moulded = (depth: number): Target => ({
@@ -44,21 +34,22 @@ describe('a draft', () => {
     expect(await heldDraft('d', none)).toEqual({ target: after, baseRevision: 2 });
     expect(await heldDraft('other', none)).toBeNull();
     dropDraft('d');
-    expect(kept.size).toBe(0);
+    expect(await namesHeld()).toEqual([]);
   });
 
   it('of the same mould takes its lists from the revision that it was made from, and is short', async () => {
     const before = moulded(20);
     holdDraft(designOf(before, 7), renamed(before));
     await settled();
-    expect([...kept.keys()]).toHaveLength(1);
-    expect([...kept.values()][0]).not.toContain('50');
+    const [name = '', ...more] = await namesHeld();
+    expect(more).toEqual([]);
+    expect(await held.read(name)).not.toContain('50');
     const asked: number[] = [];
-    const held = await heldDraft('d', (revision) => {
+    const draft = await heldDraft('d', (revision) => {
       asked.push(revision);
       return Promise.resolve(before);
     });
-    expect(held).toEqual({ target: renamed(before), baseRevision: 7 });
+    expect(draft).toEqual({ target: renamed(before), baseRevision: 7 });
     expect(asked).toEqual([7]);
   });
 
@@ -67,24 +58,21 @@ describe('a draft', () => {
     const base = designOf(newTarget('Tumbler'));
     holdDraft(base, after);
     await settled();
-    const lists = [...kept].find(([name]) => name.includes('mesh'));
-    if (!lists) throw new Error('the lists are stored apart');
-    kept.delete(lists[0]);
+    const [lists = ''] = await held.names('design-lists:');
+    expect(lists).not.toBe('');
+    held.forget(lists);
     holdDraft(base, renamed(after));
     await settled();
-    expect([...kept.keys()].some((name) => name.includes('mesh'))).toBe(false);
+    expect(await held.names('design-lists:')).toEqual([]);
     // Without them nothing is offered.
     expect(await heldDraft('d', none)).toBeNull();
     dropDraft('d');
   });
 
-  it('that does not go into the store is let be, and what cannot be read is none', async () => {
-    room = 10;
-    holdDraft(designOf(newTarget('Tumbler')), moulded(20));
-    await settled();
-    expect(kept.size).toBe(0);
-    dropDraft('d');
-    kept.set('fawn-draft:d', '{"target":');
+  it('that cannot be read is none', async () => {
+    holdDraft(designOf(newTarget('Tumbler')), newTarget('Cup'));
+    const [name = ''] = await held.names('design:');
+    held.write(name, '{"target":');
     expect(await heldDraft('d', none)).toBeNull();
   });
 });

@@ -1,20 +1,20 @@
 import type { Design, DesignWrite } from '../../contract/api.ts';
 import type { MeshForm } from '../../core/mould/mouldForm.ts';
 import type { Target } from '../../core/piece/target.ts';
-import { memory } from '../memory.ts';
+import { held } from '../held.ts';
 import { listsOf } from '../workers/blankWork.ts';
+import { dropChange, heldChanges, holdChange } from './heldChanges.ts';
 
-const key = (id: string) => `fawn-draft:${id}`;
-const meshKey = (id: string) => `fawn-draft-mesh:${id}`;
+const KIND = 'design';
 
 /** A draft as it is stored: the lists of an imported mould are left out. */
 interface Stored extends DesignWrite {
-  /** Where they are: in a store of their own, or in the revision that the change was made from. */
-  readonly mesh?: 'apart' | 'base';
+  /** Where they are: in the revision that the change was made from, or apart, under this name. */
+  readonly lists?: 'base' | string;
 }
 
 /** The lists that are stored apart for a design: they are written once. */
-const apart = new Map<string, MeshForm['vertices']>();
+const apart = new Map<string, { readonly vertices: MeshForm['vertices']; readonly name: string }>();
 
 /**
  * Holds a change to a design in this browser until the server has acknowledged it.
@@ -24,38 +24,36 @@ const apart = new Map<string, MeshForm['vertices']>();
 export function holdDraft(base: Design, target: Target): void {
   const write: DesignWrite = { target, baseRevision: base.revision };
   const { form } = target;
-  if (form.kind !== 'mesh') return void memory.write(key(base.id), JSON.stringify(write));
+  if (form.kind !== 'mesh') return holdChange<Stored>(KIND, base.id, write);
   const { form: before } = base.target;
   const same = before.kind === 'mesh' && before.vertices === form.vertices && before.triangles === form.triangles;
-  const bare: Stored = { ...write, target: { ...target, form: { ...form, vertices: [], triangles: [] } }, mesh: same ? 'base' : 'apart' }; // prettier-ignore
-  memory.write(key(base.id), JSON.stringify(bare));
-  if (!same && apart.get(base.id) !== form.vertices) void holdLists(base.id, form);
+  const lists = same ? 'base' : listsName(base.id, form);
+  holdChange<Stored>(KIND, base.id, { ...write, target: { ...target, form: { ...form, vertices: [], triangles: [] } }, lists }); // prettier-ignore
 }
 
-/** Stores the lists of a mould that the server does not have yet. */
-async function holdLists(id: string, form: MeshForm): Promise<void> {
-  apart.set(id, form.vertices);
+/** Where the lists of a mould are stored that the server does not have yet: they are written when they are new. */
+function listsName(id: string, form: MeshForm): string {
+  const known = apart.get(id);
+  if (known?.vertices === form.vertices) return known.name;
+  if (known) held.forget(known.name);
+  const name = `design-lists:${id}:${crypto.getRandomValues(new Uint32Array(1))[0]}`;
+  apart.set(id, { vertices: form.vertices, name });
+  void writeLists(id, name, form);
+  return name;
+}
+
+async function writeLists(id: string, name: string, form: MeshForm): Promise<void> {
   const text = (await listsOf(form)?.text()) ?? JSON.stringify({ vertices: form.vertices, triangles: form.triangles }).slice(1, -1); // prettier-ignore
   // Acknowledged, or another mould meanwhile.
-  if (apart.get(id) === form.vertices && !memory.write(meshKey(id), `{${text}}`)) apart.delete(id);
+  if (apart.get(id)?.name === name) held.write(name, `{${text}}`);
 }
 
-/** What is stored under a name; null where nothing is, or nothing that can be read. */
-function read<T>(name: string): T | null {
+async function readLists(name: string): Promise<Pick<MeshForm, 'vertices' | 'triangles'> | null> {
   try {
-    return JSON.parse(memory.read(name) ?? 'null') as T | null;
+    return JSON.parse((await held.read(name)) ?? 'null') as MeshForm | null;
   } catch {
     return null;
   }
-}
-
-/** A draft with the lists of its mould, or null when they are lost. */
-function whole(id: string, { mesh, ...draft }: Stored, base: Target | null): DesignWrite | null {
-  const { form } = draft.target;
-  if (mesh === undefined || form.kind !== 'mesh') return draft;
-  const lists = mesh === 'base' ? base?.form : read<MeshForm>(meshKey(id)); // prettier-ignore
-  if (!lists || !('vertices' in lists)) return null;
-  return { ...draft, target: { ...draft.target, form: { ...form, vertices: lists.vertices, triangles: lists.triangles } } }; // prettier-ignore
 }
 
 /**
@@ -67,12 +65,20 @@ export async function heldDraft(
   id: string,
   baseOf: (revision: number) => Promise<Target>,
 ): Promise<DesignWrite | null> {
-  const stored = read<Stored>(key(id));
-  if (!stored) return null;
-  return whole(id, stored, stored.mesh === 'base' ? await baseOf(stored.baseRevision) : null);
+  const [change] = await heldChanges<Stored>(KIND, id);
+  if (!change) return null;
+  const { lists: name, ...draft } = change.what;
+  const { form } = draft.target;
+  if (name === undefined || form.kind !== 'mesh') return draft;
+  const lists = name === 'base' ? (await baseOf(draft.baseRevision)).form : await readLists(name);
+  if (!lists || !('vertices' in lists)) return null;
+  if (name !== 'base') apart.set(id, { vertices: lists.vertices, name });
+  return { ...draft, target: { ...draft.target, form: { ...form, vertices: lists.vertices, triangles: lists.triangles } } }; // prettier-ignore
 }
 
 export function dropDraft(id: string): void {
-  memory.forget(key(id));
-  if (apart.delete(id) || memory.read(meshKey(id))) memory.forget(meshKey(id));
+  dropChange(KIND, id);
+  const lists = apart.get(id);
+  if (lists) held.forget(lists.name);
+  apart.delete(id);
 }

@@ -1,5 +1,5 @@
 import type { Kept, RecordBodies, RecordKind } from '../../contract/records.ts';
-import { memory } from '../memory.ts';
+import { dropChange, heldChanges, holdChange } from './heldChanges.ts';
 
 /** A change to a record that the server has not acknowledged; made from revision 0, the record itself is new. */
 export interface HeldRecord<K extends RecordKind> {
@@ -8,27 +8,18 @@ export interface HeldRecord<K extends RecordKind> {
   readonly baseRevision: number;
 }
 
-const start = (kind: RecordKind) => `fawn-record:${kind}:`;
-
 /** Holds a change in this browser until the server has it. */
 export function holdRecord<K extends RecordKind>(kind: K, { id, body, revision }: Kept<K>): void {
-  const held: HeldRecord<K> = { id, body, baseRevision: revision };
-  memory.write(start(kind) + id, JSON.stringify(held));
+  holdChange<HeldRecord<K>>(kind, id, { id, body, baseRevision: revision });
 }
 
 export function dropHeldRecord(kind: RecordKind, id: string): void {
-  memory.forget(start(kind) + id);
+  dropChange(kind, id);
 }
 
 /** All changes that are held of a kind. */
-export function heldRecords<K extends RecordKind>(kind: K): HeldRecord<K>[] {
-  return memory.names(start(kind)).flatMap((name) => {
-    try {
-      return [JSON.parse(memory.read(name) ?? 'null') as HeldRecord<K> | null].filter((held) => held !== null);
-    } catch {
-      return [];
-    }
-  });
+export async function heldRecords<K extends RecordKind>(kind: K): Promise<HeldRecord<K>[]> {
+  return (await heldChanges<HeldRecord<K>>(kind)).map(({ what }) => what);
 }
 
 /** A name for a record that this browser makes: the server takes it over. */

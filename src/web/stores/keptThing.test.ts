@@ -1,4 +1,5 @@
 import { keptThing, type Failure, type KeptLinks } from './keptThing.ts';
+import { undoSteps } from './undoSteps.ts';
 
 interface Note {
   readonly id: string;
@@ -16,6 +17,7 @@ function desk(first: Note = { id: 'a', revision: 1, words: 'one' }) {
     readonly fail: (why: 'away' | 'refused') => void;
   }[] = [];
   const back: (() => void)[] = [];
+  const told: Note[] = [];
   const links: KeptLinks<Note, string> = {
     bodyOf: ({ words }) => words,
     withBody: (note, words) => ({ ...note, words }),
@@ -37,9 +39,11 @@ function desk(first: Note = { id: 'a', revision: 1, words: 'one' }) {
     hold: ({ id }, words) => void held.set(id, words),
     drop: (id) => void held.delete(id),
     whenBack: (run) => void back.push(run),
+    tell: (note) => void told.push(note),
+    steps: undoSteps(),
   };
   const change = (words: string) => (server = { ...server, revision: server.revision + 1, words });
-  return { thing: keptThing(server, links), links, held, asked, back, change, server: () => server };
+  return { thing: keptThing(server, links), held, asked, back, told, change, server: () => server };
 }
 
 const settled = () => new Promise((resolve) => setTimeout(resolve));
@@ -47,8 +51,8 @@ const settled = () => new Promise((resolve) => setTimeout(resolve));
 describe('a kept thing', () => {
   it('is held at every change, sent once the hand rests, and dropped when it has arrived', async () => {
     const { thing, held, asked, server } = desk();
-    thing.change('two', 10);
-    thing.change('three', 10);
+    thing.change('two', null, 10);
+    thing.change('three', null, 10);
     expect(held.get('a')).toBe('three');
     expect(thing.keeping.value).toBe('changed');
     await new Promise((resolve) => setTimeout(resolve, 30));
@@ -100,7 +104,7 @@ describe('a kept thing', () => {
       'mine',
     ]);
     // Nothing is sent over theirs until it is decided.
-    thing.change('mine, more', 1);
+    thing.change('mine, more', null, 1);
     await new Promise((resolve) => setTimeout(resolve, 20));
     expect(asked).toHaveLength(1);
     void thing.keepMine();
@@ -142,5 +146,54 @@ describe('a kept thing', () => {
     asked[0]?.fail('refused');
     await settled();
     expect([thing.keeping.value, thing.trouble.value, held.get('a')]).toEqual(['refused', 'refused', 'no']);
+  });
+
+  it('undoes and does again by whole fields, and keeps what it comes to', async () => {
+    const { thing, asked, server } = desk();
+    for (const words of ['t', 'tw', 'two']) thing.change(words, 'words');
+    thing.steps.end();
+    thing.change('three', 'words');
+    const back = () => thing.put(thing.steps.back()?.before.body ?? '');
+    back();
+    expect(thing.body.value).toBe('two');
+    back();
+    expect([thing.body.value, thing.steps.past.value.length]).toEqual(['one', 0]);
+    expect(thing.steps.back()).toBeNull();
+    thing.put(thing.steps.forth()?.after.body ?? '');
+    expect(thing.body.value).toBe('two');
+    void thing.keep();
+    asked[0]?.reply();
+    await settled();
+    expect(server().words).toBe('two');
+    thing.change('four');
+    expect(thing.steps.forth()).toBeNull();
+  });
+
+  it('tells other tabs what has arrived; an idle tab shows it, and can undo it', async () => {
+    const [one, two] = [desk(), desk()];
+    one.thing.change('two');
+    void one.thing.keep();
+    one.asked[0]?.reply();
+    await settled();
+    expect(one.told).toEqual([{ id: 'a', revision: 2, words: 'two' }]);
+    for (const note of one.told) two.thing.hear(note);
+    expect([two.thing.body.value, two.thing.base.value.revision, two.thing.keeping.value]).toEqual(['two', 2, 'kept']);
+    expect(two.thing.steps.past.value).toHaveLength(1);
+    // News that comes late is no news.
+    two.thing.hear({ id: 'a', revision: 1, words: 'one' });
+    expect(two.thing.body.value).toBe('two');
+  });
+
+  it('leaves what is being changed here alone when another tab tells of its own', async () => {
+    const { thing, asked, change } = desk();
+    thing.change('mine');
+    thing.hear(change('theirs'));
+    expect(thing.body.value).toBe('mine');
+    void thing.keep();
+    asked[0]?.reply();
+    await settled();
+    expect([thing.keeping.value, thing.body.value, thing.theirs.value?.words]).toEqual(['conflict', 'mine', 'theirs']);
+    thing.hear(change('theirs, again'));
+    expect(thing.theirs.value?.words).toBe('theirs, again');
   });
 });

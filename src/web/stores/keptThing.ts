@@ -1,4 +1,5 @@
 import { ref, shallowRef } from 'vue';
+import type { UndoSteps } from './undoSteps.ts';
 
 /** Where the newest change is. */
 export type Keeping = 'kept' | 'changed' | 'keeping' | 'held' | 'conflict' | 'refused';
@@ -7,6 +8,12 @@ export type Keeping = 'kept' | 'changed' | 'keeping' | 'held' | 'conflict' | 're
 export interface KeptState {
   readonly id: string;
   readonly revision: number;
+}
+
+/** A thing by its name and what it says, null where it is not there: the two ends of a step of undo. */
+export interface Named<B> {
+  readonly id: string;
+  readonly body: B | null;
 }
 
 /** What came of a sending that failed. */
@@ -31,6 +38,10 @@ export interface KeptLinks<S extends KeptState, B> {
   readonly drop: (id: string) => void;
   /** Runs once when the server answers again. */
   readonly whenBack: (run: () => void) => void;
+  /** Tells the browser's other tabs what the server has now. */
+  readonly tell: (state: S) => void;
+  /** Undo and redo: the thing's own, or those of the book that it stands in. */
+  readonly steps: UndoSteps<Named<B>>;
 }
 
 /** Pause after the last change before it is sent (ms). */
@@ -38,8 +49,8 @@ export const KEEP_AFTER = 500;
 
 /**
  * One thing that is kept by itself: its body as it is worked on, held in the browser until the server has it, sent when the
- * hand rests, sent again when the server is back, and both states kept when somebody else changed it meanwhile. Replies
- * that come late concern this thing only, whatever is open by then.
+ * hand rests, sent again when the server is back, with undo, and both states kept when somebody else changed it meanwhile.
+ * Replies that come late concern this thing only, whatever is open by then.
  */
 export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, B>) {
   /** The state that the body was changed from. */
@@ -57,8 +68,20 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     timer = setTimeout(() => void keep(), pause);
   }
 
-  /** Takes a changed body, to be sent after a pause (ms). */
-  function change(next: B, pause = KEEP_AFTER): void {
+  const { id } = first;
+
+  function step(next: B, group: string | null = null): void {
+    links.steps.push({ id, body: body.value }, { id, body: next }, group === null ? null : `${id} ${group}`);
+  }
+
+  /** Takes a changed body as a step of undo, to be sent after a pause (ms). */
+  function change(next: B, group: string | null = null, pause = KEEP_AFTER): void {
+    step(next, group);
+    put(next, pause);
+  }
+
+  /** Takes a body that is no new step: one that was undone or done again. */
+  function put(next: B, pause = KEEP_AFTER): void {
     body.value = next;
     links.hold(base.value, next);
     if (keeping.value === 'conflict') return;
@@ -73,6 +96,7 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
 
   function acknowledge(kept: S, sent: B): void {
     base.value = kept;
+    links.tell(kept);
     if (links.same(body.value, sent)) {
       keeping.value = 'kept';
       trouble.value = '';
@@ -148,7 +172,20 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     links.drop(state.id);
   }
 
-  return { base, body, keeping, trouble, theirs, change, sendAfter, keep, takeUp, meetConflict, keepMine, adopt };
+  /** Another tab tells what the server has now: shown where nothing is changed here; otherwise it is met when this is sent. */
+  function hear(state: S): void {
+    if (state.revision <= base.value.revision) return;
+    if (keeping.value === 'conflict') theirs.value = state;
+    if (keeping.value !== 'kept') return;
+    const next = links.bodyOf(state);
+    if (!links.equal(next, body.value)) step(next);
+    base.value = state;
+    body.value = next;
+  }
+
+  const { steps } = links;
+  const verbs = { change, put, step, sendAfter, keep, takeUp, meetConflict, keepMine, adopt, hear };
+  return { base, body, keeping, trouble, theirs, steps, ...verbs };
 }
 
 export type KeptThing<S extends KeptState, B> = ReturnType<typeof keptThing<S, B>>;

@@ -11,6 +11,8 @@ import { useFineBlank } from '../composables/useFineBlank.ts';
 import { useBench } from './bench.ts';
 import { useConnection } from './connection.ts';
 import { dropDraft, heldDraft, holdDraft } from './draft.ts';
+import { hearTabs, tellTabs } from './otherTabs.ts';
+import { undoSteps } from './undoSteps.ts';
 import { KEEP_AFTER, keptThing, type Failure, type KeptLinks, type KeptThing } from './keptThing.ts';
 
 /** Pause before a change is sent while a figure is typed or dragged: its beginnings are no revisions (ms). */
@@ -42,8 +44,8 @@ export const usePiece = defineStore('piece', () => {
   const target = computed(() => thing.value?.body.value ?? nothing);
   const keeping = computed(() => thing.value?.keeping.value ?? 'kept');
   const theirs = computed(() => thing.value?.theirs.value ?? null);
-  const past = shallowRef<readonly Target[]>([]);
-  const future = shallowRef<readonly Target[]>([]);
+  const past = computed(() => thing.value?.steps.past.value ?? []);
+  const future = computed(() => thing.value?.steps.future.value ?? []);
   const state = ref<'loading' | 'ready' | 'missing' | 'failed'>('loading');
   /** Why it could not be opened, restored or copied. */
   const problem = ref('');
@@ -54,7 +56,6 @@ export const usePiece = defineStore('piece', () => {
   /** What the fields and figures beside the table show: a key or a drag is answered on the table first. */
   const beside = afterPaint(() => ({ target: target.value, developed: developed.value }));
 
-  let gesture: string | null = null;
   /** Which opening is the newest: replies of earlier ones come too late. */
   let opening = 0;
 
@@ -64,7 +65,7 @@ export const usePiece = defineStore('piece', () => {
     if (newer) return { kind: 'conflict', newer };
     return { kind: error instanceof Unreachable ? 'away' : 'refused', words };
   };
-  const links: KeptLinks<Design, Target> = {
+  const links = (): KeptLinks<Design, Target> => ({
     bodyOf: (found) => found.target,
     withBody: (found, body) => ({ ...found, target: body }),
     same: sameTarget,
@@ -74,16 +75,21 @@ export const usePiece = defineStore('piece', () => {
     hold: holdDraft,
     drop: dropDraft,
     whenBack: connection.whenBack,
-  };
+    tell: (now) => tellTabs({ kind: 'design', now }),
+    steps: undoSteps(),
+  });
 
   function show(found: Design): void {
     if (found.id !== design.value?.id) laying.clear();
-    thing.value = keptThing(found, links);
-    past.value = [];
-    future.value = [];
+    thing.value = keptThing(found, links());
     problem.value = '';
-    gesture = null;
   }
+
+  hearTabs((news) => {
+    if (news.kind !== 'design' || !('now' in news)) return;
+    const now = news.now as Design;
+    if (now.id === design.value?.id) thing.value?.hear(now);
+  });
 
   async function open(id: string): Promise<void> {
     opening += 1;
@@ -99,7 +105,7 @@ export const usePiece = defineStore('piece', () => {
       if (!draft || mine !== opening) return;
       // It cannot be made any more, or had arrived, only its acknowledgement was never seen.
       if (checkTarget(draft.target).length > 0 || equalTargets(draft.target, found.target)) return dropDraft(id);
-      past.value = [found.target];
+      thing.value?.step(draft.target);
       thing.value?.takeUp(draft.target, draft.baseRevision);
     } catch (error) {
       const words = connection.note(error);
@@ -110,11 +116,6 @@ export const usePiece = defineStore('piece', () => {
     }
   }
 
-  function setTarget(next: Target): void {
-    if (gesture === null) thing.value?.change(next);
-    else thing.value?.change(next, KEEP_WHILE_TYPED);
-  }
-
   /**
    * Takes a change when the piece can still be made; otherwise leaves the target and returns the faults.
    * Changes with the same `group` (one field, one drag) are one step of undo until {@link endGesture}.
@@ -122,34 +123,23 @@ export const usePiece = defineStore('piece', () => {
   function change(next: Target, group: string | null = null): readonly Fault[] {
     const faults = checkTarget(next);
     if (faults.length > 0 || sameTarget(next, target.value)) return faults;
-    if (group === null || group !== gesture) past.value = [...past.value, target.value];
-    gesture = group;
-    future.value = [];
-    setTarget(next);
+    thing.value?.change(next, group, group === null ? KEEP_AFTER : KEEP_WHILE_TYPED);
     return [];
   }
 
   function endGesture(): void {
-    gesture = null;
+    thing.value?.steps.end();
     if (keeping.value === 'changed') thing.value?.sendAfter(KEEP_AFTER);
   }
 
   function undo(): void {
-    const last = past.value.at(-1);
-    if (!last) return;
-    past.value = past.value.slice(0, -1);
-    future.value = [...future.value, target.value];
-    gesture = null;
-    setTarget(last);
+    const body = thing.value?.steps.back()?.before.body;
+    if (body) thing.value?.put(body);
   }
 
   function redo(): void {
-    const next = future.value.at(-1);
-    if (!next) return;
-    future.value = future.value.slice(0, -1);
-    past.value = [...past.value, target.value];
-    gesture = null;
-    setTarget(next);
+    const body = thing.value?.steps.forth()?.after.body;
+    if (body) thing.value?.put(body);
   }
 
   const keep = async (): Promise<void> => thing.value?.keep();
@@ -183,10 +173,9 @@ export const usePiece = defineStore('piece', () => {
     const [current, now] = [design.value, thing.value];
     if (!current || !now) return;
     try {
-      const before = target.value;
-      now.adopt(await api.restore(current.id, number, current.revision));
-      past.value = [...past.value, before];
-      future.value = [];
+      const restored = await api.restore(current.id, number, current.revision);
+      now.step(restored.target);
+      now.adopt(restored);
     } catch (error) {
       problem.value = connection.note(error);
       if (error instanceof Refused && error.reply.current) now.meetConflict(error.reply.current);

@@ -9,14 +9,9 @@ import { LIMITS } from '../../core/piece/target.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { useConnection } from './connection.ts';
 import { dropHeldRecord, heldRecords, holdRecord, newId } from './heldRecords.ts';
-import { keptThing, type KeptLinks, type KeptThing } from './keptThing.ts';
-
-/** One step that can be undone: a record as it was before, gone when it was made, or as it was taken away. */
-interface Step<K extends RecordKind> {
-  readonly id: string;
-  readonly before: RecordBodies[K] | null;
-  readonly after: RecordBodies[K] | null;
-}
+import { keptThing, type KeptLinks, type KeptThing, type Named } from './keptThing.ts';
+import { hearTabs, tellTabs } from './otherTabs.ts';
+import { undoSteps } from './undoSteps.ts';
 
 /** A book of records of one kind: all of them, changed in place, kept by themselves, with undo. */
 function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) => readonly Fault[]) {
@@ -38,9 +33,7 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
     const conflicts = computed<Readonly<Record<string, Kept<K>>>>(() =>
       Object.fromEntries([...things.value].flatMap(([id, { theirs }]) => (theirs.value ? [[id, theirs.value]] : []))),
     );
-    const past = shallowRef<readonly Step<K>[]>([]);
-    /** Changes of one field are one step of undo until the field is left. */
-    let gesture: string | null = null;
+    const steps = undoSteps<Named<Body>>();
 
     const same = (one: Body, other: Body) => one === other || JSON.stringify(one) === JSON.stringify(other);
     const links: KeptLinks<Kept<K>, Body> = {
@@ -59,6 +52,8 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
       hold: (kept, body) => holdRecord(kind, { ...kept, body }),
       drop: (id) => dropHeldRecord(kind, id),
       whenBack: connection.whenBack,
+      tell: (now) => tellTabs({ kind, now }),
+      steps,
     };
 
     const find = (id: string) => list.value.find((one) => one.id === id);
@@ -90,20 +85,20 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
 
     async function load(): Promise<void> {
       const found = await attempt(() => api.records(kind));
-      if (found) show(found);
+      if (found) await show(found);
       state.value = found || things.value.size > 0 ? 'ready' : 'failed';
       if (!found) connection.whenBack(() => void load());
     }
 
     /** Records as the server has them, with the changes that this browser still holds: sent again, or shown beside theirs. */
-    function show(found: readonly Kept<K>[]): void {
+    async function show(found: readonly Kept<K>[]): Promise<void> {
       const before = things.value;
       // What is being changed or sent right now stays as it is here.
       const busy = [...before].filter(([, { keeping }]) => keeping.value !== 'kept');
       const read = found.map((kept) => [kept.id, keptThing(kept, links)] as const);
       const now = new Map([...read, ...busy]);
       things.value = now;
-      for (const { id, body, baseRevision } of heldRecords(kind)) {
+      for (const { id, body, baseRevision } of await heldRecords(kind)) {
         if (busy.some(([other]) => other === id)) continue;
         const own = now.get(id);
         if (own && same(own.body.value, body)) dropHeldRecord(kind, id);
@@ -128,7 +123,7 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
         takeOut(id);
         return null;
       }
-      past.value = [...past.value, { id, before: null, after: body }];
+      steps.push({ id, body: null }, { id, body });
       return find(id) ?? null;
     }
 
@@ -151,58 +146,85 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
       if (faults.length > 0) return faults;
       const thing = things.value.get(id);
       if (!thing || same(thing.body.value, body)) return [];
-      const last = past.value.at(-1);
-      const together = group !== null && gesture === `${id} ${group}` && last?.id === id;
-      past.value = together ? [...past.value.slice(0, -1), { ...last, after: body }] : [...past.value, { id, before: thing.body.value, after: body }]; // prettier-ignore
-      gesture = group === null ? null : `${id} ${group}`;
-      thing.change(body);
+      thing.change(body, group);
       return [];
     }
 
-    function endGesture(): void {
-      gesture = null;
-    }
+    /** Records that were taken away before the server ever had them. */
+    const unsent = new Set<string>();
 
     async function drop(id: string): Promise<boolean> {
       const thing = things.value.get(id);
       if (thing && thing.keeping.value !== 'kept') await thing.keep();
       const gone = await attempt(async () => {
         if (thing && thing.base.value.revision > 0) await api.removeRecord(kind, id);
+        else unsent.add(id);
         dropHeldRecord(kind, id);
         return true;
       });
-      if (gone) takeOut(id);
-      return gone === true;
+      if (!gone) return false;
+      takeOut(id);
+      tellTabs({ kind, gone: id });
+      return true;
+    }
+
+    async function putBack(id: string, body: Body): Promise<boolean> {
+      if (unsent.delete(id)) {
+        holdRecord(kind, fresh(id, body));
+        void add(fresh(id, body)).keep();
+        return true;
+      }
+      const back = await attempt(() => api.putBackRecord(kind, id));
+      if (back) add(back);
+      return back !== null;
     }
 
     async function remove(id: string): Promise<void> {
       const now = find(id);
-      if (now && (await drop(id))) past.value = [...past.value, { id, before: now.body, after: null }];
+      if (now && (await drop(id))) steps.push({ id, body: now.body }, { id, body: null });
+    }
+
+    /** Brings a record to one end of a step; false when the server would not. */
+    async function bring({ id, body }: Named<Body>): Promise<boolean> {
+      const thing = things.value.get(id);
+      if (body === null) return thing ? drop(id) : true;
+      if (!thing) return putBack(id, body);
+      thing.put(body);
+      void thing.keep();
+      return true;
     }
 
     /** Undoes the last step: a change, a new record, or one that was taken away. */
     async function undo(): Promise<void> {
-      const step = past.value.at(-1);
-      if (!step) return;
-      past.value = past.value.slice(0, -1);
-      endGesture();
-      if (step.before === null) await drop(step.id);
-      else if (step.after === null) {
-        const back = await attempt(() => api.putBackRecord(kind, step.id));
-        if (back) add(back);
-      } else {
-        const thing = things.value.get(step.id);
-        thing?.change(step.before);
-        void thing?.keep();
-      }
+      const step = steps.back();
+      if (step && !(await bring(step.before))) steps.forth();
     }
+
+    async function redo(): Promise<void> {
+      const step = steps.forth();
+      if (step && !(await bring(step.after))) steps.back();
+    }
+
+    hearTabs((news) => {
+      if (news.kind !== kind || state.value !== 'ready') return;
+      if ('gone' in news) {
+        if (things.value.get(news.gone)?.keeping.value === 'kept') takeOut(news.gone);
+        return;
+      }
+      const now = news.now as Kept<K>;
+      const thing = things.value.get(now.id);
+      if (thing) thing.hear(now);
+      else add(now);
+    });
 
     /** Sends what is still waiting, when the page is left. */
     function keepAll(): void {
       for (const thing of things.value.values()) if (thing.keeping.value === 'changed') void thing.keep();
     }
 
-    return { list, state, trouble, past, conflicts, settle, load, create, change, endGesture, remove, undo, keepAll };
+    const { past, future, end: endGesture } = steps;
+    const verbs = { settle, load, create, change, endGesture, remove, undo, redo, keepAll };
+    return { list, state, trouble, past, future, conflicts, ...verbs };
   });
 }
 

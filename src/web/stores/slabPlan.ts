@@ -118,7 +118,8 @@ export const useSlabPlan = defineStore('slab-plan', () => {
    */
   function slabsFor(target: Target, developed: Development): readonly SlabNeeded[] {
     const [only, ...others] = plan.value.pieces;
-    const alone = only?.design === id.value && only.count === 1 && others.length === 0 && target === piece.beside.target;
+    const alone =
+      only?.design === id.value && only.count === 1 && others.length === 0 && target === piece.beside.target;
     if (!alone || sized.value.length === 0) return quickPlan(target, developed.parts, rules.value) ?? developed.slabs;
     return sized.value.map((slab) => {
       const ids = slab.placements.map((one) => parts.value.get(one.id)?.part.id ?? one.id);

@@ -1,0 +1,57 @@
+import { held } from '../held.ts';
+import { tabId } from './otherTabs.ts';
+
+/** A change that the server has not acknowledged: whose it is, when it was made, and what it says. */
+export interface HeldChange<T> {
+  readonly id: string;
+  readonly at: number;
+  readonly what: T;
+}
+
+/** Each tab holds its own change of a thing, so that neither writes over the other's. */
+const nameOf = (kind: string, id: string, tab = tabId()) => `${kind}:${id}:${tab}`;
+
+/** Holds a change in this browser until the server has it. */
+export function holdChange<T>(kind: string, id: string, what: T): void {
+  const change: HeldChange<T> = { id, at: Date.now(), what };
+  held.write(nameOf(kind, id), JSON.stringify(change));
+}
+
+export function dropChange(kind: string, id: string): void {
+  held.forget(nameOf(kind, id));
+}
+
+async function changeAt<T>(name: string): Promise<HeldChange<T> | null> {
+  try {
+    return JSON.parse((await held.read(name)) ?? 'null') as HeldChange<T> | null;
+  } catch {
+    return null;
+  }
+}
+
+/**
+ * Changes that are held of a kind, or of one thing; one for each thing: this tab's own, or the newest that another tab has
+ * left, which is this tab's from now on. Older ones come up in their turn.
+ */
+export async function heldChanges<T>(kind: string, id = ''): Promise<HeldChange<T>[]> {
+  const names = await held.names(id ? `${kind}:${id}:` : `${kind}:`);
+  const found = await Promise.all(names.map(async (name) => ({ name, change: await changeAt<T>(name) })));
+  const chosen = new Map<string, { readonly name: string; readonly change: HeldChange<T> }>();
+  for (const { name, change } of found) {
+    if (!change) {
+      held.forget(name);
+      continue;
+    }
+    const before = chosen.get(change.id);
+    const own = nameOf(kind, change.id);
+    if (!before || name === own || (before.name !== own && change.at > before.change.at)) chosen.set(change.id, { name, change }); // prettier-ignore
+  }
+  return [...chosen.values()].map(({ name, change }) => {
+    const own = nameOf(kind, change.id);
+    if (name !== own) {
+      held.write(own, JSON.stringify(change));
+      held.forget(name);
+    }
+    return change;
+  });
+}

@@ -1,0 +1,46 @@
+/** What tabs of this browser tell one another: a thing as the server has it now, or the name of one that was taken away. */
+export type TabNews = { readonly kind: string } & ({ readonly now: unknown } | { readonly gone: string });
+
+const NAME = 'fawn-table';
+
+let channel: BroadcastChannel | null = null;
+const listeners = new Set<(news: TabNews) => void>();
+
+/** The channel to the other tabs; null where the browser has none. */
+function open(): BroadcastChannel | null {
+  if (channel || !('BroadcastChannel' in globalThis)) return channel;
+  channel = new BroadcastChannel(NAME);
+  // Where tests load a store without a browser, it keeps nothing running.
+  (channel as { unref?: () => void }).unref?.();
+  channel.onmessage = ({ data }: MessageEvent<TabNews>) => {
+    for (const listen of listeners) listen(data);
+  };
+  return channel;
+}
+
+export function tellTabs(news: TabNews): void {
+  open()?.postMessage(news);
+}
+
+/** Runs for everything that another tab tells; returns how to end it. */
+export function hearTabs(listen: (news: TabNews) => void): () => void {
+  open();
+  listeners.add(listen);
+  return () => listeners.delete(listen);
+}
+
+/** A name for this tab, the same after it was loaded again. */
+export const tabId = (() => {
+  let id = '';
+  return (): string => {
+    if (id) return id;
+    const made = Math.random().toString(36).slice(2, 10);
+    try {
+      id = globalThis.sessionStorage.getItem(NAME) ?? made;
+      globalThis.sessionStorage.setItem(NAME, id);
+    } catch {
+      id = made;
+    }
+    return id;
+  };
+})();
