@@ -3,6 +3,7 @@ import { shortValue, type Fault, type FaultCode } from '../core/errors.ts';
 import { DEFAULT_FEET } from '../core/feet/feet.ts';
 import { DEFAULT_HANDLE, HANDLE_KINDS } from '../core/handle/handle.ts';
 import { DEFAULT_LID, LID_KINDS } from '../core/lid/lid.ts';
+import { DEFAULT_LUGS } from '../core/lug/lug.ts';
 import { FACES } from '../core/part/lean.ts';
 import { checkTarget } from '../core/piece/checkTarget.ts';
 import {
@@ -73,7 +74,8 @@ function withDefaults<T extends object>(defaults: T, kinds: readonly string[] | 
 
 const handleSchema = withDefaults(DEFAULT_HANDLE, HANDLE_KINDS, { drop: figure() });
 const feetSchema = withDefaults(DEFAULT_FEET, null);
-const lidSchema = withDefaults(DEFAULT_LID, LID_KINDS);
+const lidSchema = withDefaults(DEFAULT_LID, LID_KINDS, { knob: figure() });
+const lugsSchema = withDefaults(DEFAULT_LUGS, null);
 
 /** Shape of a target file, version 1. Ranges are core's ({@link checkTarget}), checked once the shape is right. */
 export const targetSchema = Joi.object<Target>({
@@ -114,6 +116,7 @@ export const targetSchema = Joi.object<Target>({
   fit: Joi.object({ hole: figure(), shelf: figure(), clearance: figure().default(DEFAULT_CLEARANCE) }),
   marks: marksSchema,
   handle: handleSchema,
+  lugs: lugsSchema,
   feet: feetSchema,
   lid: lidSchema,
   owned: Joi.object({ inner: figure().required(), outer: figure().required(), sweep: figure().required() }),

@@ -110,6 +110,8 @@ export function centreOfMass(target: Target): Point3 {
       add(handle.volume, [reach * Math.cos(radians(angle)), reach * Math.sin(radians(angle))], z);
     }
   }
+  if (made.lugs) add(made.lugs.figures.part.volume * 2, middleOf(section(made.lugs.top).outer), made.lugs.top);
+  if (made.knob) add(made.knob.volume, middleOf(section(height).outer), height + slab.base + made.knob.across / 2);
   for (const part of made.lid?.parts ?? []) {
     add(part.volume * part.count, middleOf(section(height).outer), height);
   }
@@ -162,7 +164,24 @@ function lidChecks(target: Target): Check[] {
   return [fit, ...bendOf(target, slab.wall, made.bendRadius, name, 'lid-bend')];
 }
 
-/** Advice on handles, feet and lid. */
+/** A lug that stands out further than this for its thickness bends as it dries, or knocks off. */
+const LUG_REACH = 5;
+
+function lugChecks({ lugs, clay }: Target): Check[] {
+  if (!lugs) return [];
+  const out = wetLength(lugs.out, clay.shrinkage);
+  if (out <= LUG_REACH * lugs.thickness) return [];
+  return [
+    {
+      code: 'lugs',
+      level: 'care',
+      title: 'The lugs stand out far for their thickness',
+      phrase: ['Wet they stand out ', { mm: out }, ' and are ', { mm: lugs.thickness }, ' thick. Hold them up with a roll of clay until they are leather-hard, or cut them thicker.'], // prettier-ignore
+    },
+  ];
+}
+
+/** Advice on handles, lugs, feet and lid. */
 export function additionChecks(target: Target): Check[] {
-  return [...handleChecks(target), ...feetCheck(target), ...lidChecks(target)];
+  return [...handleChecks(target), ...lugChecks(target), ...feetCheck(target), ...lidChecks(target)];
 }

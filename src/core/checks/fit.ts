@@ -5,12 +5,12 @@ import type { Target } from '../piece/target.ts';
 import type { Check } from './check.ts';
 
 /** The words for what is in the way. */
-const THINGS: Readonly<Record<Exclude<StandingThing, 'wall'>, string>> = { handle: 'handle', lid: 'lid' };
+const THINGS: Readonly<Record<Exclude<StandingThing, 'wall'>, string>> = { handle: 'handle', lug: 'lug', lid: 'lid', knob: 'knob' };
 
 function checkHole(target: Target, hole: number, clearance: number): Check {
   const code = 'rack-hole';
   const widest = widestAcross(target);
-  const added = [target.handle && 'handle', target.lid && 'lid'].filter(Boolean).join(' and ');
+  const added = [target.handle && 'handle', target.lugs && 'lugs', target.lid && 'lid'].filter(Boolean).join(' and ');
   const needs = ['Seen from above', added ? ` with its ${added}` : '', ' a circle of ', { mm: widest }, ' goes round it, fired'] as const; // prettier-ignore
   const room = hole - clearance + LENGTH_TOLERANCE;
   if (widest <= room) {

@@ -23,6 +23,8 @@ export interface Lid {
   readonly depth: number;
   /** How far a flat lid stands out past the rim (fired mm). */
   readonly overhang: number;
+  /** What its knob is weighed as (wet g), and rolled to a ball; none when left out. Knobs of one weight look alike. */
+  readonly knob?: number;
 }
 
 export const LID_KINDS: readonly Lid['kind'][] = ['flat', 'cap'];
@@ -33,7 +35,13 @@ export const LID_LIMITS = {
   clearance: { least: 0, greatest: 30 },
   depth: { least: 1, greatest: 400 },
   overhang: { least: 0, greatest: 200 },
+  knob: { least: 1, greatest: 2000 },
 } as const;
+
+/** Across a ball of clay (mm). */
+export function ballAcross(volume: number): number {
+  return Math.cbrt((6 * volume) / Math.PI);
+}
 
 /** A lid as it is cut. Wet mm. */
 export interface CutLid {

@@ -1,5 +1,6 @@
-import { handleAngles } from '../piece/additions.ts';
-import { LIMITS, type JoinPlace, type Target, type WallMarks } from '../piece/target.ts';
+import { firedLength, wetLength } from '../clay/shrinkage.ts';
+import { additionsOf, handleAngles } from '../piece/additions.ts';
+import { LIMITS, type MarkedPlace, type Target, type WallMarks } from '../piece/target.ts';
 
 /** Length of the tick of one repeat (mm). */
 export const TICK = 7;
@@ -24,9 +25,22 @@ export function between(
   return [a[0] + f * (b[0] - a[0]), a[1] + f * (b[1] - a[1])];
 }
 
-/** The places that the design asks for, and those of its handles where it names none. */
-export function placesOf(target: Target): readonly JoinPlace[] {
+/** The places that the design asks for, those of its lugs, and of its handles where it names none. */
+export function placesOf(target: Target): readonly MarkedPlace[] {
   const places = target.marks?.places ?? [];
-  if (!target.handle || places.some(({ kind }) => kind === 'handle')) return places;
-  return [...places, ...handleAngles(target).map((at): JoinPlace => ({ kind: 'handle', at }))];
+  const lugs = (additionsOf(target).lugs?.angles ?? []).map((at): MarkedPlace => ({ kind: 'lug', at }));
+  if (!target.handle || places.some(({ kind }) => kind === 'handle')) return [...places, ...lugs];
+  return [...places, ...handleAngles(target).map((at): MarkedPlace => ({ kind: 'handle', at })), ...lugs];
+}
+
+/** Where on the wall something is joined that stands out: heights of its ends (wet mm), and how the wall leans there. */
+export function joinsOf(
+  target: Target,
+  kind: MarkedPlace['kind'],
+): readonly { readonly z: number; readonly lean: number }[] {
+  const { handle, lugs } = additionsOf(target);
+  const { shrinkage } = target.clay;
+  if (kind === 'handle' && handle) return [handle.curve.from, handle.curve.to].map((at) => ({ z: wetLength(at, shrinkage), lean: handle.wall.leanAt(at) })); // prettier-ignore
+  if (kind === 'lug' && lugs) return [lugs.top, lugs.bottom].map((z) => ({ z, lean: lugs.wall.leanAt(firedLength(z, shrinkage)) })); // prettier-ignore
+  return [];
 }

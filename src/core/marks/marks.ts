@@ -1,12 +1,11 @@
 import { bounds } from '../outline/outline.ts';
 import type { Mark, Part } from '../part/part.ts';
 import type { DevelopedForm, WallPlace } from '../piece/kinds/kind.ts';
-import { wetLength } from '../clay/shrinkage.ts';
 import { additionsOf } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import { conesOf } from '../piece/kinds/roundBands.ts';
-import { placeWord, type JoinPlace, type Target } from '../piece/target.ts';
-import { between, END_TICK, panelCount, placesOf, TICK } from './marking.ts';
+import { placeWord, type MarkedPlace, type Target } from '../piece/target.ts';
+import { between, END_TICK, joinsOf, panelCount, placesOf, TICK } from './marking.ts';
 import { withPanelMarks } from './panelMarks.ts';
 import { repeatsOf } from './repeats.ts';
 import { wallLines, type WallLines } from './wallLines.ts';
@@ -72,7 +71,7 @@ function repeatTicks(part: Part, lines: WallLines, width: number): Mark[] {
 const END_CLEAR = 0.12;
 
 /** The line and word of a place on a wall; a spout is marked near the rim only. `note` names the piece where there are several. */
-function placeMarks(lines: WallLines, place: WallPlace, joined: JoinPlace, note: string): Mark[] {
+function placeMarks(lines: WallLines, place: WallPlace, joined: MarkedPlace, note: string): Mark[] {
   const { kind } = joined;
   const [foot, rim] = [lines.at('foot', place.foot), lines.at('rim', place.rim)];
   // Beside an end of the wall the word stands further in, clear of the edge and its letter.
@@ -92,10 +91,10 @@ function roundPlace(angle: number, band: number, pieces: number): WallPlace {
   return { piece, foot: whole - piece, rim: whole - piece };
 }
 
-/** Ticks across a handle's line where the middles of its ends are joined, measured down the wall from its upper edge. */
-function endMarks(lines: WallLines, place: WallPlace, target: Target, band: number): Mark[] {
-  const { handle } = additionsOf(target);
-  if (!handle) return [];
+/** Ticks across the line of a handle or a lug where its ends are joined, measured down the wall from its upper edge. */
+function endMarks(lines: WallLines, place: WallPlace, kind: MarkedPlace['kind'], target: Target, band: number): Mark[] {
+  const joins = joinsOf(target, kind);
+  if (joins.length === 0) return [];
   const { rim } = kindOf(target).standing(target);
   const cone = target.form.kind === 'stack' ? conesOf(target)[band] : undefined;
   const low = cone?.from ?? 0;
@@ -103,10 +102,9 @@ function endMarks(lines: WallLines, place: WallPlace, target: Target, band: numb
   const [footAt, rimAt] = [lines.at('foot', place.foot), lines.at('rim', place.rim)];
   const [dx, dy] = [rimAt[0] - footAt[0], rimAt[1] - footAt[1]];
   const length = Math.hypot(dx, dy);
-  return [handle.curve.from, handle.curve.to].flatMap((height): Mark[] => {
-    const z = wetLength(height, target.clay.shrinkage);
+  return joins.flatMap(({ z, lean }): Mark[] => {
     if (z < low || z > top) return [];
-    const down = (top - z) / Math.cos(handle.wall.leanAt(height));
+    const down = (top - z) / Math.cos(lean);
     const [x, y] = between(rimAt, footAt, down / length);
     const [u, v] = [(-dy / length) * END_TICK, (dx / length) * END_TICK];
     return [{ kind: 'line', name: 'repeat', from: [x - u, y - v], to: [x + u, y + v] }];
@@ -178,7 +176,7 @@ export function markedParts(target: Target, { parts, placeAt, shareAt, numbers, 
       if (lofted && place.piece !== index) continue;
       const note = part.count > 1 ? `, on piece ${place.piece + 1}` : '';
       added.push(...placeMarks(lines, place, joined, note));
-      if (kind === 'handle') added.push(...endMarks(lines, place, target, band));
+      added.push(...endMarks(lines, place, kind, target, band));
     }
     if (marks.repeat) added.push(...repeatTicks(part, lines, marks.repeat));
     const { textAt } = marks;

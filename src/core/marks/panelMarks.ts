@@ -1,11 +1,9 @@
-import { wetLength } from '../clay/shrinkage.ts';
 import { radians } from '../numbers.ts';
 import { halfWidth, heightsUp, withinPanel, type LaidPanel } from '../part/laidPanel.ts';
 import type { Mark, Part } from '../part/part.ts';
-import { additionsOf } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
-import { placeWord, type JoinPlace, type Target } from '../piece/target.ts';
-import { between, END_TICK, panelCount, placesOf, TICK } from './marking.ts';
+import { placeWord, type MarkedPlace, type Target } from '../piece/target.ts';
+import { between, END_TICK, joinsOf, panelCount, placesOf, TICK } from './marking.ts';
 import { fitting } from './repeats.ts';
 
 /** How far a letter stands from the side that it names (mm). */
@@ -107,7 +105,7 @@ function ticks(panel: LaidPanel, width: number): Mark[] {
 
 /** A place with all the panels of one part that have it alike. */
 interface Alike {
-  readonly kind: JoinPlace['kind'];
+  readonly kind: MarkedPlace['kind'];
   readonly word: string;
   readonly at: PanelPlace;
   readonly copies: Set<number>;
@@ -152,15 +150,13 @@ function placeMarks({ kind, at: { panel, foot, rim } }: Alike, words: string, ro
   ];
 }
 
-/** Ticks across a handle's line where the middles of its ends are joined. */
-function endTicks({ panel, foot, rim }: PanelPlace, target: Target): Mark[] {
-  const { handle } = additionsOf(target);
-  if (!handle) return [];
+/** Ticks across the line of a handle or a lug where its ends are joined. */
+function endTicks({ panel, foot, rim }: PanelPlace, kind: MarkedPlace['kind'], target: Target): Mark[] {
   const { height } = kindOf(target).standing(target);
   // Heights of the piece run along the slant as the wall leans.
   const perHeight = panel.slant / Math.sqrt(panel.slant ** 2 - (panel.reach.rim - panel.reach.foot) ** 2);
-  return [handle.curve.from, handle.curve.to].flatMap((z): Mark[] => {
-    const y = panel.slant - (height - wetLength(z, target.clay.shrinkage)) * perHeight;
+  return joinsOf(target, kind).flatMap(({ z }): Mark[] => {
+    const y = panel.slant - (height - z) * perHeight;
     if (y < 0 || y > panel.slant) return [];
     const x = foot + ((rim - foot) * y) / panel.slant;
     const end = (side: 1 | -1) => panel.place([withinPanel(panel, x + side * END_TICK, y), y]);
@@ -207,7 +203,7 @@ export function withPanelMarks(part: Part, panels: readonly LaidPanel[], target:
     const row = rows.get(panel) ?? 0;
     rows.set(panel, row + 1);
     added.push(...placeMarks(place, `${place.word}${onWhich(part, place.copies, !named)}`, row));
-    if (place.kind === 'handle') added.push(...endTicks(place.at, target));
+    added.push(...endTicks(place.at, place.kind, target));
   }
   if (strip && own.length > 1) added.push(grooveWords(own[1] as LaidPanel, mitreOf(own), part.faceUp));
   if (marks.repeat) for (const panel of drawn) added.push(...ticks(panel, marks.repeat));

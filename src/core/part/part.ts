@@ -51,11 +51,11 @@ export interface Part {
   readonly volume: number;
 }
 
-/** Parts that are level plates: the base, pads under it, a lid. All others are bent or stood up, and lie along the roll. */
-const PLATES: readonly string[] = ['base', 'foot', 'lid'];
+/** Parts that are level plates: the base, pads under it, a lid, lugs. All others are bent or stood up, and lie along the roll. */
+const PLATES: readonly string[] = ['base', 'foot', 'lid', 'lug'];
 
 /** What is joined to the standing piece, or lies on it; all others are its walls and its base. */
-const ADDED = /^(handle|foot|lid|flange)/;
+const ADDED = /^(handle|foot|lid|lug|flange)/;
 
 export function isPlate({ id }: Pick<Part, 'id'>): boolean {
   return PLATES.includes(id);

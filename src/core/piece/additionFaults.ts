@@ -1,9 +1,12 @@
+import { wetLength } from '../clay/shrinkage.ts';
 import { shortValue, type Fault } from '../errors.ts';
 import { FEET_LIMITS } from '../feet/feet.ts';
 import { HANDLE_LIMITS, type Handle } from '../handle/handle.ts';
 import { LID_LIMITS } from '../lid/lid.ts';
+import { LUG_LIMITS } from '../lug/lug.ts';
 import { rangeFaults } from '../ranges.ts';
 import { additionsOf } from './additions.ts';
+import { kindOf } from './kinds/kinds.ts';
 import type { Target } from './target.ts';
 
 function handleRanges(handle: Handle): Fault[] {
@@ -31,8 +34,8 @@ function wholeFault(path: string, value: number | undefined): Fault[] {
   return [{ code: 'out-of-range', path, value: shortValue(value), rule: 'must be a whole number' }];
 }
 
-/** Figures of handle, feet and lid that are out of range. */
-export function additionRanges({ handle, feet, lid }: Target): Fault[] {
+/** Figures of handle, lugs, feet and lid that are out of range. */
+export function additionRanges({ handle, feet, lid, lugs }: Target): Fault[] {
   return [
     ...(handle ? handleRanges(handle) : []),
     ...wholeFault('handle.fingers', handle?.fingers),
@@ -45,13 +48,19 @@ export function additionRanges({ handle, feet, lid }: Target): Fault[] {
     ...rangeFaults('lid.clearance', lid?.clearance, LID_LIMITS.clearance),
     ...rangeFaults('lid.depth', lid?.depth, LID_LIMITS.depth),
     ...rangeFaults('lid.overhang', lid?.overhang, LID_LIMITS.overhang),
+    ...rangeFaults('lid.knob', lid?.knob, LID_LIMITS.knob),
+    ...rangeFaults('lugs.width', lugs?.width, LUG_LIMITS.length),
+    ...rangeFaults('lugs.out', lugs?.out, LUG_LIMITS.length),
+    ...rangeFaults('lugs.below', lugs?.below, LUG_LIMITS.below),
+    ...rangeFaults('lugs.thickness', lugs?.thickness, LUG_LIMITS.thickness),
+    ...rangeFaults('lugs.at', lugs?.at, LUG_LIMITS.at),
   ];
 }
 
 /** What cannot be joined to a piece that can itself be made. */
 export function additionFaults(target: Target): Fault[] {
-  const { handle, feet, lid, base } = target;
-  if (!handle && !feet && !lid) return [];
+  const { handle, feet, lid, lugs, base } = target;
+  if (!handle && !feet && !lid && !lugs) return [];
   const impossible = (path: string, value: number | string, rule: string): Fault => ({
     code: 'impossible-piece',
     path,
@@ -82,5 +91,25 @@ export function additionFaults(target: Target): Fault[] {
   if (lid && made.lid && !(made.lid.free > 0 && made.lid.parts.every(({ volume }) => volume > 0))) {
     faults.push(impossible('lid.clearance', lid.clearance, 'leaves no opening for the flange'));
   }
+  if (lugs) faults.push(...lugFaults(target, impossible));
   return faults;
+}
+
+/** A place on the opposite wall may be so far off the template: scoring and pressing takes it up (wet mm). */
+const UNLIKE = 0.5;
+
+function lugFaults(target: Target, impossible: (path: string, value: number, rule: string) => Fault): Fault[] {
+  const { lugs } = target;
+  if (!lugs) return [];
+  const made = additionsOf(target).lugs;
+  if (made) {
+    return made.unlike <= UNLIKE
+      ? []
+      : [impossible('lugs.at', lugs.at, 'has another wall opposite: one template does not fit both')];
+  }
+  const { shrinkage } = target.clay;
+  const room = kindOf(target).standing(target).rim[0] - wetLength(lugs.below, shrinkage) - lugs.thickness;
+  return room < 0
+    ? [impossible('lugs.below', lugs.below, 'leaves the lugs no wall to stand on')]
+    : [impossible('lugs.width', lugs.width, 'is wider than the wall that it stands on, or stands out too little for its bend')]; // prettier-ignore
 }

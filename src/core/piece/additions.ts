@@ -4,9 +4,11 @@ import { feetPart, feetPlaces } from '../feet/feet.ts';
 import { PULLED_RESERVE, type Handle } from '../handle/handle.ts';
 import { handleCurve, type HandleCurve, type HandleWall } from '../handle/handleCurve.ts';
 import { handlePart } from '../handle/handlePart.ts';
-import { cutLid, type LidFigures } from '../lid/lid.ts';
+import { ballAcross, cutLid, type LidFigures } from '../lid/lid.ts';
+import { cutLug, type LugFigures } from '../lug/lug.ts';
 import { once, radians } from '../numbers.ts';
-import type { Support } from '../outline/support.ts';
+import { chordPoints } from '../outline/crossing.ts';
+import type { PlanPoint, Support } from '../outline/support.ts';
 import type { Part } from '../part/part.ts';
 import { DEFAULT_BEVEL_ANGLE } from '../seam/seam.ts';
 import { kindOf } from './kinds/kinds.ts';
@@ -28,9 +30,30 @@ export interface MadeHandle {
   readonly thickness: number;
 }
 
-/** A lump that is not rolled into a slab: what one is weighed as (mm3) and, when it has been drawn out, how long it is (mm). */
+/** Two lugs, made by one template. */
+export interface MadeLugs {
+  /** The template, and the same as it is joined opposite. */
+  readonly figures: LugFigures;
+  readonly opposite: LugFigures;
+  /** Where they are joined: degrees round from the seam. */
+  readonly angles: readonly [number, number];
+  /** Heights of the upper and the under face, wet mm. */
+  readonly top: number;
+  readonly bottom: number;
+  readonly wall: HandleWall;
+  /** How far the wall opposite is from the line of the template, at most (wet mm). */
+  readonly unlike: number;
+}
+
+/** A ball of clay on the lid, wet: its volume (mm3), and across (mm). */
+export interface MadeKnob {
+  readonly volume: number;
+  readonly across: number;
+}
+
+/** A lump that is not rolled into a slab: what one is weighed as (mm3) and how long it is drawn out, or across a ball (mm). */
 export interface Lump {
-  readonly id: 'pulled-handle' | 'sheet-foot';
+  readonly id: 'pulled-handle' | 'sheet-foot' | 'knob';
   readonly name: string;
   readonly count: number;
   readonly volume: number;
@@ -40,6 +63,9 @@ export interface Lump {
 /** What is joined to the standing piece, or lies on it. */
 export interface Additions {
   readonly handle: MadeHandle | null;
+  /** Null where there are none, or the wall has no room for them. */
+  readonly lugs: MadeLugs | null;
+  readonly knob: MadeKnob | null;
   /** The middles of the pads under the piece, wet mm in its plan. */
   readonly feet: readonly (readonly [number, number])[];
   readonly lid: LidFigures | null;
@@ -116,6 +142,45 @@ function handleOf(target: Target, handle: Handle, standing: Standing): MadeHandl
   return { curve, wall, angles, neutral, cut, volume: share * width * cut * handle.thickness, thickness: handle.thickness }; // prettier-ignore
 }
 
+function lugsOf(target: Target, standing: Standing): MadeLugs | null {
+  const { lugs, clay, slab } = target;
+  if (!lugs) return null;
+  const wet = (mm: number) => wetLength(mm, clay.shrinkage);
+  const top = standing.rim[0] - wet(lugs.below);
+  const bottom = top - lugs.thickness;
+  if (bottom < 0) return null;
+  const [upper, under] = [standing.section(top).outer, standing.section(bottom).outer];
+  const cut = (at: number) =>
+    cutLug({ upper, under, phi: radians(at), width: wet(lugs.width), out: wet(lugs.out), thickness: lugs.thickness, faceUp: slab.faceUp }); // prettier-ignore
+  const [one, other] = [cut(lugs.at), cut(lugs.at + 180)];
+  if (!one || !other) return null;
+  const apart = one.upper.length === other.upper.length ? one.upper.map(([x, y], index) => Math.hypot(x - (other.upper[index]?.[0] ?? 0), y - (other.upper[index]?.[1] ?? 0))) : [Infinity]; // prettier-ignore
+  return {
+    figures: one,
+    opposite: other,
+    angles: [lugs.at, lugs.at + 180],
+    top,
+    bottom,
+    wall: wallTowards(standing, lugs.at, target),
+    unlike: Math.max(...apart),
+  };
+}
+
+/** Points round one of two lugs (0 or 1), seen from above in the piece's plan, wet mm; its arcs are followed closely. */
+export function lugPoints(made: MadeLugs, which: number, face: 'upper' | 'under' = 'upper'): PlanPoint[] {
+  const phi = radians(made.angles[which] ?? 0);
+  const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
+  const figures = which === 0 ? made.figures : made.opposite;
+  const [ox, oy] = figures.origin;
+  return chordPoints(figures[face]).map(([x, y]): PlanPoint => [ox + y * cos + x * sin, oy + y * sin - x * cos]);
+}
+
+function knobOf({ lid, clay }: Target): MadeKnob | null {
+  if (!lid?.knob) return null;
+  const volume = (1000 * lid.knob) / clay.wetDensity;
+  return { volume, across: ballAcross(volume) };
+}
+
 /** The outline that reaches furthest (or least far) of several levels, wet. */
 function levelsOf({ section, height }: Standing, depth: number, face: 'outer' | 'inner', floor: number): Support[] {
   return [height, Math.max(floor, height - depth)].map((z) => section(z)[face]);
@@ -149,6 +214,8 @@ function lidOf(target: Target, standing: Standing): LidFigures | null {
 export const additionsOf = once((target: Target): Additions => {
   const { handle, feet, clay, slab } = target;
   const standing = kindOf(target).standing(target);
+  const lugs = lugsOf(target, standing);
+  const knob = knobOf(target);
   const wet = (mm: number) => wetLength(mm, clay.shrinkage);
   const made = handle ? handleOf(target, handle, standing) : null;
   const lid = lidOf(target, standing);
@@ -164,6 +231,8 @@ export const additionsOf = once((target: Target): Additions => {
       lumps.push({ id: 'pulled-handle', name: 'Pulled handle', count, volume: PULLED_RESERVE * made.volume, length: made.cut }); // prettier-ignore
     }
   }
+  if (lugs) parts.push(lugs.figures.part);
+  if (knob) lumps.push({ id: 'knob', name: 'Knob', count: 1, volume: knob.volume, length: knob.across });
   const { form } = target;
   const standingFeet = form.kind === 'sheet' ? (placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet ?? []) : []; // prettier-ignore
   standingFeet.forEach(({ length }, index) => {
@@ -174,6 +243,8 @@ export const additionsOf = once((target: Target): Additions => {
   if (feet) parts.push(feetPart(feet.count, wet(feet.diameter), feet.thickness, slab.faceUp));
   return {
     handle: made,
+    lugs,
+    knob,
     feet: feet ? feetPlaces(standing.section(0).outer, feet.count, wet(feet.inset + feet.diameter / 2)) : [],
     lid,
     parts,

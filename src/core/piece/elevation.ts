@@ -18,7 +18,7 @@ export interface Elevation {
   readonly outer: Outline;
   /** The hollow inside, as a section would show it. */
   readonly hollow: Outline;
-  /** Handles, pads and lid. */
+  /** Handles, lugs, pads and lid. */
   readonly added: readonly Outline[];
   /** What is no clay, at its own size: fingers in the handle, the device in a stand. */
   readonly fingers: readonly Outline[];
@@ -102,6 +102,26 @@ function sheetFeet({ form, slab, clay }: Target, { fromFired, fromWet }: Drawing
   });
 }
 
+/** Lugs stand out to both sides, whichever way they look on the piece. */
+function lugShapes(target: Target, { section }: Standing, { fromWet, fromFired, lift }: Drawing): Outline[] {
+  const made = additionsOf(target).lugs;
+  if (!made || !target.lugs) return [];
+  const reach = fromWet(section(made.top).outer.h(0));
+  const out = fromFired(target.lugs.out);
+  const [low, high] = [fromWet(made.bottom) + lift, fromWet(made.top) + lift];
+  return [box(reach, reach + out, low, high), box(-reach - out, -reach, low, high)];
+}
+
+/** The ball on a lid, seen from the side. */
+function knobShapes(target: Target, { height, rim }: Standing, { fromWet, lift }: Drawing): Outline[] {
+  const { knob } = additionsOf(target);
+  if (!knob) return [];
+  const across = fromWet(knob.across);
+  return [
+    moved(circle(across), fromWet((rim[1] + rim[2]) / 2), fromWet(height + target.slab.base) + lift + across / 2),
+  ];
+}
+
 function padShapes(target: Target, { fromWet }: Drawing): Outline[] {
   const { feet, clay } = target;
   if (!feet) return [];
@@ -158,6 +178,8 @@ function drawn(target: Target, state: SizeState): Elevation {
     ...padShapes(target, drawing),
     ...sheetFeet(target, drawing),
     ...lidShapes(target, standing, drawing),
+    ...knobShapes(target, standing, drawing),
+    ...lugShapes(target, standing, drawing),
     ...stand.rolls,
   ];
   // A belly is pushed out of the size that is measured, and dragged, at foot and rim.

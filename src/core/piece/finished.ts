@@ -54,11 +54,11 @@ export function finished(target: Target, parts: readonly Part[], trimmed = 0): F
   const { outer, rim, hollow, height, section } = kindOf(target).standing(target);
   const s = target.clay.shrinkage;
   const { handle, lumps } = additionsOf(target);
-  const feet = lumps.reduce((sum, lump) => sum + (lump.id === 'sheet-foot' ? lump.count * lump.volume : 0), 0);
+  const whole = lumps.reduce((sum, lump) => sum + (lump.id !== 'pulled-handle' ? lump.count * lump.volume : 0), 0);
   const pulled = target.handle?.kind === 'pulled' && handle ? handle.angles.length * handle.volume : 0;
   const volume = parts.reduce(
     (sum, part) => sum + (part.count - sparesOf(target, part)) * part.volume,
-    pulled + feet - trimmed,
+    pulled + whole - trimmed,
   );
   const wet = (volume / 1000) * target.clay.wetDensity;
   const twice = acrossFlats(target);

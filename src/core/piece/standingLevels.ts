@@ -4,14 +4,14 @@ import { faceMesh, isDraped } from '../mould/draped.ts';
 import { once, radians } from '../numbers.ts';
 import { hull } from '../outline/hull.ts';
 import { pointsAt, stationsAround } from '../outline/stations.ts';
-import type { PlanPoint, Support } from '../outline/support.ts';
-import { additionsOf, handleAside } from './additions.ts';
+import { circle, type PlanPoint, type Support } from '../outline/support.ts';
+import { additionsOf, handleAside, lugPoints } from './additions.ts';
 import { kindOf } from './kinds/kinds.ts';
 import type { Standing } from './standing.ts';
 import type { Target } from './target.ts';
 
 /** What of a standing piece reaches furthest at a height. */
-export type StandingThing = 'wall' | 'handle' | 'lid';
+export type StandingThing = 'wall' | 'handle' | 'lug' | 'lid' | 'knob';
 
 /** Places of a standing piece at a height over the table, seen from above; fired mm. */
 export interface StandingLevel {
@@ -24,7 +24,7 @@ export interface StandingLevel {
 export interface StandingLevels {
   readonly levels: readonly StandingLevel[];
   readonly wallAt: (z: number) => readonly PlanPoint[];
-  /** Height of all that stands: pads, wall, handle and lid. */
+  /** Height of all that stands: pads, wall, handles, lugs, lid and knob. */
   readonly height: number;
 }
 
@@ -87,6 +87,32 @@ function handleLevels(target: Target, standing: Standing, lift: number): Standin
   });
 }
 
+/** Both lugs, at their under and their upper face. */
+function lugLevels(target: Target, lift: number): StandingLevel[] {
+  const made = additionsOf(target).lugs;
+  if (!made) return [];
+  const s = target.clay.shrinkage;
+  return [made.bottom, made.top].map((z) => {
+    const points = made.angles.flatMap((_, turn) => lugPoints(made, turn)).map(([x, y]): PlanPoint => [firedLength(x, s), firedLength(y, s)]); // prettier-ignore
+    return { z: firedLength(z, s) + lift, of: 'lug' as const, points };
+  });
+}
+
+/** The ball on the lid: where it is widest, and its top. */
+function knobLevels(target: Target, { height, rim }: Standing, lift: number): StandingLevel[] {
+  const { knob } = additionsOf(target);
+  if (!knob) return [];
+  const s = target.clay.shrinkage;
+  const radius = firedLength(knob.across / 2, s);
+  const middle = firedLength((rim[1] + rim[2]) / 2, s);
+  const on = firedLength(height + target.slab.base, s) + lift;
+  const round = pointsOf(circle(radius)).map(([x, y]): PlanPoint => [x + middle, y]);
+  return [
+    { z: on + radius, of: 'knob', points: round },
+    { z: on + 2 * radius, of: 'knob', points: [[middle, 0]] },
+  ];
+}
+
 function lidLevels(target: Target, { height }: Standing, lift: number): StandingLevel[] {
   const made = additionsOf(target).lid;
   const { lid, slab, clay } = target;
@@ -99,7 +125,7 @@ function lidLevels(target: Target, { height }: Standing, lift: number): Standing
 }
 
 /**
- * The finished piece by what it shows to a hole that it is let down into: wall and belly, handles and lid, with its pads
+ * The finished piece by what it shows to a hole that it is let down into: wall and belly, handles, lugs and lid, with its pads
  * under it. Each is named, so that advice can say what is in the way.
  */
 export const standingLevels = once((target: Target): StandingLevels => {
@@ -118,7 +144,7 @@ export const standingLevels = once((target: Target): StandingLevels => {
       });
   // What is left on level beyond a mould's rim is no part of its mesh.
   if (cloud && isDraped(target)) walls.push({ z: firedLength(standing.height, s), of: 'wall', points: wallAt(firedLength(standing.height, s)) }); // prettier-ignore
-  const levels = [...walls, ...handleLevels(target, standing, lift), ...lidLevels(target, standing, lift)];
+  const levels = [...walls, ...handleLevels(target, standing, lift), ...lugLevels(target, lift), ...lidLevels(target, standing, lift), ...knobLevels(target, standing, lift)]; // prettier-ignore
   levels.sort((one, other) => one.z - other.z);
   return { levels, wallAt, height: levels.at(-1)?.z ?? 0 };
 });

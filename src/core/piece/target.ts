@@ -4,6 +4,7 @@ import type { Belly } from '../belly/belly.ts';
 import type { Feet } from '../feet/feet.ts';
 import type { Handle } from '../handle/handle.ts';
 import type { Lid } from '../lid/lid.ts';
+import type { Lugs } from '../lug/lug.ts';
 import type { MeshForm, MouldForm } from '../mould/mouldForm.ts';
 import type { Face } from '../part/lean.ts';
 import type { PlanOutline } from '../outline/plan.ts';
@@ -162,8 +163,11 @@ export type JoinPlace =
   | { readonly kind: 'handle' | 'spout'; readonly at: number }
   | { readonly kind: 'feature'; readonly at: number; readonly text: string };
 
+/** A place that is marked: one that was asked for, or where one of two lugs is joined. */
+export type MarkedPlace = JoinPlace | { readonly kind: 'lug'; readonly at: number };
+
 /** What is written at a place. */
-export function placeWord(place: JoinPlace): string {
+export function placeWord(place: MarkedPlace): string {
   return place.kind === 'feature' ? place.text : place.kind;
 }
 
@@ -216,6 +220,7 @@ export interface Target {
   readonly fit?: Fit;
   readonly marks?: WallMarks;
   readonly handle?: Handle;
+  readonly lugs?: Lugs;
   readonly feet?: Feet;
   readonly lid?: Lid;
   /** An arc template that is owned already and traced for the wall. */

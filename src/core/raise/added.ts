@@ -1,8 +1,8 @@
 import { wetLength } from '../clay/shrinkage.ts';
 import { radians, TAU } from '../numbers.ts';
 import { pointAt, stationsOf } from '../outline/stations.ts';
-import { circle, type Support } from '../outline/support.ts';
-import { additionsOf, handleAside, type MadeHandle } from '../piece/additions.ts';
+import { circle, type PlanPoint, type Support } from '../outline/support.ts';
+import { additionsOf, handleAside, lugPoints, type MadeHandle, type MadeLugs } from '../piece/additions.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
 import type { Target } from '../piece/target.ts';
 import type { Point3 } from '../wall/loft.ts';
@@ -118,12 +118,82 @@ function raisedHandle(
   };
 }
 
+/** A level plate between an upper and an under outline of as many points. */
+function slab(upper: readonly Point3[], under: readonly Point3[]): Ribbon[] {
+  const closed = (points: readonly Point3[]) => [...points, points[0] as Point3];
+  const middle = (points: readonly Point3[]) => {
+    const at = times(
+      points.reduce((sum, point) => plus(sum, point), [0, 0, 0] as Point3),
+      1 / points.length,
+    );
+    return closed(points).map(() => at);
+  };
+  return [
+    { face: 'edge', one: closed(under), other: closed(upper) },
+    { face: 'outside', one: middle(under), other: closed(under) },
+    { face: 'inside', one: closed(upper), other: middle(upper) },
+  ];
+}
+
+/** Points of an outline that is drawn round anew with as many of them as another. */
+const ROUND = 120;
+
+/** Points evenly along a closed line: two lines with as many points are joined by ribbons. */
+function evenly(points: readonly PlanPoint[]): PlanPoint[] {
+  const closed = [...points, points[0] as PlanPoint];
+  const steps = points.map(([x, y], index) => Math.hypot((closed[index + 1]?.[0] ?? 0) - x, (closed[index + 1]?.[1] ?? 0) - y)); // prettier-ignore
+  const whole = steps.reduce((sum, step) => sum + step, 0);
+  let [index, passed] = [0, 0];
+  return Array.from({ length: ROUND }, (_, at): PlanPoint => {
+    const wanted = (whole * at) / ROUND;
+    while (index < steps.length - 1 && passed + (steps[index] ?? 0) < wanted) {
+      passed += steps[index] ?? 0;
+      index += 1;
+    }
+    const share = (wanted - passed) / (steps[index] || 1);
+    const [ax, ay] = closed[index] as PlanPoint;
+    const [bx, by] = closed[index + 1] as PlanPoint;
+    return [ax + share * (bx - ax), ay + share * (by - ay)];
+  });
+}
+
+/** One of two lugs, which stays level on its way from the table to the wall. */
+function raisedLug(made: MadeLugs, which: number, flat: readonly RaisedPart[], f: number): RaisedPart {
+  const thick = made.top - made.bottom;
+  const upper = evenly(lugPoints(made, which));
+  const under = evenly(lugPoints(made, which, 'under'));
+  const phi = radians(made.angles[which] ?? 0);
+  const away: Point3 = [Math.cos(phi), Math.sin(phi), 0];
+  const reach = reachTowards(flat, away, 2 * thick) + GAP + thick;
+  const [ox, oy] = (which === 0 ? made.figures : made.opposite).origin;
+  const shift = (1 - f) * Math.max(0, reach - Math.hypot(ox, oy));
+  const at = (points: readonly PlanPoint[], z: number) => points.map(([x, y]): Point3 => plus([x, y, z], away, shift));
+  const low = f * made.bottom;
+  return { part: 'lug', neutral: null, ribbons: slab(at(upper, low + thick), at(under, low)) };
+}
+
+/** Bands of a ball from its lowest to its highest point. */
+const BANDS = 16;
+
+function ball(across: number): Ribbon[] {
+  const radius = across / 2;
+  const round = (band: number): Point3[] => {
+    const up = -Math.PI / 2 + (Math.PI * band) / BANDS;
+    return ring(circle(Math.max(radius * Math.cos(up), 1e-9)), radius * (1 + Math.sin(up)));
+  };
+  return Array.from({ length: BANDS }, (_, band): Ribbon => ({
+    face: 'edge',
+    one: round(band),
+    other: round(band + 1),
+  }));
+}
+
 function moved(part: RaisedPart, at: Point3): RaisedPart {
   return mapped(part, { ...UNMOVED, at });
 }
 
 /**
- * Handles, pads and lid on their way from the table (0) to the piece (1), and the piece itself, which its pads lift. The
+ * Handles, lugs, pads and lid on their way from the table (0) to the piece (1), and the piece itself, which its pads lift. The
  * lid goes as a whole, its flange joined. Wet mm.
  *
  * @param raised the raised parts of the piece, and the same as they lie flat
@@ -135,8 +205,8 @@ export function raiseAdded(
   f: number,
 ): RaisedPart[] {
   const added = additionsOf(target);
-  const { handle, feet, lid } = target;
-  if (!handle && !feet && !lid) return [...raised];
+  const { handle, lugs, feet, lid } = target;
+  if (!handle && !lugs && !feet && !lid) return [...raised];
   const { height } = kindOf(target).standing(target);
   const lift = f * (feet?.thickness ?? 0);
   const whole = raised.map((part) => (lift > 0 ? moved(part, [0, 0, lift]) : part));
@@ -145,17 +215,23 @@ export function raiseAdded(
       whole.push(moved(raisedHandle(target, added.handle, angle, flat, f), [0, 0, lift]));
     }
   }
+  for (const which of added.lugs ? [0, 1] : []) {
+    whole.push(moved(raisedLug(added.lugs as MadeLugs, which, flat, f), [0, 0, lift]));
+  }
   if (lid && added.lid) {
     const { plate: top, side } = added.lid;
     const depth = wetLength(lid.depth, target.clay.shrinkage);
     const away: Point3 = [Math.SQRT1_2, -Math.SQRT1_2, 0];
     const reach = reachTowards(flat, away, added.lid.across / 2) + GAP + added.lid.across / 2;
+    const { rim } = kindOf(target).standing(target);
+    const on: Point3 = [(rim[1] + rim[2]) / 2, 0, target.slab.base];
+    const knob = added.knob ? ball(added.knob.across).map(({ face, one, other }) => ({ face, one: one.map((point) => plus(point, on)), other: other.map((point) => plus(point, on)) })) : []; // prettier-ignore
     // On the table it stands on its flange.
     const z = (1 - f) * depth + f * (height + lift);
     whole.push({
       part: 'lid',
       neutral: null,
-      ribbons: [...plate(top, null, 0, target.slab.base), ...plate(side.outer, side.inner, -depth, 0)].map(
+      ribbons: [...plate(top, null, 0, target.slab.base), ...plate(side.outer, side.inner, -depth, 0), ...knob].map(
         ({ face, one, other }) => {
           const at = (points: readonly Point3[]) =>
             points.map((point) => plus(plus(point, away, (1 - f) * reach), UP, z));

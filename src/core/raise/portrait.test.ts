@@ -3,7 +3,10 @@ import { join } from 'node:path';
 import { develop } from '../piece/develop.ts';
 import { elevation } from '../piece/elevation.ts';
 import { targetsOfEveryKind } from '../piece/everyKind.test.helper.ts';
-import type { Target } from '../piece/target.ts';
+import { checkTarget } from '../piece/checkTarget.ts';
+import { DEFAULT_LID } from '../lid/lid.ts';
+import { DEFAULT_LUGS } from '../lug/lug.ts';
+import { newTarget, type Target } from '../piece/target.ts';
 import { portrait } from './portrait.ts';
 import { portraitSize } from './portraitSize.ts';
 import { solidFaces, type SolidFace } from './solid.ts';
@@ -41,6 +44,21 @@ describe('the solid of a piece', () => {
       const clay = (finished.mass.wet / target.clay.wetDensity) * 1000;
       expect(Math.abs(volumeOf(solidFaces(target) ?? []) / clay - 1)).toBeLessThan(0.012);
     }
+  });
+
+  it('holds the clay of lugs and knob too, whatever the wall', () => {
+    for (const found of targetsOfEveryKind(162, 60)) {
+      const target: Target = { ...found, base: { ...found.base, trim: 0 }, slab: { ...found.slab, neutralFraction: 0.5 }, lugs: { ...DEFAULT_LUGS, width: 18, out: 14, below: 6, thickness: 4 } }; // prettier-ignore
+      const bare = Object.fromEntries(Object.entries(target).filter(([key]) => key !== 'lugs')) as unknown as Target;
+      if (checkTarget(target).length > 0) continue;
+      const grams = (one: Target) => (develop(one).finished.mass.wet / target.clay.wetDensity) * 1000;
+      const clay = volumeOf(solidFaces(target) ?? []) - volumeOf(solidFaces(bare) ?? []);
+      expect(Math.abs(clay / (grams(target) - grams(bare)) - 1)).toBeLessThan(0.02);
+    }
+    const lidded: Target = { ...newTarget('Jar'), lid: { ...DEFAULT_LID, knob: 24 } };
+    const knob = 1000 * (24 / lidded.clay.wetDensity);
+    const ball = volumeOf(solidFaces(lidded) ?? []) - volumeOf(solidFaces({ ...lidded, lid: DEFAULT_LID }) ?? []);
+    expect(Math.abs(ball / knob - 1)).toBeLessThan(0.02);
   });
 
   it.each(demo)('of the demo piece %s looks outward everywhere', (_, target) => {

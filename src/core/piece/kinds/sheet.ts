@@ -175,7 +175,7 @@ function faults(target: Target): Fault[] {
   if (ranges.length > 0) return ranges;
   const crossing = holeFaults(form);
   if (crossing.length > 0) return crossing;
-  const unwanted = (['handle', 'lid', 'feet'] as const).filter((key) => target[key] !== undefined);
+  const unwanted = (['handle', 'lid', 'feet', 'lugs'] as const).filter((key) => target[key] !== undefined);
   if (unwanted.length > 0) return unwanted.map((key) => impossible(key, key, 'does not go on a bent sheet: it has feet of its own')); // prettier-ignore
   const { wall, neutralFraction } = target.slab;
   const { bend } = form;

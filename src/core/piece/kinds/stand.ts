@@ -90,7 +90,7 @@ function faults(target: Target): Fault[] {
   ];
   if (ranges.length > 0) return ranges;
   const impossible = (path: string, value: unknown, rule: string): Fault => ({ code: 'impossible-piece', path, value: shortValue(value), rule }); // prettier-ignore
-  const unwanted = (['handle', 'lid', 'feet'] as const).filter((key) => target[key] !== undefined);
+  const unwanted = (['handle', 'lid', 'feet', 'lugs'] as const).filter((key) => target[key] !== undefined);
   if (unwanted.length > 0) return unwanted.map((key) => impossible(key, key, 'does not go on a rolled stand'));
   const { wall, neutralFraction } = target.slab;
   const { shrinkage } = target.clay;

@@ -5,22 +5,31 @@ import { DEFAULT_FEET } from '../../../core/feet/feet.ts';
 import type { Fault } from '../../../core/errors.ts';
 import { DEFAULT_HANDLE, type Handle } from '../../../core/handle/handle.ts';
 import { DEFAULT_LID, type Lid } from '../../../core/lid/lid.ts';
-import { additionSizes, type AdditionSize } from '../../../core/piece/additionSizes.ts';
+import { DEFAULT_LUGS } from '../../../core/lug/lug.ts';
+import { ADDITION_GROUPS, additionSizes, type AdditionSize } from '../../../core/piece/additionSizes.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
+import MassField from '../fields/MassField.vue';
 import NumberField from '../fields/NumberField.vue';
 import FoldAway from '../frame/FoldAway.vue';
-import { FEET_WAYS, HANDLE_PLACES, HANDLE_WAYS, handlePlace, LID_WAYS, type HandlePlace } from './additionWays.ts';
+import {
+  FEET_WAYS,
+  HANDLE_PLACES,
+  HANDLE_WAYS,
+  handlePlace,
+  LID_WAYS,
+  LUG_WAYS,
+  type HandlePlace,
+} from './additionWays.ts';
 import { without } from '../../without.ts';
 
-/** Handles, feet and a lid: what is joined to the standing piece or lies on it. */
+/** Handles, lugs, feet and a lid: what is joined to the standing piece or lies on it. */
 const piece = usePiece();
 const shown = computed(() => piece.beside.target);
-const GROUPS = ['handle', 'feet', 'lid'] as const;
 const sizes = computed(() =>
-  Object.fromEntries(GROUPS.map((group) => [group, additionSizes(shown.value, group)] as const)),
+  Object.fromEntries(ADDITION_GROUPS.map((group) => [group, additionSizes(shown.value, group)] as const)),
 );
 
 const put = (change: { [key in keyof Target]?: Target[key] | undefined }) =>
@@ -41,6 +50,13 @@ function chooseHandle(kind: Handle['kind'] | 'none'): void {
   const tries: Handle[] = [whole, { ...whole, fingers: 1 }, { ...whole, fingers: 1, below: 4 }];
   for (const next of tries) if (put({ handle: next }).length === 0) return tell([]);
   tell(put({ handle: whole }));
+}
+function chooseLugs(way: 'none' | 'pair'): void {
+  const whole = { ...DEFAULT_LUGS, thickness: piece.target.slab.wall };
+  // A narrow wall has room for shorter ones, a low one nearer to its rim.
+  const tries = way === 'none' ? [undefined] : [whole, { ...whole, width: 24, below: 8 }, { ...whole, width: 24, below: 8, at: 0 }]; // prettier-ignore
+  for (const lugs of tries) if (put({ lugs }).length === 0) return tell([]);
+  tell(put({ lugs: whole }));
 }
 function chooseFeet(way: 'none' | 'pads'): void {
   tell(put({ feet: way === 'none' ? undefined : { ...DEFAULT_FEET, thickness: piece.target.slab.base } }));
@@ -68,16 +84,17 @@ function freeDrop(): void {
 const take =
   ({ key }: AdditionSize) =>
   (value: number) => {
-    const group = GROUPS.find((one) => key.startsWith(`${one}.`));
+    const group = ADDITION_GROUPS.find((one) => key.startsWith(`${one}.`));
     const size = group && additionSizes(piece.target, group).find((one) => one.key === key);
     return size ? piece.change(size.put(value), key) : [];
   };
 const done = () => piece.endGesture();
 /** What the folded line holds. */
 const holds = computed(() => {
-  const { handle, feet, lid } = shown.value;
+  const { handle, lugs, feet, lid } = shown.value;
   return [
     ...(handle ? [`${handle.kind} handle`] : []),
+    ...(lugs ? ['lugs'] : []),
     ...(feet ? [`${feet.count} feet`] : []),
     ...(lid ? [`${lid.kind} lid`] : []),
   ].join(', ') || 'none'; // prettier-ignore
@@ -86,10 +103,10 @@ const lengths = useLengths();
 </script>
 
 <template>
-  <section aria-label="Handle, feet and lid">
-    <FoldAway title="Handle, feet, lid" :holds="holds">
+  <section aria-label="Handle, lugs, feet and lid">
+    <FoldAway title="Handle, lugs, feet, lid" :holds="holds">
       <VAlert v-if="trouble" type="error">That does not fit here: {{ lengths.words(trouble) }}.</VAlert>
-      <template v-for="group in GROUPS" :key="group">
+      <template v-for="group in ADDITION_GROUPS" :key="group">
         <template v-if="group === 'handle'">
           <ChoiceField
             label="Handle"
@@ -107,6 +124,14 @@ const lengths = useLengths();
             @choose="choosePlace"
           />
         </template>
+        <ChoiceField
+          v-else-if="group === 'lugs'"
+          label="Lugs"
+          name="lugs"
+          :value="shown.lugs ? 'pair' : 'none'"
+          :choices="LUG_WAYS"
+          @choose="chooseLugs"
+        />
         <ChoiceField
           v-else-if="group === 'feet'"
           label="Feet"
@@ -132,14 +157,22 @@ const lengths = useLengths();
             :take="take(size)"
             :done="done"
           />
+          <MassField
+            v-else-if="size.unit === 'mass'"
+            :label="size.label"
+            :name="size.key"
+            :grams="size.value"
+            :take="take(size)"
+            :done="done"
+          />
           <NumberField
             v-else
             :label="size.label"
             :name="size.key"
-            :unit="size.unit === 'share' ? ' % down' : ''"
+            :unit="size.unit === 'share' ? ' % down' : size.unit === 'angle' ? '°' : ''"
             :digits="0"
             :factor="size.unit === 'share' ? 0.01 : 1"
-            zero="none"
+            :zero="size.unit === 'count' ? 'none' : undefined"
             :value="size.value"
             :take="take(size)"
             :done="done"

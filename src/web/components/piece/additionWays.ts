@@ -10,6 +10,11 @@ export const HANDLE_WAYS: readonly Choice<Handle['kind'] | 'none'>[] = [
   { value: 'pulled', title: 'pulled', why: 'Drawn out of a wetted lump: here it is weighed, not cut.' },
 ];
 
+export const LUG_WAYS: readonly Choice<'none' | 'pair'>[] = [
+  { value: 'none', title: 'none', why: 'Nothing to lift it by but its wall.' },
+  { value: 'pair', title: 'a pair', why: 'Two ears by one template, hollowed to the wall, joined level and opposite one another.' }, // prettier-ignore
+];
+
 export const FEET_WAYS: readonly Choice<'none' | 'pads'>[] = [
   { value: 'none', title: 'none', why: 'The piece stands on its base.' },
   { value: 'pads', title: 'pads', why: 'Cut from the slab, joined, and pressed level under a board. The piece stands higher by them.' }, // prettier-ignore

@@ -115,7 +115,7 @@ function baseFigures(base: Part): Figure[] {
   return Math.abs(up.length - down.length) < LENGTH_TOLERANCE ? [top] : [top, across(hidden, 'Base, underside', down)];
 }
 
-/** Handle and lid: a strap by its length, a pulled handle by its lump. */
+/** Handle, knob and lid: a strap by its length, a pulled handle and a knob by the lump. */
 function addedFigures({ numbers, lumps = [] }: Development): Figure[] {
   const length = (id: FigureId, label: string, mm: number | undefined) =>
     mm === undefined ? [] : [lengthFigure(id, label, mm, { minor: true })];
@@ -129,6 +129,15 @@ function addedFigures({ numbers, lumps = [] }: Development): Figure[] {
         id: 'handleLength',
         label: 'Pulled handle',
         phrase: [{ grams: lump.mass }, ', to ', { mm: lump.length }],
+        unit: 'none',
+        minor: true,
+      })),
+    ...lumps
+      .filter(({ id }) => id === 'knob')
+      .map((lump): Figure => ({
+        id: 'weighOut',
+        label: 'Knob',
+        phrase: [{ grams: lump.mass }, ', a ball of ', { mm: lump.length }],
         unit: 'none',
         minor: true,
       })),
