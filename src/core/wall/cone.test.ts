@@ -57,6 +57,18 @@ describe('the base of a cone', () => {
     expect(disc?.top).toBeCloseTo(2 * outerRadius(line, 5) + 4, 9);
     expect(coneBase(line, { join: 'none', trim: 0 }, slab).disc).toBeNull();
   });
+
+  it.each([
+    ['a flare', 1],
+    ['a closing wall', -1],
+  ])('under %s that is trimmed after joining is cut straight down, wide enough at both faces', (_, way) => {
+    const leaning = { ...line, halfAngle: way * Math.abs(line.halfAngle) };
+    const exact = coneBase(leaning, { join: 'under', trim: 0 }, slab).disc;
+    const trimmed = coneBase(leaning, { join: 'under', trim: 4 }, slab).disc;
+    const wide = Math.max(exact?.under ?? 0, exact?.top ?? 0) + 8;
+    expect(trimmed).toEqual({ under: wide, top: wide, lean: 0 });
+    expect(exact?.lean).not.toBe(0);
+  });
 });
 
 it('a developed cone rolls up again: arcs times sweep are its girths', () => {

@@ -93,8 +93,11 @@ export function coneBase(line: ConeLine, base: Base, slab: ConeSlab): ConeBase {
   switch (base.join) {
     case 'none':
       return { start: 0, footLean: level, disc: null };
-    case 'under':
-      return { start: tb, footLean: level, disc: disc(outer(0), outer(tb)) };
+    case 'under': {
+      // A disc that is trimmed to the wall after joining is cut straight down, as wide as the wider face needs.
+      const wide = Math.max(outer(0), outer(tb));
+      return { start: tb, footLean: level, disc: base.trim > 0 ? disc(wide, wide) : disc(outer(0), outer(tb)) };
+    }
     case 'inside':
       return { start: 0, footLean: level, disc: disc(inner(0), inner(tb)) };
     case 'skirt':

@@ -1,5 +1,6 @@
 import { degrees } from '../../numbers.ts';
 import { inward, lowered, mitred } from '../../outline/derived.ts';
+import { stationsOf } from '../../outline/stations.ts';
 import { type Support } from '../../outline/support.ts';
 import { basePart } from '../../part/basePart.ts';
 import type { Part } from '../../part/part.ts';
@@ -28,6 +29,12 @@ function innerAt(wall: LevelWall, z: number): Support {
   return mitred(lowered(wall.outerAt(z), (phi) => wall.target.slab.wall / Math.cos(wall.slopeAt(phi))));
 }
 
+/** How far one outline reaches past another at most, by their tangents; 0 where it lies within (mm). */
+function furthestOut(one: Support, other: Support): number {
+  const normals = [...stationsOf(one.flats, 360), ...stationsOf(other.flats, 360)].map(({ phi }) => phi);
+  return Math.max(0, ...normals.map((phi) => one.h(phi) - other.h(phi)));
+}
+
 /** The base of a piece that is not round, for each school: its outline is the piece's own, not a circle. */
 export function levelBase(wall: LevelWall): LevelBase {
   const { base, slab } = wall.target;
@@ -46,8 +53,13 @@ export function levelBase(wall: LevelWall): LevelBase {
   switch (base.join) {
     case 'none':
       return { start: 0, footLean: levelAt(0), footLeanAt: levelAt, under: null, top: null, part: null };
-    case 'under':
-      return made(wall.outerAt(0), wall.outerAt(tb), tb);
+    case 'under': {
+      const [under, top] = [wall.outerAt(0), wall.outerAt(tb)];
+      if (base.trim === 0) return made(under, top, tb);
+      // Trimmed to the wall after joining, it is cut straight down, so wide that neither face lacks anything.
+      const wide = inward(under, -furthestOut(top, under));
+      return made(wide, wide, tb);
+    }
     case 'inside':
       return made(innerAt(wall, 0), innerAt(wall, tb), 0);
     case 'skirt':
