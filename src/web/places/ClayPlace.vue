@@ -1,16 +1,19 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
+import { useDisplay } from 'vuetify';
 import type { Kept } from '../../contract/records.ts';
 import { knownShrinkage } from '../../core/clay/bars.ts';
 import type { Clay, ScrapEntry } from '../../core/clay/clay.ts';
 import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../../core/clay/shrinkage.ts';
+import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import BarPlot from '../components/clay/BarPlot.vue';
 import BarRows from '../components/clay/BarRows.vue';
 import ClayFields from '../components/clay/ClayFields.vue';
 import ClayFigures from '../components/clay/ClayFigures.vue';
 import { without } from '../without.ts';
 import ScrapLedger from '../components/clay/ScrapLedger.vue';
+import ChoiceField from '../components/fields/ChoiceField.vue';
 import BookConflicts from '../components/frame/BookConflicts.vue';
 import { useMasses } from '../composables/useMasses.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
@@ -53,6 +56,21 @@ async function add(): Promise<void> {
 const put = (change: Partial<Clay>, group: string | null = null) =>
   shown.value ? clays.change(shown.value.id, without({ ...shown.value.body, ...change }), group) : [];
 
+const putBars = (bars: Clay['bars']) => put({ bars }, 'bars');
+
+/** On a narrow screen the plot stays in view, and one of these beside or under it. */
+const { mdAndDown: narrow } = useDisplay();
+const TABS = [
+  { value: 'bars', title: 'Bars' },
+  { value: 'figures', title: 'Figures' },
+  { value: 'about', title: 'Clay' },
+  { value: 'ledger', title: 'Bag' },
+] as const;
+const tab = ref<(typeof TABS)[number]['value']>('bars');
+const choices = computed(() =>
+  clays.list.map(({ id, body }) => ({ value: id, title: `${body.name}, ${percent(body)}`, why: told(body) })),
+);
+
 useShortcuts([
   { keys: 'ctrl+z', words: 'Undo', run: () => void clays.undo() },
   { keys: 'n', words: 'New clay', run: () => void add() },
@@ -79,21 +97,33 @@ watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · F
     <BookConflicts :book="clays" :told="told" />
     <BookConflicts :book="scraps" :told="toldScrap" />
     <VAlert v-if="clays.trouble" type="error">{{ clays.trouble }}</VAlert>
-    <p v-if="clays.state === 'loading'" class="plain" aria-busy="true">Fetching the clay book.</p>
-    <div v-else-if="clays.state === 'failed'" class="plain">
-      <h2>The clay book could not be fetched</h2>
+    <VSkeletonLoader
+      v-if="clays.state === 'loading'"
+      type="heading, list-item-avatar@3"
+      loading-text="Fetching the clay book"
+    />
+    <EmptyPlace v-else-if="clays.state === 'failed'" title="The clay book could not be fetched">
       <VBtn variant="flat" @click="clays.load()">Try again</VBtn>
-    </div>
-    <div v-else-if="!shown" class="plain">
-      <h2>The clay book is empty</h2>
-      <p>
-        Write down a clay, roll a few bars from it and measure them: from then on every finished size tells how sure it
-        is.
-      </p>
+    </EmptyPlace>
+    <EmptyPlace
+      v-else-if="!shown"
+      title="The clay book is empty"
+      words="Write down a clay, roll a few bars from it and measure them: from then on every finished size tells how sure it is."
+    >
       <VBtn variant="flat" @click="add">Write down a clay</VBtn>
-    </div>
-    <div v-else class="bench">
-      <nav class="list" aria-label="Clays">
+    </EmptyPlace>
+    <div v-else class="bench" :class="{ narrow }">
+      <div v-if="narrow" class="choice">
+        <ChoiceField
+          label="Clay"
+          name="clay"
+          :value="shown.id"
+          :choices="choices"
+          @choose="(id) => router.replace({ name: 'clay', params: { id } })"
+        />
+        <VBtn @click="add">New clay</VBtn>
+      </div>
+      <nav v-else class="list" aria-label="Clays">
         <VTextField
           v-if="clays.list.length > 6"
           v-model="words"
@@ -119,13 +149,26 @@ watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · F
         <VBtn @click="add">Write down a clay</VBtn>
       </nav>
       <div :key="shown.id" class="middle">
-        <ClayFigures :clay="shown.body" />
+        <ClayFigures v-if="!narrow" :clay="shown.body" />
         <BarPlot :bars="shown.body.bars" :shrinkage="shown.body.shrinkage" />
-        <BarRows :bars="shown.body.bars" :put="(bars) => put({ bars }, 'bars')" @focusout="clays.endGesture()" />
+        <BarRows v-if="!narrow" :bars="shown.body.bars" :put="putBars" @focusout="clays.endGesture()" />
       </div>
+      <VTabs v-if="narrow" v-model="tab" class="tabs" grow height="48" aria-label="Of this clay">
+        <VTab v-for="one in TABS" :key="one.value" :value="one.value">{{ one.title }}</VTab>
+      </VTabs>
       <aside :key="`about-${shown.id}`" class="right" aria-label="About this clay">
-        <ClayFields :clay="shown.body" :put="put" :done="clays.endGesture" @remove="clays.remove(shown.id)" />
-        <ScrapLedger :clay="shown.body.name" />
+        <template v-if="narrow">
+          <BarRows v-if="tab === 'bars'" :bars="shown.body.bars" :put="putBars" @focusout="clays.endGesture()" />
+          <ClayFigures v-else-if="tab === 'figures'" :clay="shown.body" />
+        </template>
+        <ClayFields
+          v-if="!narrow || tab === 'about'"
+          :clay="shown.body"
+          :put="put"
+          :done="clays.endGesture"
+          @remove="clays.remove(shown.id)"
+        />
+        <ScrapLedger v-if="!narrow || tab === 'ledger'" :clay="shown.body.name" />
       </aside>
     </div>
   </main>
@@ -144,14 +187,6 @@ watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · F
 }
 h1 {
   font-size: 20px;
-}
-.plain {
-  display: grid;
-  gap: 14px;
-  justify-items: start;
-  max-width: 620px;
-  margin: 0 auto;
-  padding: 60px 24px;
 }
 .bench {
   flex: 1;
@@ -214,23 +249,51 @@ ul {
   gap: 26px;
   align-content: start;
 }
+/* Narrower than this, what is beside the plot takes turns; each scrolls for itself. */
 @media (max-width: 1199px) {
-  .bench {
-    grid-template-columns: 220px minmax(0, 1fr);
+  .book {
+    height: calc(100dvh - 56px);
+    flex: none;
   }
-  .right {
-    grid-column: 1 / -1;
-    border-left: 0;
-    border-top: 1px solid var(--line);
-    grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
-  }
-}
-@media (max-width: 699px) {
   .bench {
-    display: block;
+    min-height: 0;
+    grid-template-columns: minmax(0, 1fr) minmax(300px, 40%);
+    grid-template-rows: auto minmax(0, 1fr);
+    grid-template-areas: 'choice tabs' 'middle right';
+  }
+  .choice {
+    grid-area: choice;
+    display: flex;
+    align-items: center;
+    gap: 10px;
+    padding: 2px 16px;
+  }
+  .choice > :first-child {
+    flex: 1;
+    min-width: 0;
+  }
+  .tabs {
+    grid-area: tabs;
+    border-bottom: 1px solid var(--line);
   }
   .middle {
+    grid-area: middle;
+    overflow: auto;
     padding: 14px 16px;
+  }
+  .right {
+    grid-area: right;
+    overflow: auto;
+  }
+}
+@media (max-width: 1199px) and (orientation: portrait) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto minmax(0, 42fr) auto minmax(0, 58fr);
+    grid-template-areas: 'choice' 'middle' 'tabs' 'right';
+  }
+  .right {
+    border-left: 0;
   }
 }
 </style>

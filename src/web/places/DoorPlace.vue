@@ -30,7 +30,7 @@ async function enter(): Promise<void> {
 <template>
   <main class="door">
     <h1>This table asks for its passphrase</h1>
-    <form @submit.prevent="enter">
+    <VForm @submit.prevent="enter">
       <VTextField
         v-model="passphrase"
         class="words"
@@ -42,7 +42,7 @@ async function enter(): Promise<void> {
       />
       <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
       <VBtn type="submit" variant="flat" :disabled="busy">Come in</VBtn>
-    </form>
+    </VForm>
   </main>
 </template>
 
@@ -52,7 +52,7 @@ async function enter(): Promise<void> {
   margin: 0 auto;
   padding: 80px 24px;
 }
-form {
+.v-form {
   display: grid;
   gap: 10px;
   margin-top: 18px;

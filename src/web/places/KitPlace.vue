@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
+import { useDisplay } from 'vuetify';
 import type { Kept } from '../../contract/records.ts';
 import { KIT, KIT_KINDS, type KitItem, type KitKind } from '../../core/kit/kit.ts';
+import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import KitFields from '../components/kit/KitFields.vue';
 import KitThing from '../components/kit/KitThing.vue';
 import { useLengths } from '../composables/useLengths.ts';
@@ -54,6 +56,15 @@ async function remove(id: string): Promise<void> {
   void router.replace({ name: 'kit' });
 }
 
+const putShown = (body: KitItem, group: string | null) => (shown.value ? kit.change(shown.value.id, body, group) : []);
+
+/** On a phone the figures of a thing come up over the kit, and go away again. */
+const { smAndDown: phone } = useDisplay();
+const changing = computed({
+  get: () => shown.value !== undefined,
+  set: (open) => void (open || router.replace({ name: 'kit' })),
+});
+
 useShortcuts([
   { keys: 'ctrl+z', words: 'Undo', run: () => void kit.undo() },
   { keys: 'n', words: 'Add something to the kit', run: () => (adding.value = true) },
@@ -78,11 +89,14 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
     </Teleport>
     <BookConflicts :book="kit" :told="told" />
     <VAlert v-if="kit.trouble" type="error">{{ kit.trouble }}</VAlert>
-    <p v-if="kit.state === 'loading'" class="plain" aria-busy="true">Fetching the kit.</p>
-    <div v-else-if="kit.state === 'failed'" class="plain">
-      <h2>The kit could not be fetched</h2>
+    <VSkeletonLoader
+      v-if="kit.state === 'loading'"
+      type="heading, list-item-avatar@3"
+      loading-text="Fetching the kit"
+    />
+    <EmptyPlace v-else-if="kit.state === 'failed'" title="The kit could not be fetched">
       <VBtn variant="flat" @click="kit.load()">Try again</VBtn>
-    </div>
+    </EmptyPlace>
     <div v-else class="bench">
       <div class="middle">
         <div class="verbs">
@@ -95,11 +109,12 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
           />
           <VBtn variant="flat" @click="adding = true">Add something</VBtn>
         </div>
-        <p v-if="kit.list.length === 0" class="empty">
-          The kit is empty. Say what you own: patterns then keep to your roller and boards, offer your sticks and
-          cutters, and count how many pieces stand on a kiln shelf.
-        </p>
-        <p v-else-if="groups.length === 0" class="empty">Nothing in the kit is called that.</p>
+        <EmptyPlace
+          v-if="kit.list.length === 0"
+          title="The kit is empty"
+          words="Say what you own: patterns then keep to your roller and boards, offer your sticks and cutters, and count how many pieces stand on a kiln shelf."
+        />
+        <EmptyPlace v-else-if="groups.length === 0" title="Nothing in the kit is called that" />
         <div class="groups">
           <section v-for="group in groups" :key="group.kind" :aria-label="group.title">
             <h2>{{ group.title }}</h2>
@@ -119,21 +134,36 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
           </section>
         </div>
       </div>
-      <aside class="right" aria-label="The thing that is chosen">
-        <KitFields
-          v-if="shown"
-          :key="shown.id"
-          :item="shown.body"
-          :put="(body, group) => (shown ? kit.change(shown.id, body, group) : [])"
-          :done="kit.endGesture"
-          @remove="remove(shown.id)"
-        />
-        <p v-else>Press a thing to change its figures.</p>
+      <aside class="right" :aria-label="phone ? 'Caution' : 'The thing that is chosen'">
+        <template v-if="!phone">
+          <KitFields
+            v-if="shown"
+            :key="shown.id"
+            :item="shown.body"
+            :put="putShown"
+            :done="kit.endGesture"
+            @remove="remove(shown.id)"
+          />
+          <p v-else>Press a thing to change its figures.</p>
+        </template>
         <VAlert type="warning" role="note">
           Rollers pinch: keep fingers, sleeves and hair away from the gap, and stop it before you reach in.
         </VAlert>
       </aside>
     </div>
+    <SheetDialog v-if="phone" v-model="changing" aria-label="The thing that is chosen">
+      <section class="sheet-card">
+        <KitFields
+          v-if="shown"
+          :key="shown.id"
+          :item="shown.body"
+          :put="putShown"
+          :done="kit.endGesture"
+          @remove="remove(shown.id)"
+        />
+        <VBtn variant="flat" @click="changing = false">Done</VBtn>
+      </section>
+    </SheetDialog>
     <SheetDialog v-model="adding" aria-label="Add something to the kit">
       <section class="sheet-card" aria-label="Add something to the kit">
         <h2>What is it</h2>
@@ -165,14 +195,6 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
 h1 {
   font-size: 20px;
 }
-.plain {
-  display: grid;
-  gap: 14px;
-  justify-items: start;
-  max-width: 620px;
-  margin: 0 auto;
-  padding: 60px 24px;
-}
 .bench {
   flex: 1;
   display: grid;
@@ -195,10 +217,6 @@ h1 {
   border: 1.5px solid var(--line);
   border-radius: 10px;
   background: var(--panel);
-}
-.empty {
-  max-width: 60ch;
-  padding: 30px 0;
 }
 .groups {
   display: flex;
@@ -249,9 +267,7 @@ ul {
 }
 @media (max-width: 699px) {
   .bench {
-    display: flex;
-    flex-direction: column-reverse;
-    justify-content: flex-end;
+    display: block;
   }
   .middle {
     padding: 14px 16px;

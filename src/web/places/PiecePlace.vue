@@ -4,6 +4,7 @@ import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import { useDisplay } from 'vuetify';
 import { isDraped } from '../../core/mould/draped.ts';
 import type { FigureId } from '../../core/piece/explain/step.ts';
+import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import AdditionFields from '../components/piece/AdditionFields.vue';
 import ConflictNote from '../components/piece/ConflictNote.vue';
 import FitFields from '../components/piece/FitFields.vue';
@@ -135,10 +136,14 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
 
 <template>
   <main v-if="piece.state === 'loading'" class="plain" aria-busy="true"><p>Laying the piece on the table.</p></main>
-  <main v-else-if="piece.state !== 'ready'" class="plain">
-    <h1>{{ piece.state === 'missing' ? 'This piece is not on the shelf' : 'The piece could not be fetched' }}</h1>
-    <p>{{ piece.trouble }}</p>
-    <VBtn variant="flat" :to="{ name: 'shelf' }">Back to the shelf</VBtn>
+  <main v-else-if="piece.state !== 'ready'">
+    <EmptyPlace
+      heading="h1"
+      :title="piece.state === 'missing' ? 'This piece is not on the shelf' : 'The piece could not be fetched'"
+      :words="piece.trouble"
+    >
+      <VBtn variant="flat" :to="{ name: 'shelf' }">Back to the shelf</VBtn>
+    </EmptyPlace>
   </main>
   <main v-else class="piece">
     <PieceHeading @history="history = true" />

@@ -4,6 +4,7 @@ import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Design } from '../../contract/api.ts';
 import type { FormKind } from '../../core/piece/target.ts';
+import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import OpenFile from '../components/shelf/OpenFile.vue';
 import ShelfPiece from '../components/shelf/ShelfPiece.vue';
 import { shelfRows } from '../components/shelf/shelfRows.ts';
@@ -110,20 +111,31 @@ onMounted(() => {
     />
     <VAlert v-if="shelf.trouble || fileTrouble" type="error">{{ fileTrouble || shelf.trouble }}</VAlert>
     <div ref="boards" class="boards">
-      <p v-if="shelf.state === 'loading'" class="waiting">Fetching the pieces.</p>
-      <p v-else-if="shelf.state === 'failed'" class="waiting">
-        The pieces could not be fetched. They will be fetched again as soon as the server answers.
-      </p>
-      <section v-else-if="shelf.designs.length === 0" class="empty">
-        <div class="bare-plank" />
-        <h2>The shelf is empty</h2>
-        <p>Choose a form and type its sizes: the pattern follows as you type.</p>
+      <VSkeletonLoader
+        v-if="shelf.state === 'loading'"
+        class="waiting"
+        type="image@4"
+        loading-text="Fetching the pieces"
+      />
+      <EmptyPlace
+        v-else-if="shelf.state === 'failed'"
+        title="The pieces could not be fetched"
+        words="They will be fetched again as soon as the server answers."
+      />
+      <EmptyPlace
+        v-else-if="shelf.designs.length === 0"
+        title="The shelf is empty"
+        words="Choose a form and type its sizes: the pattern follows as you type."
+      >
+        <template #media><div class="bare-plank" /></template>
         <VBtn variant="flat" @click="startNew">New piece</VBtn>
-      </section>
-      <section v-else-if="shown.length === 0" class="empty">
-        <h2>Nothing here matches “{{ words }}”{{ shownSet ? ` in ${shownSet}` : '' }}</h2>
+      </EmptyPlace>
+      <EmptyPlace
+        v-else-if="shown.length === 0"
+        :title="`Nothing here matches “${words}”${shownSet ? ` in ${shownSet}` : ''}`"
+      >
         <VBtn @click="((words = ''), (set = null))">Show the whole shelf</VBtn>
-      </section>
+      </EmptyPlace>
       <template v-else>
         <ul v-for="(row, index) in laid.rows.slice(0, drawnRows)" :key="index" class="row">
           <ShelfPiece
@@ -258,17 +270,11 @@ header p {
   border-width: 0 2px;
   background: linear-gradient(var(--ink), var(--ink)) center / 100% 2px no-repeat;
 }
-.waiting {
-  padding: 80px 0;
-  color: var(--ink-soft);
-  text-align: center;
-}
-.empty {
-  display: grid;
-  justify-items: center;
-  gap: 10px;
-  padding-top: 120px;
-  text-align: center;
+.waiting :deep(.v-skeleton-loader__image) {
+  flex: 1 1 180px;
+  height: 190px;
+  margin: 20px 14px;
+  border-radius: 10px;
 }
 .bare-plank {
   width: 100%;

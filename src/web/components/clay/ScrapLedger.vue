@@ -11,6 +11,23 @@ const masses = useMasses();
 
 const mine = computed(() => scraps.list.filter(({ body }) => body.name === props.clay));
 const sum = computed(() => scrapSum(mine.value.map(({ body }) => body)));
+/** More entries than this scroll. */
+const SHOWN = 6;
+const HEADERS = [
+  { key: 'day', title: 'Day' },
+  { key: 'out', title: 'Out', sortable: false, align: 'end' },
+  { key: 'back', title: 'Back', sortable: false, align: 'end' },
+  { key: 'away', title: '', sortable: false, align: 'end' },
+] as const;
+const written = (grams: number) => (grams > 0 ? masses.write(grams) : '');
+const rows = computed(() =>
+  [...mine.value].reverse().map(({ id, body }) => ({
+    id,
+    day: body.day,
+    out: written(body.out),
+    back: written(body.back),
+  })),
+);
 const out = ref('');
 const back = ref('');
 const problem = ref('');
@@ -40,7 +57,7 @@ async function add(): Promise<void> {
       <strong>{{ masses.write(sum.used) }}</strong> in pieces: {{ masses.write(sum.out) }} out,
       {{ masses.write(sum.back) }} back
     </p>
-    <form @submit.prevent="add">
+    <VForm @submit.prevent="add">
       <VTextField
         v-model="out"
         class="mass words"
@@ -58,22 +75,27 @@ async function add(): Promise<void> {
         autocomplete="off"
       />
       <VBtn type="submit">Write down</VBtn>
-    </form>
+    </VForm>
     <VAlert v-if="problem" type="error">{{ problem }}</VAlert>
-    <ul v-if="mine.length">
-      <li v-for="entry in [...mine].reverse().slice(0, 12)" :key="entry.id">
-        <span class="day">{{ entry.body.day }}</span>
-        <span>{{ masses.write(entry.body.out) }} out, {{ masses.write(entry.body.back) }} back</span>
+    <VDataTableVirtual
+      v-if="mine.length"
+      class="entries"
+      :headers="HEADERS"
+      :items="rows"
+      :height="rows.length > SHOWN ? 320 : undefined"
+      density="compact"
+    >
+      <template #[`item.away`]="{ item }">
         <VBtn
           variant="text"
           class="away"
-          :aria-label="`Take the entry of ${entry.body.day} away`"
-          @click="scraps.remove(entry.id)"
+          :aria-label="`Take the entry of ${item.day} away`"
+          @click="scraps.remove(item.id)"
         >
           ×
         </VBtn>
-      </li>
-    </ul>
+      </template>
+    </VDataTableVirtual>
     <VAlert type="warning" role="note">
       Keep scraps wet under a lid, and wipe up with water: dry trimmings make dust with silica in it. Never sweep it
       dry.
@@ -91,25 +113,20 @@ async function add(): Promise<void> {
 .sum strong {
   font-size: 24px;
 }
-form {
+.v-form {
   display: flex;
   flex-wrap: wrap;
   align-items: end;
   gap: 8px;
   margin: 8px 0;
 }
-.day {
+.entries {
+  background: transparent;
+}
+.entries :deep(td),
+.entries :deep(th) {
+  padding: 0 6px !important;
+  font-size: 16px;
   white-space: nowrap;
-}
-ul {
-  list-style: none;
-  padding: 0;
-}
-li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 8px;
-  border-bottom: 1px dotted var(--line);
 }
 </style>

@@ -5,26 +5,26 @@ import { ref } from 'vue';
 defineProps<{ label: string; name: string; accept: string; note: string; trouble: string }>();
 const emit = defineEmits<{ read: [file: File] }>();
 /** Always empty again, so that the same file may be read once more. */
-const file = ref<File | null>(null);
+const file = ref<File[]>([]);
 
 function onChange(chosen: File | readonly File[] | null): void {
   const [first] = [chosen ?? []].flat();
-  file.value = null;
+  file.value = [];
   if (first) emit('read', first);
 }
 </script>
 
 <template>
   <div>
-    <VFileInput
-      :label="label"
+    <VFileUpload
+      class="upload"
+      :title="label"
+      :aria-label="label"
       :name="name"
       :accept="accept"
       :model-value="file"
-      variant="outlined"
       density="compact"
       hide-details="auto"
-      prepend-icon=""
       :error-messages="trouble"
       @update:model-value="onChange"
     />

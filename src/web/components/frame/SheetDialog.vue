@@ -1,12 +1,17 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue';
+import { computed, ref, useAttrs, watch } from 'vue';
+import { useDisplay } from 'vuetify';
 
 /**
- * A small sheet over the screen; when it is closed the keyboard is again where it was. Made when it is first opened: one
+ * A small sheet over the screen, at its lower edge on a phone; when it is closed the keyboard is again where it was. Made when it is first opened: one
  * that stays closed costs nothing while its place is worked in.
  */
 defineOptions({ inheritAttrs: false });
 const open = defineModel<boolean>({ required: true });
+const attrs = useAttrs();
+const { smAndDown } = useDisplay();
+/** What has a place of its own, such as a search field over the keyboard, stays there. */
+const low = computed(() => smAndDown.value && attrs['location'] === undefined);
 const made = ref(open.value);
 let before = open.value ? document.activeElement : null;
 
@@ -28,5 +33,6 @@ function giveBack(): void {
 </script>
 
 <template>
-  <VDialog v-if="made" v-model="open" v-bind="$attrs" @after-leave="giveBack"><slot /></VDialog>
+  <VBottomSheet v-if="made && low" v-model="open" v-bind="$attrs" @after-leave="giveBack"><slot /></VBottomSheet>
+  <VDialog v-else-if="made" v-model="open" v-bind="$attrs" @after-leave="giveBack"><slot /></VDialog>
 </template>

@@ -77,21 +77,32 @@ watch(
     <section class="sheet-card" aria-labelledby="history-title">
       <h2 id="history-title">Every kept revision</h2>
       <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
-      <p v-else-if="!revisions">Fetching the history.</p>
-      <ol v-else>
-        <li v-for="revision in revisions" :key="revision.number">
-          <div class="words">
+      <VSkeletonLoader v-else-if="!revisions" type="list-item-two-line@3" loading-text="Fetching the history" />
+      <VTimeline v-else class="revisions" side="end" align="start" density="compact" role="list">
+        <VTimelineItem
+          v-for="revision in revisions"
+          :key="revision.number"
+          role="listitem"
+          dot-color="primary"
+          size="x-small"
+          :fill-dot="revision.number === piece.design?.revision"
+        >
+          <div class="revision">
             <strong>{{ revision.number }}</strong>
             <span>
-              {{ CAUSES[revision.cause] }}, {{ when.format(new Date(revision.keptAt)) }}<br />
-              <small v-if="seen[revision.number]">{{ seen[revision.number] }}</small>
-              <VBtn v-else class="small" @click="look(revision.number)">Show its sizes</VBtn>
+              {{ CAUSES[revision.cause] }}, {{ when.format(new Date(revision.keptAt)) }}
+              <small v-if="revision.number === piece.design?.revision">, on the table now</small>
+              <small v-if="seen[revision.number]" class="sizes">{{ seen[revision.number] }}</small>
+              <span class="verbs">
+                <VBtn v-if="!seen[revision.number]" variant="text" @click="look(revision.number)">Show its sizes</VBtn>
+                <VBtn v-if="revision.number !== piece.design?.revision" @click="restore(revision.number)"
+                  >Put back</VBtn
+                >
+              </span>
             </span>
           </div>
-          <span v-if="revision.number === piece.design?.revision" class="now">on the table now</span>
-          <VBtn v-else @click="restore(revision.number)">Put back</VBtn>
-        </li>
-      </ol>
+        </VTimelineItem>
+      </VTimeline>
       <VBtn v-if="revisions && revisions.length < total" @click="more">
         Show older ones ({{ total - revisions.length }})
       </VBtn>
@@ -101,31 +112,32 @@ watch(
 </template>
 
 <style scoped>
-ol {
-  list-style: none;
-  padding: 0;
-  margin-bottom: 14px;
+.revisions {
+  margin: 8px 0 14px;
 }
-li {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
+.revisions :deep(.v-timeline-item__body) {
+  width: 100%;
+}
+.revision {
+  display: grid;
+  grid-template-columns: auto minmax(0, 1fr);
+  align-items: baseline;
   gap: 12px;
-  padding: 8px 0;
-  border-bottom: 1px dotted var(--line);
 }
-.words {
-  display: flex;
-  gap: 14px;
-  align-items: center;
-}
-.words strong {
-  min-width: 1.6em;
+.revision strong {
+  min-width: 1em;
   font-size: 24px;
-  text-align: right;
 }
-small,
-.now {
+.sizes {
+  display: block;
+}
+.verbs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-left: -16px;
+}
+small {
   color: var(--ink-soft);
 }
 </style>

@@ -30,7 +30,7 @@ async function solve(keep: Keep): Promise<void> {
 </script>
 
 <template>
-  <form class="hold" @submit.prevent="solve('proportions')">
+  <VForm class="hold" @submit.prevent="solve('proportions')">
     <VTextField
       v-model="wanted"
       class="ways"
@@ -41,7 +41,7 @@ async function solve(keep: Keep): Promise<void> {
     />
     <KeepButtons class="ways" :keeps="keepsOf(piece.target.form)" @keep="solve" />
     <WorkNote class="ways" :busy="busy" :trouble="trouble" @cancel="cancel" />
-  </form>
+  </VForm>
 </template>
 
 <style scoped>

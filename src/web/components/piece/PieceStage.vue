@@ -38,11 +38,7 @@ useShortcuts([{ keys: 'r', words: 'Raise the flat parts, or lay them down', run:
   <CutDesk v-if="stage === 'cut'" class="middle" />
   <SlabDesk v-else-if="stage === 'slab'" class="middle" />
   <BlankDesk v-else-if="stage === 'flat' && draped" class="middle" />
-  <SheetTable
-    v-else-if="stage === 'shape' && kind === 'sheet'"
-    class="middle"
-    @flat="emit('go', 'flat')"
-  />
+  <SheetTable v-else-if="stage === 'shape' && kind === 'sheet'" class="middle" @flat="emit('go', 'flat')" />
   <ShapeTable v-else-if="stage === 'shape'" class="middle" @flat="emit('go', 'flat')" />
   <div v-else class="middle raising">
     <StandingView v-if="raised" :share="share" :choices="choices" :look="look" />

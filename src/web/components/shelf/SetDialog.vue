@@ -18,7 +18,7 @@ function put(set: string | null): void {
 
 <template>
   <SheetDialog v-model="open" aria-label="Set">
-    <form class="sheet-card" @submit.prevent="put(name)">
+    <VForm class="sheet-card" @submit.prevent="put(name)">
       <h2>Put {{ names }} in a set</h2>
       <VCombobox
         v-model="name"
@@ -35,7 +35,7 @@ function put(set: string | null): void {
         <VBtn v-if="now" @click="put(null)">Take out of “{{ now }}”</VBtn>
         <VBtn variant="text" @click="open = false">Cancel</VBtn>
       </p>
-    </form>
+    </VForm>
   </SheetDialog>
 </template>
 

@@ -1,0 +1,17 @@
+<script setup lang="ts">
+/** A place that has nothing to show yet, or could not: what is so, what to do about it, and the way on. */
+withDefaults(defineProps<{ title: string; words?: string; heading?: 'h1' | 'h2' }>(), { words: '', heading: 'h2' });
+</script>
+
+<template>
+  <VEmptyState class="empty-place">
+    <template #media><slot name="media" /></template>
+    <template #title>
+      <component :is="heading">{{ title }}</component>
+    </template>
+    <template v-if="words || $slots['words']" #text>
+      <slot name="words">{{ words }}</slot>
+    </template>
+    <template v-if="$slots['default']" #actions><slot /></template>
+  </VEmptyState>
+</template>
