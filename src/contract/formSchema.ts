@@ -11,7 +11,7 @@ export const figure = () => Joi.number().strict().unsafe();
 export const oneOf = (values: readonly string[]) => Joi.string().valid(...values);
 
 /** A figure that some kinds must have: refused with the others. */
-function needed(field: string, kinds: readonly string[]): Joi.Schema {
+export function needed(field: string, kinds: readonly string[]): Joi.Schema {
   return Joi.when(field, { is: Joi.valid(...kinds), then: figure().required(), otherwise: Joi.forbidden() });
 }
 

@@ -19,9 +19,10 @@ import {
   TARGET_VERSION,
   type Target,
 } from '../core/piece/target.ts';
+import { IN_HAND_KINDS } from '../core/reverse/inHand.ts';
 import { boundsFault } from './bounds.ts';
 import { plainName } from './plainName.ts';
-import { figure, formSchema, oneOf, only } from './formSchema.ts';
+import { figure, formSchema, needed, oneOf, only } from './formSchema.ts';
 import { DEFAULT_BEVEL_ANGLE, DEFAULT_MARGIN, DEFAULT_OVERLAP, SEAM_KINDS } from '../core/seam/seam.ts';
 
 const D = TARGET_DEFAULTS;
@@ -120,6 +121,12 @@ export const targetSchema = Joi.object<Target>({
   feet: feetSchema,
   lid: lidSchema,
   owned: Joi.object({ inner: figure().required(), outer: figure().required(), sweep: figure().required() }),
+  inHand: Joi.object({
+    kind: oneOf(IN_HAND_KINDS).required(),
+    around: needed('kind', ['sheet']),
+    up: needed('kind', ['sheet']),
+    across: needed('kind', ['cutter']),
+  }),
   belly: Joi.alternatives().conditional(Joi.number(), {
     then: figure(),
     otherwise: Joi.object({ diameter: figure().required(), at: figure().required() }),

@@ -7,6 +7,7 @@ export const KIT_KINDS = [
   'cutter',
   'former',
   'mould',
+  'template',
   'board',
   'shelf',
   'round-shelf',
@@ -50,6 +51,15 @@ export const KIT: Readonly<Record<KitKind, { one: string; many: string; sizes: r
       { key: 'length', label: 'Rim, long', usual: 240 },
       { key: 'width', label: 'Rim, wide', usual: 160 },
       { key: 'depth', label: 'Depth', usual: 40 },
+    ],
+  },
+  template: {
+    one: 'Arc template',
+    many: 'Arc templates',
+    sizes: [
+      { key: 'chord', label: 'Across its long arc', usual: 320 },
+      { key: 'rise', label: 'Its rise', usual: 50 },
+      { key: 'along', label: 'Along an end', usual: 100 },
     ],
   },
   board: {

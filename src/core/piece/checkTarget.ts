@@ -70,11 +70,13 @@ function formRanges(form: Form): Ranged[] {
 }
 
 /** Figures of what the piece must fit, and of the marks on its wall. */
-function optionalRanges({ fit, marks, belly }: Target): Ranged[] {
+function optionalRanges({ fit, marks, belly, inHand }: Target): Ranged[] {
   const given = (key: string, value: number | undefined, range: Range): Ranged[] =>
     value === undefined ? [] : [[key, value, range]];
   const panels = marks?.panels;
   return [
+    ...(inHand?.kind === 'sheet' ? given('inHand.around', inHand.around, SIZE).concat(given('inHand.up', inHand.up, SIZE)) : []), // prettier-ignore
+    ...(inHand?.kind === 'cutter' ? given('inHand.across', inHand.across, SIZE) : []),
     ...given('fit.hole', fit?.hole, SIZE),
     ...given('fit.shelf', fit?.shelf, SIZE),
     ...given('fit.clearance', fit?.clearance, CORNER),

@@ -8,6 +8,7 @@ import type { Lugs } from '../lug/lug.ts';
 import type { MeshForm, MouldForm } from '../mould/mouldForm.ts';
 import type { Face } from '../part/lean.ts';
 import type { PlanOutline } from '../outline/plan.ts';
+import type { InHand } from '../reverse/inHand.ts';
 import type { ArcTemplate } from '../reverse/tracing.ts';
 import type { StandForm } from '../stand/stand.ts';
 import { DEFAULT_BEVEL_ANGLE, type Seam } from '../seam/seam.ts';
@@ -225,6 +226,8 @@ export interface Target {
   readonly lid?: Lid;
   /** An arc template that is owned already and traced for the wall. */
   readonly owned?: ArcTemplate;
+  /** What the piece keeps to while slab, seam, base or clay change. */
+  readonly inHand?: InHand;
   /** What a round piece is pushed out to after joining, over the face and state of `size` (mm). */
   readonly belly?: Belly;
 }

@@ -3,13 +3,14 @@ import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import { useDisplay } from 'vuetify';
 import type { Kept } from '../../contract/records.ts';
-import { knownShrinkage } from '../../core/clay/bars.ts';
 import type { Clay, ScrapEntry } from '../../core/clay/clay.ts';
 import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../../core/clay/shrinkage.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
+import { clayPercent } from '../components/clay/clayPercent.ts';
 import BarPlot from '../components/clay/BarPlot.vue';
 import BarRows from '../components/clay/BarRows.vue';
 import ClayFields from '../components/clay/ClayFields.vue';
+import ClayList from '../components/clay/ClayList.vue';
 import ClayFigures from '../components/clay/ClayFigures.vue';
 import { without } from '../without.ts';
 import ScrapLedger from '../components/clay/ScrapLedger.vue';
@@ -25,7 +26,6 @@ const scraps = useScraps();
 const route = useRoute();
 const router = useRouter();
 const masses = useMasses();
-const words = ref('');
 
 /** A clay, and an entry of its ledger, in a few words. */
 const told = ({ shrinkage, bars }: Clay) => `${(100 * shrinkage).toFixed(1)} %, ${bars.length} bars`;
@@ -34,11 +34,6 @@ const toldScrap = ({ out, back }: ScrapEntry) => `${masses.write(out)} out, ${ma
 const shown = computed<Kept<'clay'> | undefined>(
   () => clays.list.find(({ id }) => id === route.params['id']) ?? clays.list[0],
 );
-const found = computed(() => {
-  const asked = words.value.trim().toLowerCase();
-  return clays.list.filter(({ body }) => body.name.toLowerCase().includes(asked));
-});
-const percent = (clay: Clay) => `${(100 * knownShrinkage(clay).shrinkage).toFixed(1)} %`;
 
 function freshName(): string {
   const names = new Set(clays.list.map(({ body }) => body.name));
@@ -68,7 +63,7 @@ const TABS = [
 ] as const;
 const tab = ref<(typeof TABS)[number]['value']>('bars');
 const choices = computed(() =>
-  clays.list.map(({ id, body }) => ({ value: id, title: `${body.name}, ${percent(body)}`, why: told(body) })),
+  clays.list.map(({ id, body }) => ({ value: id, title: `${body.name}, ${clayPercent(body)}`, why: told(body) })),
 );
 
 useShortcuts([
@@ -123,32 +118,14 @@ watch(shown, (clay) => (document.title = `${clay?.body.name ?? 'Clay book'} · F
         />
         <VBtn @click="add">New clay</VBtn>
       </div>
-      <nav v-else class="list" aria-label="Clays">
-        <VTextField
-          v-if="clays.list.length > 6"
-          v-model="words"
-          class="bare"
-          type="search"
-          aria-label="Find a clay"
-          placeholder="Find a clay"
-        />
-        <ul>
-          <li v-for="clay in found" :key="clay.id">
-            <RouterLink
-              :to="{ name: 'clay', params: { id: clay.id } }"
-              :class="{ here: clay.id === shown.id }"
-              :aria-current="clay.id === shown.id ? 'page' : undefined"
-              :data-clay="clay.body.name"
-            >
-              <span class="serif">{{ clay.body.name }}</span>
-              <strong>{{ percent(clay.body) }}</strong>
-            </RouterLink>
-          </li>
-          <li v-if="found.length === 0" class="none">No clay is called that.</li>
-        </ul>
-        <VBtn @click="add">Write down a clay</VBtn>
-      </nav>
-      <div :key="shown.id" class="middle">
+      <ClayList v-else class="list" :clays="clays.list" :shown="shown.id" @add="add" />
+      <div
+        :key="shown.id"
+        class="middle"
+        role="region"
+        aria-label="Shrink bars, drawn"
+        :tabindex="narrow ? 0 : undefined"
+      >
         <ClayFigures v-if="!narrow" :clay="shown.body" />
         <BarPlot :bars="shown.body.bars" :shrinkage="shown.body.shrinkage" />
         <BarRows v-if="!narrow" :bars="shown.body.bars" :put="putBars" @focusout="clays.endGesture()" />
@@ -199,42 +176,6 @@ h1 {
 }
 .list {
   border-right: 1px solid var(--line);
-}
-.list input {
-  width: 100%;
-  min-height: 44px;
-  padding: 4px 10px;
-  border: 1.5px solid var(--line);
-  border-radius: 8px;
-  background: var(--panel);
-}
-ul {
-  list-style: none;
-  padding: 0;
-  margin-bottom: 12px;
-}
-.list a {
-  display: flex;
-  justify-content: space-between;
-  align-items: center;
-  gap: 8px;
-  min-height: 52px;
-  padding: 4px 10px;
-  border-bottom: 1px solid var(--line);
-  color: var(--ink);
-  text-decoration: none;
-  font-size: 17px;
-}
-.list a strong {
-  white-space: nowrap;
-}
-.list .here {
-  background: var(--press-soft);
-  border-left: 4px solid var(--press);
-}
-.none {
-  padding: 12px;
-  color: var(--ink-soft);
 }
 .middle {
   padding: 18px 26px;

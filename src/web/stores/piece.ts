@@ -5,6 +5,7 @@ import type { Fault } from '../../core/errors.ts';
 import { checkTarget } from '../../core/piece/checkTarget.ts';
 import { develop } from '../../core/piece/develop.ts';
 import { newTarget, type Target } from '../../core/piece/target.ts';
+import { followInHand } from '../../core/reverse/inHand.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { afterPaint } from '../composables/afterPaint.ts';
 import { useFineBlank } from '../composables/useFineBlank.ts';
@@ -117,13 +118,15 @@ export const usePiece = defineStore('piece', () => {
   }
 
   /**
-   * Takes a change when the piece can still be made; otherwise leaves the target and returns the faults.
+   * Takes a change when the piece can still be made, following what is in hand; otherwise leaves the target and returns the faults.
    * Changes with the same `group` (one field, one drag) are one step of undo until {@link endGesture}.
    */
   function change(next: Target, group: string | null = null): readonly Fault[] {
-    const faults = checkTarget(next);
-    if (faults.length > 0 || sameTarget(next, target.value)) return faults;
-    thing.value?.change(next, group, group === null ? KEEP_AFTER : KEEP_WHILE_TYPED);
+    const followed = followInHand(target.value, next);
+    if ('faults' in followed) return followed.faults;
+    const faults = checkTarget(followed.target);
+    if (faults.length > 0 || sameTarget(followed.target, target.value)) return faults;
+    thing.value?.change(followed.target, group, group === null ? KEEP_AFTER : KEEP_WHILE_TYPED);
     return [];
   }
 

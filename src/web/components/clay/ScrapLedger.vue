@@ -17,7 +17,7 @@ const HEADERS = [
   { key: 'day', title: 'Day' },
   { key: 'out', title: 'Out', sortable: false, align: 'end' },
   { key: 'back', title: 'Back', sortable: false, align: 'end' },
-  { key: 'away', title: '', sortable: false, align: 'end' },
+  { key: 'away', title: 'Take away', sortable: false, align: 'end' },
 ] as const;
 const written = (grams: number) => (grams > 0 ? masses.write(grams) : '');
 const rows = computed(() =>
@@ -85,6 +85,7 @@ async function add(): Promise<void> {
       :height="rows.length > SHOWN ? 320 : undefined"
       density="compact"
     >
+      <template #[`header.away`]><span class="unseen">Take away</span></template>
       <template #[`item.away`]="{ item }">
         <VBtn
           variant="text"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { sizeOf } from '../../../core/kit/kit.ts';
+import { sizeOf, type KitItem } from '../../../core/kit/kit.ts';
 import { useMasses } from '../../composables/useMasses.ts';
 import TextField from '../fields/TextField.vue';
 import FoldDrawing from './FoldDrawing.vue';
@@ -13,12 +13,13 @@ import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
 import type { Choice } from '../fields/choice.ts';
-import { BASE_WAYS, SEAM_WAYS } from '../piece/ways.ts';
+import OwnedMaking from './OwnedMaking.vue';
+import { putMeasure } from './putMeasure.ts';
 import { SHEETS, type ArcWay, type Owned, type OwnedKind } from './owned.ts';
 
 /** What is owned, its measures, and the slab and clay that it is used with. */
 const props = defineProps<{ owned: Owned }>();
-const { kind, way, long, arc, ruled, slideTo, sheet, cutter, former, round, clay, making } = props.owned;
+const { kind, way, long, arc, ruled, slideTo, sheet, cutter, former, round, clay } = props.owned;
 
 const KINDS: readonly Choice<OwnedKind>[] = [
   { value: 'arc', title: 'an arc template', why: 'A curved paper or card that has served for a cup before.' },
@@ -49,30 +50,8 @@ const LONG: readonly Choice<LongArc>[] = [
   { value: 'foot', title: 'the foot', why: 'The piece closes: wide below.' },
 ];
 
-/** Puts a measure that can be meant; another is told. */
-function put<T extends object>(into: T, key: keyof T, least = 0) {
-  return (value: number): readonly Fault[] => {
-    if (!(value > least) || value > 5000) {
-      return [
-        {
-          code: 'out-of-range',
-          path: String(key),
-          value: String(value),
-          rule: `must be more than ${least} and at most 5000`,
-        },
-      ];
-    }
-    into[key] = value as T[keyof T];
-    return [];
-  };
-}
 function putSleeve(mm: number): readonly Fault[] {
   former.sleeve = Math.max(0, mm);
-  return [];
-}
-function putShrinkage(value: number): readonly Fault[] {
-  if (value < 0 || value > 0.25) return [{ code: 'out-of-range', path: 'shrinkage', value: String(value), rule: 'must be from 0 to 0.25' }]; // prettier-ignore
-  making.shrinkage = value;
   return [];
 }
 const putSlide = (mm: number | undefined): readonly Fault[] => {
@@ -86,12 +65,18 @@ function putMass(text: string): readonly Fault[] {
   Object.assign(clay, { mass });
   return [];
 }
-function putFloor(mm: number | undefined): readonly Fault[] {
-  making.floor = mm;
-  return [];
-}
 function foldSheet(fold: Fold): void {
   Object.assign(sheet, layersOf(fold));
+}
+/** A template of the kit is measured with a ruler. */
+function takeTemplate(item: KitItem): void {
+  way.value = 'ruler';
+  Object.assign(ruled, { chord: sizeOf(item, 'chord'), rise: sizeOf(item, 'rise'), length: sizeOf(item, 'along') });
+}
+/** A mould of the kit by its shorter side: a bowl is round. */
+function takeMould(item: KitItem): void {
+  const bowl = Math.min(sizeOf(item, 'length'), sizeOf(item, 'width'));
+  Object.assign(round, { bowl, measured: 'mould', side: item.mould?.side ?? round.side });
 }
 const done = () => undefined;
 </script>
@@ -101,22 +86,36 @@ const done = () => undefined;
     <h2 id="owned-heading">What you own</h2>
     <ChoiceField label="It is" name="owned" :value="kind" :choices="KINDS" @choose="(value) => (kind = value)" />
     <template v-if="kind === 'arc'">
+      <KitNames kind="template" @choose="takeTemplate" />
       <ChoiceField label="Measured by" name="way" :value="way" :choices="WAYS" @choose="(value) => (way = value)" />
       <template v-if="way === 'radii'">
-        <LengthField label="Inner radius" name="inner" :mm="arc.inner" :take="put(arc, 'inner')" :done="done" />
-        <LengthField label="Outer radius" name="outer" :mm="arc.outer" :take="put(arc, 'outer')" :done="done" />
-        <NumberField label="Sweep" name="sweep" unit="°" :value="arc.sweep" :take="put(arc, 'sweep')" :done="done" />
+        <LengthField label="Inner radius" name="inner" :mm="arc.inner" :take="putMeasure(arc, 'inner')" :done="done" />
+        <LengthField label="Outer radius" name="outer" :mm="arc.outer" :take="putMeasure(arc, 'outer')" :done="done" />
+        <NumberField
+          label="Sweep"
+          name="sweep"
+          unit="°"
+          :value="arc.sweep"
+          :take="putMeasure(arc, 'sweep')"
+          :done="done"
+        />
       </template>
       <template v-else>
         <LengthField
           label="Across the long arc"
           name="chord"
           :mm="ruled.chord"
-          :take="put(ruled, 'chord')"
+          :take="putMeasure(ruled, 'chord')"
           :done="done"
         />
-        <LengthField label="Its rise" name="rise" :mm="ruled.rise" :take="put(ruled, 'rise')" :done="done" />
-        <LengthField label="Along an end" name="along" :mm="ruled.length" :take="put(ruled, 'length')" :done="done" />
+        <LengthField label="Its rise" name="rise" :mm="ruled.rise" :take="putMeasure(ruled, 'rise')" :done="done" />
+        <LengthField
+          label="Along an end"
+          name="along"
+          :mm="ruled.length"
+          :take="putMeasure(ruled, 'length')"
+          :done="done"
+        />
       </template>
       <ChoiceField
         label="Long arc makes"
@@ -153,10 +152,10 @@ const done = () => undefined;
         label="Side that goes round"
         name="around"
         :mm="sheet.around"
-        :take="put(sheet, 'around')"
+        :take="putMeasure(sheet, 'around')"
         :done="done"
       />
-      <LengthField label="Side that stands" name="up" :mm="sheet.up" :take="put(sheet, 'up')" :done="done" />
+      <LengthField label="Side that stands" name="up" :mm="sheet.up" :take="putMeasure(sheet, 'up')" :done="done" />
       <ChoiceField label="Folded" name="fold" :value="foldOf(sheet)" :choices="FOLDS" @choose="foldSheet">
         <template #drawing="{ choice }"><FoldDrawing :fold="choice.value" /></template>
       </ChoiceField>
@@ -175,7 +174,7 @@ const done = () => undefined;
         name="tall"
         unit=""
         :value="clay.tall"
-        :take="put(clay, 'tall')"
+        :take="putMeasure(clay, 'tall')"
         :done="done"
       />
     </template>
@@ -185,26 +184,27 @@ const done = () => undefined;
         label="Cutter, across"
         name="cutter"
         :mm="cutter.diameter"
-        :take="put(cutter, 'diameter')"
+        :take="putMeasure(cutter, 'diameter')"
         :done="done"
       />
       <LengthField
         label="Height wanted, fired"
         name="height"
         :mm="cutter.height"
-        :take="put(cutter, 'height')"
+        :take="putMeasure(cutter, 'height')"
         :done="done"
       />
     </template>
     <template v-else-if="kind === 'round'">
+      <KitNames kind="mould" @choose="takeMould" />
       <LengthField
         label="Round, across, wet"
         name="round"
         :mm="round.circle"
-        :take="put(round, 'circle')"
+        :take="putMeasure(round, 'circle')"
         :done="done"
       />
-      <LengthField label="Bowl, across" name="bowl" :mm="round.bowl" :take="put(round, 'bowl')" :done="done" />
+      <LengthField label="Bowl, across" name="bowl" :mm="round.bowl" :take="putMeasure(round, 'bowl')" :done="done" />
       <ChoiceField
         label="Which is"
         name="bowl-measured"
@@ -231,55 +231,19 @@ const done = () => undefined;
         label="Former, across"
         name="former"
         :mm="former.diameter"
-        :take="put(former, 'diameter')"
+        :take="putMeasure(former, 'diameter')"
         :done="done"
       />
       <LengthField label="Sleeve, thick" name="sleeve" :mm="former.sleeve" :take="putSleeve" :done="done" />
-      <LengthField label="Height, wet" name="height" :mm="former.height" :take="put(former, 'height')" :done="done" />
+      <LengthField
+        label="Height, wet"
+        name="height"
+        :mm="former.height"
+        :take="putMeasure(former, 'height')"
+        :done="done"
+      />
     </template>
-    <h2>Clay, slab and joins</h2>
-    <NumberField
-      label="Shrinks, in all"
-      name="shrinkage"
-      unit=" %"
-      :factor="0.01"
-      :value="making.shrinkage"
-      :take="putShrinkage"
-      :done="done"
-    />
-    <LengthField label="Wall, wet" name="wall" :mm="making.wall" :take="put(making, 'wall')" :done="done" />
-    <OptionalLength
-      v-if="kind !== 'round'"
-      label="Base, if not as thick"
-      name="floor"
-      :mm="making.floor"
-      :take="putFloor"
-      :done="done"
-    />
-    <ChoiceField
-      v-if="kind !== 'round'"
-      label="Seam"
-      name="seam"
-      :value="making.seam"
-      :choices="SEAM_WAYS"
-      @choose="(value) => (making.seam = value)"
-    />
-    <LengthField
-      v-if="kind !== 'round' && (making.seam === 'lap' || making.seam === 'half-lap')"
-      label="Overlap"
-      name="overlap"
-      :mm="making.overlap"
-      :take="put(making, 'overlap')"
-      :done="done"
-    />
-    <ChoiceField
-      v-if="kind !== 'round'"
-      label="Base"
-      name="base"
-      :value="making.base"
-      :choices="BASE_WAYS"
-      @choose="(value) => (making.base = value)"
-    />
+    <OwnedMaking :owned="owned" />
   </section>
 </template>
 

@@ -3,6 +3,7 @@ import { newTarget, type BaseJoin, type Target } from '../../../core/piece/targe
 import { bowlFromRound, type RoundAndBowl } from '../../../core/reverse/bowl.ts';
 import { pieceFromArc, readRuledArc, type LongArc } from '../../../core/reverse/arcTemplate.ts';
 import { pieceForCutter } from '../../../core/reverse/cutter.ts';
+import type { InHand } from '../../../core/reverse/inHand.ts';
 import { impossible, made, type Reversed } from '../../../core/reverse/reversed.ts';
 import { pieceFromMass, type ClayAtHand } from '../../../core/reverse/mass.ts';
 import { pieceFromSheet } from '../../../core/reverse/sheet.ts';
@@ -134,7 +135,17 @@ export function useOwned() {
         return made(plain.value, { kind: 'former', ...former });
     }
   }
-  const reversed = computed(turned);
+  /** What the piece keeps to from now on: a template that was slid has made another piece than its own. */
+  function heldInHand(): InHand | null {
+    if (kind.value === 'sheet') return { kind: 'sheet', around: sheet.around / sheet.layersAround, up: sheet.up / sheet.layersUp }; // prettier-ignore
+    if (kind.value === 'arc' && !slid.value) return { kind: 'arc' };
+    return kind.value === 'cutter' ? { kind: 'cutter', across: cutter.diameter } : null;
+  }
+  const reversed = computed((): Reversed => {
+    const found = turned();
+    const inHand = heldInHand();
+    return found.kind === 'made' && inHand ? { kind: 'made', target: { ...found.target, inHand } } : found;
+  });
 
   // What was typed is there again after Back and after a reload.
   const parts = { arc, ruled, sheet, cutter, former, round, clay, making };

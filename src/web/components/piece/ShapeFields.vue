@@ -9,6 +9,7 @@ import ClayFields from './ClayFields.vue';
 import FormFields from './FormFields.vue';
 import FoldAway from '../frame/FoldAway.vue';
 import HoldSize from './HoldSize.vue';
+import InHandNote from './InHandNote.vue';
 import LengthField from '../fields/LengthField.vue';
 import StickOffer from './StickOffer.vue';
 import { MEASURED_WAYS, STATE_WAYS } from './ways.ts';
@@ -52,8 +53,9 @@ function done(): void {
 <template>
   <section aria-labelledby="shape-heading">
     <h2 id="shape-heading">The finished piece</h2>
+    <InHandNote />
     <FormFields />
-    <HoldSize />
+    <HoldSize v-if="!shown.inHand" />
     <FoldAway v-if="!fromTool" title="Sizes are" :holds="measured">
       <ChoiceField
         label="Measured over"
