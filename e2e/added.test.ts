@@ -17,7 +17,7 @@ describe('handle, feet and lid', () => {
     const page = await onPiece('Galley mug');
     const strap = async () => number(await figure(page, 'handleLength').innerText());
     const before = await read(strap, (mm) => mm > 0);
-    await unfold(page, 'Handle, feet, lid');
+    await unfold(page, 'Handle, lugs, feet, lid');
     await page.locator('input[name="handle.fingers"]').fill('2');
     await textOf(figure(page, 'handleLength'), /^11\d/);
     const shorter = await strap();
@@ -49,7 +49,7 @@ describe('handle, feet and lid', () => {
 
   it('a pair stands on both sides, a lid and pads become parts, and all of them lie in the slab plan', async () => {
     const page = await onPiece('Galley mug');
-    await unfold(page, 'Handle, feet, lid');
+    await unfold(page, 'Handle, lugs, feet, lid');
     await page.locator('button[name="handle-place"]').click();
     await page.getByRole('option', { name: /a pair, across/ }).click();
     await page.locator('button[name="lid"]').click();
@@ -72,9 +72,32 @@ describe('handle, feet and lid', () => {
   it('says what does not fit: no handle on a dish that is too low', async () => {
     const page = await onPiece('Salt dish');
     await page.locator('input[name="height"]').fill('14');
-    await unfold(page, 'Handle, feet, lid');
+    await unfold(page, 'Handle, lugs, feet, lid');
     await page.locator('button[name="handle"]').click();
     await page.getByRole('option', { name: /^a strap/ }).click();
     await textOf(page.locator('.v-alert'), /does not fit here/);
+  });
+
+  it('lugs are one template cut twice and marked on the wall; a knob is weighed, in ounces too', async () => {
+    const page = await onPiece('Soup cup');
+    await unfold(page, 'Handle, lugs, feet, lid');
+    await page.locator('button[name="lugs"]').click();
+    await page.getByRole('option', { name: /^a pair/ }).click();
+    await page.locator('[data-part="lug"]').waitFor();
+    await page.locator('button[name="lid"]').click();
+    await page.getByRole('option', { name: /^flat/ }).click();
+    const knob = page.locator('input[name="lid.knob"]');
+    await read(() => knob.inputValue(), (text) => text === 'none'); // prettier-ignore
+    await knob.fill('25');
+    await knob.press('Enter');
+    await textOf(page.locator('main'), /25 g, a ball of 29\.\d mm/);
+    await knob.fill('plenty');
+    await textOf(page.locator('.v-messages').first(), /write a mass such as/);
+    await knob.press('Escape');
+    await kept(page);
+    await page.keyboard.press('2');
+    await textOf(page.locator('[data-part="lug"]'), /cut 2/);
+    await textOf(page.locator('[data-part="wall"]'), /lug/);
+    expect(visit.now.troubles).toEqual([]);
   });
 });

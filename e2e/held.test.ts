@@ -91,6 +91,23 @@ describe('what was changed elsewhere meanwhile', () => {
   });
 });
 
+describe('two tabs of one browser', () => {
+  it('show what the other has saved, and can undo it', async () => {
+    const { page } = visit.now;
+    await page.locator('[data-design="Soup cup"] .drawing').click();
+    await page.locator('input[name="height"]').waitFor();
+    const [second] = await Promise.all([page.waitForEvent('popup'), page.evaluate('void window.open(location.href)')]);
+    const height = (tab: typeof page) => tab.locator('input[name="height"]').inputValue();
+    await read(() => height(second), (text) => text === '78.0 mm'); // prettier-ignore
+    await type(page, 'height', '95');
+    await read(() => height(second), (text) => text === '95.0 mm', '95.0 mm'); // prettier-ignore
+    await second.getByRole('button', { name: 'Undo' }).click();
+    await read(() => height(page), (text) => text === '78.0 mm', '78.0 mm'); // prettier-ignore
+    await countOf(page.getByRole('alert').filter({ hasText: 'changed elsewhere' }), 0);
+    await second.close();
+  });
+});
+
 describe('a page that is older than the table', () => {
   it('says that a part of it is gone, and loads the place that was wanted', async () => {
     const { page } = visit.now;

@@ -51,6 +51,30 @@ describe('from what is owned', () => {
     expect(visit.now.troubles).toEqual([]);
   });
 
+  it('keeps to the sheet in hand: a thicker slab changes the piece, until the sheet is let go', async () => {
+    const { page } = visit.now;
+    await page.getByRole('link', { name: 'From what you own' }).click();
+    await choose('owned', /a sheet of paper/);
+    await page.getByRole('button', { name: 'A4' }).click();
+    await page.getByRole('button', { name: 'Put it on the shelf' }).click();
+    await page.waitForURL(/\/piece\/.*\/shape/);
+    await textOf(page.getByTestId('in-hand'), /Keeps to your sheet, 297\.0 × 105\.0 mm/);
+    await textOf(figure(page, 'cutLength'), /^297\.0$/);
+    const across = async () => Number.parseFloat(await page.locator('input[name="diameter"]').inputValue());
+    const before = await across();
+    await type(page, 'wall', '9');
+    await read(across, (mm) => mm > before + 2);
+    await textOf(figure(page, 'cutLength'), /^297\.0$/);
+    await page.locator('input[name="diameter"]').fill('120');
+    await textOf(page.locator('.v-messages').first(), /set by the sheet in your hand/);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: 'Let it go' }).click();
+    await type(page, 'diameter', '120');
+    await textOf(figure(page, 'cutLength'), /^39\d\.\d$/);
+    await kept(page);
+    expect(visit.now.troubles).toEqual([]);
+  });
+
   it('turns a folded sheet, a cutter and a former into pieces, and says what makes none', async () => {
     const { page } = visit.now;
     await page.getByRole('link', { name: 'From what you own' }).click();
@@ -92,7 +116,7 @@ describe('a design', () => {
     await page.keyboard.press('4');
     await page.getByText('At another size?').click();
     await type(page, 'scale', '50');
-    await page.getByRole('button', { name: 'Make the 50 % design' }).click();
+    await page.getByRole('button', { name: 'Make the 50 % piece' }).click();
     await page.waitForURL(/\/flat/);
     await textOf(figure(page, 'cutLength'), /^131\.1$/);
     await textOf(page.locator('h1, .heading'), /at 50 %/);

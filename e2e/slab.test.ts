@@ -46,7 +46,7 @@ describe('the clay book', () => {
     await page.getByLabel('Bar 7, fired').fill('8.6 cm');
     await page.getByLabel('Bar 7, fired').blur();
     await textOf(page.locator('[data-bar="6"] strong'), /^14\.0 %$/);
-    await says('[data-bar="6"]', 'stands apart');
+    await says('[data-bar="6"]', 'out of line');
     await says('[data-testid="sureness"]', '7 bars');
     await page.waitForTimeout(700);
 

@@ -47,7 +47,7 @@ describe('the shelf', () => {
     const names = () =>
       page.locator('[data-design]').evaluateAll((all) => all.map((one) => one.getAttribute('data-design')));
     await countOf(page.locator('[data-design]'), 21);
-    await page.getByLabel('Look for on the shelf').fill('facets box');
+    await page.getByLabel('Find on the shelf').fill('facets box');
     await countOf(page.locator('[data-design]'), 2);
     await page.getByRole('button', { name: 'Choose several' }).click();
     await page.getByRole('button', { name: 'Choose all' }).click();

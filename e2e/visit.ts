@@ -96,7 +96,7 @@ export const countOf = (locator: Locator, wanted: number) =>
 
 /** Waits until everything on the piece screen is kept. */
 export const kept = (page: Page, revision = /\d+/) =>
-  textOf(page.getByTestId('keeping'), new RegExp(`^revision ${revision.source}, kept`));
+  textOf(page.getByTestId('keeping'), new RegExp(`^revision ${revision.source}, saved`));
 
 /** Size and place of a drawn shape without its line's thickness (px of its drawing). */
 export function drawnBox(

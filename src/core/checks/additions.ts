@@ -53,13 +53,13 @@ function handleChecks(target: Target): Check[] {
           code: 'handle-room',
           level: 'note',
           title: `${NUMBERS[handle.fingers] ?? 'Fingers go'} through the handle`,
-          phrase: ['Fired there are ', { mm: curve.room }, ' between fingers and clay.'],
+          phrase: ['After firing there is ', { mm: curve.room }, ' between fingers and clay.'],
         }
       : {
           code: 'handle-room',
           level: 'care',
           title: 'Too little room in the handle',
-          phrase: ['Fired there are ', { mm: Math.max(0, curve.room) }, ' between fingers and clay, and ', { mm: handle.clearance }, ' was asked for. Let it stand out or drop further.'], // prettier-ignore
+          phrase: ['After firing there is ', { mm: Math.max(0, curve.room) }, ' between fingers and clay, and ', { mm: handle.clearance }, ' was asked for. Let it stand out or drop further.'], // prettier-ignore
         };
   const top = Math.max(...curve.outer.map(([, height]) => height));
   const over: Check[] =

@@ -30,7 +30,7 @@ describe('advice on a piece', () => {
     ['is an oval longer than the hole', { ...level({ kind: 'oval', length: 84, width: 120, height: 60 }), fit: { hole: 90, clearance: 1 } }, 'rack-hole', 'stop', /a circle of 120\.0 mm/], // prettier-ignore
     ['is an octagon, wider over its corners', { ...level({ kind: 'facet', sides: 8, rim: 84, foot: 84, height: 60, fold: 'separate' }), fit: { hole: 88, clearance: 1 } }, 'rack-hole', 'stop', /a circle of 90\.9 mm/], // prettier-ignore
     ['is a rounded square that does not enter', { ...level({ kind: 'loft', rim: { kind: 'circle', diameter: 120 }, foot: { kind: 'rounded', length: 84, width: 84, corner: 6 }, height: 60 }), fit: { hole: 100, clearance: 1 } }, 'rack-hole', 'stop', /takes 99\.0/], // prettier-ignore
-    ['hangs by its belly', targetWith({ belly: { diameter: 96, at: 60 }, fit: { hole: 90, clearance: 1 } }), 'rack-hole', 'note', /It stops 2\d\.\d mm over its foot/], // prettier-ignore
+    ['hangs by its belly', targetWith({ belly: { diameter: 96, at: 60 }, fit: { hole: 90, clearance: 1 } }), 'rack-hole', 'note', /It stops 2\d\.\d mm above its foot/], // prettier-ignore
     ['catches by its handle', { ...targetWith({ fit: { hole: 92, clearance: 1 } }), handle: DEFAULT_HANDLE }, 'rack-hole', 'care', /handle stops it \d\d\.\d mm/], // prettier-ignore
     ['catches by its lid', { ...targetWith({ fit: { hole: 88, clearance: 1 } }), lid: { ...DEFAULT_LID, overhang: 4 } }, 'rack-hole', 'care', /lid stops it 110\.0 mm/], // prettier-ignore
     ['is too high with its lid', { ...targetWith({ fit: { shelf: 112, clearance: 1 } }), lid: DEFAULT_LID }, 'shelf', 'stop', /115\.3 mm high with its lid/], // prettier-ignore

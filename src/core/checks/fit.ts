@@ -5,7 +5,12 @@ import type { Target } from '../piece/target.ts';
 import type { Check } from './check.ts';
 
 /** The words for what is in the way. */
-const THINGS: Readonly<Record<Exclude<StandingThing, 'wall'>, string>> = { handle: 'handle', lug: 'lug', lid: 'lid', knob: 'knob' };
+const THINGS: Readonly<Record<Exclude<StandingThing, 'wall'>, string>> = {
+  handle: 'handle',
+  lug: 'lug',
+  lid: 'lid',
+  knob: 'knob',
+};
 
 function checkHole(target: Target, hole: number, clearance: number): Check {
   const code = 'rack-hole';
@@ -24,7 +29,7 @@ function checkHole(target: Target, hole: number, clearance: number): Check {
     return { code, level: 'stop', title: 'Too wide for the rack hole', phrase };
   }
   if (stop.by === 'wall') {
-    const phrase = ['It stops ', { mm: stop.z }, ' over its foot, where it is as wide as the hole of ', { mm: hole }, '.']; // prettier-ignore
+    const phrase = ['It stops ', { mm: stop.z }, ' above its foot, where it is as wide as the hole of ', { mm: hole }, '.']; // prettier-ignore
     return { code, level: 'note', title: 'Hangs in the rack hole', phrase };
   }
   const thing = THINGS[stop.by];
@@ -32,7 +37,7 @@ function checkHole(target: Target, hole: number, clearance: number): Check {
     code,
     level: 'care',
     title: `Its ${thing} catches on the rack hole`,
-    phrase: [`Its ${thing} stops it `, { mm: stop.z }, ' over its foot: ', ...needs, ', and the hole is ', { mm: hole }, '.'], // prettier-ignore
+    phrase: [`Its ${thing} stops it `, { mm: stop.z }, ' above its foot: ', ...needs, ', and the hole is ', { mm: hole }, '.'], // prettier-ignore
   };
 }
 

@@ -9,7 +9,7 @@ export function checkThickness(wall: number, base: number): Check | null {
   return {
     code: 'thickness-apart',
     level: 'care',
-    title: 'Wall and base will dry apart',
+    title: 'Wall and base will dry unevenly',
     phrase: [
       'The wall is ',
       { mm: wall },

@@ -105,5 +105,5 @@ export function pieceForCutter(target: Target, cutter: number): Reversed {
     }
     before = Number.isNaN(now.off) ? null : now;
   }
-  return impossible('no foot of this piece is cut by it');
+  return impossible('no foot of this piece comes out at that size');
 }

@@ -33,7 +33,7 @@ describe('solveCapacity', () => {
   it.each([
     ['nothing', 0, {}, /more than 0/],
     ['no number', NaN, {}, /more than 0/],
-    ['more than any size', 1e12, {}, /no size does it: .* no more than about \d+ ml/],
+    ['more than any size', 1e12, {}, /no size works: .* no more than about \d+ ml/],
     ['anything without a base', 300, { base: { join: 'none', trim: 0 } }, /holds nothing/],
   ] as const)('says why %s cannot be had', (_, wanted, change, rule) => {
     const solved = solveCapacity(targetWith(change as Parameters<typeof targetWith>[0]), wanted, 'proportions');

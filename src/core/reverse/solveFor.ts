@@ -36,7 +36,7 @@ export function solveFor(target: Target, wanted: Wanted): Solution {
   if (factor !== null) return { kind: 'solved', target: at(factor), factor };
   const reach = missing(end.bracket[grows ? 1 : 0]) + wanted.value;
   const kept = { proportions: 'its proportions', height: 'its height', width: 'its width', rim: 'its rim', foot: 'its foot' }; // prettier-ignore
-  return { kind: 'unsolved', rule: `no size does it: keeping ${kept[wanted.keep]}, ${wanted.reach(reach, grows)}` };
+  return { kind: 'unsolved', rule: `no size works: keeping ${kept[wanted.keep]}, ${wanted.reach(reach, grows)}` };
 }
 
 /** Two factors, the lower first, and whether `f` changes its sign between them. */

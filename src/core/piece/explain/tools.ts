@@ -75,7 +75,7 @@ export function blankSteps(target: Target, { numbers }: Development): Step[] {
     gives: [{ mm: Math.abs(neutral) }],
   };
   const laid: Step = {
-    rule: 'that surface is laid flat so that it must stretch and gather as little as can be; its area in square centimetres',
+    rule: 'that surface is laid flat so that it must stretch and gather as little as it can; its area in square centimetres',
     worked: [`${((numbers.area ?? 0) / 100).toFixed(1)} cm²`],
     gives: [`${((numbers.area ?? 0) / 100).toFixed(1)} cm²`],
   };

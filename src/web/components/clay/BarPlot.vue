@@ -110,7 +110,7 @@ const words = computed(() => {
         ><svg width="24" height="14"><rect class="interval" width="24" height="14" /></svg> 95 % of the mean</span
       >
       <span v-if="figures.outlier !== null"
-        ><svg width="18" height="18"><circle class="odd" cx="9" cy="9" r="7" /></svg> stands apart</span
+        ><svg width="18" height="18"><circle class="odd" cx="9" cy="9" r="7" /></svg> out of line</span
       >
     </p>
   </div>

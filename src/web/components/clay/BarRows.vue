@@ -98,7 +98,7 @@ const percent = (bar: ShrinkBar) => {
             :aria-label="`Bar ${index + 1} lay`"
             @update:model-value="(run: BarRun) => changed(index, { run })"
           />
-          <span v-if="outlier === index" class="odd">stands apart: measure it again</span>
+          <span v-if="outlier === index" class="odd">out of line: measure it again</span>
           <VBtn variant="text" @click="setAside(index, !bar.aside)">{{ bar.aside ? 'count it' : 'set aside' }}</VBtn>
           <VBtn variant="text" :aria-label="`Take bar ${index + 1} away`" @click="remove(index)">×</VBtn>
         </span>

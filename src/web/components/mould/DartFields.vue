@@ -134,7 +134,7 @@ const letter = (index: number) => String.fromCharCode(65 + index);
     </VBtn>
     <h2>What the clay takes</h2>
     <NumberField
-      label="Stretch, at most"
+      label="Greatest stretch"
       name="limit-stretch"
       unit=" %"
       :digits="1"
@@ -144,7 +144,7 @@ const letter = (index: number) => String.fromCharCode(65 + index);
       :done="piece.endGesture"
     />
     <NumberField
-      label="Gather, at most"
+      label="Greatest gather"
       name="limit-gather"
       unit=" %"
       :digits="1"

@@ -96,7 +96,7 @@ export function useSheetDrawing() {
   function dropPoint(): void {
     if (!line.value) return;
     const left = droppedPoint(line.value, grip.value.index);
-    if (!left) trouble.value = 'A line has two points at least.';
+    if (!left) trouble.value = 'A line needs at least two points.';
     else if (draw(left).length === 0) grip.value = { kind: 'point', index: Math.max(0, grip.value.index - 1) };
   }
   function straighten(): void {

@@ -170,7 +170,7 @@ const done = () => undefined;
         :done="done"
       />
       <NumberField
-        label="Times as tall as wide"
+        label="Height to width"
         name="tall"
         unit=""
         :value="clay.tall"

@@ -27,7 +27,7 @@ const done = () => undefined;
 <template>
   <h2>Clay, slab and joins</h2>
   <NumberField
-    label="Shrinks, in all"
+    label="Total shrinkage"
     name="shrinkage"
     unit=" %"
     :factor="0.01"
@@ -38,7 +38,7 @@ const done = () => undefined;
   <LengthField label="Wall, wet" name="wall" :mm="making.wall" :take="putMeasure(making, 'wall')" :done="done" />
   <OptionalLength
     v-if="kind !== 'round'"
-    label="Base, if not as thick"
+    label="Base, if different"
     name="floor"
     :mm="making.floor"
     :take="putFloor"

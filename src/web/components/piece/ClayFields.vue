@@ -66,7 +66,7 @@ const done = () => piece.endGesture();
       </VBtn>
     </p>
     <NumberField
-      label="Shrinks, in all"
+      label="Total shrinkage"
       name="shrinkage"
       unit=" %"
       :factor="0.01"
@@ -87,7 +87,7 @@ const done = () => piece.endGesture();
         :done="done"
       />
       <ChoiceField
-        label="Clay, when bent"
+        label="Clay when bent"
         name="stiffness"
         :value="shown.clay.stiffness ?? DEFAULT_STIFFNESS"
         :choices="STIFFNESS_WAYS"

@@ -19,7 +19,7 @@ async function settle(way: 'mine' | 'both'): Promise<void> {
 
 <template>
   <ConflictBar v-if="piece.theirs" @settle="settle">
-    <strong>This design was changed elsewhere.</strong> There it is now
+    <strong>This piece was changed elsewhere.</strong> There it is now
     {{ lengths.phrase(sizePhrase(piece.theirs.target.form)) }} (revision {{ piece.theirs.revision }}); here it is
     {{ lengths.phrase(sizePhrase(piece.target.form)) }}.
   </ConflictBar>

@@ -114,7 +114,7 @@ function saveDesign(): void {
     <VBtn v-for="file in FILES" :key="file.format" class="wide" :disabled="busy !== null" @click="save(file.format)">
       {{ file.title }}
     </VBtn>
-    <VBtn class="wide" @click="saveDesign">The design itself, as a file</VBtn>
+    <VBtn class="wide" @click="saveDesign">The piece itself, as a file</VBtn>
     <VAlert v-if="trouble" type="error">{{ lengths.words(trouble) }}</VAlert>
     <p>Print at 100 %, not “fit to page”, and lay a ruler on the check line before you cut.</p>
     <FoldAway title="At another size?">
@@ -132,7 +132,7 @@ function saveDesign(): void {
         :done="() => {}"
       />
       <VBtn class="wide" :disabled="scale === 1" @click="makeScaled">
-        Make the {{ Math.round(scale * 1000) / 10 }} % design
+        Make the {{ Math.round(scale * 1000) / 10 }} % piece
       </VBtn>
     </FoldAway>
     <VAlert type="warning" role="note">

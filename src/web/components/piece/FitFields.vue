@@ -127,7 +127,7 @@ const done = () => piece.endGesture();
       />
       <OptionalLength
         v-if="shown.belly !== undefined"
-        label="Belly, over the table"
+        label="Height of the belly"
         name="belly-at"
         :mm="typeof shown.belly === 'object' ? shown.belly.at : undefined"
         :take="putBellyHeight"

@@ -8,7 +8,7 @@ import { useConnection } from '../../stores/connection.ts';
 import { usePiece } from '../../stores/piece.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
 
-/** Every kept revision, newest first; any of them can be put on top again. */
+/** Every saved revision, newest first; any of them can be put on top again. */
 const open = defineModel<boolean>({ required: true });
 const piece = usePiece();
 const connection = useConnection();
@@ -75,7 +75,7 @@ watch(
 <template>
   <SheetDialog v-model="open" aria-label="History" scrollable>
     <section class="sheet-card" aria-labelledby="history-title">
-      <h2 id="history-title">Every kept revision</h2>
+      <h2 id="history-title">Every saved revision</h2>
       <VAlert v-if="trouble" type="error">{{ trouble }}</VAlert>
       <VSkeletonLoader v-else-if="!revisions" type="list-item-two-line@3" loading-text="Fetching the history" />
       <VTimeline v-else class="revisions" side="end" align="start" density="compact" role="list">

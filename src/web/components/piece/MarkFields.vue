@@ -136,7 +136,7 @@ const holds = computed(() => {
       <OptionalLength label="or about this wide, each" name="panels-width" :mm="wide" :take="putWide" :done="done" />
       <ChoiceField
         v-if="marks.panels && !flat"
-        label="Marked are"
+        label="Mark"
         name="panels-marked"
         :value="marks.panels.marked ?? 'borders'"
         :choices="MARKINGS"

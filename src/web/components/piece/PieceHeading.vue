@@ -23,16 +23,16 @@ const keptWords = computed(() => {
   const revision = piece.design?.revision ?? 0;
   switch (piece.keeping) {
     case 'kept':
-      return `revision ${revision}, kept ${piece.design ? time.format(new Date(piece.design.updatedAt)) : ''}`;
+      return `revision ${revision}, saved ${piece.design ? time.format(new Date(piece.design.updatedAt)) : ''}`;
     case 'changed':
     case 'keeping':
-      return 'keeping';
+      return 'saving';
     case 'held':
       return 'held in this browser until the server answers';
     case 'conflict':
       return 'changed in two places';
     case 'refused':
-      return `not kept: ${piece.trouble}`;
+      return `not saved: ${piece.trouble}`;
   }
   return '';
 });

@@ -79,7 +79,7 @@ const fills = computed(
 <template>
   <svg :width="width" :height="height" role="img" :aria-label="`${target.name} from the side`">
     <text v-if="width > CAPTION_ROOM.width && height > CAPTION_ROOM.height" class="caption" x="18" y="28">
-      fired; dashed: wet, {{ wetWords }}
+      fired; dashed, wet: {{ wetWords }}
     </text>
     <PieceElevation :target="target" :scale="places.scale" :at="at" />
     <ellipse

@@ -15,7 +15,7 @@ const emit = defineEmits<{ choose: [kind: FormKind] }>();
       <h2>What will it be?</h2>
       <FormGrid @choose="(kind) => emit('choose', kind)" />
       <p class="own">
-        Or begin with a pipe, cutter, template, mould or sheet that is at hand:
+        Or start from a pipe, cutter, template, mould or sheet that you already have:
         <VBtn :to="{ name: 'from' }">From what you own</VBtn>
       </p>
     </section>

@@ -21,7 +21,7 @@ async function readFile(event: Event): Promise<void> {
     const design = await shelf.create(JSON.parse(await chosen.text()) as Target);
     if (design) await router.push({ name: 'piece', params: { id: design.id } });
   } catch {
-    emit('trouble', `${chosen.name} is not a design file: it is not JSON.`);
+    emit('trouble', `${chosen.name} is not a piece file: it is not JSON.`);
   }
 }
 </script>
@@ -33,7 +33,7 @@ async function readFile(event: Event): Promise<void> {
     class="unseen"
     type="file"
     accept=".json,application/json"
-    aria-label="Design file"
+    aria-label="Piece file"
     tabindex="-1"
     @change="readFile"
   />

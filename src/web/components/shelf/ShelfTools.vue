@@ -16,7 +16,7 @@ const set = defineModel<string | null>('set', { required: true });
       class="bare asked"
       type="search"
       placeholder="Name, form, clay or set"
-      aria-label="Look for on the shelf"
+      aria-label="Find on the shelf"
       clearable
       @click:clear="words = ''"
     />

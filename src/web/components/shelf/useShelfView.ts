@@ -6,7 +6,7 @@ import { FORM_WAYS } from '../piece/formWays.ts';
 
 /** Orders in which the shelf can stand. */
 export const SHELF_ORDERS = [
-  { value: 'came', title: 'as they came' },
+  { value: 'came', title: 'oldest first' },
   { value: 'changed', title: 'last changed first' },
   { value: 'name', title: 'by name' },
   { value: 'form', title: 'by form' },

@@ -65,7 +65,7 @@ const passWords = (pass: Pass) => `${lengths.figure(pass.to)}${pass.turn ? ', tu
         <dd data-testid="trim">{{ masses.write(plan.sum.trim) }}</dd>
       </div>
       <div>
-        <dt>Of the slab is parts</dt>
+        <dt>Slab used</dt>
         <dd data-testid="utilisation">{{ (100 * plan.sum.utilisation).toFixed(0) }} %</dd>
       </div>
     </dl>
