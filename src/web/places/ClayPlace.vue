@@ -187,6 +187,7 @@ h1 {
 .right {
   border-left: 1px solid var(--line);
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 26px;
   align-content: start;
 }
@@ -225,6 +226,16 @@ h1 {
   .right {
     grid-area: right;
     overflow: auto;
+  }
+}
+/* A low window has no room for the plot beside what is typed. */
+@media (max-width: 1199px) and (max-height: 520px) {
+  .bench {
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
+    grid-template-areas: 'choice tabs' 'right right';
+  }
+  .middle {
+    display: none;
   }
 }
 @media (max-width: 1199px) and (orientation: portrait) {

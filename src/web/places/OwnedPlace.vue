@@ -89,6 +89,11 @@ header {
 h1 {
   font-size: 24px;
 }
+header a {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+}
 .bench {
   flex: 1;
   display: grid;

@@ -128,6 +128,5 @@ async function add(): Promise<void> {
 .entries :deep(th) {
   padding: 0 6px !important;
   font-size: 16px;
-  white-space: nowrap;
 }
 </style>

@@ -87,6 +87,7 @@ nav {
   display: flex;
 }
 .place {
+  min-width: 44px;
   display: inline-flex;
   align-items: center;
   min-height: 44px;

@@ -4,7 +4,7 @@ import { computed, ref, shallowRef } from 'vue';
 import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { alongEdge, bounds } from '../../../core/outline/outline.ts';
 import type { Point } from '../../../core/bentSheet/sheetForm.ts';
-import { useDrag } from '../../composables/useDrag.ts';
+import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import SheetFeet from './SheetFeet.vue';
 import SheetVerbs from './SheetVerbs.vue';
@@ -49,7 +49,12 @@ const label = ({ kind, index }: Grip) => kind === 'point' ? `Point ${index + 1} 
 const GRAIN = 0.5;
 const rounded = (mm: number) => Math.round(mm / GRAIN) * GRAIN;
 let from: { readonly grip: Grip; readonly mm: Point } | null = null;
-const pull = useDrag({
+const pull = (one: { readonly grip: Grip; readonly mm: Point }): DragVerbs => ({
+  start: () => {
+    grip.value = one.grip;
+    from = one;
+    held.value = view.value;
+  },
   move: (dx, dy) => {
     if (from) drawing.drag(from.grip, [rounded(from.mm[0] + dx / view.value.scale), rounded(from.mm[1] - dy / view.value.scale)]); // prettier-ignore
   },
@@ -59,13 +64,6 @@ const pull = useDrag({
     drawing.end();
   },
 });
-function onDown(one: { readonly grip: Grip; readonly mm: Point }, event: PointerEvent): void {
-  grip.value = one.grip;
-  from = one;
-  held.value = view.value;
-  (event.currentTarget as HTMLElement).focus();
-  pull.start(event);
-}
 const ARROWS: Readonly<Record<string, Point>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }; // prettier-ignore
 function onKey(one: { readonly grip: Grip; readonly mm: Point }, event: KeyboardEvent): void {
   grip.value = one.grip;
@@ -123,13 +121,13 @@ const size = computed(() => bounds(form.value?.outline ?? [[0, 0, 0]]));
       <div
         v-for="one in grips"
         :key="`${one.grip.kind} ${one.grip.index}`"
+        v-drag="pull(one)"
         class="grip"
         :class="[one.grip.kind, { chosen: isHeld(one.grip) }]"
         role="button"
         tabindex="0"
         :aria-label="label(one.grip)"
         :style="{ transform: `translate(${px(one.mm)[0]}px, ${px(one.mm)[1]}px)` }"
-        @pointerdown="onDown(one, $event)"
         @keydown="onKey(one, $event)"
         @focus="grip = one.grip"
         @blur="drawing.end()"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { footLetter } from '../../../core/bentSheet/placeFeet.ts';
 import type { Point } from '../../../core/bentSheet/sheetForm.ts';
-import { useDrag } from '../../composables/useDrag.ts';
+import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import type { SheetDrawing, View } from './useSheetDrawing.ts';
 
@@ -17,7 +17,11 @@ const LARGE = 10;
 const rounded = (mm: number) => Math.round(mm / GRAIN) * GRAIN;
 
 let held: { readonly index: number; readonly mm: Point } | null = null;
-const pull = useDrag({
+const pull = (index: number, mm: Point): DragVerbs => ({
+  start: () => {
+    held = { index, mm };
+    emit('hold', true);
+  },
   move: (dx, dy) => {
     const { scale } = props.view;
     if (held) props.drawing.moveFoot(held.index, [rounded(held.mm[0] + dx / scale), rounded(held.mm[1] - dy / scale)]);
@@ -28,12 +32,6 @@ const pull = useDrag({
     props.drawing.end();
   },
 });
-function take(index: number, mm: Point, event: PointerEvent): void {
-  held = { index, mm };
-  emit('hold', true);
-  (event.currentTarget as HTMLElement).focus();
-  pull.start(event);
-}
 const ARROWS: Readonly<Record<string, Point>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }; // prettier-ignore
 function onKey(index: number, mm: Point, event: KeyboardEvent): void {
   const by = ARROWS[event.key];
@@ -49,13 +47,13 @@ const at = ([x, y]: Point) => `translate(${props.view.x + props.view.scale * x}p
   <div
     v-for="(foot, index) in feet"
     :key="index"
+    v-drag="pull(index, foot.at)"
     class="foot"
     role="button"
     tabindex="0"
     :data-foot="index"
     :aria-label="`Foot ${footLetter(index)}, ${lengths.length(foot.length)} long when fired: arrow keys move it`"
     :style="{ transform: at(foot.at) }"
-    @pointerdown="take(index, foot.at, $event)"
     @keydown="onKey(index, foot.at, $event)"
     @blur="drawing.end()"
   >

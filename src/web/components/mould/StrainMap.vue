@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
 import type { Blank } from '../../../core/mould/blank.ts';
 import type { Dart, StrainLimits } from '../../../core/mould/mouldForm.ts';
-import { useDrag } from '../../composables/useDrag.ts';
+import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useMapPainter } from './useMapPainter.ts';
@@ -80,17 +80,12 @@ function onPointer(event: PointerEvent): void {
 }
 
 let before = turn.value;
-const turning = useDrag({
+const turning: DragVerbs = {
+  start: () => void (before = turn.value),
   move: (dx, dy) => {
-    turn.value = { round: before.round + dx / 2, up: Math.max(5, Math.min(90, before.up + dy / 2)) };
+    if (props.formed) turn.value = { round: before.round + dx / 2, up: Math.max(5, Math.min(90, before.up + dy / 2)) };
   },
-  end: () => undefined,
-});
-function onDown(event: PointerEvent): void {
-  if (!props.formed) return;
-  before = turn.value;
-  turning.start(event);
-}
+};
 const TURNS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-10, 0], ArrowRight: [10, 0], ArrowUp: [0, 10], ArrowDown: [0, -10] }; // prettier-ignore
 function onKey(event: KeyboardEvent): void {
   const by = TURNS[event.key];
@@ -101,7 +96,8 @@ function onKey(event: KeyboardEvent): void {
 
 /** The tip that is dragged, and where it was taken. */
 let held: { readonly index: number; readonly at: readonly [number, number]; readonly blank: Blank; readonly seen: typeof seen.value } | null = null; // prettier-ignore
-const tipDrag = useDrag({
+const tipDrag = (index: number, at: readonly [number, number]): DragVerbs => ({
+  start: () => void (held = { index, at, blank: props.blank, seen: seen.value }),
   move: (dx, dy) => {
     if (held) emit('move', held.index, dartTo(held.blank, held.seen, held.at[0] + dx, held.at[1] + dy));
   },
@@ -110,11 +106,6 @@ const tipDrag = useDrag({
     emit('moved');
   },
 });
-function takeTip(index: number, at: readonly [number, number], event: PointerEvent): void {
-  held = { index, at, blank: props.blank, seen: seen.value };
-  (event.currentTarget as HTMLElement).focus();
-  tipDrag.start(event);
-}
 /** Arrow keys: deeper and shallower (mm), round the rim (degrees). */
 function keyTip(index: number, event: KeyboardEvent): void {
   const dart = props.darts[index];
@@ -129,18 +120,19 @@ function keyTip(index: number, event: KeyboardEvent): void {
   <div ref="box" class="strain-map" :data-scale="seen.scale">
     <canvas
       ref="canvas"
+      v-drag="turning"
       role="img"
       tabindex="0"
       :class="{ formed }"
       :aria-label="`${formed ? 'The formed piece' : 'The flat blank'}: ${quantity}, from ${shownAs(figures.least)} to ${shownAs(figures.greatest)}`"
       @pointermove="onPointer"
-      @pointerdown="onDown"
       @pointerleave="under = null"
       @keydown="onKey"
     />
     <div
       v-for="tip in tips"
       :key="tip.index"
+      v-drag="tipDrag(tip.index, tip.at)"
       class="tip"
       role="slider"
       tabindex="0"
@@ -148,7 +140,6 @@ function keyTip(index: number, event: KeyboardEvent): void {
       :aria-valuenow="darts[tip.index]?.depth"
       :aria-valuetext="lengths.length(darts[tip.index]?.depth ?? 0)"
       :style="{ transform: `translate(${tip.at[0]}px, ${tip.at[1]}px)` }"
-      @pointerdown="takeTip(tip.index, tip.at, $event)"
       @keydown="keyTip(tip.index, $event)"
       @blur="emit('moved')"
     >

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import { capacityTo } from '../../../core/piece/capacityTo.ts';
 import { afterPaint } from '../../composables/afterPaint.ts';
-import { useDrag } from '../../composables/useDrag.ts';
+import { vDrag } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { reachAt, type ShapePlaces } from './shapePlaces.ts';
@@ -40,16 +40,10 @@ function moveTo(next: number): void {
 }
 
 let from = 0;
-const drag = useDrag({
-  move: (_, dy) => moveTo(from - dy / props.places.scale / depth.value),
-  end: () => undefined,
-});
-
-function onDown(event: PointerEvent): void {
-  from = share.value;
-  (event.currentTarget as HTMLElement).focus();
-  drag.start(event);
-}
+const drag = {
+  start: () => void (from = share.value),
+  move: (_: number, dy: number) => moveTo(from - dy / props.places.scale / depth.value),
+};
 
 function onKey(event: KeyboardEvent): void {
   const step = lengths.steps.value.key / depth.value;
@@ -72,6 +66,7 @@ function onKey(event: KeyboardEvent): void {
 
 <template>
   <div
+    v-drag="drag"
     class="fill"
     role="slider"
     tabindex="0"
@@ -82,7 +77,6 @@ function onKey(event: KeyboardEvent): void {
     :aria-valuenow="Math.round(100 * share)"
     :aria-valuetext="`${holds}, ${lengths.length(level - floor)} deep`"
     :style="{ transform: `translate(${line.left}px, ${line.y}px)`, width: `${line.right - line.left}px` }"
-    @pointerdown="onDown"
     @keydown="onKey"
   >
     <span :class="{ beside: line.right - line.left < WORDS && line.left > WORDS }">{{ holds }} to here</span>

@@ -26,7 +26,7 @@ export interface ShapePlaces {
 
 /** Room for dimensions round the piece (px). */
 const AIR = { left: 104, right: 132, top: 84, bottom: 78 } as const;
-const NARROW_AIR = { left: 44, right: 104, top: 76, bottom: 66 } as const;
+const NARROW_AIR = { left: 44, right: 130, top: 76, bottom: 66 } as const;
 
 /** A small piece gets no clearer when it is drawn larger than this (px per mm). */
 const GREATEST_SCALE = 6;

@@ -146,6 +146,7 @@ function press(event: MouseEvent): void {
   display: grid;
   place-items: end center;
   width: 100%;
+  min-height: 44px;
   line-height: 0;
   border-radius: 8px;
 }

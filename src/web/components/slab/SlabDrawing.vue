@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
+import { computed } from 'vue';
 import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import type { KeptPlacement } from '../../../core/slabPlan/keptPlan.ts';
 import type { LaidFaults } from '../../../core/slabPlan/laidSlab.ts';
@@ -58,26 +59,23 @@ const drawn = computed<Drawn[]>(() =>
 const offcuts = computed(() => plan.offcuts[props.index] ?? []);
 const roomy = (cut: Offcut) => px(cut.length) > 84 && px(cut.width) > 22;
 
-const dragging = ref<{ key: number; x: number; y: number; from: KeptPlacement } | null>(null);
-
-function down(event: PointerEvent, { key, place }: Drawn): void {
-  emit('choose', key);
-  (event.currentTarget as SVGElement).focus();
-  if (place.locked || plan.making) return;
-  dragging.value = { key, x: event.clientX, y: event.clientY, from: place };
-  (event.currentTarget as Element).setPointerCapture(event.pointerId);
-}
-function dragTo(event: PointerEvent): void {
-  const held = dragging.value;
-  if (!held) return;
-  const [dx, dy] = [(event.clientX - held.x) / k.value, (event.clientY - held.y) / k.value];
-  plan.move(props.index, held.key, { x: held.from.x + dy, y: held.from.y + dx }, `drag ${props.index} ${held.key}`);
-}
-function up(): void {
-  if (!dragging.value) return;
-  dragging.value = null;
-  emit('moved');
-}
+/** The part that is dragged, as it lay. */
+let held: { readonly key: number; readonly from: KeptPlacement } | null = null;
+const dragOf = ({ key, place }: Drawn): DragVerbs => ({
+  start: () => {
+    emit('choose', key);
+    if (!place.locked && !plan.making) held = { key, from: place };
+  },
+  move: (dx, dy) => {
+    if (!held) return;
+    const { from } = held;
+    plan.move(props.index, held.key, { x: from.x + dy / k.value, y: from.y + dx / k.value }, `drag ${props.index} ${held.key}`); // prettier-ignore
+  },
+  end: () => {
+    if (held) emit('moved');
+    held = null;
+  },
+});
 
 /** Steps of the keys: mm, and degrees. */
 const STEP = 1;
@@ -127,6 +125,7 @@ function onKey(event: KeyboardEvent, { key, place }: Drawn): void {
       <g
         v-for="one in drawn"
         :key="one.key"
+        v-drag="dragOf(one)"
         class="part"
         :class="{ chosen: chosen === one.key, locked: one.place.locked, wrong: one.wrong }"
         :data-place="one.key"
@@ -135,10 +134,6 @@ function onKey(event: KeyboardEvent, { key, place }: Drawn): void {
         role="button"
         :aria-pressed="chosen === one.key"
         :aria-label="`${one.part.name} of ${one.part.piece}${one.place.locked ? ', locked' : ''}${one.wrong ? `, ${one.wrong}` : ''}. Arrows move, [ and ] turn, Enter locks.`"
-        @pointerdown="down($event, one)"
-        @pointermove="dragTo"
-        @pointerup="up"
-        @pointercancel="up"
         @keydown="onKey($event, one)"
         @focus="emit('choose', one.key)"
       >

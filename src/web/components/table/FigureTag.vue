@@ -141,4 +141,10 @@ input {
 input.wrong {
   border-color: var(--stop-edge);
 }
+@media (max-width: 699px) {
+  button,
+  .figure {
+    font-size: 20px;
+  }
+}
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { LIMITS } from '../../../core/piece/target.ts';
-import { useDrag } from '../../composables/useDrag.ts';
+import { vDrag } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 
 /** A round handle that changes one size: dragged, or moved by keys in steps of the unit in use. */
@@ -20,16 +20,11 @@ const LONG_STEP = 10;
 const { greatest } = LIMITS.size;
 
 const lengths = useLengths();
-const drag = useDrag({
-  move: (dx, dy) => emit('move', props.axis === 'across' ? dx : -dy),
+const drag = {
+  start: () => emit('start'),
+  move: (dx: number, dy: number) => emit('move', props.axis === 'across' ? dx : -dy),
   end: () => emit('end'),
-});
-
-function onDown(event: PointerEvent): void {
-  emit('start');
-  (event.currentTarget as HTMLElement).focus();
-  drag.start(event);
-}
+};
 
 function onKey(event: KeyboardEvent): void {
   const steps: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: LONG_STEP, PageDown: -LONG_STEP }; // prettier-ignore
@@ -45,6 +40,7 @@ function onKey(event: KeyboardEvent): void {
 
 <template>
   <div
+    v-drag="drag"
     class="handle"
     :class="axis"
     role="slider"
@@ -56,7 +52,6 @@ function onKey(event: KeyboardEvent): void {
     :aria-valuetext="valueText"
     :aria-orientation="axis === 'up' ? 'vertical' : 'horizontal'"
     :style="{ transform: `translate(${at[0]}px, ${at[1]}px)` }"
-    @pointerdown="onDown"
     @keydown="onKey"
     @blur="emit('end')"
   >

@@ -1,0 +1,65 @@
+import { newTarget } from '../src/core/piece/target.ts';
+import { eachVisit, textOf } from './visit.ts';
+
+jest.setTimeout(300_000);
+
+/** Sixty letters, as a potter with a large order writes them. */
+const NAME = 'Second order for the harbour kitchen, tall tumblers, no. 4 b';
+
+/** 200 % zoom, a phone both ways, a tablet both ways, a desk. */
+const WINDOWS = [
+  [640, 400],
+  [844, 390],
+  [390, 844],
+  [820, 1180],
+  [1024, 768],
+  [1280, 800],
+] as const;
+
+/** What is too small for a finger, or lies off the side; links in running text are words. */
+const CROWDED = `(() => {
+  const LEAST = 43.5;
+  const found = [];
+  const wide = document.documentElement.scrollWidth - window.innerWidth;
+  if (wide > 1) found.push('the page is ' + wide + ' px too wide');
+  const own = 'button, a[href], input, textarea, [role="button"], [role="slider"], [role="tab"], [role="link"]';
+  for (const one of document.querySelectorAll(own)) {
+    if (!one.checkVisibility({ visibilityProperty: true, opacityProperty: true })) continue;
+    // Parts on a slab and the sheet's own lines are as large as they are; words in a sentence are words.
+    if (one.closest('[data-place], .v-navigation-drawer:not(.v-navigation-drawer--active), .unseen, .skip, p, li > small, svg')) continue;
+    if (one.getAttribute('type') === 'file' || one.tabIndex < 0) continue;
+    const frame = one.closest('.v-input, .v-selection-control, .v-switch, .v-slider') ?? one;
+    const { width, height, left, right } = frame.getBoundingClientRect();
+    const name = (one.getAttribute('aria-label') ?? one.textContent ?? one.getAttribute('name') ?? '').trim().slice(0, 40) || one.getAttribute('name');
+    if (width === 0) continue;
+    if (Math.min(width, height) < LEAST) found.push(name + ' is ' + width.toFixed(0) + ' x ' + height.toFixed(0));
+    const scrolls = one.closest('.v-overlay, .v-slide-group, .v-table, [style*="overflow"]');
+    if (!scrolls && (left < -1 || right > window.innerWidth + 1)) found.push(name + ' lies off the side');
+  }
+  return [...new Set(found)];
+})()`;
+
+describe('in every window', () => {
+  const visit = eachVisit({ demo: true });
+
+  it('nothing lies off the side and everything is large enough for a finger, with a long name and in inches', async () => {
+    const { page, table } = visit.now;
+    const target = { ...newTarget(NAME), form: { kind: 'box', length: 1007.9, width: 603.6, height: 404.4 }, fit: { shelf: 420, clearance: 1 } }; // prettier-ignore
+    const made = await page.request.post(`${table.url}api/designs`, { data: { target } });
+    const { id } = (await made.json()) as { id: string };
+    const settings = JSON.stringify({ unit: 'inch', marks: 64 });
+    await page.evaluate(`localStorage.setItem('fawn-settings', ${JSON.stringify(settings)})`);
+    const found: string[] = [];
+    for (const [width, height] of WINDOWS) {
+      await page.setViewportSize({ width, height });
+      for (const path of ['', 'clay', 'kit', 'from', ...['shape', 'flat', 'slab', 'cut'].map((stage) => `piece/${id}/${stage}`)]) {
+        await page.goto(`${table.url}${path}`);
+        await textOf(page.locator('h1').first(), /\S/);
+        await page.waitForTimeout(600);
+        const words = await page.evaluate<string[]>(CROWDED);
+        found.push(...words.map((word) => `${width} x ${height}, ${path.replace(id, '…') || 'shelf'}: ${word}`));
+      }
+    }
+    expect(found).toEqual([]);
+  }); // prettier-ignore
+});
