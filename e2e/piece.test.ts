@@ -288,7 +288,7 @@ describe('a piece', () => {
     const pages = rasterise(pdf.path);
     expect(pages).toHaveLength(3);
     for (const one of pages) expect(Math.abs((levels(one, 269, 95)[0] ?? 0) - 100)).toBeLessThan(0.2);
-    const design = await download(page, () => page.getByRole('button', { name: /design itself/ }).click());
+    const design = await download(page, () => page.getByRole('button', { name: /piece itself/ }).click());
     expect(JSON.parse(design.bytes.toString())).toMatchObject({ format: 'fawn-table/target', name: 'New tumbler' });
     expect(visit.now.troubles).toEqual([]);
   });

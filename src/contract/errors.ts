@@ -36,12 +36,12 @@ export const ERRORS = {
   'not-found': { status: 404, message: 'There is nothing at this address.', todo: 'Go back to the shelf.' },
   'design-not-found': {
     status: 404,
-    message: 'This design is not on the shelf.',
+    message: 'This piece is not on the shelf.',
     todo: 'It may have been taken off; look for it on the shelf.',
   },
   'revision-not-found': {
     status: 404,
-    message: 'This design has no such revision.',
+    message: 'This piece has no such revision.',
     todo: 'Choose one from its history.',
   },
   'record-not-found': {

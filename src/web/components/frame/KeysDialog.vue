@@ -29,7 +29,7 @@ const shown = (keys: string) =>
       <dl>
         <template v-for="shortcut in shortcuts" :key="shortcut.keys">
           <dt>
-            <kbd>{{ shown(shortcut.keys) }}</kbd>
+            <VKbd>{{ shown(shortcut.keys) }}</VKbd>
           </dt>
           <dd>{{ shortcut.words }}</dd>
         </template>
@@ -57,7 +57,7 @@ dl {
   grid-template-columns: auto 1fr;
   gap: 8px 20px;
 }
-kbd {
+.v-kbd {
   padding: 2px 10px;
   border: 1px solid var(--line);
   border-radius: 6px;

@@ -31,9 +31,9 @@ const otherLight = computed(() => (light.value === 'day' ? 'Evening' : 'Day'));
       </VBtn>
     </template>
     <VBtn
+      v-tooltip="`${otherLight} light`"
       variant="text"
       :icon="mdiThemeLightDark"
-      :title="`${otherLight} light`"
       :aria-label="`${otherLight} light`"
       @click="settings.turnLight"
     />

@@ -49,11 +49,11 @@ function find(): void {
     <div id="place-heading" class="heading" />
     <template v-if="!narrow">
       <TableSettings />
-      <VBtn variant="text" :icon="mdiMagnify" title="Find, Ctrl K" aria-label="Find" @click="find" />
+      <VBtn v-tooltip="'Find, Ctrl K'" variant="text" :icon="mdiMagnify" aria-label="Find" @click="find" />
       <VBtn
+        v-tooltip="'Shortcuts, ?'"
         variant="text"
         :icon="mdiKeyboardOutline"
-        title="Shortcuts, ?"
         aria-label="Shortcuts"
         @click="$emit('keys')"
       />

@@ -8,19 +8,19 @@ const emit = defineEmits<{ nearer: []; farther: []; fit: [] }>();
 
 <template>
   <p class="zoom">
-    <VBtn variant="text" :icon="mdiPlus" title="Nearer" aria-label="Nearer" @click="emit('nearer')" />
+    <VBtn v-tooltip="'Nearer'" variant="text" :icon="mdiPlus" aria-label="Nearer" @click="emit('nearer')" />
     <VBtn
+      v-tooltip="'Farther'"
       variant="text"
       :icon="mdiMinus"
-      title="Farther"
       aria-label="Farther"
       :disabled="near <= 1"
       @click="emit('farther')"
     />
     <VBtn
+      v-tooltip="'See all of it'"
       variant="text"
       :icon="mdiFitToPageOutline"
-      title="See all of it"
       aria-label="See all of it"
       :disabled="near === 1"
       @click="emit('fit')"
