@@ -40,7 +40,8 @@ function objOf(rings: number): string {
 
 /** What is done with an imported mould, and how long it is given (ms). */
 const STEPS: readonly (readonly [name: string, ms: number, work: (page: Page, file: string) => Promise<unknown>])[] = [
-  ['reading it and laying its blank', 10_000, (page, file) => page.locator('input[name="mould-file"]').setInputFiles(file)],
+  ['reading it', 4000, (page, file) => page.locator('input[name="mould-file"]').setInputFiles(file)],
+  ['laying its blank', 10_000, (page) => page.getByRole('button', { name: 'Take this mould' }).click()],
   ['opening Flat', 4000, (page) => page.keyboard.press('2')],
   ['the formed piece, turned', 3000, async (page) => {
     await page.getByText('Formed', { exact: true }).click();
