@@ -8,6 +8,7 @@ import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import AdditionFields from '../components/piece/AdditionFields.vue';
 import ConflictNote from '../components/piece/ConflictNote.vue';
 import FitFields from '../components/piece/FitFields.vue';
+import SaidFigures from '../components/piece/SaidFigures.vue';
 import PieceFigures from '../components/piece/PieceFigures.vue';
 import PieceHeading from '../components/piece/PieceHeading.vue';
 import PieceStage from '../components/piece/PieceStage.vue';
@@ -15,7 +16,6 @@ import ShapeFields from '../components/piece/ShapeFields.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import type { Figure } from '../components/piece/figures.ts';
 import { useFigures } from '../components/piece/useFigures.ts';
-import { useSaid } from '../components/piece/useSaid.ts';
 import {
   CutFields,
   DartFields,
@@ -56,9 +56,6 @@ const history = ref(false);
 const bentAlone = computed(() => ['stand', 'sheet'].includes(piece.target.form.kind));
 
 const { planned, measure, finished } = useFigures();
-/** What a screen reader says once the hand rests. */
-const said = useSaid(measure);
-
 /** A new piece waits for its first size. */
 function startTyping(): void {
   window.history.replaceState({ ...window.history.state, fresh: false }, '');
@@ -73,14 +70,18 @@ watch([how, history, () => reading.asked], ([asked, past, mesh]) => {
   if (mesh) made.add('mesh');
 });
 
-/** The lower fields and figures are made in a task of their own: the table and what is beside it stand before them. */
-const standing = ref(false);
+/** What stands already, each made in a task of its own: the drawing, the first fields, the first figures, the rest. */
+const MADE = { fields: 1, figures: 2, rest: 3 } as const;
+const stood = ref(0);
+const standing = computed(() => stood.value >= MADE.rest);
 watch(
   () => piece.state === 'ready',
   async (ready) => {
-    standing.value = false;
-    if (ready) await nextTask();
-    standing.value = ready;
+    stood.value = 0;
+    for (let part = 1; ready && part <= MADE.rest; part += 1) {
+      await nextTask();
+      stood.value = part;
+    }
     if (ready && (window.history.state as { fresh?: boolean } | null)?.fresh) startTyping();
   },
   { immediate: true },
@@ -149,7 +150,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     <PieceHeading @history="history = true" />
     <StageRuler :id="id" :stage="stage" />
     <ConflictNote />
-    <p class="unseen" aria-live="polite">{{ said }}</p>
+    <SaidFigures v-if="standing" :figures="measure" />
     <div class="bench" :class="{ narrow }">
       <VTabs v-if="narrow" v-model="tab" class="tabs" grow height="48" aria-label="Beside the drawing">
         <VTab value="change">Change</VTab>
@@ -159,7 +160,8 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         >
       </VTabs>
       <aside v-show="!narrow || tab === 'change'" class="left" aria-label="What to change">
-        <template v-if="stage === 'shape'"
+        <template v-if="stood < MADE.fields" />
+        <template v-else-if="stage === 'shape'"
           ><ShapeFields /><template v-if="standing"
             ><AdditionFields v-if="!draped && !bentAlone" /><FitFields /></template
         ></template>
@@ -173,6 +175,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
       </div>
       <aside v-show="!narrow || tab !== 'change'" class="right" aria-label="Figures and advice">
         <PieceFigures
+          v-if="stood >= MADE.figures"
           :stage="stage"
           :shown="!narrow ? 'both' : tab === 'advice' ? 'advice' : 'measure'"
           :measure="measure"

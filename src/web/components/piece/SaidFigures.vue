@@ -1,0 +1,13 @@
+<script setup lang="ts">
+import { toRef } from 'vue';
+import type { Figure } from './figures.ts';
+import { useSaid } from './useSaid.ts';
+
+/** What a screen reader says of the figures once the hand rests. */
+const props = defineProps<{ figures: readonly Figure[] }>();
+const said = useSaid(toRef(props, 'figures'));
+</script>
+
+<template>
+  <p class="unseen" aria-live="polite">{{ said }}</p>
+</template>
