@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import { useDisplay } from 'vuetify';
 import { develop } from '../../core/piece/develop.ts';
 import OwnedDrawing from '../components/owned/OwnedDrawing.vue';
 import OwnedFields from '../components/owned/OwnedFields.vue';
@@ -19,6 +20,9 @@ const bench = useBench();
 const router = useRouter();
 const lengths = useLengths();
 const busy = ref(false);
+/** On a narrow screen the drawing stays in view, and one of these beside or under it. */
+const { mdAndDown: narrow } = useDisplay();
+const tab = ref<'owned' | 'piece'>('owned');
 const developed = computed(() => {
   const { value } = owned.reversed;
   return value.kind === 'made' ? { target: value.target, ...develop(value.target, bench.bench) } : null;
@@ -41,7 +45,11 @@ async function keep(): Promise<void> {
     </header>
     <div class="bench">
       <OwnedDrawing :owned="owned" class="middle" />
-      <aside class="right" aria-label="The piece">
+      <VTabs v-if="narrow" v-model="tab" class="tabs" grow height="48" aria-label="Beside the drawing">
+        <VTab value="owned">What you own</VTab>
+        <VTab value="piece">The piece</VTab>
+      </VTabs>
+      <aside v-show="!narrow || tab === 'piece'" class="right" aria-label="The piece">
         <template v-if="developed">
           <dl>
             <div v-if="developed.finished.capacityBrim > 0">
@@ -66,7 +74,7 @@ async function keep(): Promise<void> {
           That makes no piece: {{ lengths.words(owned.reversed.value.rule) }}.
         </VAlert>
       </aside>
-      <aside class="left" aria-label="What you own">
+      <aside v-show="!narrow || tab === 'owned'" class="left" aria-label="What you own">
         <OwnedFields :owned="owned" />
       </aside>
     </div>
@@ -131,23 +139,53 @@ dd {
   font-size: 24px;
   font-weight: 700;
 }
+/* Narrower than this, what is beside the drawing takes turns; each scrolls for itself. */
 @media (max-width: 1199px) {
-  .bench {
-    grid-template-columns: minmax(0, 1fr) 272px;
-    grid-template-areas: 'middle right' 'left left';
+  .owned {
+    height: calc(100dvh - 56px);
+    flex: none;
   }
-  .left {
+  header {
+    padding: 4px 18px;
+  }
+  .bench {
+    min-height: 0;
+    grid-template-columns: minmax(0, 1fr) minmax(300px, 40%);
+    grid-template-rows: auto minmax(0, 1fr);
+    grid-template-areas: 'middle tabs' 'middle panel';
+  }
+  .tabs {
+    grid-area: tabs;
+    border-bottom: 1px solid var(--line);
+    border-left: 1px solid var(--line);
+  }
+  .left,
+  .right {
+    grid-area: panel;
+    min-width: 0;
+    overflow: auto;
     border-right: 0;
-    border-top: 1px solid var(--line);
+    border-left: 1px solid var(--line);
+  }
+  .middle {
+    min-height: 0;
+    overflow: auto;
   }
 }
 @media (max-width: 699px) {
+  h1 {
+    font-size: 20px;
+    line-height: 44px;
+  }
+  header a {
+    display: none;
+  }
+}
+@media (max-width: 1199px) and (orientation: portrait) {
   .bench {
     grid-template-columns: minmax(0, 1fr);
-    grid-template-areas: 'middle' 'left' 'right';
-  }
-  .right {
-    border: 0;
+    grid-template-rows: minmax(0, 44fr) auto minmax(0, 56fr);
+    grid-template-areas: 'middle' 'tabs' 'panel';
   }
 }
 </style>

@@ -2,30 +2,18 @@
 import { computed, onMounted, onUnmounted, reactive, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import { useDisplay } from 'vuetify';
-import { isDraped } from '../../core/mould/draped.ts';
 import type { FigureId } from '../../core/piece/explain/step.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
-import AdditionFields from '../components/piece/AdditionFields.vue';
 import ConflictNote from '../components/piece/ConflictNote.vue';
-import FitFields from '../components/piece/FitFields.vue';
 import SaidFigures from '../components/piece/SaidFigures.vue';
 import PieceFigures from '../components/piece/PieceFigures.vue';
 import PieceHeading from '../components/piece/PieceHeading.vue';
 import PieceStage from '../components/piece/PieceStage.vue';
-import ShapeFields from '../components/piece/ShapeFields.vue';
+import StageFields from '../components/piece/StageFields.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import type { Figure } from '../components/piece/figures.ts';
 import { useFigures } from '../components/piece/useFigures.ts';
-import {
-  CutFields,
-  DartFields,
-  fetchSoon,
-  FlatFields,
-  HistoryDialog,
-  HowDialog,
-  MeshDialog,
-  SlabFields,
-} from '../components/piece/laterParts.ts';
+import { fetchSoon, HistoryDialog, HowDialog, MeshDialog } from '../components/piece/laterParts.ts';
 import { leadTo } from '../composables/useLead.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
@@ -45,15 +33,12 @@ const piece = usePiece();
 const reading = useMouldReading();
 const id = computed(() => String(route.params['id']));
 const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
-const draped = computed(() => isDraped(piece.target));
 /** On a narrow screen the drawing stays in view, and one of these beside or under it. */
 const { mdAndDown: narrow } = useDisplay();
 const tab = ref<'change' | 'measure' | 'advice'>('change');
 const warnings = computed(() => piece.beside.developed.checks.filter(({ level }) => level !== 'note').length);
 const how = ref<Figure | null>(null);
 const history = ref(false);
-/** A strip and a sheet are rolled and bent as they are: they have no parts to raise, and nothing is added to them. */
-const bentAlone = computed(() => ['stand', 'sheet'].includes(piece.target.form.kind));
 
 const { planned, measure, finished } = useFigures();
 /** A new piece waits for its first size. */
@@ -160,15 +145,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         >
       </VTabs>
       <aside v-show="!narrow || tab === 'change'" class="left" aria-label="What to change">
-        <template v-if="stood < MADE.fields" />
-        <template v-else-if="stage === 'shape'"
-          ><ShapeFields /><template v-if="standing"
-            ><AdditionFields v-if="!draped && !bentAlone" /><FitFields /></template
-        ></template>
-        <DartFields v-else-if="stage === 'flat' && draped" />
-        <FlatFields v-else-if="stage === 'flat'" />
-        <SlabFields v-else-if="stage === 'slab'" />
-        <CutFields v-else />
+        <StageFields v-if="stood >= MADE.fields" :stage="stage" :whole="standing" />
       </aside>
       <div class="stage" role="region" aria-label="Drawing" :tabindex="narrow ? 0 : undefined">
         <PieceStage :stage="stage" @how="askOnTable" @go="go" />

@@ -49,9 +49,9 @@ function find(): void {
     <div id="place-heading" class="heading" />
     <template v-if="!narrow">
       <TableSettings />
-      <VBtn v-tooltip="'Find, Ctrl K'" variant="text" :icon="mdiMagnify" aria-label="Find" @click="find" />
+      <VBtn v-tooltip:bottom="'Find, Ctrl K'" variant="text" :icon="mdiMagnify" aria-label="Find" @click="find" />
       <VBtn
-        v-tooltip="'Shortcuts, ?'"
+        v-tooltip:bottom="'Shortcuts, ?'"
         variant="text"
         :icon="mdiKeyboardOutline"
         aria-label="Shortcuts"

@@ -4,37 +4,40 @@ import { useRouter } from 'vue-router';
 import type { Target } from '../../../core/piece/target.ts';
 import { useShelf } from '../../stores/shelf.ts';
 
-/** Reads a design file onto the shelf and opens it. */
+/** Reads the file of a piece onto the shelf and opens it. */
 const emit = defineEmits<{ trouble: [words: string] }>();
 const shelf = useShelf();
 const router = useRouter();
-// A button is what is seen: a file field of its own has no room here.
-const file = ref<HTMLInputElement | null>(null);
+/** Always empty again, so that the same file may be read once more. */
+const files = ref<File[]>([]);
+/** A button is what is seen of it: a place to drop a file has no room here. */
+const upload = ref<HTMLElement | null>(null);
+const choose = () => upload.value?.querySelector<HTMLInputElement>('input')?.click();
 
-async function readFile(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement;
-  const chosen = input.files?.[0];
-  input.value = '';
-  if (!chosen) return;
+async function readFile(chosen: File | readonly File[] | null): Promise<void> {
+  const [file] = [chosen ?? []].flat();
+  files.value = [];
+  if (!file) return;
   emit('trouble', '');
   try {
-    const design = await shelf.create(JSON.parse(await chosen.text()) as Target);
+    const design = await shelf.create(JSON.parse(await file.text()) as Target);
     if (design) await router.push({ name: 'piece', params: { id: design.id } });
   } catch {
-    emit('trouble', `${chosen.name} is not a piece file: it is not JSON.`);
+    emit('trouble', `${file.name} is not a piece file: it is not JSON.`);
   }
 }
 </script>
 
 <template>
-  <VBtn @click="file?.click()">Open a file</VBtn>
-  <input
-    ref="file"
-    class="unseen"
-    type="file"
-    accept=".json,application/json"
-    aria-label="Piece file"
-    tabindex="-1"
-    @change="readFile"
-  />
+  <span ref="upload">
+    <VFileUpload
+      :model-value="files"
+      accept=".json,application/json"
+      aria-label="Piece file"
+      hide-details
+      @update:model-value="readFile"
+    >
+      <VBtn @click="choose">Open a file</VBtn>
+    </VFileUpload>
+  </span>
 </template>

@@ -2,37 +2,28 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { usePlanner } from '../../composables/usePlanner.ts';
-import ZoomButtons from '../frame/ZoomButtons.vue';
-import { useLengths } from '../../composables/useLengths.ts';
 import { useShortcuts } from '../../composables/useShortcuts.ts';
 import { planWords } from './planWords.ts';
 import BookConflicts from '../frame/BookConflicts.vue';
 import { usePlans } from '../../stores/records.ts';
 import { useSlabPlan } from '../../stores/slabPlan.ts';
-import SlabDrawing from './SlabDrawing.vue';
+import SlabFrame from './SlabFrame.vue';
 
 /** The slabs of the plan, and what is done with them. */
 const plan = useSlabPlan();
 const plans = usePlans();
-const lengths = useLengths();
 
 /** A search goes on so long, unless it is stopped (s). */
 const SECONDS = 30;
 /** A slab is drawn no larger than this (px per mm). */
 const GREATEST_SCALE = 1.4;
-/** Most that it is brought nearer, and one press of a button. */
-const NEAREST = 6;
-const STEP = 1.5;
 
 const box = ref<HTMLElement | null>(null);
 const { width } = useElementSize(box);
-/** Brought nearer, a slab scrolls in its frame. */
-const near = ref(1);
-const zoomBy = (factor: number) => (near.value = Math.min(NEAREST, Math.max(1, near.value * factor)));
 const scale = computed(() => {
   // In steps, so that the drawing does not swell with every plan that is a little shorter.
   const longest = Math.ceil(Math.max(...plan.sized.map(({ length }) => length), 300) / 100) * 100;
-  return near.value * Math.min(GREATEST_SCALE, Math.max(60, width.value - 110) / longest);
+  return Math.min(GREATEST_SCALE, Math.max(60, width.value - 110) / longest);
 });
 const chosen = ref<{ slab: number; index: number } | null>(null);
 const place = computed(() =>
@@ -116,29 +107,16 @@ useShortcuts([
         the roll.
       </p>
     </div>
-    <ZoomButtons
-      v-if="plan.sized.length > 0"
-      class="near"
-      :near="near"
-      @nearer="zoomBy(STEP)"
-      @farther="zoomBy(1 / STEP)"
-      @fit="near = 1"
+    <SlabFrame
+      v-for="(slab, index) in plan.sized"
+      :key="index"
+      :index="index"
+      :slab="slab"
+      :scale="scale"
+      :chosen="chosen?.slab === index ? chosen.index : null"
+      @choose="(at) => (chosen = at === null ? null : { slab: index, index: at })"
+      @moved="plans.endGesture()"
     />
-    <figure v-for="(slab, index) in plan.sized" :key="index">
-      <figcaption>
-        <span class="serif">Slab {{ index + 1 }}</span
-        >, {{ lengths.length(slab.thickness) }} thick,
-        {{ slab.placements.length === 1 ? '1 part' : `${slab.placements.length} parts` }}
-      </figcaption>
-      <SlabDrawing
-        :index="index"
-        :slab="slab"
-        :scale="scale"
-        :chosen="chosen?.slab === index ? chosen.index : null"
-        @choose="(at) => (chosen = at === null ? null : { slab: index, index: at })"
-        @moved="plans.endGesture()"
-      />
-    </figure>
   </div>
 </template>
 
@@ -168,19 +146,6 @@ useShortcuts([
 .far-bar {
   width: 120px;
 }
-.near {
-  width: max-content;
-}
-figcaption {
-  padding: 10px 0 0;
-  color: var(--ink-soft);
-}
-figcaption .serif {
-  color: var(--ink);
-}
-figure {
-  overflow-x: auto;
-}
 .none {
   display: grid;
   gap: 10px;
@@ -196,9 +161,6 @@ figure {
   .bar,
   .trouble {
     display: none;
-  }
-  figure {
-    break-inside: avoid;
   }
 }
 </style>

@@ -21,6 +21,8 @@ const props = defineProps<{
     readonly faults: LaidFaults | null;
   };
   scale: number;
+  /** How often it is enlarged on the screen. */
+  near: number;
   chosen: number | null;
 }>();
 const emit = defineEmits<{ choose: [index: number | null]; moved: [] }>();
@@ -69,7 +71,8 @@ const dragOf = ({ key, place }: Drawn): DragVerbs => ({
   move: (dx, dy) => {
     if (!held) return;
     const { from } = held;
-    plan.move(props.index, held.key, { x: from.x + dy / k.value, y: from.y + dx / k.value }, `drag ${props.index} ${held.key}`); // prettier-ignore
+    const scale = k.value * props.near;
+    plan.move(props.index, held.key, { x: from.x + dy / scale, y: from.y + dx / scale }, `drag ${props.index} ${held.key}`); // prettier-ignore
   },
   end: () => {
     if (held) emit('moved');
