@@ -78,7 +78,7 @@ const lengths = useLengths();
 }
 .wait {
   display: grid;
-  place-content: center;
+  place-content: safe center;
   background: var(--cloth);
 }
 .blank-bar {

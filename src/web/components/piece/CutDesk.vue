@@ -40,7 +40,7 @@ const pages = computed(() =>
   display: flex;
   flex-wrap: wrap;
   gap: 22px;
-  align-content: center;
+  align-content: safe center;
   align-items: center;
   justify-content: center;
   padding: 24px;
