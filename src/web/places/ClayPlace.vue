@@ -241,7 +241,7 @@ h1 {
 @media (max-width: 1199px) and (orientation: portrait) {
   .bench {
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: auto minmax(0, 42fr) auto minmax(0, 58fr);
+    grid-template-rows: auto minmax(0, 1fr) auto minmax(0, 1fr);
     grid-template-areas: 'choice' 'middle' 'tabs' 'right';
   }
   .right {

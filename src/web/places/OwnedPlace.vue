@@ -184,7 +184,7 @@ dd {
 @media (max-width: 1199px) and (orientation: portrait) {
   .bench {
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: minmax(0, 44fr) auto minmax(0, 56fr);
+    grid-template-rows: minmax(0, 1fr) auto minmax(0, 1fr);
     grid-template-areas: 'middle' 'tabs' 'panel';
   }
 }
