@@ -31,7 +31,7 @@ const otherLight = computed(() => (light.value === 'day' ? 'Evening' : 'Day'));
       </VBtn>
     </template>
     <VBtn
-      v-tooltip:bottom="`${otherLight} light`"
+      :title="`${otherLight} light`"
       variant="text"
       :icon="mdiThemeLightDark"
       :aria-label="`${otherLight} light`"

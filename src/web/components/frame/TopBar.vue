@@ -49,9 +49,9 @@ function find(): void {
     <div id="place-heading" class="heading" />
     <template v-if="!narrow">
       <TableSettings />
-      <VBtn v-tooltip:bottom="'Find, Ctrl K'" variant="text" :icon="mdiMagnify" aria-label="Find" @click="find" />
+      <VBtn title="Find, Ctrl K" variant="text" :icon="mdiMagnify" aria-label="Find" @click="find" />
       <VBtn
-        v-tooltip:bottom="'Shortcuts, ?'"
+        title="Shortcuts, ?"
         variant="text"
         :icon="mdiKeyboardOutline"
         aria-label="Shortcuts"
