@@ -44,7 +44,7 @@ async function keep(): Promise<void> {
       <RouterLink :to="{ name: 'shelf' }">Back to the shelf</RouterLink>
     </header>
     <div class="bench">
-      <OwnedDrawing :owned="owned" class="middle" />
+      <OwnedDrawing :owned="owned" class="middle" :tabindex="narrow ? 0 : undefined" />
       <VTabs v-if="narrow" v-model="tab" class="tabs" grow height="48" aria-label="Beside the drawing">
         <VTab value="owned">What you own</VTab>
         <VTab value="piece">The piece</VTab>
