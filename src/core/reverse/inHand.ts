@@ -1,4 +1,5 @@
 import type { Fault } from '../errors.ts';
+import { formSizes } from '../piece/formSizes.ts';
 import type { Form, Target } from '../piece/target.ts';
 import { pieceFromArc } from './arcTemplate.ts';
 import { pieceForCutter } from './cutter.ts';
@@ -42,12 +43,10 @@ export function pieceInHand(target: Target): Reversed | null {
 const SAME = 0.02;
 
 function alike(one: Form, other: Form): boolean {
-  const figures = (form: Form) => JSON.stringify(form).match(/-?\d+(\.\d+)?(e-?\d+)?/g) ?? [];
-  const shape = (form: Form) => JSON.stringify(form).replace(/-?\d+(\.\d+)?(e-?\d+)?/g, '#');
-  const others = figures(other);
+  const [sizes, others] = [formSizes(one), formSizes(other)];
   return (
-    shape(one) === shape(other) &&
-    figures(one).every((text, index) => Math.abs(Number(text) - Number(others[index])) < SAME)
+    sizes.length === others.length &&
+    sizes.every(({ value }, index) => Math.abs(value - (others[index]?.value ?? NaN)) < SAME)
   );
 }
 

@@ -4,14 +4,12 @@ withDefaults(defineProps<{ title: string; words?: string; heading?: 'h1' | 'h2' 
 </script>
 
 <template>
-  <VEmptyState class="empty-place">
+  <VEmptyState>
     <template #media><slot name="media" /></template>
     <template #title>
       <component :is="heading">{{ title }}</component>
     </template>
-    <template v-if="words || $slots['words']" #text>
-      <slot name="words">{{ words }}</slot>
-    </template>
+    <template v-if="words" #text>{{ words }}</template>
     <template v-if="$slots['default']" #actions><slot /></template>
   </VEmptyState>
 </template>

@@ -3,8 +3,8 @@ import { computed, ref, useAttrs, watch } from 'vue';
 import { useDisplay } from 'vuetify';
 
 /**
- * A small sheet over the screen, at its lower edge on a phone; when it is closed the keyboard is again where it was. Made when it is first opened: one
- * that stays closed costs nothing while its place is worked in.
+ * A small sheet over the screen, at its lower edge on a phone. When it is closed, the keyboard is where it was before.
+ * Made when it is first opened: one that stays closed costs nothing while its place is worked in.
  */
 defineOptions({ inheritAttrs: false });
 const open = defineModel<boolean>({ required: true });
