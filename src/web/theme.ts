@@ -23,7 +23,7 @@ export const vuetify = createVuetify({
     VBtn: { variant: 'outlined', color: 'primary' },
     VBtnToggle: { VBtn: { variant: 'text' }, mandatory: true, color: 'primary' },
     VDialog: { maxWidth: 560 },
-    VEmptyState: { textWidth: 560 },
+    VEmptyState: { color: 'primary', textWidth: 560 },
     VExpansionPanels: { flat: true },
     VList: { bgColor: 'transparent' },
     VMenu: { offset: 6 },
