@@ -1,29 +1,17 @@
 import { develop, developWhole } from '../piece/develop.ts';
 import { checkTarget } from '../piece/checkTarget.ts';
-import { newTarget, type Target } from '../piece/target.ts';
 import { area, bounds, edges, validateOutline } from '../outline/outline.ts';
 import { meshTrouble } from '../mesh/checkMesh.ts';
 import { meshArea, offsetMesh } from '../mesh/mesh.ts';
 import { restShapes } from '../flatten/restShapes.ts';
 import { bent, sampled } from './arcs.test.helper.ts';
-import { baseOf, dartedOf, layBlank } from './blank.ts';
-import { faceMesh, isDraped, type DrapedTarget } from './draped.ts';
+import { layBlank } from './blank.ts';
+import { faceMesh, type DrapedTarget } from './draped.ts';
 import type { MouldForm } from './mouldForm.ts';
-import { limitsOf, withinLimits } from './limits.ts';
-import { proposeDarts } from './proposeDarts.ts';
+import { circle, ellipse, mould, TRAY } from './moulds.test.helper.ts';
 import { roundBlank } from './roundMould.ts';
 
-const circle = (diameter: number) => ({ kind: 'circle', diameter }) as const;
-const ellipse = (length: number, width: number) => ({ kind: 'ellipse', length, width }) as const;
-const rounded = (length: number, width: number, corner: number) =>
-  ({ kind: 'rounded', length, width, corner }) as const;
-const mould = (form: Partial<MouldForm> & Pick<MouldForm, 'rim' | 'depth' | 'wall'>): DrapedTarget => {
-  const target: Target = { ...newTarget('mould'), form: { kind: 'mould', side: 'hump', margin: 0, ...form } };
-  if (!isDraped(target)) throw new TypeError('not draped');
-  return target;
-};
 const CAP = mould({ rim: circle(240), depth: 40, wall: 'dome' });
-const TRAY = mould({ rim: rounded(320, 210, 50), foot: rounded(270, 160, 34), depth: 32, wall: 'straight' });
 
 const EVERY: readonly (readonly [string, DrapedTarget])[] = [
   ['cap', CAP],
@@ -142,82 +130,6 @@ describe('moulds and their blanks', () => {
     const dart = inside?.leans.find(({ edge }) => edge === 'dart-left');
     const length = edges(inside?.outline ?? []).slice(dart?.from, dart?.to).reduce((sum, edge) => sum + edge.length, 0); // prettier-ignore
     expect(length).toBeGreaterThan(50);
-  });
-});
-
-describe('darts', () => {
-  it.each([
-    ['tray', TRAY],
-    ['oval', mould({ rim: ellipse(320, 210), foot: ellipse(230, 135), depth: 30, wall: 'curved' })],
-    ['bowl', mould({ rim: circle(220), depth: 60, wall: 'dome' })],
-  ])('are proposed for a %s until no place is over its limit, their sides equal', (_, target) => {
-    const limit = limitsOf(target).gather;
-    expect(layBlank(target, 'fine').strain.most.gather).toBeGreaterThan(limit);
-    const proposal = proposeDarts(target);
-    expect(proposal.kind).toBe('darts');
-    const darts = proposal.kind === 'darts' ? proposal.darts : [];
-    const developed = developWhole({ ...target, form: { ...target.form, darts } });
-    expect(developed.blank?.gather).toBeLessThanOrEqual(limit);
-    expect(developed.blank?.darts).toHaveLength(darts.length);
-    for (const [left, right] of developed.blank?.darts ?? []) expect(Math.abs(left - right)).toBeLessThan(0.1);
-    expect(validateOutline(developed.parts[0]?.outline ?? [])).toEqual([]);
-  });
-
-  it.each([
-    ['bowl', [1, 6], mould({ rim: circle(240), depth: 90, wall: 'dome' })],
-    ['half a sphere', [1, 12], mould({ rim: circle(180), depth: 88, wall: 'dome' })],
-    ['cone', [1, 2, 3], mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' })],
-    ['tray', [1, 6], mould({ rim: rounded(320, 210, 50), foot: rounded(270, 160, 34), depth: 45, wall: 'straight' })],
-    ['oval', [1, 6], mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 50, wall: 'curved' })],
-  ])('never read worse on a %s for being deeper', (_, counts, target) => {
-    const base = baseOf(faceMesh(target, 'neutral', 1800));
-    for (const count of counts) {
-      let [least, distortion] = [Infinity, Infinity];
-      for (const depth of [0, 15, 40, 55, 70, 100]) {
-        const darts = Array.from({ length: depth > 0 ? count : 0 }, (__, index) => ({ at: (45 + (360 * index) / count) % 360, depth })); // prettier-ignore
-        const blank = dartedOf(base, darts, target.slab.wall);
-        // A cut could stay closed, so that a deeper one lets the slab lie no worse; a few thousandths are the mesh's.
-        expect(blank.distortion).toBeLessThan(1.01 * distortion);
-        expect(blank.strain.most.gather).toBeLessThan(least + 0.004);
-        least = Math.min(least, blank.strain.most.gather);
-        distortion = blank.distortion;
-      }
-    }
-  });
-
-  it.each([
-    ['bowl', mould({ rim: circle(240), depth: 90, wall: 'dome' })],
-    ['shallow bowl', mould({ rim: circle(240), depth: 40, wall: 'dome' })],
-    ['shell', mould({ rim: circle(300), depth: 12, wall: 'dome' })],
-    ['half a sphere of stiff clay', { ...mould({ rim: circle(180), depth: 88, wall: 'dome' }), clay: { shrinkage: 0.1, wetDensity: 1.9, stiffness: 'stiff' as const } }], // prettier-ignore
-    ['cone', mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' })],
-  ])('are advised for a %s just when they are proposed, whatever darts it has', (_, target) => {
-    const proposal = proposeDarts(target);
-    const own = proposal.kind === 'darts' ? proposal.darts : [];
-    for (const darts of [[], [{ at: 45, depth: 40 }], own]) {
-      const darted = { ...target, form: { ...target.form, darts } };
-      const { checks, blank } = developWhole(darted);
-      const drape = checks.find(({ code }) => code === 'drape');
-      const within = withinLimits({ stretch: blank?.stretch ?? 1, gather: blank?.gather ?? 1 }, limitsOf(target));
-      expect(/^(Lies|Works)/.test(drape?.title ?? '')).toBe(within);
-      if (darts.length === 0) expect(within).toBe(proposal.kind === 'none-needed');
-      if (!within) {
-        const titles = { darts: 'Needs darts', 'none-needed': 'Better without these darts', 'too-deep': 'Make it from sections instead', stopped: '' }; // prettier-ignore
-        expect(drape?.title).toBe(titles[proposal.kind]);
-        if (darts.length === 1) expect(drape?.text).toMatch(/at the (tips of its|rim between its) darts/);
-      }
-      if (darts === own && own.length > 0) expect(within).toBe(true);
-    }
-  });
-
-  it('keep equal sides wherever they are dragged, and say when they cannot be cut', () => {
-    const askew = [{ at: 12, depth: 45 }, { at: 71, depth: 62 }, { at: 250, depth: 38 }]; // prettier-ignore
-    const { blank } = developWhole(mould({ ...(TRAY.form as MouldForm), darts: askew }));
-    expect(blank?.darts).toHaveLength(3);
-    for (const [left, right] of blank?.darts ?? []) expect(Math.abs(left - right)).toBeLessThan(0.1);
-    const crossed = mould({ ...(TRAY.form as MouldForm), darts: [{ at: 0, depth: 150 }, { at: 90, depth: 150 }] }); // prettier-ignore
-    const found = develop(crossed).checks.filter(({ code }) => code === 'dart-missed');
-    expect(found.length + (develop(crossed).blank?.darts.length ?? 0)).toBe(2);
   });
 });
 
