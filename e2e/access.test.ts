@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from 'playwright-core';
 import { eachVisit, textOf } from './visit.ts';
+import { faintWords } from './words.ts';
 
 jest.setTimeout(240_000);
 
@@ -45,6 +46,8 @@ const SCREENS: readonly (readonly [name: string, design: string | null, path: st
 
 describe.each([
   ['a desk by day', 1280, 800, 'day'],
+  ['a desk in the evening', 1280, 800, 'evening'],
+  ['a phone by day', 390, 844, 'day'],
   ['a phone in the evening', 390, 844, 'evening'],
 ] as const)('on %s', (_, width, height, light) => {
   const visit = eachVisit({ demo: true, width, height });
@@ -62,7 +65,8 @@ describe.each([
       if (name === 'how a figure came about' && width < 700) await page.getByRole('tab', { name: 'Measure' }).click();
       await open?.(page);
       if (open) await page.waitForTimeout(400);
-      found.push(...(await stumbles(page)).map((words) => `${name}: ${words}`));
+      const faint = (await faintWords(page)).map((words) => `faint: ${words}`);
+      found.push(...[...(await stumbles(page)), ...faint].map((words) => `${name}: ${words}`));
     }
     expect(found).toEqual([]);
   });

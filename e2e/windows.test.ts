@@ -1,5 +1,6 @@
 import { newTarget } from '../src/core/piece/target.ts';
 import { eachVisit, textOf } from './visit.ts';
+import { crossedWords } from './words.ts';
 
 jest.setTimeout(300_000);
 
@@ -42,7 +43,7 @@ const CROWDED = `(() => {
 describe('in every window', () => {
   const visit = eachVisit({ demo: true });
 
-  it('nothing lies off the side and everything is large enough for a finger, with a long name and in inches', async () => {
+  it('nothing lies off the side, no words lie on others and everything is large enough for a finger, with a long name and in inches', async () => {
     const { page, table } = visit.now;
     const target = { ...newTarget(NAME), form: { kind: 'box', length: 1007.9, width: 603.6, height: 404.4 }, fit: { shelf: 420, clearance: 1 } }; // prettier-ignore
     const made = await page.request.post(`${table.url}api/designs`, { data: { target } });
@@ -56,7 +57,7 @@ describe('in every window', () => {
         await page.goto(`${table.url}${path}`);
         await textOf(page.locator('h1').first(), /\S/);
         await page.waitForTimeout(600);
-        const words = await page.evaluate<string[]>(CROWDED);
+        const words = [...(await page.evaluate<string[]>(CROWDED)), ...(await crossedWords(page))];
         found.push(...words.map((word) => `${width} x ${height}, ${path.replace(id, '…') || 'shelf'}: ${word}`));
       }
     }

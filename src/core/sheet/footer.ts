@@ -106,7 +106,8 @@ export function footer(options: FooterOptions): Primitive[] {
     text([x + RULER_MM + 2, y + 9], 2.8, '100 mm'),
     ...ruler(x, y + 1, RULER_INCHES * MM_PER_INCH, MM_PER_INCH / 2, 2),
     text([x + RULER_INCHES * MM_PER_INCH + 2, y + 1], 2.8, '4 inch'),
-    text([x + RULER_MM + 16, y + 9], 2.6, 'Print at 100 %, then lay a ruler on both.'),
+    text([x + RULER_MM + 16, y + 9], 2.6, 'Print at 100 %,'),
+    text([x + RULER_MM + 16, y + 1], 2.6, 'then lay a ruler on both.'),
     ...pageMap(options),
   ];
 }

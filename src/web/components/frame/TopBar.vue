@@ -20,7 +20,7 @@ const HEADED: readonly string[] = ['piece', 'clay', 'kit'];
 
 /** Name, places, units, light, find and help; on a narrow screen all but the heading is in a drawer. */
 const emit = defineEmits<{ find: []; keys: [] }>();
-const { xs: narrow } = useDisplay();
+const { smAndDown: narrow } = useDisplay();
 const route = useRoute();
 const drawer = ref(false);
 
@@ -49,9 +49,9 @@ function find(): void {
     <div id="place-heading" class="heading" />
     <template v-if="!narrow">
       <TableSettings />
-      <VBtn title="Find, Ctrl K" variant="text" :icon="mdiMagnify" aria-label="Find" @click="find" />
+      <VBtn v-tooltip="'Find, Ctrl K'" variant="text" :icon="mdiMagnify" aria-label="Find" @click="find" />
       <VBtn
-        title="Shortcuts, ?"
+        v-tooltip="'Shortcuts, ?'"
         variant="text"
         :icon="mdiKeyboardOutline"
         aria-label="Shortcuts"

@@ -143,7 +143,7 @@ function keyTip(index: number, event: KeyboardEvent): void {
       @keydown="keyTip(tip.index, $event)"
       @blur="emit('moved')"
     >
-      {{ String.fromCharCode(65 + tip.index) }}
+      <span>{{ String.fromCharCode(65 + tip.index) }}</span>
     </div>
     <p
       v-if="under"
@@ -188,13 +188,17 @@ canvas.formed {
   border-radius: 50%;
   cursor: move;
   touch-action: none;
-  padding: 2px 0 0 32px;
-  /* The map is as light in the evening. */
-  color: #2b1f1a;
+  padding: 0 0 0 31px;
   font-family: 'Bitter', serif;
   font-size: 20px;
   font-weight: 600;
   line-height: 1;
+}
+.tip span {
+  padding: 1px 4px;
+  border-radius: 6px;
+  color: var(--ink);
+  background: var(--panel);
 }
 .tip::after {
   content: '';

@@ -56,10 +56,14 @@ const named = computed(
     box.value.height * props.scale > NAME_ROOM ||
     leaningEdges(props.part).every(({ edge }) => edge === 'left' || edge === 'right'),
 );
+/** On a part no wider than this the seam's letters would stand on its name (px). */
+const LETTER_ROOM = 110;
+const lettered = computed(() => box.value.width * props.scale > LETTER_ROOM);
 const words = computed(() =>
   props.part.marks.filter(
     (mark): mark is Exclude<Mark, { kind: 'line' | 'path' }> =>
-      mark.kind === 'letter' || (mark.kind !== 'line' && mark.kind !== 'path' && roomy.value && !covered.value),
+      (mark.kind === 'letter' && lettered.value) ||
+      (mark.kind !== 'line' && mark.kind !== 'path' && roomy.value && !covered.value),
   ),
 );
 /** A lean is written this far inside its edge (px). */
@@ -101,6 +105,17 @@ const second = computed(() => {
   if (roomy.value && !crowded && !tagged.value) return `${props.part.faceUp} face up`;
   return props.part.count > 1 && !roomy.value ? `cut ${props.part.count}` : '';
 });
+const name = computed(() =>
+  roomy.value && props.part.count > 1 ? `${props.part.name}, cut ${props.part.count}` : props.part.name,
+);
+/** Width of a letter of the name by its size, the room that a seam's letter takes on either side, and sizes of the name (px). */
+const NAME = { letter: 0.54, seam: 22, largest: 20, least: 13 };
+/** The name is as small as the room between the seam's letters asks. */
+const nameSize = computed(() => {
+  if (beside.value) return NAME.largest;
+  const room = box.value.width * props.scale - (words.value.some(({ kind }) => kind === 'letter') ? 2 * NAME.seam : 0);
+  return Math.min(NAME.largest, Math.max(NAME.least, room / (NAME.letter * name.value.length)));
+});
 /** From the middle of the part down to its name (px): above the second line, above the tags, or in the middle. */
 const nameBy = computed(() => (second.value ? -6 : tagged.value ? -16 : 2));
 </script>
@@ -120,9 +135,7 @@ const nameBy = computed(() => (second.value ? -6 : tagged.value ? -16 : 2));
       {{ mark.text }}
     </text>
     <g :class="{ beside }" :transform="moved(nameX, middle[1])">
-      <text v-if="named" class="name" :y="nameBy">
-        {{ part.name }}<template v-if="roomy && part.count > 1">, cut {{ part.count }}</template>
-      </text>
+      <text v-if="named" class="name" :y="nameBy" :font-size="nameSize">{{ name }}</text>
       <text v-if="named && second" class="face" y="18">{{ second }}</text>
     </g>
   </g>
@@ -168,6 +181,8 @@ text {
 .letter {
   font-family: 'Bitter', serif;
   font-weight: 600;
+}
+.letter {
   font-size: 20px;
 }
 .face,
