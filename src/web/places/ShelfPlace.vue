@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
-import { computed, onMounted, ref } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Design } from '../../contract/api.ts';
 import type { FormKind } from '../../core/piece/target.ts';
@@ -27,7 +27,17 @@ const { width } = useElementSize(boards);
 
 const { words, set, shownSet, sets, order, shown, choosing, chosen, chosenDesigns, sortBy, choose, turnChoosing, chooseAll } = useShelfView(); // prettier-ignore
 const laid = computed(() => shelfRows(shown.value, Math.max(160, width.value)));
-const undoable = computed({ get: () => shelf.takenOff.length > 0, set: () => (shelf.takenOff = []) });
+/** What was just taken off, with the way back: the last message takes the place of the one before. */
+const said = ref<{ text: string; timeout: number }[]>([]);
+watch(
+  () => shelf.takenOff,
+  ([first, ...others]) => {
+    if (!first) return;
+    const gone = others.length === 0 ? `“${first.name}” was` : `${1 + others.length} pieces were`;
+    said.value.push({ text: `${gone} taken off the shelf.`, timeout: 12_000 });
+  },
+  { immediate: true },
+);
 const { rest, drawnRows, drawFirst } = useDrawnRows(() => laid.value.rows.map(({ items }) => items.length));
 /** About how high a row is, so that the page is as long as all of them (px). */
 const ROW_HEIGHT = 290;
@@ -180,13 +190,11 @@ onMounted(() => {
       :now="setNow"
       @put="(name) => shelf.putInSet(setting, name)"
     />
-    <VSnackbar v-model="undoable" :timeout="12000" location="bottom">
-      {{ shelf.takenOff.length === 1 ? `“${shelf.takenOff[0]?.name}” was` : `${shelf.takenOff.length} pieces were` }}
-      taken off the shelf.
-      <template #actions>
-        <VBtn variant="text" class="undo" @click="shelf.putBack()">Put back</VBtn>
+    <VSnackbarQueue v-model="said" total-visible="1" display-strategy="overflow" location="bottom">
+      <template #actions="{ props: message }">
+        <VBtn variant="text" class="undo" @click="(message.onClick(), shelf.putBack())">Put back</VBtn>
       </template>
-    </VSnackbar>
+    </VSnackbarQueue>
   </main>
 </template>
 

@@ -31,7 +31,7 @@ const otherLight = computed(() => (light.value === 'day' ? 'Evening' : 'Day'));
       </VBtn>
     </template>
     <VBtn
-      :title="`${otherLight} light`"
+      v-tooltip="`${otherLight} light`"
       variant="text"
       :icon="mdiThemeLightDark"
       :aria-label="`${otherLight} light`"

@@ -8,9 +8,9 @@ const emit = defineEmits<{ nearer: []; farther: []; fit: [] }>();
 
 <template>
   <p class="zoom">
-    <VBtn title="Nearer" variant="text" :icon="mdiPlus" aria-label="Nearer" @click="emit('nearer')" />
+    <VBtn v-tooltip="'Nearer'" variant="text" :icon="mdiPlus" aria-label="Nearer" @click="emit('nearer')" />
     <VBtn
-      title="Farther"
+      v-tooltip="'Farther'"
       variant="text"
       :icon="mdiMinus"
       aria-label="Farther"
@@ -18,7 +18,7 @@ const emit = defineEmits<{ nearer: []; farther: []; fit: [] }>();
       @click="emit('farther')"
     />
     <VBtn
-      title="See all of it"
+      v-tooltip="'See all of it'"
       variant="text"
       :icon="mdiFitToPageOutline"
       aria-label="See all of it"

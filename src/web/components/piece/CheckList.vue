@@ -19,7 +19,7 @@ const WORDS = { note: 'Good', care: 'Take care', stop: 'Stop' } as const;
 <template>
   <ul class="checks" aria-label="Advice">
     <li v-for="check in sorted" :key="check.code" :class="check.level">
-      <span class="sign" :title="WORDS[check.level]" aria-hidden="true">{{ SIGNS[check.level] }}</span>
+      <span class="sign" aria-hidden="true">{{ SIGNS[check.level] }}</span>
       <div>
         <h3>
           <span class="unseen">{{ WORDS[check.level] }}: </span>{{ check.title }}

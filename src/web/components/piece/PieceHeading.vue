@@ -61,7 +61,7 @@ const verbs = computed(() => [
     <div class="heading">
       <div class="names">
         <h1 v-if="!renaming">
-          <VBtn variant="text" title="Rename" @click="start">{{ shownName }}</VBtn>
+          <VBtn v-tooltip="'Rename'" variant="text" @click="start">{{ shownName }}</VBtn>
         </h1>
         <VTextField
           v-else
@@ -79,11 +79,11 @@ const verbs = computed(() => [
       <VBtn
         v-for="verb in verbs"
         :key="verb.words"
+        v-tooltip="narrow ? verb.words : undefined"
         variant="text"
         :icon="narrow ? verb.icon : undefined"
         :text="narrow ? undefined : verb.words"
         :aria-label="verb.words"
-        :title="narrow ? verb.words : undefined"
         :disabled="verb.off"
         @click="verb.run"
       />

@@ -112,11 +112,11 @@ function press(event: MouseEvent): void {
       <VMenu v-else>
         <template #activator="{ props: opener }">
           <VBtn
+            v-tooltip="`What to do with ${design.name}`"
             class="more"
             variant="text"
             v-bind="opener"
             :icon="mdiDotsHorizontal"
-            :title="`What to do with ${design.name}`"
             :aria-label="`more: what to do with ${design.name}`"
           />
         </template>
