@@ -55,8 +55,8 @@ watch([how, history, () => reading.asked], ([asked, past, mesh]) => {
   if (mesh) made.add('mesh');
 });
 
-/** What stands already, each made in a task of its own: the drawing, the first fields, the first figures, the rest. */
-const MADE = { fields: 1, figures: 2, rest: 3 } as const;
+/** What stands already, each made in a task of its own: the heading, the drawing, the first fields, the first figures, the rest. */
+const MADE = { drawing: 1, fields: 2, figures: 3, rest: 4 } as const;
 const stood = ref(0);
 const standing = computed(() => stood.value >= MADE.rest);
 watch(
@@ -148,7 +148,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         <StageFields v-if="stood >= MADE.fields" :stage="stage" :whole="standing" />
       </aside>
       <div class="stage" role="region" aria-label="Drawing" :tabindex="narrow ? 0 : undefined">
-        <PieceStage :stage="stage" @how="askOnTable" @go="go" />
+        <PieceStage v-if="stood >= MADE.drawing" :stage="stage" @how="askOnTable" @go="go" />
       </div>
       <aside v-show="!narrow || tab !== 'change'" class="right" aria-label="Figures and advice">
         <PieceFigures
