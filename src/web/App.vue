@@ -89,4 +89,7 @@ useShortcuts([
   min-height: 100vh;
   background: var(--ground);
 }
+.down {
+  flex: none;
+}
 </style>

@@ -32,6 +32,7 @@ const router = useRouter();
 const piece = usePiece();
 const reading = useMouldReading();
 const id = computed(() => String(route.params['id']));
+const missing = computed(() => piece.state === 'missing');
 const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
 /** On a narrow screen the drawing stays in view, and one of these beside or under it. */
 const { mdAndDown: narrow } = useDisplay();
@@ -125,8 +126,8 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
   <main v-else-if="piece.state !== 'ready'">
     <EmptyPlace
       heading="h1"
-      :title="piece.state === 'missing' ? 'This piece is not on the shelf' : 'The piece could not be fetched'"
-      :words="piece.trouble"
+      :title="missing ? 'This piece is not on the shelf' : 'The piece could not be fetched'"
+      :words="missing ? 'It may have been taken off, or never have been here.' : piece.trouble"
     >
       <VBtn variant="flat" :to="{ name: 'shelf' }">Back to the shelf</VBtn>
     </EmptyPlace>

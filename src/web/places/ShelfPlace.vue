@@ -99,7 +99,7 @@ onMounted(() => {
   <main class="shelf">
     <header>
       <h1>On the shelf</h1>
-      <p v-if="shelf.state === 'ready'">
+      <p v-if="shelf.state === 'ready' && shelf.designs.length > 0">
         {{ shown.length }} {{ shown.length === 1 ? 'piece' : 'pieces' }}, drawn at one scale, as fired
       </p>
       <span class="begin">
