@@ -110,6 +110,61 @@ describe('sheet', () => {
   });
 });
 
+describe('dry', () => {
+  const job = (change: object) =>
+    JSON.stringify({ hours: 10, every: 4, parts: [{ id: 'wall', thickness: 6 }], ...change });
+
+  it('prints one line a file: times, curve to the last hour, and the water that left', async () => {
+    const model = { diffusivity: 1e-9, transfer: 1e-7, initial: 0.25, equilibrium: 0.05 };
+    const { station, printed } = fakeStation({ a: job({}), b: job({ model }) });
+    expect(await runCommand(['dry', 'a', 'b'], station)).toBe(0);
+    const [room, plain] = printed.map((line) => JSON.parse(line) as { parts: { id: string; dry: number | null; lost: number; curve: number[][] }[] }); // prettier-ignore
+    for (const [found, initial] of [[room, 0.27], [plain, 0.25]] as const) {
+      const part = found?.parts[0];
+      expect(part?.curve.map(([hour]) => hour)).toEqual([0, 4, 8, 10]);
+      expect(part?.curve.at(-1)?.[1]).toBeCloseTo(initial - (part?.lost ?? 0), 9);
+      expect(part?.dry).toBeNull();
+    }
+  }); // prettier-ignore
+
+  it.each([
+    ['no parts', job({ parts: [] }), /^x: parts: .*at least 1/],
+    ['two parts of one name', job({ parts: [{ id: 'a', thickness: 5 }, { id: 'a', thickness: 5 }] }), /^x: parts\.1\.id: "a": must be given once/],
+    ['no thickness', job({ parts: [{ id: 'a', thickness: 0 }] }), /^x: parts\.0\.thickness: 0: must be/],
+    ['a curve without end', job({ hours: 10_000, every: 0.001 }), /^x: every: 0\.001: must be greater/],
+    ['clay that takes up water', job({ model: { diffusivity: 1e-9, transfer: 1e-7, initial: 0.1, equilibrium: 0.2 } }), /^x: model\.equilibrium: 0\.2: must not/],
+    ['a humidity in per cent', job({ air: { humidity: 55 } }), /^x: air\.humidity: 55: must be less than or equal to 1/],
+  ])('refuses %s', async (_, text, line) => {
+    const { station, complained } = fakeStation({ x: text });
+    expect(await runCommand(['dry', 'x'], station)).toBe(2);
+    expect(complained).toEqual([expect.stringMatching(line)]);
+  }); // prettier-ignore
+});
+
+describe('plan', () => {
+  const job = (change: object) => ({ id: 'a', steps: [{ id: 'roll', minutes: 20 }, { id: 'join', minutes: 15, least: 60, most: 150 }], ...change }); // prettier-ignore
+  const task = (...jobs: object[]) => JSON.stringify({ hours: [[0, 240]], jobs });
+
+  it('prints when each step is done, what is late and what is left, one line a file', async () => {
+    const { station, printed } = fakeStation({ a: task(job({}), job({ id: 'b', due: 30 })), b: task(job({ steps: [{ id: 'roll', minutes: 300 }] })) }); // prettier-ignore
+    expect(await runCommand(['plan', 'a', 'b'], station)).toBe(0);
+    const [two, none] = printed.map((line) => JSON.parse(line) as object);
+    expect(two).toMatchObject({ end: 115, late: ['b'], left: [] });
+    expect(none).toMatchObject({ steps: [], end: 0, late: [], left: ['a'] });
+  });
+
+  it.each([
+    ['hours that end before they begin', JSON.stringify({ hours: [[60, 0]], jobs: [job({})] }), /^x: hours\.0: \[60,0\]: must end/],
+    ['two pieces of one name', task(job({}), job({})), /^x: jobs\.1\.id: "a": must be given once/],
+    ['a window that closes before it opens', task(job({ steps: [{ id: 'a', minutes: 5 }, { id: 'b', minutes: 5, least: 9, most: 8 }] })), /^x: jobs\.0\.steps\.1\.most: 8: must not/],
+    ['a step without minutes', task(job({ steps: [{ id: 'a' }] })), /^x: jobs\.0\.steps\.0\.minutes: /],
+  ])('refuses %s', async (_, text, line) => {
+    const { station, complained } = fakeStation({ x: text });
+    expect(await runCommand(['plan', 'x'], station)).toBe(2);
+    expect(complained).toEqual([expect.stringMatching(line)]);
+  }); // prettier-ignore
+});
+
 describe('nest', () => {
   const square = [[0, 0], [50, 0], [50, 40], [0, 40]]; // prettier-ignore
   const job = (change: object) => JSON.stringify({ width: 210, gap: 5, parts: [{ id: 'panel', count: 4, outline: square, turns: 'half' }], ...change }); // prettier-ignore

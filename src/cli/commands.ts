@@ -6,8 +6,10 @@ import { developWhole } from '../core/piece/develop.ts';
 import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
 import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
 import { TEMPLATE_FORMATS, type TemplateFormat } from '../print/templateFormat.ts';
+import { dryFiles } from './dryFile.ts';
 import { flattenFile } from './flattenFile.ts';
 import { nestFile } from './nestFile.ts';
+import { planFiles } from './planFile.ts';
 import { readTargets } from './readTargets.ts';
 import type { Station } from './station.ts';
 
@@ -27,6 +29,11 @@ const USAGE = `Fawn Table, the command line
 
   npm run -s fawn -- flatten FILE.obj [--thickness T] [--side hump|slump]
       lays a mesh in mm flat, or the middle of a slab of T mm on it, and prints it as JSON
+  npm run -s fawn -- dry FILE...
+      follows the parts of each file as they dry and prints moistures and times as JSON, one line a file
+
+  npm run -s fawn -- plan FILE...
+      plans the steps of many pieces for one pair of hands and prints when each is done as JSON, one line a file
 
 Bad input: exit code 2 and one line a fault, and nothing is written.`;
 
@@ -124,6 +131,8 @@ export async function runCommand(args: readonly string[], station: Station): Pro
   }
   if (files.length === 1 && command === 'nest') return nestFile(files[0] as string, parsed.values.seconds, station);
   if (files.length === 1 && command === 'flatten') return flattenFile(files[0] as string, parsed.values, station);
+  if (files.length > 0 && command === 'dry') return dryFiles(files, station);
+  if (files.length > 0 && command === 'plan') return planFiles(files, station);
   station.complain(USAGE);
   return BAD_INPUT;
 }

@@ -1,0 +1,63 @@
+import Joi from 'joi';
+import { shortValue, type Fault } from '../core/errors.ts';
+import { PLAN_LIMITS, type PlanTask } from '../core/planning/planJob.ts';
+import { readShape } from './targetSchema.ts';
+
+const minutes = () => Joi.number().strict().min(0).max(PLAN_LIMITS.minutes);
+const name = () => Joi.string().min(1).max(120).required();
+
+const taskSchema = Joi.object<PlanTask>({
+  hours: Joi.array().items(Joi.array().items(minutes()).length(2)).min(1).max(PLAN_LIMITS.hours).required(),
+  jobs: Joi.array()
+    .items(
+      Joi.object({
+        id: name(),
+        due: minutes().allow(null).default(null),
+        steps: Joi.array()
+          .items(
+            Joi.object({
+              id: name(),
+              minutes: minutes().required(),
+              least: minutes().default(0),
+              most: minutes().allow(null).default(null),
+            }),
+          )
+          .min(1)
+          .max(PLAN_LIMITS.steps)
+          .required(),
+      }),
+    )
+    .min(1)
+    .max(PLAN_LIMITS.jobs)
+    .required(),
+}).required();
+
+/** A task that was read, or every fault in it. */
+export type PlanReading =
+  { readonly kind: 'task'; readonly task: PlanTask } | { readonly kind: 'faults'; readonly faults: readonly Fault[] };
+
+/** Reads a parsed JSON value as work to be planned. Never throws. */
+export function readPlanTask(value: unknown): PlanReading {
+  const shape = readShape(taskSchema, value);
+  if ('faults' in shape) return { kind: 'faults', faults: shape.faults };
+  const task = shape.value;
+  const faults: Fault[] = [];
+  const fault = (path: string, found: unknown, rule: string) =>
+    faults.push({ code: 'out-of-range', path, value: shortValue(found), rule });
+  task.hours.forEach(([from, to], index) => {
+    if (!(to > from)) fault(`hours.${index}`, [from, to], 'must end after it begins');
+  });
+  const ids = new Set<string>();
+  task.jobs.forEach(({ id, steps }, index) => {
+    if (ids.has(id)) fault(`jobs.${index}.id`, id, 'must be given once only');
+    ids.add(id);
+    const own = new Set<string>();
+    steps.forEach((step, at) => {
+      const path = `jobs.${index}.steps.${at}`;
+      if (own.has(step.id)) fault(`${path}.id`, step.id, 'must be given once only in a piece');
+      own.add(step.id);
+      if (step.most !== null && step.most < step.least) fault(`${path}.most`, step.most, `must not be under least, ${step.least}`); // prettier-ignore
+    });
+  });
+  return faults.length > 0 ? { kind: 'faults', faults } : { kind: 'task', task };
+}
