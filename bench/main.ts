@@ -13,6 +13,7 @@ import { attacks } from './attacks.ts';
 import { blocking } from './blocking.ts';
 import { flattenings } from './flattening.ts';
 import { keystrokes } from './keystroke.ts';
+import { exactPlans, makings } from './making.ts';
 import { searches } from './search.ts';
 import { soak } from './soak.ts';
 import { nesting } from './nesting.ts';
@@ -81,6 +82,7 @@ report([
   ...(await flattenings()),
   ...(await listTimes()),
   await searches(DESIGNS),
+  ...(await makings()),
 ]);
 report([await measure('yardstick: 200,000 sines', 60, yardstick), ...(await attacks())]);
 const soaked = await soak();
@@ -88,3 +90,4 @@ report([await measure('yardstick: 200,000 sines', 60, yardstick), ...soaked.time
 console.log(`soak: ${soaked.wrong} refused, ${soaked.slow} slowest works done, memory ${soaked.memory[0].toFixed(0)} to ${soaked.memory[1].toFixed(0)} MB`); // prettier-ignore
 await blocking();
 nesting();
+await exactPlans();
