@@ -44,7 +44,7 @@ const WIDER = 1.08;
 const TABLE = 1024;
 
 /** Error of a step that is allowed, as moisture over the initial one. */
-const STEP_ERROR = 1e-4;
+const STEP_ERROR = 4e-5;
 
 /** First step over the time that water takes through the slab, and the greatest over the time asked for. */
 const FIRST_STEP = 1e-7;
