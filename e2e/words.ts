@@ -7,7 +7,7 @@ const SEEN = `
   /** Where what is drawn is cut off by what scrolls. */
   const clip = (element) => {
     let box = { left: 0, top: 0, right: innerWidth, bottom: innerHeight };
-    for (let at = element.parentElement; at; at = at.parentElement) {
+    for (let at = element; at; at = at.parentElement) {
       if (at instanceof SVGElement && !(at instanceof SVGSVGElement)) continue;
       const { overflowX, overflowY } = getComputedStyle(at);
       if (overflowX === 'visible' && overflowY === 'visible') continue;
@@ -47,7 +47,8 @@ const SEEN = `
     .filter((element) => element.checkVisibility({ visibilityProperty: true, opacityProperty: true }))
     .flatMap((element) => {
       const { left, top, right, bottom } = clip(element);
-      return quads(element).map((quad) => ({ element, quad })).filter(({ quad }) => {
+      const within = (quad) => element instanceof SVGElement ? quad : quad.map(([x, y]) => [Math.max(left, Math.min(right, x)), Math.max(top, Math.min(bottom, y))]);
+      return quads(element).map((quad) => ({ element, quad: within(quad) })).filter(({ quad }) => {
         const [x, y] = [0, 1].map((axis) => quad.reduce((sum, place) => sum + place[axis] / 4, 0));
         return x > left && x < right && y > top && y < bottom && onTop(element, x, y);
       });

@@ -9,8 +9,9 @@ export interface TableThing {
   readonly id: string;
   readonly kind: 'wall' | 'base' | 'plate' | 'pad' | 'piece';
   readonly box: Box;
-  /** How many lean tags hang below it. */
+  /** How many lean tags hang below it, and how many of them side by side. */
   readonly tags: number;
+  readonly tagsAcross?: number;
 }
 
 /** Lower left corners on the screen (px) by id, and the one scale of all drawings (px per mm). */
@@ -33,7 +34,7 @@ export const AIR = {
 /** On a table narrower than this all lean tags hang below their parts (px). */
 export const NARROW_TABLE = 520;
 
-/** Room of one hanging tag (px); two hang side by side. */
+/** Room of one hanging tag (px); two hang side by side where the table is wide enough. */
 export const TAG = { width: 176, height: 46 } as const;
 
 /** Scales between which the drawings fit: larger a small piece gets no clearer, smaller nothing can be read (px per mm). */
@@ -48,12 +49,12 @@ interface Row {
   bottom: number;
 }
 
-function bottomOf({ kind, tags }: TableThing): number {
-  return AIR[kind].bottom + Math.ceil(tags / 2) * TAG.height;
+function bottomOf({ kind, tags, tagsAcross = 2 }: TableThing): number {
+  return AIR[kind].bottom + Math.ceil(tags / tagsAcross) * TAG.height;
 }
 
-function widthOf({ kind, box, tags }: TableThing, scale: number): number {
-  return Math.max(AIR[kind].left + AIR[kind].right + box.width * scale, Math.min(2, tags) * TAG.width);
+function widthOf({ kind, box, tags, tagsAcross = 2 }: TableThing, scale: number): number {
+  return Math.max(AIR[kind].left + AIR[kind].right + box.width * scale, Math.min(tagsAcross, tags) * TAG.width);
 }
 
 /** Things one after another into rows, at a scale. */

@@ -59,11 +59,18 @@ const named = computed(
 /** On a part no wider than this the seam's letters would stand on its name (px). */
 const LETTER_ROOM = 110;
 const lettered = computed(() => box.value.width * props.scale > LETTER_ROOM);
+/** On a smaller part the leans along an edge that varies would stand on one another: the tag has their range (px). */
+const STATION_ROOM = 360;
+const stationed = computed(() => box.value.width * props.scale > STATION_ROOM);
 const words = computed(() =>
-  props.part.marks.filter(
-    (mark): mark is Exclude<Mark, { kind: 'line' | 'path' }> =>
-      (mark.kind === 'letter' && lettered.value) ||
-      (mark.kind !== 'line' && mark.kind !== 'path' && roomy.value && !covered.value),
+  props.part.marks.filter((mark): mark is Exclude<Mark, { kind: 'line' | 'path' }> =>
+    mark.kind === 'letter'
+      ? lettered.value
+      : mark.kind !== 'line' &&
+        mark.kind !== 'path' &&
+        roomy.value &&
+        !covered.value &&
+        (mark.kind !== 'lean' || stationed.value),
   ),
 );
 /** A lean is written this far inside its edge (px). */

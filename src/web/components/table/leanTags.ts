@@ -39,10 +39,16 @@ function below({ part, ...place }: PartPlace, leans: readonly Lean[]): LeanTagPl
   const middle = place.x + place.width / 2 + (AIR[kind].right - AIR[kind].left) / 2;
   const top = place.y + BELOW[kind];
   return leans.map((lean, index): LeanTagPlace => {
-    const alone = index === leans.length - 1 && index % 2 === 0;
+    const alone = place.tagsAcross === 1 || (index === leans.length - 1 && index % 2 === 0);
     const hang = alone ? 'middle' : index % 2 === 0 ? 'end' : 'start';
     const left = alone ? middle : middle + (hang === 'end' ? -4 : 4);
-    return { key: `${part.id}-${lean.edge}`, lean, left, top: top + Math.floor(index / 2) * TAG.height, hang };
+    return {
+      key: `${part.id}-${lean.edge}`,
+      lean,
+      left,
+      top: top + Math.floor(index / place.tagsAcross) * TAG.height,
+      hang,
+    };
   });
 }
 

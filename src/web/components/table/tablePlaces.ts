@@ -7,6 +7,7 @@ import { elevation } from '../../../core/piece/elevation.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import {
   NARROW_TABLE,
+  TAG,
   tableLayout,
   type Box,
   type TableLayout,
@@ -18,6 +19,8 @@ export interface PartPlace {
   readonly part: Part;
   /** Leaning edges whose tags hang below it, since they do not fit on it. */
   readonly hanging: readonly Lean[];
+  /** How many of their tags hang side by side. */
+  readonly tagsAcross: number;
   readonly x: number;
   readonly y: number;
   readonly width: number;
@@ -60,7 +63,11 @@ function slabSize(part: Part): Box {
   return { width: length, height: width };
 }
 
-function partPlace(part: Part, { scale, hanging }: LaidTable, [x, y]: readonly [number, number]): PartPlace {
+function partPlace(
+  part: Part,
+  { scale, hanging, tagsAcross }: LaidTable,
+  [x, y]: readonly [number, number],
+): PartPlace {
   const size = slabSize(part);
   const up = bounds(part.outline);
   const under = bounds(part.underside);
@@ -69,6 +76,7 @@ function partPlace(part: Part, { scale, hanging }: LaidTable, [x, y]: readonly [
   return {
     part,
     hanging: hanging.has(part.id) ? leaningEdges(part) : [],
+    tagsAcross,
     x,
     y,
     width: size.width * scale,
@@ -150,11 +158,14 @@ export function kindOnTable(part: Part): Exclude<TableThing['kind'], 'piece'> {
 /** A laid table, and the parts whose tags hang below them. */
 export interface LaidTable extends TableLayout {
   readonly hanging: ReadonlySet<string>;
+  /** How many tags hang side by side. */
+  readonly tagsAcross: number;
 }
 
 /** Lays the piece's drawings into a room (px); tags that a part turns out too short for are hung below it. */
 export function layTable(target: Target, { parts }: Development, room: Box): LaidTable {
   const narrow = room.width < NARROW_TABLE;
+  const tagsAcross = room.width < 2 * TAG.width ? 1 : 2;
   const { width, height } = elevation(target, 'wet');
   const piece: TableThing = { id: PIECE, kind: 'piece', box: { width: PIECE_SHARE * width, height: PIECE_SHARE * height }, tags: 0 }; // prettier-ignore
   const laid = (carries: (part: Part) => boolean): LaidTable => {
@@ -163,11 +174,12 @@ export function layTable(target: Target, { parts }: Development, room: Box): Lai
       kind: kindOnTable(part),
       box: slabSize(part),
       tags: carries(part) ? 0 : leaningEdges(part).length,
+      tagsAcross,
     }));
     const walls = things.filter(({ kind }) => kind === 'wall');
     const bases = things.filter(({ kind }) => kind !== 'wall');
     const hanging = new Set(things.filter(({ tags }) => tags > 0).map(({ id }) => id));
-    return { ...tableLayout([...walls, ...bases, piece], room), hanging };
+    return { ...tableLayout([...walls, ...bases, piece], room), hanging, tagsAcross };
   };
   const first = laid((part) => mayCarry(part, narrow));
   const carries = (part: Part) => mayCarry(part, narrow) && !tooShort(part, first.scale);
