@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { shortValue, type Fault } from '../core/errors.ts';
 import { AIR_LIMITS, AIR_SPEEDS, COVERS, ROOM, type Air, type Cover } from '../core/drying/air.ts';
 import { DRYING_LIMITS, SUPPORTS, type PlainModel, type Support } from '../core/drying/partDrying.ts';
+import { givenOnce } from './givenOnce.ts';
 import { readShape } from './targetSchema.ts';
 
 /** Parts that dry in one air, and how long they are followed. */
@@ -81,10 +82,6 @@ export function readDryJob(value: unknown): DryReading {
   const points = (job.hours / job.every + 1) * job.parts.length;
   if (points > MOST_POINTS) fault('every', job.every, `must be greater: all curves together have at most ${MOST_POINTS} points`); // prettier-ignore
   if (job.model && job.model.equilibrium > job.model.initial) fault('model.equilibrium', job.model.equilibrium, 'must not be over model.initial: clay that takes up water is not followed'); // prettier-ignore
-  const ids = new Set<string>();
-  job.parts.forEach(({ id }, index) => {
-    if (ids.has(id)) fault(`parts.${index}.id`, id, 'must be given once only');
-    ids.add(id);
-  });
+  faults.push(...givenOnce(job.parts.map(({ id }) => id), (index) => `parts.${index}.id`)); // prettier-ignore
   return faults.length > 0 ? { kind: 'faults', faults } : { kind: 'job', job };
 }

@@ -4,6 +4,7 @@ import type { NestJob } from '../core/nest/nestJob.ts';
 import { skylineFits } from '../core/nest/nest.ts';
 import { backward } from '../core/drawn/drawnLines.ts';
 import { area, validateOutline, type Vertex } from '../core/outline/outline.ts';
+import { givenOnce } from './givenOnce.ts';
 import { readShape } from './targetSchema.ts';
 
 /** Limits of a nesting job; lengths mm. */
@@ -60,11 +61,7 @@ export function readNestJob(value: unknown): NestReading {
     for (const wrong of validateOutline(whole)) fault(`parts.${index}.outline`, outline, wrong);
     return { ...part, outline: whole };
   });
-  const ids = new Set<string>();
-  parts.forEach(({ id }, index) => {
-    if (ids.has(id)) fault(`parts.${index}.id`, id, 'must be given once only');
-    ids.add(id);
-  });
+  faults.push(...givenOnce(parts.map(({ id }) => id), (index) => `parts.${index}.id`)); // prettier-ignore
   const copies = parts.reduce((sum, { count }) => sum + count, 0);
   if (copies > NEST_LIMITS.copies) fault('parts', copies, `must be at most ${NEST_LIMITS.copies} copies in all`);
   if (faults.length > 0) return { kind: 'faults', faults };

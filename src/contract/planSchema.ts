@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { shortValue, type Fault } from '../core/errors.ts';
 import { PLAN_LIMITS, type PlanTask } from '../core/planning/planJob.ts';
+import { givenOnce } from './givenOnce.ts';
 import { readShape } from './targetSchema.ts';
 
 const minutes = () => Joi.number().strict().min(0).max(PLAN_LIMITS.minutes);
@@ -47,15 +48,12 @@ export function readPlanTask(value: unknown): PlanReading {
   task.hours.forEach(([from, to], index) => {
     if (!(to > from)) fault(`hours.${index}`, [from, to], 'must end after it begins');
   });
-  const ids = new Set<string>();
-  task.jobs.forEach(({ id, steps }, index) => {
-    if (ids.has(id)) fault(`jobs.${index}.id`, id, 'must be given once only');
-    ids.add(id);
-    const own = new Set<string>();
+  const idsOf = (list: readonly { readonly id: string }[]) => list.map(({ id }) => id);
+  faults.push(...givenOnce(idsOf(task.jobs), (index) => `jobs.${index}.id`));
+  task.jobs.forEach(({ steps }, index) => {
+    faults.push(...givenOnce(idsOf(steps), (at) => `jobs.${index}.steps.${at}.id`, ' in a piece'));
     steps.forEach((step, at) => {
       const path = `jobs.${index}.steps.${at}`;
-      if (own.has(step.id)) fault(`${path}.id`, step.id, 'must be given once only in a piece');
-      own.add(step.id);
       if (step.most !== null && step.most < step.least) fault(`${path}.most`, step.most, `must not be under least, ${step.least}`); // prettier-ignore
     });
   });

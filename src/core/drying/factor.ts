@@ -1,4 +1,4 @@
-import { STATES, type DryingState } from './dryingClay.ts';
+import type { DryingState } from './dryingClay.ts';
 
 /** What the hand finds. */
 export const FOUND = ['too-soft', 'ready', 'too-stiff', 'leather-hard', 'dry'] as const;
@@ -99,6 +99,3 @@ export function learnFactor(marks: readonly DryingMark[]): DryingFactor {
   };
   return { usual: quantile(0.5), low: quantile(0.025), high: quantile(0.975), marks: counted };
 }
-
-/** Every state that has a moisture of its own. */
-export const DRYING_STATES = Object.keys(STATES) as DryingState[];
