@@ -1,3 +1,5 @@
+import type { Blank } from '../mould/blank.ts';
+import { blankFigures } from '../mould/blankFigures.ts';
 import type { DrapedTarget } from '../mould/draped.ts';
 import { limitsOf, withinLimits } from '../mould/limits.ts';
 import type { DartProposal, StrainLimits } from '../mould/mouldForm.ts';
@@ -79,8 +81,29 @@ function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
         ...(advice === 'darts' ? dartsTodo(target, blank.proposal) : [todo]),
       ],
     },
+    ...checkDepths(target, blank),
     ...blank.missed.map((index): Check => ({ code: 'dart-missed', level: 'stop', title: `Dart ${index + 1} is not cut`, phrase: ['It misses the blank or crosses another one. Move it, or make it shorter.'] })), // prettier-ignore
   ];
+}
+
+const LISTED = new Intl.ListFormat('en-GB');
+
+/** Darts that are cut less deep than was asked for, those of one depth together. */
+function checkDepths({ form }: DrapedTarget, blank: Blank): Check[] {
+  const { cutTo = [], missed } = blank;
+  const sides = blankFigures(blank).darts;
+  /** As long as its sides are on the flat blank, which is what the sheet says too. */
+  const flatDepth = (index: number) =>
+    sides[index - missed.filter((one) => one < index).length]?.[0] ?? cutTo[index] ?? 0;
+  const shorter = cutTo.flatMap((depth, index) => (depth < (form.darts?.[index]?.depth ?? 0) ? [index] : []));
+  const depths = [...new Set(shorter.map((index) => cutTo[index] ?? 0))];
+  return depths.map((depth): Check => {
+    const alike = shorter.filter((index) => cutTo[index] === depth);
+    const letters = alike.map((index) => String.fromCharCode(65 + index));
+    const mm = flatDepth(alike[0] ?? 0);
+    const named = `Dart${letters.length > 1 ? 's' : ''} ${LISTED.format(letters)} ${letters.length > 1 ? 'are' : 'is'}`;
+    return { code: 'dart-shorter', level: 'note', title: 'Deeper would not help', phrase: [`${named} cut `, { mm }, ' deep: further into the floor the slab gathers more beside it, not less.'] }; // prettier-ignore
+  });
 }
 
 /** A mould of clay takes pressing from leather-hard on. */

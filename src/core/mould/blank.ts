@@ -1,41 +1,9 @@
 import { flatten } from '../flatten/flatten.ts';
-import { borderOf, meshArea, vertexCount, type Mesh } from '../mesh/mesh.ts';
+import { borderOf, vertexCount, type Mesh } from '../mesh/mesh.ts';
 import { TAU } from '../numbers.ts';
 import { cutMesh, type Cut, type CutLine, type LaidMesh } from './cutMesh.ts';
-import { faceMesh, meshOf, type DrapedTarget } from './draped.ts';
 import type { Dart, DartProposal } from './mouldForm.ts';
 import { strainOf, type Strain } from './strain.ts';
-
-/** Vertices of a blank: a quick one for every key, a fine one for the knife. */
-export const BLANK_VERTICES = { quick: 160, fine: 2600 } as const;
-
-export type Fineness = keyof typeof BLANK_VERTICES;
-
-/** A finer imported mesh is only looked at from above until its blank has been laid. */
-export const QUICK_MOST = 500;
-
-/** A blank that has not been laid yet: its border as it is seen from above, round a middle. No strain is known of it. */
-function seenBlank(whole: Mesh): Blank {
-  const rim = borderOf(whole) ?? [];
-  const middle = [0, 1, 2].map((axis) => rim.reduce((sum, vertex) => sum + (whole.positions[3 * vertex + axis] as number), 0) / Math.max(1, rim.length)); // prettier-ignore
-  const places = rim.flatMap((vertex) => [0, 1, 2].map((axis) => whole.positions[3 * vertex + axis] as number));
-  const mesh: Mesh = {
-    positions: Float64Array.from([...places, ...middle]),
-    triangles: Uint32Array.from(rim.flatMap((_, index) => [index, (index + 1) % rim.length, rim.length])),
-  };
-  const count = vertexCount(mesh);
-  const uv = Float64Array.from({ length: 2 * count }, (_, at) => mesh.positions[3 * (at >> 1) + (at % 2)] as number);
-  const strain: Strain = {
-    stretch: new Float64Array(count),
-    gather: new Float64Array(count),
-    thickness: new Float64Array(count).fill(1),
-    most: { stretch: 0, gather: 0, thin: 1, thick: 1 },
-    gathers: 'elsewhere',
-    flatArea: meshArea(mesh),
-  };
-  const border = rim.map((_, index) => index);
-  return { mesh, uv, border, cuts: [], strain, distortion: NaN, iterations: 0, converged: false, fine: false, missed: [] }; // prettier-ignore
-}
 
 /** Who is told how far the work is, and may stop it. */
 export interface BlankRun {
@@ -57,6 +25,8 @@ export interface Blank extends LaidMesh {
   readonly fine: boolean;
   /** Darts that could not be cut, as their places in the list. */
   readonly missed: readonly number[];
+  /** How deep each dart is cut (mm), where deeper was asked for and would read worse. */
+  readonly cutTo?: readonly number[];
   /** What darts would do, once it has been looked for. */
   readonly proposal?: DartProposal;
 }
@@ -171,28 +141,6 @@ export function dartedOf(base: BlankBase, darts: readonly Dart[], thickness: num
   });
   const open: LaidMesh = { mesh: laid.mesh, uv: aligned(laid.mesh, uv) };
   return { ...open, cuts, strain: strainOf(open, { thickness, cuts }), border: borderOf(laid.mesh) ?? [], distortion, iterations, converged, fine: true, missed }; // prettier-ignore
-}
-
-/**
- * The blank of a draped target: its neutral surface meshed, flattened with the least symmetric Dirichlet energy, and with
- * darts flattened again with the cuts open (geometry: drape, hump and slump blanks).
- *
- * @throws RangeError when the surface cannot be spread without folds
- */
-export function layBlank(target: DrapedTarget, fineness: Fineness, run: BlankRun = {}): Blank {
-  const darts = target.form.darts ?? [];
-  const half = (from: number, share: number): BlankRun => ({
-    ...(run.going && { going: run.going }),
-    step: (done) => run.step?.(from + share * done),
-  });
-  const { form } = target;
-  if (fineness === 'quick' && form.kind === 'mesh' && form.vertices.length > QUICK_MOST) return seenBlank(meshOf(form));
-  const mesh = faceMesh(target, 'neutral', BLANK_VERTICES[fineness]);
-  const base = baseOf(mesh, half(0, darts.length > 0 ? 0.5 : 1));
-  return {
-    ...dartedOf(base, darts, target.slab.wall, half(0.5, 0.5)),
-    fine: fineness === 'fine' || target.form.kind === 'mesh',
-  };
 }
 
 /** Number of vertices that a blank was worked out with. */

@@ -17,6 +17,9 @@ export interface Cut {
 /** A vertex nearer to the line than this part of the mesh's spacing lies on it. */
 const SNAP = 0.04;
 
+/** A tip leaves no triangle smaller than this part of the one that it lies in. */
+const LEAST_SHARE = 0.01;
+
 /** A line into the layout: from a point on its border, along a unit direction. */
 export interface CutLine {
   readonly from: Point;
@@ -81,6 +84,16 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
   const path = meetings.sort((one, other) => one.along - other.along).map(({ vertex }) => vertex);
   if (path.length < 2) return null;
   const parted = partTriangles(triangles, (a, b) => split.get(nameOf(a, b)));
+  const end = tipWithin({ triangles: parted, uv }, path.at(-1) as number, { from, way, length }, snap);
+  if (end) {
+    const vertex = uv.length / 2;
+    for (let axis = 0; axis < 3; axis += 1) positions.push(end.corners.reduce((sum, corner, side) => sum + (end.shares[side] as number) * (positions[3 * corner + axis] as number), 0)); // prettier-ignore
+    uv.push(...end.at);
+    across.push(0);
+    const [a, b, c] = end.corners;
+    parted.splice(end.first, 3, a, b, vertex, b, c, vertex, c, a, vertex);
+    path.push(vertex);
+  }
   // What lies right of the line gets doubles of all but the tip.
   const doubles = new Map<number, number>();
   for (const vertex of path.slice(0, -1)) {
@@ -102,6 +115,31 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
     uv: Float64Array.from(uv),
     cut: { left: path, right: [...path.slice(0, -1).map((vertex) => doubles.get(vertex) ?? vertex), tip] },
   };
+}
+
+/**
+ * Where a cut ends within a triangle beyond the last place where it meets the mesh, as a point of the layout, the triangle's
+ * corners and the share of each. Undefined when it ends so near to that place, or to a side, that it would leave a sliver.
+ */
+function tipWithin(
+  { triangles, uv }: { triangles: readonly number[]; uv: readonly number[] },
+  last: number,
+  { from, way, length }: CutLine,
+  snap: number,
+): { at: Point; first: number; corners: [number, number, number]; shares: number[] } | undefined {
+  const at: Point = [from[0] + length * way[0], from[1] + length * way[1]];
+  const place = (vertex: number): Point => [uv[2 * vertex] as number, uv[2 * vertex + 1] as number];
+  if (Math.hypot(at[0] - place(last)[0], at[1] - place(last)[1]) < snap) return undefined;
+  const twice = (a: Point, b: Point, c: Point) => (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+  for (let first = 0; first < triangles.length; first += 3) {
+    const corners = triangles.slice(first, first + 3) as [number, number, number];
+    if (!corners.includes(last)) continue;
+    const [a, b, c] = corners.map(place) as [Point, Point, Point];
+    const whole = twice(a, b, c);
+    const shares = [twice(at, b, c) / whole, twice(a, at, c) / whole, twice(a, b, at) / whole];
+    if (shares.every((share) => share > LEAST_SHARE)) return { at, first, corners, shares };
+  }
+  return undefined;
 }
 
 /** Triangles parted at the middle vertices of their edges, however many of their edges have one (at most two here). */

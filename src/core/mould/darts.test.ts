@@ -1,11 +1,19 @@
 import { develop, developWhole } from '../piece/develop.ts';
 import { validateOutline } from '../outline/outline.ts';
-import { baseOf, dartedOf, layBlank } from './blank.ts';
+import { baseOf, dartedOf, dartLine, type Blank } from './blank.ts';
+import { cutMesh } from './cutMesh.ts';
+import { bestDarted, readingOf } from './dartDepth.ts';
 import { faceMesh } from './draped.ts';
-import type { MouldForm } from './mouldForm.ts';
+import type { Dart, MouldForm } from './mouldForm.ts';
+import { BLANK_VERTICES, layBlank } from './layBlank.ts';
 import { limitsOf, withinLimits } from './limits.ts';
 import { circle, ellipse, mould, rounded, TRAY } from './moulds.test.helper.ts';
 import { proposeDarts } from './proposeDarts.ts';
+
+/** Darts of one depth (mm), evenly round the rim. */
+function evenDarts(count: number, depth: number): Dart[] {
+  return Array.from({ length: count }, (_, index) => ({ at: (45 + (360 * index) / count) % 360, depth }));
+}
 
 describe('darts', () => {
   it.each([
@@ -32,41 +40,47 @@ describe('darts', () => {
     ['tray', [1, 6], mould({ rim: rounded(320, 210, 50), foot: rounded(270, 160, 34), depth: 45, wall: 'straight' })],
     ['oval', [1, 6], mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 50, wall: 'curved' })],
   ])('never read worse on a %s for being deeper', (_, counts, target) => {
-    const base = baseOf(faceMesh(target, 'neutral', 1800));
+    const base = baseOf(faceMesh(target, 'neutral', 1500));
+    const feel = { thickness: target.slab.wall, limits: limitsOf(target) };
     for (const count of counts) {
       let [least, distortion] = [Infinity, Infinity];
-      for (const depth of [0, 15, 40, 55, 70, 100]) {
-        const darts = Array.from({ length: depth > 0 ? count : 0 }, (__, index) => ({ at: (45 + (360 * index) / count) % 360, depth })); // prettier-ignore
-        const blank = dartedOf(base, darts, target.slab.wall);
-        // A cut could stay closed, so that a deeper one lets the slab lie no worse; a few thousandths are the mesh's.
-        expect(blank.distortion).toBeLessThan(1.01 * distortion);
-        expect(blank.strain.most.gather).toBeLessThan(least + 0.004);
-        least = Math.min(least, blank.strain.most.gather);
-        distortion = blank.distortion;
+      for (const depth of [0, 15, 40, 55, 70, 85, 115]) {
+        const darts = evenDarts(depth > 0 ? count : 0, depth);
+        const blank = bestDarted(base, darts, feel);
+        if (!blank.cutTo) expect(blank.distortion).toBeLessThan(1.01 * distortion);
+        distortion = Math.min(distortion, blank.distortion);
+        const reading = readingOf(blank, limitsOf(target));
+        // What is left is where the mesh's places lie about a tip: with four times the vertices it is under a hundredth.
+        expect(reading).toBeLessThan(least + 0.03);
+        least = Math.min(least, reading);
       }
     }
   });
 
-  it('read their tips and their rim by turns: past a wall the least energy falls while the worst place gathers a hair more', () => {
-    // The energy of a deeper cut never rises, since the rest of it could stay closed. The greatest gather is not what is made
-    // least, so that no bound holds for it; it stays within a third of a point (with 1,800 to 7,200 vertices alike).
+  it('are cut no further past the edge of the floor than it helps, and the blank says how far', () => {
     const cone = mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' });
-    const base = baseOf(faceMesh(cone, 'neutral', 1800));
-    const laid = [85, 100, 115].map((depth) =>
-      dartedOf(
-        base,
-        [
-          { at: 45, depth },
-          { at: 225, depth },
-        ],
-        cone.slab.wall,
-      ),
+    const feel = { thickness: cone.slab.wall, limits: limitsOf(cone) };
+    const base = baseOf(faceMesh(cone, 'neutral', BLANK_VERTICES.fine));
+    const laid = [100, 110, 120].map((depth) => bestDarted(base, evenDarts(2, depth), feel));
+    // 78.1 mm of wall, less what the slab's middle lies nearer to the floor.
+    for (const { cutTo } of laid) expect(cutTo).toEqual([90, 90]);
+    expect(new Set(laid.map((blank) => readingOf(blank, feel.limits))).size).toBe(1);
+    expect(readingOf(dartedOf(base, evenDarts(2, 120), cone.slab.wall), feel.limits)).toBeGreaterThan(
+      readingOf(laid[0] as Blank, feel.limits),
     );
-    const energies = laid.map(({ distortion }) => distortion);
-    const gathers = laid.map(({ strain }) => strain.most.gather);
-    expect(energies).toEqual([...energies].sort((one, other) => other - one));
-    expect(gathers).not.toEqual([...gathers].sort((one, other) => other - one));
-    expect(Math.max(...gathers) - Math.min(...gathers)).toBeLessThan(1 / 300);
+    const { checks } = developWhole({ ...cone, form: { ...cone.form, darts: evenDarts(2, 120) } });
+    expect(checks.find(({ code }) => code === 'dart-shorter')?.text).toMatch(/^Darts A and B are cut 9\d\.\d mm deep/);
+    expect(bestDarted(base, evenDarts(2, 60), feel).cutTo).toBeUndefined();
+  });
+
+  it.each([20, 47.3, 61.1, 88.8])('are %f mm deep when that is asked for', (depth) => {
+    const bowl = mould({ rim: circle(240), depth: 90, wall: 'dome' });
+    const base = baseOf(faceMesh(bowl, 'neutral', 1500));
+    const laid = cutMesh(base, dartLine(base, base.border, { at: 17, depth }));
+    if (!laid) throw new Error('not cut');
+    const [mouth, tip] = [laid.cut.left[0], laid.cut.left.at(-1)] as [number, number];
+    const apart = [0, 1].map((axis) => (laid.uv[2 * tip + axis] as number) - (laid.uv[2 * mouth + axis] as number));
+    expect(Math.abs(Math.hypot(...apart) - depth)).toBeLessThan(0.05);
   });
 
   it.each([

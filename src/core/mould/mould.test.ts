@@ -5,7 +5,7 @@ import { meshTrouble } from '../mesh/checkMesh.ts';
 import { meshArea, offsetMesh } from '../mesh/mesh.ts';
 import { restShapes } from '../flatten/restShapes.ts';
 import { bent, sampled } from './arcs.test.helper.ts';
-import { layBlank } from './blank.ts';
+import { layBlank } from './layBlank.ts';
 import { faceMesh, type DrapedTarget } from './draped.ts';
 import type { MouldForm } from './mouldForm.ts';
 import { circle, ellipse, mould, TRAY } from './moulds.test.helper.ts';

@@ -2,8 +2,9 @@ import { limitsOf, withinLimits } from './limits.ts';
 import { onDemand, remembered, TAU } from '../numbers.ts';
 import { turned } from '../outline/support.ts';
 import { supportOf } from '../outline/plan.ts';
-import { baseOf, dartedOf, layBlank, type Blank, type BlankBase, type BlankRun } from './blank.ts';
+import { baseOf, dartedOf, type Blank, type BlankBase, type BlankRun } from './blank.ts';
 import { faceMesh, type DrapedTarget } from './draped.ts';
+import { layBlank } from './layBlank.ts';
 import type { Dart, DartProposal } from './mouldForm.ts';
 import { isRound } from './roundMould.ts';
 import { strainOf } from './strain.ts';
@@ -114,7 +115,7 @@ function searched(target: DrapedTarget, run: BlankRun): DartProposal {
         if (!going()) return { kind: 'stopped' };
         const darts = dartsAt(depth);
         const fine = layBlank({ ...target, form: { ...target.form, darts } }, 'fine');
-        if (fine.missed.length === 0 && withinLimits(fine.strain.most, limits)) return { kind: 'darts', darts };
+        if (fine.missed.length === 0 && withinLimits(fine.strain.most, limits)) return { kind: 'darts', darts: darts.map((dart, place) => ({ ...dart, depth: fine.cutTo?.[place] ?? dart.depth })) }; // prettier-ignore
         depth *= DEEPER;
       }
     }

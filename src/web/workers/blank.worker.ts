@@ -1,4 +1,4 @@
-import { layBlank } from '../../core/mould/blank.ts';
+import { layBlank } from '../../core/mould/layBlank.ts';
 import type { DrapedTarget } from '../../core/mould/draped.ts';
 import { lookAtMesh } from '../../core/mould/importedMould.ts';
 import { proposeDarts } from '../../core/mould/proposeDarts.ts';

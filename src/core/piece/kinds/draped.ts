@@ -1,5 +1,6 @@
 import { once } from '../../numbers.ts';
-import { layBlank, type Blank } from '../../mould/blank.ts';
+import type { Blank } from '../../mould/blank.ts';
+import { layBlank } from '../../mould/layBlank.ts';
 import { blankPart } from '../../mould/blankPart.ts';
 import { offsetsOf, type DrapedTarget } from '../../mould/draped.ts';
 import { drapedStanding } from '../../mould/drapedStanding.ts';
