@@ -44,6 +44,11 @@ export const ERRORS = {
     message: 'This piece has no such revision.',
     todo: 'Choose one from its history.',
   },
+  'making-not-found': {
+    status: 404,
+    message: 'This making is not here any more.',
+    todo: 'It may have been taken away; begin it again at its piece.',
+  },
   'record-not-found': {
     status: 404,
     message: 'This is not in the book any more.',

@@ -5,6 +5,7 @@ import { pinoHttp } from 'pino-http';
 import type { Database } from './models/database.ts';
 import { Refusal } from './refusal.ts';
 import { designRoutes } from './routes/designs.ts';
+import { makingRoutes } from './routes/makings.ts';
 import { pageRoutes } from './routes/pages.ts';
 import { patternRoutes } from './routes/pattern.ts';
 import { recordRoutes } from './routes/records.ts';
@@ -12,6 +13,7 @@ import { answerRefusals } from './routes/refusals.ts';
 import { plainAddress, sameSiteOnly, securityHeaders } from './routes/safety.ts';
 import { sessionRoutes, signedInOnly } from './routes/session.ts';
 import { designService } from './services/designs.ts';
+import { makingService } from './services/makings.ts';
 import { recordService } from './services/records.ts';
 import type { Door } from './services/door.ts';
 import type { Workshop } from './workshop/workshop.ts';
@@ -67,6 +69,7 @@ export function buildApp({
   // Before any body is read.
   app.use('/api', signedInOnly(door));
   app.use('/api/designs', designRoutes(designService(database), workshop));
+  app.use('/api/makings', makingRoutes(makingService(database)));
   app.use('/api/records', recordRoutes(recordService(database)));
   app.use('/api', patternRoutes(workshop));
   app.use('/api', (_req, _res, next) => next(new Refusal('not-found')));

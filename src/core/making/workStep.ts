@@ -3,24 +3,26 @@ import type { DryingPart } from '../drying/partDrying.ts';
 import type { Phrase } from '../units/phrase.ts';
 
 /** What the hands do in a step. */
-export type Act =
-  | 'weigh'
-  | 'pat'
-  | 'roll'
-  | 'rib'
-  | 'texture'
-  | 'prepare'
-  | 'cut'
-  | 'wait'
-  | 'form'
-  | 'join'
-  | 'base'
-  | 'coil'
-  | 'true'
-  | 'rim'
-  | 'add'
-  | 'finish'
-  | 'dry';
+export const ACTS = [
+  'weigh',
+  'pat',
+  'roll',
+  'rib',
+  'texture',
+  'prepare',
+  'cut',
+  'wait',
+  'form',
+  'join',
+  'base',
+  'coil',
+  'true',
+  'rim',
+  'add',
+  'finish',
+  'dry',
+] as const;
+export type Act = (typeof ACTS)[number];
 
 /** What a step waits for before it, and which part of the piece dries meanwhile. */
 export interface Waiting {

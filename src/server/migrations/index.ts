@@ -2,6 +2,7 @@ import type { QueryInterface } from 'sequelize';
 import * as designs from './0001-designs.ts';
 import * as records from './0002-records.ts';
 import * as meshes from './0003-meshes.ts';
+import * as makings from './0004-makings.ts';
 
 /** One step of the database, up and down. */
 export interface Migration {
@@ -15,4 +16,5 @@ export const migrations: Migration[] = [
   { name: '0001-designs', ...designs },
   { name: '0002-records', ...records },
   { name: '0003-meshes', ...meshes },
+  { name: '0004-makings', ...makings },
 ];

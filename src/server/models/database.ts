@@ -7,13 +7,14 @@ import { migrations } from '../migrations/index.ts';
 import { checkFile, DATABASE_FILE } from './checkFile.ts';
 import { defineDesign, type DesignRow } from './designRow.ts';
 import { settledDriver } from './driver.ts';
+import { defineMakings, type MakingTables } from './makingRows.ts';
 import { defineMesh, type MeshRow } from './meshRow.ts';
 import { defineRecord, type RecordRow } from './recordRow.ts';
 import { defineRevision, type RevisionRow } from './revisionRow.ts';
 import { defineSession, type SessionRow } from './sessionRow.ts';
 
 /** The open database. */
-export interface Database {
+export interface Database extends MakingTables {
   readonly sequelize: Sequelize;
   readonly designs: ModelStatic<DesignRow>;
   readonly revisions: ModelStatic<RevisionRow>;
@@ -56,6 +57,7 @@ export async function openDatabase(folder: string): Promise<Database> {
     records: defineRecord(sequelize),
     meshes: defineMesh(sequelize),
     sessions: defineSession(sequelize),
+    ...defineMakings(sequelize),
     write: (work) =>
       mutex.runExclusive(() =>
         sequelize.transaction({ type: Transaction.TYPES.IMMEDIATE }, (transaction) => work(transaction)),

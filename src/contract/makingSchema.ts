@@ -1,0 +1,154 @@
+import Joi from 'joi';
+import { AIR_LIMITS, AIR_SPEEDS, COVERS } from '../core/drying/air.ts';
+import { SUPPORTS } from '../core/drying/partDrying.ts';
+import { MARK_KINDS, type Spot } from '../core/making/making.ts';
+import { ACTS } from '../core/making/workStep.ts';
+import { FAULTS, MEASURED, type Entries, type MakingHead, type MakingStart } from './makings.ts';
+
+/** How much one making may hold. */
+export const MAKING_LIMITS = { pieces: 40, count: 500, steps: 80, entries: 2000, words: 600, text: 2000 } as const;
+
+const id = () => Joi.string().guid().required();
+const time = () => Joi.string().isoDate().max(40).required();
+const words = (most: number) => Joi.string().max(most).required();
+const figure = () => Joi.number().strict();
+
+const phrase = Joi.array()
+  .items(
+    Joi.string().allow('').max(MAKING_LIMITS.words),
+    ...['mm', 'mmPlain', 'degrees', 'percent', 'grams', 'ml'].map((unit) =>
+      Joi.object({ [unit]: figure().required() }),
+    ),
+  )
+  .max(60);
+
+const part = Joi.object({
+  thickness: figure().greater(0).max(200).required(),
+  faces: Joi.string().valid('one', 'both').required(),
+  cover: Joi.string()
+    .valid(...COVERS)
+    .required(),
+  support: Joi.string().valid(...SUPPORTS),
+});
+
+const step = Joi.object({
+  id: words(80),
+  act: Joi.string()
+    .valid(...ACTS)
+    .required(),
+  title: words(MAKING_LIMITS.words),
+  says: Joi.array().items(phrase).max(20).required(),
+  part: Joi.string().max(80),
+  edge: Joi.string().max(40),
+  tools: Joi.array().items(Joi.string().max(MAKING_LIMITS.words)).max(20).required(),
+  until: Joi.string().allow('').max(MAKING_LIMITS.words).required(),
+  caution: Joi.string().max(MAKING_LIMITS.words),
+  schools: Joi.string().max(MAKING_LIMITS.words),
+  minutes: figure().min(0).max(1e4).required(),
+  waits: Joi.object({ until: Joi.string().valid('opens', 'leatherHard', 'dry').required(), part: part.required() }),
+});
+
+const schools = Joi.object({
+  joins: Joi.string().valid('water', 'slip', 'nothing').required(),
+  texture: Joi.string().valid('before', 'after').required(),
+  coil: Joi.boolean().strict().required(),
+  base: Joi.string().valid('cut', 'traced').required(),
+  seam: Joi.string().valid('rolled', 'paddled').required(),
+  sticks: Joi.array().items(figure().greater(0).max(100)).max(40).required(),
+});
+
+const air = Joi.object({
+  temperature: figure().min(AIR_LIMITS.temperature.least).max(AIR_LIMITS.temperature.greatest).required(),
+  humidity: figure().min(AIR_LIMITS.humidity.least).max(AIR_LIMITS.humidity.greatest).required(),
+  speed: Joi.string()
+    .valid(...AIR_SPEEDS)
+    .required(),
+});
+
+const head = {
+  name: words(120),
+  clay: Joi.string().guid().allow(null).required(),
+  startedAt: time(),
+  dueAt: time().allow(null),
+  schools: schools.required(),
+  air: air.required(),
+};
+
+/** POST /api/makings */
+export const makingStart = Joi.object<MakingStart>({
+  ...head,
+  id: id(),
+  pieces: Joi.array()
+    .items(
+      Joi.object({
+        designId: id(),
+        revision: figure().integer().min(1).required(),
+        name: words(120),
+        count: figure().integer().min(1).max(MAKING_LIMITS.count).required(),
+        steps: Joi.array().items(step).min(1).max(MAKING_LIMITS.steps).unique('id').required(),
+      }),
+    )
+    .min(1)
+    .max(MAKING_LIMITS.pieces)
+    .required(),
+}).required();
+
+/** PUT /api/makings/:id */
+export const makingChange = Joi.object<MakingHead & { endedAt: string | null }>({
+  ...head,
+  endedAt: time().allow(null),
+}).required();
+
+const spot = {
+  id: id(),
+  piece: figure().integer().min(0).less(MAKING_LIMITS.pieces).required(),
+  number: figure().integer().min(1).max(MAKING_LIMITS.count).required(),
+  step: words(80),
+  at: time(),
+} satisfies Record<keyof Spot | 'id' | 'at', Joi.Schema>;
+
+const listOf = (more: Record<string, Joi.Schema>) =>
+  Joi.array()
+    .items(Joi.object({ ...spot, ...more }))
+    .max(MAKING_LIMITS.entries)
+    .default([]);
+
+const share = () => figure().min(0).max(1).allow(null).required();
+
+/** POST /api/makings/:id/entries */
+export const makingEntries = Joi.object<Entries>({
+  marks: listOf({
+    kind: Joi.string()
+      .valid(...MARK_KINDS)
+      .required(),
+    drying: Joi.object({ part: part.required(), hours: figure().min(0).max(1e5).required() }),
+  }),
+  measurements: listOf({
+    what: Joi.string()
+      .valid(...MEASURED)
+      .required(),
+    value: figure().greater(0).max(1e5).required(),
+  }),
+  faults: listOf({
+    kind: Joi.string()
+      .valid(...FAULTS)
+      .required(),
+    x: share(),
+    y: share(),
+  }),
+  notes: listOf({ text: words(MAKING_LIMITS.text) }),
+}).required();
+
+/** Path of a making. */
+export const makingPath = Joi.object<{ id: string }>({ id: id() }).required();
+
+/** GET /api/makings */
+export const makingsQuery = Joi.object<{ limit: number; offset: number; find: string; design?: string }>({
+  limit: Joi.number().integer().min(1).max(200).default(100),
+  offset: Joi.number().integer().min(0).default(0),
+  find: Joi.string().allow('').max(120).default(''),
+  design: Joi.string().guid(),
+}).required();
+
+/** GET /api/makings/found */
+export const foundQuery = Joi.object<{ clay: string }>({ clay: id() }).required();

@@ -1,0 +1,99 @@
+import type { Air } from '../core/drying/air.ts';
+import type { Mark, Spot } from '../core/making/making.ts';
+import type { Schools, WorkStep } from '../core/making/workStep.ts';
+
+/** One kind of piece of a making: a revision of a design, how many, and the order of work as it was drawn up for it. */
+export interface MakingPiece {
+  readonly designId: string;
+  readonly revision: number;
+  readonly name: string;
+  readonly count: number;
+  readonly steps: readonly WorkStep[];
+}
+
+/** What is known of a making as a whole, and can be changed. */
+export interface MakingHead {
+  readonly name: string;
+  /** The clay's record in the clay book; null when it is not in it. */
+  readonly clay: string | null;
+  /** ISO 8601 in UTC. */
+  readonly startedAt: string;
+  readonly dueAt: string | null;
+  readonly schools: Schools;
+  readonly air: Air;
+}
+
+/** A making as the browser begins it, with an id of its own. */
+export interface MakingStart extends MakingHead {
+  readonly id: string;
+  readonly pieces: readonly MakingPiece[];
+}
+
+/** Sizes and weights that are measured while a piece is made. */
+export const MEASURED = ['rim', 'foot', 'height', 'length', 'width', 'thickness', 'other', 'weight'] as const;
+export type Measured = (typeof MEASURED)[number];
+
+/** A measurement at a step: mm, or g for a weight. */
+export interface Measurement extends Spot {
+  readonly id: string;
+  readonly what: Measured;
+  readonly value: number;
+  readonly at: string;
+}
+
+export const FAULTS = [
+  'crack at the seam',
+  'crack at the base',
+  'crack at the rim',
+  'crack at the handle',
+  'crack at a corner',
+  'warped',
+  'slumped',
+  'stuck to the mould',
+  'blew up',
+  'lid does not fit',
+  'leaks',
+  'glaze crawled',
+  'other',
+] as const;
+export type FaultKind = (typeof FAULTS)[number];
+
+/** Something that went wrong, and where on the piece's drawing: shares of its width and height from the lower left. */
+export interface PieceFault extends Spot {
+  readonly id: string;
+  readonly kind: FaultKind;
+  readonly x: number | null;
+  readonly y: number | null;
+  readonly at: string;
+}
+
+export interface Note extends Spot {
+  readonly id: string;
+  readonly text: string;
+  readonly at: string;
+}
+
+/** All that was pressed and written in a making; sent in any order, kept once by its id. */
+export interface Entries {
+  readonly marks: readonly Mark[];
+  readonly measurements: readonly Measurement[];
+  readonly faults: readonly PieceFault[];
+  readonly notes: readonly Note[];
+}
+
+/** A making as it is kept. */
+export interface Making extends MakingStart, Entries {
+  /** When nothing is left to do; null while it is in work. */
+  readonly endedAt: string | null;
+  readonly updatedAt: string;
+}
+
+/** A making as a list shows it: without its steps. */
+export interface MakingLine extends Omit<MakingHead, 'schools' | 'air'> {
+  readonly id: string;
+  readonly endedAt: string | null;
+  readonly pieces: readonly Omit<MakingPiece, 'steps'>[];
+}
+
+/** What is in work, for Today: steps and marks, without what was measured. */
+export type MakingNow = Omit<Making, 'measurements' | 'faults' | 'notes'>;

@@ -1,0 +1,149 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import ICAL from 'ical.js';
+import request from 'supertest';
+import type { Design } from '../contract/api.ts';
+import type { Entries, Making, MakingStart } from '../contract/makings.ts';
+import { ROOM } from '../core/drying/air.ts';
+import { DEFAULT_SCHOOLS, type WorkStep } from '../core/making/workStep.ts';
+import { buildApp } from './app.ts';
+import { openDatabase, type Database } from './models/database.ts';
+import { ownWorkshop } from './workshop/workshop.ts';
+
+const TARGET = JSON.parse(readFileSync('demo/01-rack-tumbler.fawn.json', 'utf8')) as object;
+const STEPS: readonly WorkStep[] = [
+  { id: 'roll', act: 'roll', title: 'Roll the slab', says: [['Roll to ', { mm: 6 }, '.']], tools: ['pin'], until: 'It fits.', minutes: 5 },
+  { id: 'stiffen', act: 'wait', title: 'Let it stiffen', says: [], tools: [], until: 'It bends.', minutes: 1, waits: { until: 'opens', part: { thickness: 6, faces: 'one', cover: 'open' } } },
+]; // prettier-ignore
+const AT = '2026-11-28T09:05:00.000Z';
+const none: Entries = { marks: [], measurements: [], faults: [], notes: [] };
+const spot = () => ({ id: randomUUID(), piece: 0, number: 1, step: 'roll', at: AT });
+
+let database: Database;
+let agent: ReturnType<typeof request>;
+let design: Design;
+
+beforeEach(async () => {
+  database = await openDatabase(':memory:');
+  agent = request(buildApp({ database, door: null, workshop: ownWorkshop(), address: '127.0.0.1', pages: null }));
+  design = (await agent.post('/api/designs').send({ target: TARGET })).body as Design;
+});
+afterEach(() => database.close());
+
+const startOf = (): MakingStart => ({
+  id: randomUUID(),
+  name: 'Rack tumblers for the galley',
+  clay: null,
+  startedAt: AT,
+  dueAt: null,
+  schools: DEFAULT_SCHOOLS,
+  air: ROOM,
+  pieces: [{ designId: design.id, revision: 1, name: 'Rack tumbler', count: 3, steps: STEPS }],
+});
+const begin = async (start = startOf()) => (await agent.post('/api/makings').send(start)).body as Making;
+
+describe('makings', () => {
+  it('are begun once, keep their steps, are changed, taken away and put back; the design stays', async () => {
+    const start = startOf();
+    const making = await begin(start);
+    expect(making).toMatchObject({ ...start, endedAt: null, ...none });
+    expect(await begin(start)).toEqual(making);
+    const { id, name, clay, startedAt, schools, air } = start;
+    const changed = await agent
+      .put(`/api/makings/${id}`)
+      .send({ name, clay, startedAt, schools, air, dueAt: AT, endedAt: AT });
+    expect(changed.body).toMatchObject({ dueAt: AT, endedAt: AT });
+    expect((await agent.get('/api/makings/now')).body).toEqual([]);
+    expect((await agent.get(`/api/makings?design=${design.id}`)).body).toHaveLength(1);
+    expect((await agent.delete(`/api/makings/${id}`)).status).toBe(204);
+    expect((await agent.get('/api/makings')).headers['x-total-count']).toBe('0');
+    expect((await agent.get(`/api/designs/${design.id}`)).status).toBe(200);
+    expect((await agent.post(`/api/makings/${id}/put-back`)).body).toMatchObject({ id });
+  });
+
+  it('stay as they were begun when the design is changed or taken off the shelf', async () => {
+    const { id } = await begin();
+    await agent.put(`/api/designs/${design.id}`).send({ target: { ...TARGET, name: 'Another' }, baseRevision: 1 });
+    await agent.delete(`/api/designs/${design.id}`);
+    expect(((await agent.get(`/api/makings/${id}`)).body as Making).pieces[0]).toMatchObject({
+      revision: 1,
+      steps: STEPS,
+    });
+  });
+
+  it('keep every entry once, however often it is sent, and from two tablets at once', async () => {
+    const { id } = await begin();
+    const entries: Entries = {
+      marks: [{ ...spot(), kind: 'done' }, { ...spot(), step: 'stiffen', kind: 'too-soft', drying: { part: { thickness: 6, faces: 'one', cover: 'open' }, hours: 1.25 } }],
+      measurements: [{ ...spot(), what: 'height', value: 110.2 }, { ...spot(), what: 'weight', value: 402 }],
+      faults: [{ ...spot(), kind: 'crack at the seam', x: 0.5, y: 0.25 }, { ...spot(), kind: 'other', x: null, y: null }],
+      notes: [{ ...spot(), text: 'A little soft today.' }],
+    }; // prettier-ignore
+    const other: Entries = { ...none, marks: Array.from({ length: 20 }, () => ({ ...spot(), kind: 'open' as const })) };
+    const send = (what: Entries) => agent.post(`/api/makings/${id}/entries`).send(what);
+    await Promise.all([send(entries), send(other), send(entries), send(other), send(entries)]);
+    const kept = (await agent.get(`/api/makings/${id}`)).body as Making;
+    const byId = (list: readonly { id: string }[]) => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
+    expect(byId(kept.marks)).toEqual(byId([...entries.marks, ...other.marks]));
+    for (const kind of ['measurements', 'faults', 'notes'] as const) expect(byId(kept[kind])).toEqual(byId(entries[kind])); // prettier-ignore
+  });
+
+  it('are told to calendars, each open wait with its alarm, and read by another reader', async () => {
+    const { id } = await begin({ ...startOf(), dueAt: '2026-12-14T18:00:00.000Z' });
+    const marks = [1, 2, 3].map((number) => ({ ...spot(), number, kind: 'done' as const }));
+    await agent.post(`/api/makings/${id}/entries`).send({ marks });
+    const reply = await agent.get('/api/makings/calendar.ics');
+    expect(reply.headers['content-type']).toMatch(/text\/calendar/);
+    const read = () => new ICAL.Component(ICAL.parse(reply.text) as never).getAllSubcomponents('vevent');
+    const events = read().map((event) => new ICAL.Event(event));
+    expect(events.map(({ summary }) => summary)).toEqual([
+      'Let it stiffen: Rack tumbler, 3',
+      'Due: Rack tumblers for the galley',
+    ]);
+    const [wait, due] = events;
+    const hours = ((wait?.startDate.toUnixTime() ?? 0) - Date.parse(AT) / 1000) / 3600;
+    expect(hours).toBeGreaterThan(1);
+    expect(hours).toBeLessThan(5);
+    expect(wait?.endDate.toUnixTime()).toBeGreaterThan(wait?.startDate.toUnixTime() ?? 0);
+    expect(due?.startDate.isDate).toBe(true);
+    expect(read()[0]?.getFirstSubcomponent('valarm')?.getFirstPropertyValue('trigger')?.toString()).toBe('-PT10M');
+    expect(new Set(events.map(({ uid }) => uid)).size).toBe(2);
+    const again = await agent.get('/api/makings/calendar.ics');
+    expect(again.text.match(/UID:.*/g)).toEqual(reply.text.match(/UID:.*/g));
+  });
+
+  it('tell what hands found of a clay in every making', async () => {
+    const clay = (await agent.post('/api/records/clay').send({ body: { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [] } })).body as { id: string }; // prettier-ignore
+    const { id } = await begin({ ...startOf(), clay: clay.id });
+    const found = { ...spot(), step: 'stiffen', kind: 'ready' as const, drying: { part: { thickness: 6, faces: 'one' as const, cover: 'open' as const }, hours: 2 } }; // prettier-ignore
+    await agent.post(`/api/makings/${id}/entries`).send({ marks: [found, { ...spot(), kind: 'done' }] });
+    expect((await agent.get(`/api/makings/found?clay=${clay.id}`)).body).toEqual([found]);
+    expect((await agent.get(`/api/makings/found?clay=${randomUUID()}`)).body).toEqual([]);
+  });
+
+  it.each([
+    ['no step of a piece', (start: MakingStart) => ({ ...start, pieces: [{ ...start.pieces[0], steps: [] }] }), 400, 'bad-request'], // prettier-ignore
+    ['two steps of one id', (start: MakingStart) => ({ ...start, pieces: [{ ...start.pieces[0], steps: [STEPS[0], STEPS[0]] }] }), 400, 'bad-request'], // prettier-ignore
+    ['a revision that is not there', (start: MakingStart) => ({ ...start, pieces: [{ ...start.pieces[0], revision: 9 }] }), 404, 'revision-not-found'], // prettier-ignore
+    [
+      'air that no shed has',
+      (start: MakingStart) => ({ ...start, air: { ...ROOM, humidity: 55 } }),
+      400,
+      'bad-request',
+    ],
+  ])('are refused with %s', async (_, spoilt, status, error) => {
+    const reply = await agent.post('/api/makings').send(spoilt(startOf()));
+    expect([reply.status, (reply.body as { error: string }).error]).toEqual([status, error]);
+    expect((await agent.get('/api/makings')).body).toEqual([]);
+  });
+
+  it.each([
+    ['get', ''],
+    ['delete', ''],
+    ['post', '/put-back'],
+  ] as const)('%s of one that is not there is refused', async (method, path) => {
+    expect((await agent[method](`/api/makings/${randomUUID()}${path}`)).body).toMatchObject({
+      error: 'making-not-found',
+    });
+  });
+});

@@ -1,0 +1,117 @@
+import type { Model } from 'sequelize';
+import { DataTypes, type ModelStatic, type Sequelize } from 'sequelize';
+
+/** A row of `makings`. `schools` is JSON text. Makings that were taken away stay, with `deletedAt` set. */
+export interface MakingRow extends Model {
+  id: string;
+  name: string;
+  clay: string | null;
+  startedAt: Date;
+  dueAt: Date | null;
+  endedAt: Date | null;
+  schools: string;
+  temperature: number;
+  humidity: number;
+  speed: string;
+  updatedAt: Date;
+}
+
+/** A row of `making_pieces`: how many are made by which revision of a design. */
+export interface MakingPieceRow extends Model {
+  makingId: string;
+  piece: number;
+  designId: string;
+  revision: number;
+  name: string;
+  count: number;
+}
+
+/** A row of `making_steps`: the order of work as it was drawn up. `body` is JSON text. */
+export interface MakingStepRow extends Model {
+  makingId: string;
+  piece: number;
+  place: number;
+  step: string;
+  body: string;
+}
+
+/** A row of what is pressed or written at a step, never changed. */
+export interface EntryRow extends Model {
+  id: string;
+  makingId: string;
+  piece: number;
+  number: number;
+  step: string;
+  at: Date;
+}
+
+/** The tables of a making. */
+export interface MakingTables {
+  readonly makings: ModelStatic<MakingRow>;
+  readonly makingPieces: ModelStatic<MakingPieceRow>;
+  readonly makingSteps: ModelStatic<MakingStepRow>;
+  readonly marks: ModelStatic<EntryRow>;
+  readonly measurements: ModelStatic<EntryRow>;
+  readonly faults: ModelStatic<EntryRow>;
+  readonly notes: ModelStatic<EntryRow>;
+}
+
+const { STRING, TEXT, INTEGER, DOUBLE, DATE, UUID } = DataTypes;
+
+/** Binds the tables of makings to models. */
+export function defineMakings(sequelize: Sequelize): MakingTables {
+  const within = { makingId: { type: UUID, primaryKey: true }, piece: { type: INTEGER, primaryKey: true } };
+  const entries = (tableName: string, columns: object) =>
+    sequelize.define<EntryRow>(
+      tableName,
+      {
+        id: { type: UUID, primaryKey: true },
+        makingId: UUID,
+        piece: INTEGER,
+        number: INTEGER,
+        step: STRING,
+        at: DATE,
+        ...columns,
+      },
+      { tableName, timestamps: false },
+    );
+  return {
+    makings: sequelize.define<MakingRow>(
+      'making',
+      {
+        id: { type: UUID, primaryKey: true },
+        name: STRING,
+        clay: UUID,
+        startedAt: DATE,
+        dueAt: DATE,
+        endedAt: DATE,
+        schools: TEXT,
+        temperature: DOUBLE,
+        humidity: DOUBLE,
+        speed: STRING,
+      },
+      { tableName: 'makings', paranoid: true },
+    ),
+    makingPieces: sequelize.define<MakingPieceRow>(
+      'makingPiece',
+      { ...within, designId: UUID, revision: INTEGER, name: STRING, count: INTEGER },
+      { tableName: 'making_pieces', timestamps: false },
+    ),
+    makingSteps: sequelize.define<MakingStepRow>(
+      'makingStep',
+      { ...within, place: { type: INTEGER, primaryKey: true }, step: STRING, body: TEXT },
+      { tableName: 'making_steps', timestamps: false },
+    ),
+    marks: entries('marks', {
+      kind: STRING,
+      hours: DOUBLE,
+      thickness: DOUBLE,
+      faces: STRING,
+      cover: STRING,
+      support: STRING,
+    }),
+    measurements: entries('measurements', { what: STRING, value: DOUBLE }),
+    faults: entries('faults', { kind: STRING, x: DOUBLE, y: DOUBLE }),
+    notes: entries('notes', { text: TEXT }),
+  };
+}

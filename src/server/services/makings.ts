@@ -1,0 +1,288 @@
+import { Op, type Transaction } from 'sequelize';
+import type { Entries, Making, MakingHead, MakingLine, MakingNow, MakingStart } from '../../contract/makings.ts';
+import type { Mark } from '../../core/making/making.ts';
+import type { Schools, WorkStep } from '../../core/making/workStep.ts';
+import type { Air } from '../../core/drying/air.ts';
+import type { Database } from '../models/database.ts';
+import type { MakingPieceRow, MakingRow, MakingStepRow } from '../models/makingRows.ts';
+import { Refusal } from '../refusal.ts';
+
+/** Which makings a list shows. */
+export interface MakingsQuery {
+  readonly limit: number;
+  readonly offset: number;
+  readonly find: string;
+  readonly design?: string;
+}
+
+const iso = (date: Date | string) => new Date(date).toISOString();
+const isoOr = (date: Date | string | null) => (date === null ? null : iso(date));
+
+/** Rows in lists by a name of each, in their order. */
+function group<T>(rows: readonly T[], nameOf: (row: T) => string): Map<string, T[]> {
+  const lists = new Map<string, T[]>();
+  for (const row of rows) {
+    const list = lists.get(nameOf(row));
+    if (list) list.push(row);
+    else lists.set(nameOf(row), [row]);
+  }
+  return lists;
+}
+
+/** What is kept of a making's head, as columns. */
+function columns({ name, clay, startedAt, dueAt, schools, air }: MakingHead) {
+  return {
+    name,
+    clay,
+    startedAt: new Date(startedAt),
+    dueAt: dueAt === null ? null : new Date(dueAt),
+    schools: JSON.stringify(schools),
+    ...air,
+  };
+}
+
+function headOf({ name, clay, startedAt, dueAt, schools, temperature, humidity, speed }: MakingRow): MakingHead {
+  return {
+    name,
+    clay,
+    startedAt: iso(startedAt),
+    dueAt: isoOr(dueAt),
+    schools: JSON.parse(schools) as Schools,
+    air: { temperature, humidity, speed: speed as Air['speed'] },
+  };
+}
+
+/** An entry as it was sent, without its making and what is not known of it. */
+function entryOf<T>(row: Record<string, unknown>): T {
+  const said = Object.entries(row).filter(
+    ([key, value]) => key !== 'makingId' && (value !== null || key === 'x' || key === 'y'),
+  );
+  return { ...Object.fromEntries(said), at: iso(row['at'] as Date) } as T;
+}
+
+function markRow({ drying, ...mark }: Mark) {
+  return { ...mark, ...(drying && { ...drying.part, hours: drying.hours }) };
+}
+
+function markOf(row: Record<string, unknown>): Mark {
+  const { hours, thickness, faces, cover, support, ...mark } = entryOf<Record<string, unknown>>(row);
+  const drying =
+    hours === undefined
+      ? {}
+      : { drying: { hours, part: { thickness, faces, cover, ...(support !== undefined && { support }) } } };
+  return { ...mark, ...drying } as unknown as Mark;
+}
+
+/** The keeping of makings. Every verb that names one refuses with `making-not-found`. */
+export function makingService(database: Database) {
+  const { makings, makingPieces, makingSteps, marks, measurements, faults, notes, revisions } = database;
+
+  async function rowOf(id: string, transaction?: Transaction): Promise<MakingRow> {
+    const row = await makings.findByPk(id, { transaction });
+    if (!row) throw new Refusal('making-not-found');
+    return row;
+  }
+
+  const rowsOf = async (table: Database['marks'], ids: readonly string[], transaction?: Transaction) =>
+    (await table.findAll({ where: { makingId: [...ids] }, order: [['at', 'ASC'], ['id', 'ASC']], raw: true, transaction })) as unknown as Record<string, unknown>[]; // prettier-ignore
+
+  /** Several makings with their steps and marks, by a few queries in all. */
+  async function wholes(rows: readonly MakingRow[], transaction?: Transaction): Promise<MakingNow[]> {
+    const ids = rows.map(({ id }) => id);
+    const where = { makingId: ids };
+    const pieces = (await makingPieces.findAll({
+      where,
+      order: ['piece'],
+      raw: true,
+      transaction,
+    })) as unknown as MakingPieceRow[];
+    const steps = (await makingSteps.findAll({
+      where,
+      order: ['place'],
+      raw: true,
+      transaction,
+    })) as unknown as MakingStepRow[];
+    const pressed = group(await rowsOf(marks, ids, transaction), ({ makingId }) => makingId as string);
+    const stepsOf = group(steps, ({ makingId, piece }) => `${makingId} ${piece}`);
+    const piecesOf = group(pieces, ({ makingId }) => makingId);
+    return rows.map((row) => ({
+      id: row.id,
+      ...headOf(row),
+      endedAt: isoOr(row.endedAt),
+      updatedAt: iso(row.updatedAt),
+      pieces: (piecesOf.get(row.id) ?? []).map(({ piece, designId, revision, name, count }) => ({
+        designId,
+        revision,
+        name,
+        count,
+        steps: (stepsOf.get(`${row.id} ${piece}`) ?? []).map(({ body }) => JSON.parse(body) as WorkStep),
+      })),
+      marks: (pressed.get(row.id) ?? []).map(markOf),
+    }));
+  }
+
+  async function whole(row: MakingRow, transaction?: Transaction): Promise<Making> {
+    const [now] = await wholes([row], transaction);
+    const read = async <T>(table: Database['marks']) =>
+      (await rowsOf(table, [row.id], transaction)).map((entry) => entryOf<T>(entry));
+    return {
+      ...(now as MakingNow),
+      measurements: await read<Making['measurements'][number]>(measurements),
+      faults: await read<Making['faults'][number]>(faults),
+      notes: await read<Making['notes'][number]>(notes),
+    };
+  }
+
+  return {
+    /** A page of all makings, newest first, and how many there are. */
+    async list({ limit, offset, find, design }: MakingsQuery): Promise<{ lines: MakingLine[]; total: number }> {
+      const of =
+        design === undefined
+          ? {}
+          : {
+              id: (
+                await makingPieces.findAll({ where: { designId: design }, attributes: ['makingId'], raw: true })
+              ).map(({ makingId }) => makingId),
+            };
+      const where = { ...of, ...(find && { name: { [Op.substring]: find } }) };
+      const { rows, count } = await makings.findAndCountAll({
+        where,
+        limit,
+        offset,
+        order: [
+          ['startedAt', 'DESC'],
+          ['id', 'ASC'],
+        ],
+      });
+      const pieces = (await makingPieces.findAll({
+        where: { makingId: rows.map(({ id }) => id) },
+        order: ['piece'],
+        raw: true,
+      })) as unknown as MakingPieceRow[];
+      const piecesOf = group(pieces, ({ makingId }) => makingId);
+      const lines = rows.map((row): MakingLine => {
+        const { name, clay, startedAt, dueAt } = headOf(row);
+        const own = (piecesOf.get(row.id) ?? []).map(({ designId, revision, name: called, count: many }) => ({
+          designId,
+          revision,
+          name: called,
+          count: many,
+        }));
+        return { id: row.id, name, clay, startedAt, dueAt, endedAt: isoOr(row.endedAt), pieces: own };
+      });
+      return { lines, total: count };
+    },
+
+    /** Everything in work, oldest first, with steps and marks. */
+    async now(): Promise<MakingNow[]> {
+      return wholes(
+        await makings.findAll({
+          where: { endedAt: null },
+          order: [
+            ['startedAt', 'ASC'],
+            ['id', 'ASC'],
+          ],
+        }),
+      );
+    },
+
+    read: async (id: string): Promise<Making> => whole(await rowOf(id)),
+
+    /** Begins a making by the id that the browser gave it: sent twice, it is begun once. Refuses with `revision-not-found`. */
+    async begin({ id, pieces, ...head }: MakingStart): Promise<Making> {
+      return database.write(async (transaction) => {
+        const there = await makings.findByPk(id, { paranoid: false, transaction });
+        if (there) return whole(there, transaction);
+        for (const { designId, revision } of pieces) {
+          const known = await revisions.findOne({
+            where: { designId, number: revision },
+            attributes: ['number'],
+            transaction,
+          });
+          if (!known) throw new Refusal('revision-not-found');
+        }
+        // A clay that has left the clay book, or never came there, is not named.
+        const clay =
+          head.clay !== null && (await database.records.findByPk(head.clay, { paranoid: false, transaction }))
+            ? head.clay
+            : null;
+        const row = await makings.create({ id, ...columns({ ...head, clay }), endedAt: null }, { transaction });
+        await makingPieces.bulkCreate(
+          pieces.map(({ designId, revision, name, count }, piece) => ({
+            makingId: id,
+            piece,
+            designId,
+            revision,
+            name,
+            count,
+          })),
+          { transaction },
+        );
+        await makingSteps.bulkCreate(
+          pieces.flatMap(({ steps }, piece) =>
+            steps.map((step, place) => ({ makingId: id, piece, place, step: step.id, body: JSON.stringify(step) })),
+          ),
+          { transaction },
+        );
+        return whole(row, transaction);
+      });
+    },
+
+    /** Writes the head anew; the last one that writes it wins. */
+    async change(id: string, { endedAt, ...head }: MakingHead & { endedAt: string | null }): Promise<Making> {
+      return database.write(async (transaction) => {
+        const row = await rowOf(id, transaction);
+        await row.update({ ...columns(head), endedAt: endedAt === null ? null : new Date(endedAt) }, { transaction });
+        return whole(row, transaction);
+      });
+    },
+
+    /** Keeps what was pressed and written, each once by its id, and gives all of the making back. */
+    async keep(id: string, entries: Entries): Promise<Making> {
+      return database.write(async (transaction) => {
+        const row = await rowOf(id, transaction);
+        const kept: readonly [Database['marks'], readonly object[]][] = [
+          [marks, entries.marks.map(markRow)],
+          [measurements, entries.measurements],
+          [faults, entries.faults],
+          [notes, entries.notes],
+        ];
+        for (const [table, rows] of kept) {
+          await table.bulkCreate(rows.map((entry) => ({ ...entry, makingId: id })) as never, {
+            transaction,
+            ignoreDuplicates: true,
+          });
+        }
+        return whole(row, transaction);
+      });
+    },
+
+    /** What hands have found of a clay in all makings, for the factor that is learned. */
+    async found(clay: string): Promise<Mark[]> {
+      const ids = (await makings.findAll({ where: { clay }, attributes: ['id'], raw: true })).map(({ id }) => id);
+      const rows = await marks.findAll({
+        where: { makingId: ids, hours: { [Op.not]: null } },
+        order: [['at', 'DESC']],
+        limit: 500,
+        raw: true,
+      });
+      return (rows as unknown as Record<string, unknown>[]).map(markOf);
+    },
+
+    /** Takes a making away; its design is not touched, and `putBack` undoes it. */
+    async remove(id: string): Promise<void> {
+      await database.write(async (transaction) => (await rowOf(id, transaction)).destroy({ transaction }));
+    },
+
+    async putBack(id: string): Promise<Making> {
+      return database.write(async (transaction) => {
+        const row = await makings.findByPk(id, { paranoid: false, transaction });
+        if (!row) throw new Refusal('making-not-found');
+        await row.restore({ transaction });
+        return whole(row, transaction);
+      });
+    },
+  };
+}
+
+export type MakingService = ReturnType<typeof makingService>;
