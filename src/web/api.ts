@@ -9,6 +9,8 @@ import type {
 } from '../contract/api.ts';
 import type { Kept, RecordBodies, RecordKind } from '../contract/records.ts';
 import type { ErrorCode } from '../contract/errors.ts';
+import type { Entries, Making, MakingHead, MakingLine, MakingNow, MakingStart } from '../contract/makings.ts';
+import type { Mark } from '../core/making/making.ts';
 import type { Target } from '../core/piece/target.ts';
 import { jsonBody } from './jsonBody.ts';
 import { prepareMould } from './workers/prepareMould.ts';
@@ -119,6 +121,20 @@ export const api = {
     ask<Kept<K>>(`/records/${kind}/${id}`, 'PUT', write),
   removeRecord: async (kind: RecordKind, id: string) => void (await send(`/records/${kind}/${id}`, 'DELETE')),
   putBackRecord: <K extends RecordKind>(kind: K, id: string) => ask<Kept<K>>(`/records/${kind}/${id}/put-back`, 'POST'),
+  /** Makings of a design, newest first. */
+  makingsOf: (design: string) => ask<MakingLine[]>(`/makings?design=${design}`),
+  makingsNow: () => ask<MakingNow[]>('/makings/now'),
+  making: (id: string) => ask<Making>(`/makings/${id}`),
+  /** Begins a making of an id that the browser chose, so that it can be sent again. */
+  beginMaking: (start: MakingStart) => ask<Making>('/makings', 'POST', start),
+  changeMaking: (id: string, head: MakingHead & { readonly endedAt: string | null }) =>
+    ask<Making>(`/makings/${id}`, 'PUT', head),
+  /** Keeps what was pressed and written, each once by its id. */
+  keepEntries: (id: string, entries: Entries) => ask<Making>(`/makings/${id}/entries`, 'POST', entries),
+  removeMaking: async (id: string) => void (await send(`/makings/${id}`, 'DELETE')),
+  putBackMaking: (id: string) => ask<Making>(`/makings/${id}/put-back`, 'POST'),
+  /** What hands found of a clay, in all makings. */
+  found: (clay: string) => ask<Mark[]>(`/makings/found?clay=${clay}`),
   health: async () => void (await send('/health', 'GET')),
   session: () => ask<SessionState>('/session'),
   signIn: async (passphrase: string) => void (await send('/session', 'POST', { passphrase })),

@@ -2,7 +2,7 @@ import { createRouter, createWebHistory } from 'vue-router';
 import ShelfPlace from './places/ShelfPlace.vue';
 
 /** The stages of one piece that can be worked in. */
-export const STAGES = ['shape', 'flat', 'slab', 'cut'] as const;
+export const STAGES = ['shape', 'flat', 'slab', 'cut', 'make'] as const;
 export type Stage = (typeof STAGES)[number];
 
 export const router = createRouter({
@@ -28,6 +28,7 @@ export const router = createRouter({
       meta: { title: 'Clay book' },
     },
     { path: '/kit/:id?', name: 'kit', component: () => import('./places/KitPlace.vue'), meta: { title: 'Kit' } },
+    { path: '/today', name: 'today', component: () => import('./places/TodayPlace.vue'), meta: { title: 'Today' } },
     { path: '/door', name: 'door', component: () => import('./places/DoorPlace.vue'), meta: { title: 'Sign in' } },
     {
       path: '/:rest(.*)*',

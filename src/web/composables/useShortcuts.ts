@@ -21,8 +21,15 @@ function typing(target: EventTarget | null): boolean {
   );
 }
 
+/** A button that has the keyboard is pressed by the space bar itself. */
+function pressesItself(event: KeyboardEvent): boolean {
+  return (
+    event.key === ' ' && event.target instanceof Element && event.target.closest('button, a, [role="slider"]') !== null
+  );
+}
+
 function pressed(event: KeyboardEvent): string {
-  const key = event.key.toLowerCase();
+  const key = event.key === ' ' ? 'space' : event.key.toLowerCase();
   const control = event.ctrlKey || event.metaKey ? 'ctrl+' : '';
   const shift = event.shiftKey && control ? 'shift+' : '';
   return `${control}${shift}${key}`;
@@ -32,7 +39,7 @@ function pressed(event: KeyboardEvent): string {
 export function useShortcuts(shortcuts: readonly Shortcut[]): void {
   const settings = useSettings();
   const onKey = (event: KeyboardEvent) => {
-    if (event.altKey || event.defaultPrevented) return;
+    if (event.altKey || event.defaultPrevented || pressesItself(event)) return;
     const keys = pressed(event);
     const plain = !keys.startsWith('ctrl+');
     if (

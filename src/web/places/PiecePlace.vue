@@ -13,7 +13,7 @@ import StageFields from '../components/piece/StageFields.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import type { Figure } from '../components/piece/figures.ts';
 import { useFigures } from '../components/piece/useFigures.ts';
-import { fetchSoon, HistoryDialog, HowDialog, MeshDialog } from '../components/piece/laterParts.ts';
+import { fetchSoon, HistoryDialog, HowDialog, MakeStage, MeshDialog } from '../components/piece/laterParts.ts';
 import { leadTo } from '../composables/useLead.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
@@ -99,6 +99,7 @@ useShortcuts([
   { keys: '2', words: 'Flat', run: () => go('flat') },
   { keys: '3', words: 'Slab', run: () => go('slab') },
   { keys: '4', words: 'Cut', run: () => go('cut') },
+  { keys: '5', words: 'Make', run: () => go('make') },
   { keys: 'f', words: 'Turn the other face up', run: flip },
   { keys: 'h', words: 'History', run: () => (history.value = true) },
 ]);
@@ -137,7 +138,8 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     <StageRuler :id="id" :stage="stage" />
     <ConflictNote />
     <SaidFigures v-if="standing" :figures="measure" />
-    <div class="bench" :class="{ narrow }">
+    <MakeStage v-if="stage === 'make'" />
+    <div v-else class="bench" :class="{ narrow }">
       <VTabs v-if="narrow" v-model="tab" class="tabs" grow height="48" aria-label="Beside the drawing">
         <VTab value="change">Change</VTab>
         <VTab value="measure">Measure</VTab>

@@ -9,6 +9,7 @@ import TableSettings from './TableSettings.vue';
 /** The places that are always at hand. */
 const PLACES = [
   { name: 'shelf', title: 'Shelf' },
+  { name: 'today', title: 'Today' },
   { name: 'clay', title: 'Clay' },
   { name: 'kit', title: 'Kit' },
 ] as const;

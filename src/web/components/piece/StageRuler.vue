@@ -3,7 +3,7 @@ import { STAGES, type Stage } from '../../router.ts';
 
 /** The ruler along the table that carries the stages of one piece. */
 defineProps<{ id: string; stage: Stage }>();
-const NAMES: Readonly<Record<Stage, string>> = { shape: 'Shape', flat: 'Flat', slab: 'Slab', cut: 'Cut' };
+const NAMES: Readonly<Record<Stage, string>> = { shape: 'Shape', flat: 'Flat', slab: 'Slab', cut: 'Cut', make: 'Make' };
 </script>
 
 <template>

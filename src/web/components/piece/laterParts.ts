@@ -20,6 +20,7 @@ const LATER = {
   FlatFields: () => import('./FlatFields.vue'),
   HistoryDialog: () => import('./HistoryDialog.vue'),
   HowDialog: () => import('./HowDialog.vue'),
+  MakeStage: () => import('../make/MakeStage.vue'),
   RaiseBar: () => import('../standing/RaiseBar.vue'),
 } as const;
 
@@ -46,6 +47,7 @@ export const FormGrid = part(LATER.FormGrid);
 export const FlatFields = part(LATER.FlatFields);
 export const HistoryDialog = part(LATER.HistoryDialog);
 export const HowDialog = part(LATER.HowDialog);
+export const MakeStage = part(LATER.MakeStage);
 export const RaiseBar = part(LATER.RaiseBar);
 
 /** Drawing in three dimensions is fetched only when a piece is first raised. */

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { useFullscreen, useWakeLock } from '@vueuse/core';
+import { computed, onUnmounted, ref, shallowRef, watch } from 'vue';
+import type { Making } from '../../../contract/makings.ts';
+import type { Target } from '../../../core/piece/target.ts';
+import { api } from '../../api.ts';
+import { held } from '../../held.ts';
+import { usePiece } from '../../stores/piece.ts';
+import { useMakings } from '../../stores/makings.ts';
+import EmptyPlace from '../frame/EmptyPlace.vue';
+import BeginMaking from './BeginMaking.vue';
+import MakingTable from './MakingTable.vue';
+
+/** The stage Make: begins a making of the piece, or goes on with the one in work. */
+const piece = usePiece();
+const makings = useMakings();
+const stage = ref<HTMLElement | null>(null);
+const whole = useFullscreen(stage);
+const awake = useWakeLock();
+
+const design = computed(() => piece.design);
+watch(() => design.value?.id, (id) => id && void makings.open(id), { immediate: true }); // prettier-ignore
+
+/** The target that the making was begun with: of its revision, not of the piece as it is now. */
+const target = shallowRef<Target | null>(null);
+async function fetchTarget({ pieces: [first] }: Making): Promise<void> {
+  if (!first) return;
+  target.value = null;
+  const name = `revision:${first.designId}:${first.revision}`;
+  if (first.revision === piece.design?.revision && piece.keeping === 'kept') {
+    target.value = piece.target;
+  } else {
+    const kept = await held.read(name);
+    target.value = kept ? (JSON.parse(kept) as Target) : await api.revision(first.designId, first.revision).catch(() => piece.target); // prettier-ignore
+  }
+  // Read with the server away.
+  if (!('vertices' in target.value.form)) held.write(name, JSON.stringify(target.value));
+}
+watch(() => makings.making?.id, () => makings.making && void fetchTarget(makings.making), { immediate: true }); // prettier-ignore
+
+/** The screen stays on while a making is in hand. */
+watch(
+  () => makings.making !== null,
+  (on) => void (on ? awake.request('screen') : awake.release()).catch(() => undefined),
+  { immediate: true },
+);
+onUnmounted(() => void awake.release().catch(() => undefined));
+</script>
+
+<template>
+  <div ref="stage" class="make-stage">
+    <p v-if="makings.state === 'loading'" class="plain" aria-busy="true">Looking for a making in work.</p>
+    <EmptyPlace
+      v-else-if="makings.state === 'failed'"
+      title="The making could not be fetched"
+      :words="makings.trouble"
+    />
+    <MakingTable
+      v-else-if="makings.making && target"
+      :making="makings.making"
+      :target="target"
+      :awake="awake.isActive.value"
+      :whole="whole.isFullscreen.value"
+      @whole="void whole.toggle()"
+    />
+    <BeginMaking v-else-if="!makings.making && design" :design="design" :target="piece.target" />
+    <VSnackbar :model-value="makings.lastGone !== null" :timeout="12000" @update:model-value="makings.lastGone = null">
+      The making was taken away.
+      <template #actions><VBtn variant="text" @click="makings.putBack()">Put it back</VBtn></template>
+    </VSnackbar>
+  </div>
+</template>
+
+<style scoped>
+.make-stage {
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  background: var(--ground);
+}
+.plain {
+  padding: 40px 24px;
+}
+</style>

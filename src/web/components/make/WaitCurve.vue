@@ -1,0 +1,166 @@
+<script setup lang="ts">
+import { useElementSize } from '@vueuse/core';
+import { line, scaleLinear } from 'd3';
+import { computed, ref } from 'vue';
+import type { Air } from '../../../core/drying/air.ts';
+import type { DryingPart } from '../../../core/drying/partDrying.ts';
+import { courseOf } from '../../../core/making/waitWindow.ts';
+import { momentWords } from './momentWords.ts';
+import type { WaitNow } from './useMaking.ts';
+
+/** Moisture of a part as it dries: mean, surface and core, its window shaded, and now. */
+const props = defineProps<{ part: DryingPart; air: Air; wait: WaitNow; now: number }>();
+
+const HOUR = 3_600_000;
+const SPACE = { left: 46, right: 14, top: 14, bottom: 34 } as const;
+const POINTS = 120;
+const LONGEST = 400;
+
+const frame = ref<HTMLElement | null>(null);
+const { width, height } = useElementSize(frame);
+
+/** Hours that are drawn: a little past the window, or past now. */
+const hours = computed(() => {
+  const { window, began } = props.wait;
+  const ends = [window.closes?.high, window.opens?.high, props.now].map((ms) => ((ms ?? began) - began) / HOUR);
+  return Math.min(LONGEST, Math.max(1, 1.15 * Math.max(...ends)));
+});
+const course = computed(() => courseOf(props.part, props.air));
+/** The model's hours at the pace that was learned. */
+const at = (hour: number) => course.value.at(Math.min(LONGEST, hour / props.wait.factor.usual));
+const first = computed(() => at(0).mean);
+const x = computed(() =>
+  scaleLinear([0, hours.value], [SPACE.left, Math.max(SPACE.left + 1, width.value - SPACE.right)]),
+);
+const y = computed(() =>
+  scaleLinear(
+    [Math.floor(at(hours.value).surface * 20) / 20, Math.ceil(first.value * 20) / 20],
+    [height.value - SPACE.bottom, SPACE.top],
+  ),
+);
+const curve = (of: 'mean' | 'surface' | 'core') =>
+  line<number>()
+    .x((hour) => x.value(hour))
+    .y((hour) => y.value(at(hour)[of]))(
+    Array.from({ length: POINTS + 1 }, (_, index) => (hours.value * index) / POINTS),
+  ) ?? '';
+const pxOf = (ms: number) => x.value(Math.max(0, Math.min(hours.value, (ms - props.wait.began) / HOUR)));
+const shade = computed(() => {
+  const { opens, closes } = props.wait.window;
+  if (!opens) return null;
+  const [from, to] = [pxOf(opens.usual), closes ? pxOf(closes.usual) : x.value(hours.value)];
+  return { from, wide: Math.max(2, to - from) };
+});
+const ticks = computed(() => x.value.ticks(Math.max(2, Math.floor(width.value / 190))));
+const nowX = computed(() => pxOf(props.now));
+const shareNow = computed(() => `${(100 * at(Math.max(0, (props.now - props.wait.began) / HOUR)).mean).toFixed(0)} %`);
+</script>
+
+<template>
+  <figure class="wait-curve">
+    <div ref="frame" class="frame">
+      <svg
+        v-if="width > 120 && height > 120"
+        :width="width"
+        :height="height"
+        role="img"
+        :aria-label="`Moisture now about ${shareNow} of the dry clay`"
+      >
+        <rect
+          v-if="shade"
+          class="window"
+          :x="shade.from"
+          :y="SPACE.top"
+          :width="shade.wide"
+          :height="height - SPACE.top - SPACE.bottom"
+        />
+        <g v-for="tick in y.ticks(4)" :key="`y ${tick}`">
+          <line class="grid" :x1="SPACE.left" :x2="width - SPACE.right" :y1="y(tick)" :y2="y(tick)" />
+          <text class="tick" text-anchor="end" :x="SPACE.left - 6" :y="y(tick) + 5">
+            {{ (100 * tick).toFixed(0) }} %
+          </text>
+        </g>
+        <text
+          v-for="tick in ticks"
+          :key="`x ${tick}`"
+          class="tick"
+          :text-anchor="tick === 0 ? 'start' : 'middle'"
+          :x="x(tick)"
+          :y="height - 10"
+        >
+          {{ momentWords(wait.began + tick * HOUR, now) }}
+        </text>
+        <path class="edge" :d="curve('surface')" />
+        <path class="edge" :d="curve('core')" />
+        <path class="mean" :d="curve('mean')" />
+        <line class="now" :x1="nowX" :x2="nowX" :y1="SPACE.top" :y2="height - SPACE.bottom" />
+        <text
+          class="now-word"
+          :text-anchor="nowX > width - 60 ? 'end' : 'start'"
+          :x="nowX + (nowX > width - 60 ? -6 : 6)"
+          :y="SPACE.top + 14"
+        >
+          now
+        </text>
+      </svg>
+    </div>
+    <figcaption>Water in the clay by the model; dashed, at its face and inside. Shaded: the window.</figcaption>
+  </figure>
+</template>
+
+<style scoped>
+.wait-curve {
+  display: grid;
+  grid-template-rows: minmax(140px, 1fr) auto;
+  margin: 0;
+}
+.frame {
+  position: relative;
+  overflow: hidden;
+}
+svg {
+  position: absolute;
+  inset: 0;
+}
+.window {
+  fill: var(--press-soft);
+}
+.grid {
+  stroke: var(--line);
+}
+.tick {
+  font-size: 15px;
+  fill: var(--ink-soft);
+}
+path {
+  fill: none;
+}
+.mean {
+  stroke: var(--wood-deep);
+  stroke-width: 3.5;
+}
+.edge {
+  stroke: var(--wood-deep);
+  stroke-width: 1.5;
+  stroke-dasharray: 3 4;
+}
+.now {
+  stroke: var(--stop-edge);
+  stroke-width: 2.5;
+}
+.now-word {
+  font-size: 15px;
+  font-weight: 700;
+  fill: var(--stop-edge);
+}
+figcaption {
+  font-size: 15px;
+  color: var(--ink-soft);
+  text-align: center;
+}
+@media (max-width: 699px) {
+  figcaption {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,240 @@
+import { defineStore } from 'pinia';
+import { computed, ref, shallowRef } from 'vue';
+import type {
+  Entries,
+  Making,
+  MakingLine,
+  MakingStart,
+  Measurement,
+  Note,
+  PieceFault,
+} from '../../contract/makings.ts';
+import type { Mark } from '../../core/making/making.ts';
+import { api, Refused, Unreachable } from '../api.ts';
+import { held } from '../held.ts';
+import { useConnection } from './connection.ts';
+import { newId } from './heldRecords.ts';
+import { tabId } from './otherTabs.ts';
+
+const NONE: Entries = { marks: [], measurements: [], faults: [], notes: [] };
+const KINDS = ['marks', 'measurements', 'faults', 'notes'] as const;
+
+/** Two lists as one, each entry once by its id. */
+function together<T extends { readonly id: string }>(one: readonly T[], other: readonly T[]): T[] {
+  return [...new Map([...one, ...other].map((entry) => [entry.id, entry])).values()];
+}
+
+function withEntries<T extends Entries>(to: T, { marks, measurements, faults, notes }: Entries): T {
+  return {
+    ...to,
+    marks: together(to.marks, marks),
+    measurements: together(to.measurements, measurements),
+    faults: together(to.faults, faults),
+    notes: together(to.notes, notes),
+  };
+}
+
+function without(from: Entries, gone: Entries): Entries {
+  const sent = new Set(KINDS.flatMap((kind) => gone[kind].map(({ id }) => id)));
+  const left = <T extends { readonly id: string }>(list: readonly T[]) => list.filter(({ id }) => !sent.has(id));
+  return { marks: left(from.marks), measurements: left(from.measurements), faults: left(from.faults), notes: left(from.notes) }; // prettier-ignore
+}
+
+const countOf = (entries: Entries) => KINDS.reduce((sum, kind) => sum + entries[kind].length, 0);
+
+const readText = <T>(text: string | null): T | null => {
+  try {
+    return JSON.parse(text ?? 'null') as T | null;
+  } catch {
+    return null;
+  }
+};
+
+/** The making in hand: what is pressed is shown at once, held in this browser, and sent when the server answers. */
+export const useMakings = defineStore('makings', () => {
+  const connection = useConnection();
+  const making = shallowRef<Making | null>(null);
+  /** Makings of the design that is open, newest first. */
+  const lines = shallowRef<readonly MakingLine[]>([]);
+  const state = ref<'idle' | 'loading' | 'ready' | 'failed'>('idle');
+  const trouble = ref('');
+  /** What the server does not have yet. */
+  const unsent = shallowRef<Entries>(NONE);
+  /** A making that the server has not acknowledged. */
+  const unbegun = shallowRef<MakingStart | null>(null);
+  /** What hands found of this clay in other makings too. */
+  const found = shallowRef<readonly Mark[]>([]);
+  const lastGone = shallowRef<Making | null>(null);
+  let sending = false;
+
+  const waiting = computed(() => countOf(unsent.value) + (unbegun.value ? 1 : 0));
+
+  const entriesName = (id: string, tab = tabId()) => `making-entries:${id}:${tab}`;
+
+  function keepHere(): void {
+    const now = making.value;
+    if (!now) return;
+    held.write(`making:${now.id}`, JSON.stringify(now));
+    if (countOf(unsent.value) > 0) held.write(entriesName(now.id), JSON.stringify(unsent.value));
+    else held.forget(entriesName(now.id));
+    if (unbegun.value) held.write(`making-begun:${now.id}`, JSON.stringify(unbegun.value));
+    else held.forget(`making-begun:${now.id}`);
+  }
+
+  /** Sends what is held, in order: the making first, then all that was pressed in it. */
+  async function flush(): Promise<void> {
+    const now = making.value;
+    if (!now || sending || waiting.value === 0) return;
+    sending = true;
+    // Another making may be opened meanwhile: what is pressed in that one is never sent to this one.
+    const inHand = () => making.value?.id === now.id;
+    try {
+      if (unbegun.value) {
+        await api.beginMaking(unbegun.value);
+        if (inHand()) unbegun.value = null;
+      }
+      while (inHand() && countOf(unsent.value) > 0) {
+        const sent = unsent.value;
+        const kept = await api.keepEntries(now.id, sent);
+        if (!inHand()) break;
+        unsent.value = without(unsent.value, sent);
+        making.value = withEntries(kept, unsent.value);
+      }
+      trouble.value = '';
+    } catch (error) {
+      trouble.value = connection.note(error);
+      if (error instanceof Unreachable) connection.whenBack(() => void flush());
+      if (error instanceof Refused) trouble.value = `Not kept on the server: ${error.message}`;
+    }
+    sending = false;
+    keepHere();
+    if (!inHand()) void flush();
+  }
+
+  function add(entries: Partial<Entries>): void {
+    if (!making.value) return;
+    unsent.value = withEntries(unsent.value, { ...NONE, ...entries });
+    making.value = withEntries(making.value, unsent.value);
+    keepHere();
+    void flush();
+  }
+
+  async function takeUp(id: string): Promise<void> {
+    unsent.value = NONE;
+    unbegun.value = readText<MakingStart>(await held.read(`making-begun:${id}`));
+    // What another tab, or this one before it was closed, has left.
+    for (const name of await held.names(`making-entries:${id}:`)) {
+      unsent.value = withEntries(unsent.value, readText<Entries>(await held.read(name)) ?? NONE);
+      if (name !== entriesName(id)) held.forget(name);
+    }
+    try {
+      making.value = withEntries(await api.making(id), unsent.value);
+    } catch (error) {
+      trouble.value = connection.note(error);
+      const here = readText<Making>(await held.read(`making:${id}`));
+      if (!here || (error instanceof Refused && !unbegun.value)) throw error;
+      making.value = withEntries(here, unsent.value);
+      if (error instanceof Unreachable) connection.whenBack(() => void flush());
+    }
+    keepHere();
+    void flush();
+    void learn();
+  }
+
+  async function learn(): Promise<void> {
+    const clay = making.value?.clay ?? null;
+    found.value = [];
+    if (clay === null) return;
+    try {
+      found.value = await api.found(clay);
+    } catch (error) {
+      connection.note(error);
+    }
+  }
+
+  /** Opens the newest making of a design that is in work, if there is one; with the server away, what this browser holds of it. */
+  async function open(design: string): Promise<void> {
+    state.value = 'loading';
+    trouble.value = '';
+    making.value = null;
+    try {
+      lines.value = await api.makingsOf(design);
+      held.write(`makings-of:${design}`, JSON.stringify(lines.value));
+    } catch (error) {
+      trouble.value = connection.note(error);
+      lines.value = readText<MakingLine[]>(await held.read(`makings-of:${design}`)) ?? [];
+    }
+    const inWork = lines.value.find(({ endedAt }) => endedAt === null);
+    try {
+      if (inWork) await takeUp(inWork.id);
+      state.value = 'ready';
+    } catch {
+      state.value = 'failed';
+    }
+  }
+
+  async function begin(start: MakingStart): Promise<void> {
+    making.value = { ...start, ...NONE, endedAt: null, updatedAt: start.startedAt };
+    const { id, name, clay, startedAt, dueAt, pieces } = start;
+    lines.value = [{ id, name, clay, startedAt, dueAt, endedAt: null, pieces }, ...lines.value];
+    const [first] = pieces;
+    if (first) held.write(`makings-of:${first.designId}`, JSON.stringify(lines.value));
+    unsent.value = NONE;
+    unbegun.value = start;
+    keepHere();
+    await flush();
+    void learn();
+  }
+
+  const stamp = () => ({ id: newId(), at: new Date().toISOString() });
+  const press = (mark: Omit<Mark, 'id' | 'at'>) => add({ marks: [{ ...stamp(), ...mark }] });
+  const pressMany = (marks: readonly Omit<Mark, 'id' | 'at'>[]) =>
+    add({ marks: marks.map((mark) => ({ ...stamp(), ...mark })) });
+  const measure = (one: Omit<Measurement, 'id' | 'at'>) => add({ measurements: [{ ...stamp(), ...one }] });
+  const fault = (one: Omit<PieceFault, 'id' | 'at'>) => add({ faults: [{ ...stamp(), ...one }] });
+  const note = (one: Omit<Note, 'id' | 'at'>) => add({ notes: [{ ...stamp(), ...one }] });
+
+  /** Writes the end of a making, or takes it back. */
+  async function end(endedAt: string | null): Promise<void> {
+    const now = making.value;
+    if (!now) return;
+    try {
+      await flush();
+      const { name, clay, startedAt, dueAt, schools, air } = now;
+      making.value = await api.changeMaking(now.id, { name, clay, startedAt, dueAt, schools, air, endedAt });
+      lines.value = lines.value.map((line) => (line.id === now.id ? { ...line, endedAt } : line));
+      if (endedAt !== null) making.value = null;
+    } catch (error) {
+      trouble.value = connection.note(error);
+    }
+  }
+
+  /** Takes the making away; {@link putBack} undoes it. */
+  async function remove(): Promise<void> {
+    const now = making.value;
+    if (!now) return;
+    try {
+      await flush();
+      await api.removeMaking(now.id);
+      lastGone.value = now;
+      lines.value = lines.value.filter(({ id }) => id !== now.id);
+      making.value = null;
+    } catch (error) {
+      trouble.value = connection.note(error);
+    }
+  }
+
+  async function putBack(): Promise<void> {
+    const gone = lastGone.value;
+    if (!gone) return;
+    try {
+      making.value = await api.putBackMaking(gone.id);
+      lines.value = [making.value, ...lines.value];
+      lastGone.value = null;
+    } catch (error) {
+      trouble.value = connection.note(error);
+    }
+  }
+
+  return { making, lines, state, trouble, waiting, found, lastGone, open, begin, press, pressMany, measure, fault, note, end, remove, putBack }; // prettier-ignore
+});
