@@ -14,6 +14,7 @@ import { blocking } from './blocking.ts';
 import { flattenings } from './flattening.ts';
 import { keystrokes } from './keystroke.ts';
 import { exactPlans, makings } from './making.ts';
+import { makingLists } from './makingLists.ts';
 import { searches } from './search.ts';
 import { soak } from './soak.ts';
 import { nesting } from './nesting.ts';
@@ -83,6 +84,7 @@ report([
   ...(await listTimes()),
   await searches(DESIGNS),
   ...(await makings()),
+  ...(await makingLists()),
 ]);
 report([await measure('yardstick: 200,000 sines', 60, yardstick), ...(await attacks())]);
 const soaked = await soak();

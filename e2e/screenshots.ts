@@ -82,6 +82,34 @@ const blankLaid = (stage: string) => async (page: Page, url: string) => {
   await page.waitForTimeout(600);
 };
 
+/** The morning on which the makings of the pictures begin. */
+const MORNING = new Date('2026-11-28T09:05:00');
+
+/** Begins so many of a piece, and ticks so many steps for all of them, two minutes each. */
+const making = (design: string, count: number, ticks: number) => async (page: Page, url: string) => {
+  await page.clock.install({ time: MORNING });
+  await page.goto(url);
+  await page.locator(`[data-design="${design}"] .drawing`).click();
+  await page.getByRole('link', { name: 'Make', exact: true }).click();
+  await page.locator('input[name="making-count"]').fill(String(count));
+  await page.locator('input[name="making-count"]').press('Enter');
+  await page.getByRole('button', { name: /^Begin/ }).click();
+  await page.locator('.step-view').waitFor();
+  for (let tick = 0; tick < ticks; tick += 1) {
+    await page.clock.fastForward(120_000);
+    await page.getByRole('button', { name: /^Done/ }).last().click();
+    await page.waitForTimeout(200);
+  }
+};
+
+const todayInWork = async (page: Page, url: string) => {
+  await making('Rack tumbler', 18, 7)(page, url);
+  await making('Galley mug', 4, 2)(page, url);
+  await page.clock.fastForward(2 * 3_600_000);
+  await page.goto(`${url}today`);
+  await page.locator('.today h1').waitFor();
+};
+
 const DESK = { width: 1280, height: 800 };
 const TABLET = { width: 1024, height: 768 };
 const PHONE = { width: 390, height: 844 };
@@ -92,8 +120,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'shelf-phone', ...PHONE, take: onShelf },
   { name: 'piece-shape', ...DESK, take: onPiece('Rack tumbler', 'shape') },
   { name: 'piece-flat', ...DESK, take: onPiece('Soup cup', 'flat') },
-  { name: 'piece-stack', ...DESK, take: onPiece('Window vase', 'shape') },
-  { name: 'piece-loft', ...DESK, take: onPiece('Bread bowl, square to round', 'flat') },
   { name: 'piece-mould', ...DESK, take: blankLaid('shape') },
   { name: 'piece-darts', ...DESK, take: blankLaid('flat') },
   { name: 'piece-sheet', ...DESK, take: sheetDrawn },
@@ -107,6 +133,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-flat-tablet', ...TABLET, take: onPiece('Rack tumbler', 'flat') },
   { name: 'piece-shape-phone', ...PHONE, take: onPiece('Rack tumbler', 'shape') },
   { name: 'piece-cut', ...DESK, take: onPiece('Rack tumbler', 'cut') },
+  { name: 'make', ...DESK, take: making('Soup cup', 6, 5) },
+  { name: 'today', ...DESK, take: todayInWork },
 ];
 
 const [folder = 'docs/screenshots', only, light] = process.argv.slice(2);

@@ -62,7 +62,7 @@ describe('in every window', () => {
     const found: string[] = [];
     for (const [width, height] of WINDOWS) {
       await page.setViewportSize({ width, height });
-      for (const path of ['', 'clay', 'kit', 'from', ...['shape', 'flat', 'slab', 'cut'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
+      for (const path of ['', 'today', 'clay', 'kit', 'from', ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
         await page.goto(`${table.url}${path}`);
         await textOf(page.locator('h1').first(), /\S/);
         await page.waitForTimeout(600);

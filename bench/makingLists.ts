@@ -1,0 +1,58 @@
+import { randomUUID } from 'node:crypto';
+import { openTable } from '../e2e/testTable.ts';
+import type { Design } from '../src/contract/api.ts';
+import { ROOM } from '../src/core/drying/air.ts';
+import { orderOfWork } from '../src/core/making/orderOfWork.ts';
+import { DEFAULT_SCHOOLS } from '../src/core/making/workStep.ts';
+import { develop } from '../src/core/piece/develop.ts';
+import { designService } from '../src/server/services/designs.ts';
+import { makingService } from '../src/server/services/makings.ts';
+import { keptTarget } from './keptTarget.ts';
+import { measure, type Times } from './measure.ts';
+
+/** A studio of many years: so many makings, their measurements, and how many are in work. */
+const MAKINGS = 5000;
+const EACH = 20;
+const IN_WORK = 60;
+
+/** Today and lists of a studio with 100,000 measurements, over the API. */
+export async function makingLists(): Promise<Times[]> {
+  const table = await openTable({ pages: false });
+  const { database } = table;
+  const designs = designService(database);
+  const service = makingService(database);
+  const kept = keptTarget('Rack tumbler');
+  const { id: designId } = JSON.parse(JSON.stringify(await designs.create(kept))) as Design;
+  const developed = develop(JSON.parse(kept.text) as Design['target']);
+  const steps = orderOfWork(JSON.parse(kept.text) as Design['target'], developed, developed.slabs);
+  const day = (number: number) => new Date(Date.UTC(2012, 0, 1) + number * 86_400_000).toISOString();
+  for (let index = 0; index < MAKINGS; index += 1) {
+    const id = randomUUID();
+    const at = day(index);
+    const head = {
+      name: `Tumblers ${index}`,
+      clay: null,
+      startedAt: at,
+      dueAt: null,
+      schools: DEFAULT_SCHOOLS,
+      air: ROOM,
+    };
+    await service.begin({ id, ...head, pieces: [{ designId, revision: 1, name: 'Rack tumbler', count: 6, steps }] });
+    const spot = (number: number) => ({ id: randomUUID(), piece: 0, number: 1 + (number % 6), step: steps[number % steps.length]?.id ?? '', at }); // prettier-ignore
+    await service.keep(id, {
+      marks: Array.from({ length: EACH }, (_, number) => ({ ...spot(number), kind: 'done' as const })),
+      measurements: Array.from({ length: EACH }, (_, number) => ({ ...spot(number), what: 'height' as const, value: 100 + number / 10 })), // prettier-ignore
+      faults: [],
+      notes: [],
+    });
+    if (index < MAKINGS - IN_WORK) await service.change(id, { ...head, endedAt: at });
+  }
+  const ask = async (path: string) => (await fetch(`${table.url}api/makings${path}`)).json();
+  const times = [
+    await measure(`Today: ${IN_WORK} of ${MAKINGS} makings in work, over the API`, 40, () => ask('/now')),
+    await measure(`first page of ${MAKINGS} makings`, 40, () => ask('')),
+    await measure(`makings of one design, found by a name`, 40, () => ask(`?design=${designId}&find=499`)),
+  ];
+  await table.close();
+  return times;
+}

@@ -1,0 +1,195 @@
+import type { Page } from 'playwright-core';
+import type { Making } from '../src/contract/makings.ts';
+import { openTable } from './testTable.ts';
+import { countOf, eachVisit, read, textOf } from './visit.ts';
+
+jest.setTimeout(120_000);
+const visit = eachVisit({ demo: true });
+
+const heading = (page: Page) => page.locator('.step-view .act');
+const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click(); // prettier-ignore
+const HOURS = 3_600_000;
+
+/** Opens a piece's stage Make with a clock that the test can move on, and begins so many. */
+async function begun(design: string, count = 1): Promise<string> {
+  const { page, table } = visit.now;
+  await page.clock.install({ time: new Date('2026-11-28T09:05:00') });
+  const designs = (await (await fetch(`${table.url}api/designs`)).json()) as { id: string; name: string }[];
+  await page.goto(`${table.url}piece/${designs.find(({ name }) => name === design)?.id}/make`);
+  await page.getByRole('heading', { name: 'Make it, step by step' }).waitFor();
+  if (count > 1) {
+    await page.locator('input[name="making-count"]').fill(String(count));
+    await page.locator('input[name="making-count"]').press('Enter');
+  }
+  await press(page, /^Begin/);
+  await textOf(page.getByTestId('sent'), /All is kept/);
+  const [line] = (await (await fetch(`${table.url}api/makings`)).json()) as { id: string }[];
+  return line?.id ?? '';
+}
+
+const kept = async (id: string) => (await (await fetch(`${visit.now.table.url}api/makings/${id}`)).json()) as Making;
+
+/** Ticks the steps by key until a wait is shown. */
+async function toTheWait(page: Page): Promise<void> {
+  for (let step = 0; step < 30; step += 1) {
+    if ((await page.locator('.wait-curve').count()) > 0) return;
+    const before = await page.locator('.order [aria-current="step"]').textContent();
+    await page.keyboard.press('ArrowRight');
+    await read(() => page.locator('.order [aria-current="step"]').textContent(), (now) => now !== before, 'the next step'); // prettier-ignore
+  }
+}
+
+describe('a tumbler', () => {
+  it('is made by keys from the bag to bone dry, the clock moved on; Today says what is next', async () => {
+    const { page, table, troubles } = visit.now;
+    const id = await begun('Rack tumbler');
+    await textOf(heading(page), /^Weigh out \d+ g/);
+    const size = parseFloat(
+      await page.evaluate<string>("getComputedStyle(document.querySelector('.step-view .act')).fontSize"),
+    );
+    expect(size).toBeGreaterThanOrEqual(40);
+    await toTheWait(page);
+    await textOf(page.locator('.step-view .now'), /^Opens in about \d+ min|^Opens in about \d+ h/);
+    // A key does not say what only a hand can find.
+    await page.keyboard.press('ArrowRight');
+    await countOf(page.locator('.wait-curve'), 1);
+    await page.clock.fastForward(4 * HOURS);
+    await textOf(page.locator('.step-view .now'), /^Open now, for about/);
+    await page.goto(`${table.url}today`);
+    await textOf(page.locator('.today h1'), /Rack tumbler/);
+    await textOf(page.locator('.today .when'), /The window is open/);
+    await press(page, 'Go to it');
+    await press(page, 'Ready');
+    await toTheWait(page);
+    await page.clock.fastForward(30 * HOURS);
+    await press(page, 'Leather-hard');
+    await page.clock.fastForward(60 * HOURS);
+    await press(page, 'Dry');
+    await textOf(page.locator('.ended .act'), /All of it is done/);
+    await textOf(page.getByTestId('sent'), /All is kept/);
+    const { marks } = await kept(id);
+    expect(marks.map(({ kind }) => kind).filter((kind) => kind !== 'done')).toEqual(['ready', 'leather-hard', 'dry']);
+    expect(marks.find(({ kind }) => kind === 'ready')?.drying?.hours).toBeCloseTo(4, 0);
+    await press(page, 'Put it away');
+    await page.goto(`${table.url}today`);
+    await textOf(page.locator('main h2'), /Nothing is in work/);
+    expect(troubles).toEqual([]);
+  });
+
+  it('whose window was missed is wetted and waits again, or is made again from the first step', async () => {
+    const { page } = visit.now;
+    await begun('Rack tumbler');
+    await toTheWait(page);
+    await press(page, 'Too stiff');
+    await textOf(heading(page), /Too stiff to join/);
+    await textOf(page.locator('.step-view .v-alert'), /make this part again, \d+ g of clay/);
+    await press(page, 'Wetted again');
+    await page.getByRole('button', { name: 'Ready', exact: true }).waitFor();
+    await press(page, 'Too stiff');
+    await press(page, 'Make it again');
+    await textOf(heading(page), /^Weigh out/);
+  });
+
+  it('is measured, noted and found cracked at any step, with the place pressed on it', async () => {
+    const { page } = visit.now;
+    const id = await begun('Rack tumbler', 2);
+    await textOf(page.locator('.kicker'), /Rack tumbler 1 of 2/);
+    await press(page, 'Measure, note, fault');
+    await page.locator('input[name="measured"]').fill('125.4');
+    await page.locator('input[name="measured"]').press('Enter');
+    await press(page, 'Write it down');
+    await textOf(page.locator('.said'), /Height 125\.4 mm is written down/);
+    await page.getByRole('tab', { name: 'Note' }).click();
+    await page.locator('textarea').first().fill('A little soft today.');
+    await press(page, 'Write it down');
+    await textOf(page.locator('.said'), /note is written down/);
+    await page.getByRole('tab', { name: 'Fault' }).click();
+    const drawing = page.locator('.where svg');
+    await drawing.click();
+    await press(page, 'Write it down');
+    await textOf(page.locator('.said'), /crack at the seam/);
+    const making = await read(
+      () => kept(id),
+      ({ faults }) => faults.length === 1,
+      'one fault',
+    );
+    expect(making.measurements).toMatchObject([{ what: 'height', value: 125.4, number: 1 }]);
+    expect(making.notes).toMatchObject([{ text: 'A little soft today.' }]);
+    const [fault] = making.faults;
+    expect([fault?.x ?? 0, fault?.y ?? 0].every((share) => Math.abs(share - 0.5) < 0.05)).toBe(true);
+    await press(page, 'Close');
+    await press(page, 'Done for all');
+    await textOf(page.locator('.kicker'), /Pat the lump/);
+  });
+});
+
+describe('a making', () => {
+  it('is taken away after a question, and put back; the design stays', async () => {
+    const { page, table } = visit.now;
+    const id = await begun('Salt dish');
+    await press(page, 'Take away');
+    await press(page, 'Take it away');
+    await page.getByRole('heading', { name: 'Make it, step by step' }).waitFor();
+    expect((await fetch(`${table.url}api/makings/${id}`)).status).toBe(404);
+    await press(page, 'Put it back');
+    await textOf(heading(page), /^Weigh out/);
+    expect((await fetch(`${table.url}api/makings/${id}`)).status).toBe(200);
+  });
+
+  it('goes on while the server is away: ticks and measurements are held over a reload, and are there once', async () => {
+    const { page, table } = visit.now;
+    const id = await begun('Rack tumbler', 12);
+    const { port } = new URL(table.url);
+    await table.stop();
+    for (let tick = 0; tick < 30; tick += 1) {
+      const before = await page.locator('.kicker').textContent();
+      await page.keyboard.press('ArrowRight');
+      await read(
+        () => page.locator('.kicker').textContent(),
+        (now) => now !== before,
+        'the next piece',
+      );
+    }
+    await press(page, 'Measure, note, fault');
+    for (let size = 1; size <= 5; size += 1) {
+      await page.locator('input[name="measured"]').fill(String(100 + size));
+      await page.locator('input[name="measured"]').press('Enter');
+      await press(page, 'Write it down');
+      await textOf(page.locator('.said'), new RegExp(`10${size}\\.0 mm is written`));
+    }
+    await press(page, 'Close');
+    await textOf(page.getByTestId('sent'), /35 entries wait to be sent/);
+    const again = await openTable({ folder: table.folder, environment: { FAWN_PORT: port } });
+    await page.reload();
+    await textOf(page.getByTestId('sent'), /All is kept/);
+    await textOf(page.locator('.kicker'), /Rack tumbler 7 of 12/);
+    const making = await kept(id);
+    expect(making.marks).toHaveLength(30);
+    expect(making.measurements.map(({ value }) => value).sort()).toEqual([101, 102, 103, 104, 105]);
+    await page.close();
+    await again.stop();
+  });
+
+  it('agrees on two tablets that tick it at the same time', async () => {
+    const { page, someoneElse } = visit.now;
+    const id = await begun('Rack tumbler', 3);
+    const other = await someoneElse();
+    await other.goto(page.url());
+    await textOf(heading(other), /^Weigh out/);
+    for (let tick = 0; tick < 3; tick += 1) {
+      await Promise.all([page.keyboard.press('ArrowRight'), other.keyboard.press('ArrowRight')]);
+    }
+    await textOf(page.getByTestId('sent'), /All is kept/);
+    await textOf(other.getByTestId('sent'), /All is kept/);
+    const making = await read(
+      () => kept(id),
+      ({ marks }) => marks.length === 6,
+      'six marks',
+    );
+    expect(new Set(making.marks.map(({ id: mark }) => mark)).size).toBe(6);
+    await Promise.all([page.reload(), other.reload()]);
+    const words = await textOf(page.locator('.kicker'), /Rack tumbler/);
+    await textOf(other.locator('.kicker'), new RegExp(words));
+    await other.close();
+  });
+});
