@@ -44,7 +44,14 @@ const sizes = computed(() => {
   return `${lengths.phrase(sizePhrase(form))}${form.kind === 'former' ? ' former' : meant}`;
 });
 
+/**
+ * Asked for in the menu, begun when the menu has gone: as it closes it gives the focus back to its button, which would
+ * end a renaming that had begun already.
+ */
+const renameAsked = ref(false);
 function startRename(): void {
+  if (!renameAsked.value) return;
+  renameAsked.value = false;
   name.value = props.design.name;
   renaming.value = true;
   void nextTick(() => field.value?.select());
@@ -109,7 +116,7 @@ function press(event: MouseEvent): void {
         :aria-label="`Choose ${design.name}`"
         @update:model-value="emit('choose')"
       />
-      <VMenu v-else>
+      <VMenu v-else @after-leave="startRename">
         <template #activator="{ props: opener }">
           <VBtn
             v-tooltip="`What to do with ${design.name}`"
@@ -122,7 +129,7 @@ function press(event: MouseEvent): void {
         </template>
         <ShelfMenu
           :id="design.id"
-          @rename="startRename"
+          @rename="renameAsked = true"
           @duplicate="emit('duplicate')"
           @take-off="emit('takeOff')"
           @set="emit('set')"
