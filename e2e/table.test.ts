@@ -1,5 +1,5 @@
 import { openTable } from './testTable.ts';
-import { countOf, eachVisit, figure, kept, textOf, type } from './visit.ts';
+import { countOf, eachVisit, figure, kept, read, textOf, type } from './visit.ts';
 
 jest.setTimeout(90_000);
 
@@ -28,7 +28,20 @@ describe('the shelf', () => {
     await countOf(page.locator('[data-design]'), 21);
     await page.evaluate('document.fonts.ready');
     await verb('Sugar pot', 'Rename');
-    await page.getByRole('textbox', { name: 'Name of the piece' }).fill('Sugar pot, dining car');
+    const name = page.getByRole('textbox', { name: 'Name of the piece' });
+    await read(
+      () => name.evaluate<string>('(field) => `${field.selectionStart}-${field.selectionEnd}`'),
+      (found) => found === '0-9',
+    );
+    await page.keyboard.type('Sugar pot, dining');
+    // The piece comes to stand on another board: the name that is being typed goes with it.
+    await page.setViewportSize({ width: 700, height: 900 });
+    await read(
+      () => name.inputValue(),
+      (found) => found === 'Sugar pot, dining',
+    );
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await name.fill('Sugar pot, dining car');
     await page.keyboard.press('Enter');
     await page.locator('[data-design="Sugar pot, dining car"]').waitFor();
     await verb('Salt dish', 'Duplicate');

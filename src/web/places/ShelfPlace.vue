@@ -62,6 +62,9 @@ async function begin(kind: FormKind): Promise<void> {
   if (design) await router.push({ name: 'piece', params: { id: design.id }, state: { fresh: true } });
 }
 
+/** The piece whose name is being changed, and what has been typed. */
+const naming = ref<{ id: string; name: string } | null>(null);
+
 /** The pieces that are put in a set. */
 const setting = ref<readonly Design[]>([]);
 const settingOpen = ref(false);
@@ -155,7 +158,9 @@ onMounted(() => {
             :scale="laid.scale"
             :tallest="row.tallest"
             :width="item.width"
+            :naming="naming?.id === item.design.id ? naming.name : null"
             :chosen="choosing ? chosen.includes(item.design.id) : null"
+            @update:naming="(name) => (naming = name === null ? null : { id: item.design.id, name })"
             @rename="(name) => shelf.rename(item.design, name)"
             @duplicate="shelf.duplicate(item.design)"
             @take-off="shelf.takeOff([item.design])"

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiDotsHorizontal } from '@mdi/js';
-import { computed, nextTick, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, ref, watch } from 'vue';
 import type { VTextField } from 'vuetify/components';
 import type { Design } from '../../../contract/api.ts';
 import { pathData } from '../../../core/format/pathData.ts';
@@ -19,11 +19,14 @@ const props = defineProps<{
   /** Several are being chosen, and this is one of them or not; null while none are. */
   chosen: boolean | null;
 }>();
+/**
+ * The name while it is being changed, null while it is not. The shelf keeps it: a piece that moves to another board, as
+ * when a tablet is turned, is drawn there anew.
+ */
+const naming = defineModel<string | null>('naming', { required: true });
 const emit = defineEmits<{ rename: [name: string]; duplicate: []; takeOff: []; set: []; choose: [] }>();
 
 const lengths = useLengths();
-const renaming = ref(false);
-const name = ref('');
 const field = ref<VTextField | null>(null);
 /** The side view stands in for the portrait until it is painted. */
 const painted = ref(false);
@@ -45,22 +48,26 @@ const sizes = computed(() => {
 });
 
 /**
- * Asked for in the menu, begun when the menu has gone: as it closes it gives the focus back to its button, which would
+ * Asked for in the menu, begun when the menu has gone: as it closes it may give the focus back to its button, which would
  * end a renaming that had begun already.
  */
 const renameAsked = ref(false);
 function startRename(): void {
-  if (!renameAsked.value) return;
+  if (renameAsked.value) naming.value = props.design.name;
   renameAsked.value = false;
-  name.value = props.design.name;
-  renaming.value = true;
-  void nextTick(() => field.value?.select());
 }
+watch(field, (shown) => {
+  shown?.focus();
+  shown?.select();
+});
 
+/** A field that is taken away with its piece loses the focus, which ends nothing. */
+let leaving = false;
+onBeforeUnmount(() => (leaving = true));
 function finish(): void {
-  if (!renaming.value) return;
-  renaming.value = false;
-  const next = name.value.trim();
+  if (naming.value === null || leaving) return;
+  const next = naming.value.trim();
+  naming.value = null;
   if (next && next !== props.design.name) emit('rename', next);
 }
 
@@ -95,15 +102,15 @@ function press(event: MouseEvent): void {
     <div class="plank" />
     <div class="words">
       <VTextField
-        v-if="renaming"
+        v-if="naming !== null"
         ref="field"
-        v-model="name"
+        v-model="naming"
         class="bare serif"
         aria-label="Name of the piece"
         maxlength="120"
         @blur="finish"
         @keydown.enter="finish"
-        @keydown.esc.stop="renaming = false"
+        @keydown.esc.stop="naming = null"
       />
       <RouterLink v-else class="name serif" :to="{ name: 'piece', params: { id: design.id } }" @click.capture="press">{{
         design.name
