@@ -29,9 +29,11 @@ describe('the shelf', () => {
     await page.evaluate('document.fonts.ready');
     await verb('Sugar pot', 'Rename');
     const name = page.getByRole('textbox', { name: 'Name of the piece' });
+    await name.waitFor();
+    const marked = 'document.activeElement.value?.slice(document.activeElement.selectionStart)';
     await read(
-      () => name.evaluate<string>('(field) => `${field.selectionStart}-${field.selectionEnd}`'),
-      (found) => found === '0-9',
+      () => page.evaluate<unknown>(marked),
+      (found) => found === 'Sugar pot',
     );
     await page.keyboard.type('Sugar pot, dining');
     // The piece comes to stand on another board: the name that is being typed goes with it.
