@@ -1,5 +1,4 @@
 import type { Blank } from '../mould/blank.ts';
-import { blankFigures } from '../mould/blankFigures.ts';
 import type { DrapedTarget } from '../mould/draped.ts';
 import { limitsOf, withinLimits } from '../mould/limits.ts';
 import type { DartProposal, StrainLimits } from '../mould/mouldForm.ts';
@@ -88,21 +87,28 @@ function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
 
 const LISTED = new Intl.ListFormat('en-GB');
 
-/** Darts that are cut less deep than was asked for, those of one depth together. */
+/** Darts whose depths differ by less are told together (mm). */
+const ALIKE = 0.5;
+
+/** Darts that are cut less deep than was asked for, those of about one depth together. */
 function checkDepths({ form }: DrapedTarget, blank: Blank): Check[] {
-  const { cutTo = [], missed } = blank;
-  const sides = blankFigures(blank).darts;
-  /** As long as its sides are on the flat blank, which is what the sheet says too. */
-  const flatDepth = (index: number) =>
-    sides[index - missed.filter((one) => one < index).length]?.[0] ?? cutTo[index] ?? 0;
+  const { cutTo = [] } = blank;
   const shorter = cutTo.flatMap((depth, index) => (depth < (form.darts?.[index]?.depth ?? 0) ? [index] : []));
-  const depths = [...new Set(shorter.map((index) => cutTo[index] ?? 0))];
-  return depths.map((depth): Check => {
-    const alike = shorter.filter((index) => cutTo[index] === depth);
+  const depthOf = (index: number) => cutTo[index] ?? 0;
+  const groups = [...shorter]
+    .sort((one, other) => depthOf(one) - depthOf(other))
+    .reduce<number[][]>((made, index) => {
+      const last = made.at(-1);
+      if (last && depthOf(index) - depthOf(last[0] ?? 0) < ALIKE) last.push(index);
+      else made.push([index]);
+      return made;
+    }, []);
+  return groups.map((alike): Check => {
+    const depth = depthOf(alike[0] ?? 0);
+    alike.sort((one, other) => one - other);
     const letters = alike.map((index) => String.fromCharCode(65 + index));
-    const mm = flatDepth(alike[0] ?? 0);
     const named = `Dart${letters.length > 1 ? 's' : ''} ${LISTED.format(letters)} ${letters.length > 1 ? 'are' : 'is'}`;
-    return { code: 'dart-shorter', level: 'note', title: 'Deeper would not help', phrase: [`${named} cut `, { mm }, ' deep: further into the floor the slab gathers more beside it, not less.'] }; // prettier-ignore
+    return { code: 'dart-shorter', level: 'note', title: 'Deeper would not help', phrase: [`${named} cut `, { mm: depth }, ' deep: further into the floor the slab gathers more beside it, not less.'] }; // prettier-ignore
   });
 }
 

@@ -15,6 +15,8 @@ export interface FlattenRun {
   readonly start?: 'seen' | 'disc' | Float64Array;
   /** Sides of cuts that are joined again: edges that meet stay equally long. */
   readonly joins?: readonly Join[];
+  /** It is enough when a step lowers the energy by less than this part of it; without it, the energy is the least there is. */
+  readonly enough?: number;
   /** Told of every step with its energy (area-weighted mean, 0 without distortion). */
   readonly step?: (energy: number, iteration: number) => void;
   /** Work goes on while this is true. */
@@ -26,7 +28,7 @@ export interface Flattened extends Distortion {
   /** x and y of each vertex (mm), in the file's order. */
   readonly uv: Float64Array;
   readonly iterations: number;
-  /** Whether no further step lowers the energy; false when it was stopped. */
+  /** Whether no further step lowers the energy, or by less than is enough; false when it was stopped. */
   readonly converged: boolean;
 }
 
@@ -117,10 +119,15 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
       converged = true;
       break;
     }
+    const won = energy - lower;
     uv = next;
     energy = lower;
     iterations += 1;
     run.step?.(energy, iterations);
+    if (run.enough !== undefined && won < run.enough * energy) {
+      converged = true;
+      break;
+    }
     if (step < 1) way = null;
     else if (promise < LAST * energy) {
       converged = true;

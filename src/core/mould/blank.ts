@@ -2,7 +2,8 @@ import { flatten } from '../flatten/flatten.ts';
 import { borderOf, vertexCount, type Mesh } from '../mesh/mesh.ts';
 import { TAU } from '../numbers.ts';
 import { cutMesh, type Cut, type CutLine, type LaidMesh } from './cutMesh.ts';
-import type { Dart, DartProposal } from './mouldForm.ts';
+import type { DartProposal } from './mouldForm.ts';
+import { finerAbout, spacingOf } from './partTriangles.ts';
 import { strainOf, type Strain } from './strain.ts';
 
 /** Who is told how far the work is, and may stop it. */
@@ -60,8 +61,8 @@ function aligned(mesh: Mesh, uv: Float64Array): Float64Array {
 /** How many vertices to each side the direction across the rim is taken over. */
 const RIM_REACH = 3;
 
-/** The line of a dart in a layout without darts: from the rim where it is seen at its angle, square to the rim inward. */
-export function dartLine({ mesh, uv }: LaidMesh, border: readonly number[], { at, depth }: Dart): CutLine {
+/** The way of a dart in a layout without darts: from the rim where it is seen at its angle (degrees), square to the rim inward. */
+export function dartWay({ mesh, uv, border }: BlankBase, at: number): Pick<CutLine, 'from' | 'way'> {
   const middle = [0, 1].map((axis) => border.reduce((sum, vertex) => sum + (mesh.positions[3 * vertex + axis] as number), 0) / border.length); // prettier-ignore
   const wanted = (at / 360) * TAU;
   const angleOf = (vertex: number) => Math.atan2((mesh.positions[3 * vertex + 1] as number) - (middle[1] ?? 0), (mesh.positions[3 * vertex] as number) - (middle[0] ?? 0)); // prettier-ignore
@@ -84,21 +85,20 @@ export function dartLine({ mesh, uv }: LaidMesh, border: readonly number[], { at
   return {
     from: [a[0] + f * (b[0] - a[0]), a[1] + f * (b[1] - a[1])],
     way: [-(q[1] - p[1]) / long, (q[0] - p[0]) / long],
-    length: depth,
   };
 }
 
-/** Cuts all darts that can be cut into a laid mesh. */
-function cutAll(
-  base: LaidMesh,
-  border: readonly number[],
-  darts: readonly Dart[],
-): { laid: LaidMesh; cuts: Cut[]; missed: number[] } {
-  let laid = base;
+/** How far about a tip a fine blank's mesh is parted finer, in its spacing: the strain is steepest there. */
+const FINER_ABOUT = 2.5;
+
+/** Cuts all lines that can be cut into a laid mesh; those that can't are told by their places. */
+function cutAll(base: LaidMesh, lines: readonly CutLine[], fine: boolean) {
+  const tips = lines.map(({ from, way, length }) => [from[0] + length * way[0], from[1] + length * way[1]] as const);
+  let laid = fine ? finerAbout(base, tips, FINER_ABOUT * spacingOf(base)) : base;
   const cuts: Cut[] = [];
   const missed: number[] = [];
-  darts.forEach((dart, index) => {
-    const next = cutMesh(laid, dartLine(base, border, dart));
+  lines.forEach((line, index) => {
+    const next = cutMesh(laid, line);
     if (!next || !borderOf(next.mesh)) missed.push(index);
     else {
       laid = next;
@@ -129,13 +129,28 @@ export function baseOf(mesh: Mesh, run: BlankRun = {}): BlankBase {
   return { mesh, uv: aligned(mesh, laid.uv), border: borderOf(mesh) ?? [], distortion, iterations, converged };
 }
 
-/** Cuts darts into a laid surface and lays it flat again with the cuts open; both sides of each stay equally long. */
-export function dartedOf(base: BlankBase, darts: readonly Dart[], thickness: number, run: BlankRun = {}): Blank {
-  if (darts.length === 0) return { ...base, cuts: [], strain: strainOf(base, { thickness }), fine: true, missed: [] };
-  const { laid, cuts, missed } = cutAll(base, base.border, darts);
+/** How a blank with darts is laid: the slab's thickness (mm), and whether it is fine about its darts' tips and in its energy. */
+export interface DartedAs {
+  readonly thickness: number;
+  readonly fine: boolean;
+}
+
+/** A step that lowers the energy by less than this part of it is the last: readings are true to a ten-thousandth, or a hundredth. */
+const ENOUGH = { fine: 1e-5, quick: 1e-3 } as const;
+
+/** Cuts lines into a laid surface and lays it flat again with the cuts open; both sides of each stay equally long. */
+export function cutBlank(
+  base: BlankBase,
+  lines: readonly CutLine[],
+  { thickness, fine }: DartedAs,
+  run: BlankRun = {},
+): Blank {
+  if (lines.length === 0) return { ...base, cuts: [], strain: strainOf(base, { thickness }), fine: true, missed: [] };
+  const { laid, cuts, missed } = cutAll(base, lines, fine);
   const { uv, distortion, iterations, converged } = flatten(laid.mesh, {
     start: laid.uv,
     joins: cuts,
+    enough: fine ? ENOUGH.fine : ENOUGH.quick,
     ...(run.going && { going: run.going }),
     step: (_, iteration) => run.step?.(Math.min(0.95, iteration / USUAL_STEPS)),
   });

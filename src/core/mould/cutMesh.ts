@@ -1,4 +1,5 @@
 import type { Mesh } from '../mesh/mesh.ts';
+import { partTriangles, spacingOf } from './partTriangles.ts';
 
 type Point = readonly [number, number];
 
@@ -17,6 +18,9 @@ export interface Cut {
 /** A vertex nearer to the line than this part of the mesh's spacing lies on it. */
 const SNAP = 0.04;
 
+/** A tip so near before an edge lies on it, in the mesh's spacing. */
+const TIP_SNAP = 0.015;
+
 /** A tip leaves no triangle smaller than this part of the one that it lies in. */
 const LEAST_SHARE = 0.01;
 
@@ -25,16 +29,6 @@ export interface CutLine {
   readonly from: Point;
   readonly way: Point;
   readonly length: number;
-}
-
-function spacingOf({ mesh, uv }: LaidMesh): number {
-  const { triangles } = mesh;
-  let sum = 0;
-  for (let at = 0; at < triangles.length; at += 3) {
-    const [a, b] = [2 * (triangles[at] as number), 2 * (triangles[at + 1] as number)];
-    sum += Math.hypot((uv[a] as number) - (uv[b] as number), (uv[a + 1] as number) - (uv[b + 1] as number));
-  }
-  return (3 * sum) / triangles.length;
 }
 
 /** A place where the line meets the mesh: a vertex on it, or an edge that it crosses. */
@@ -51,7 +45,8 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
   const { triangles } = laid.mesh;
   const positions = [...laid.mesh.positions];
   const uv = [...laid.uv];
-  const snap = SNAP * spacingOf(laid);
+  const spacing = spacingOf(laid);
+  const snap = SNAP * spacing;
   const across: number[] = [];
   const along: number[] = [];
   for (let vertex = 0; vertex < uv.length / 2; vertex += 1) {
@@ -60,7 +55,7 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
     across.push(Math.abs(off) < snap ? 0 : off);
     along.push(way[0] * x + way[1] * y);
   }
-  const near = (at: number) => at > -snap && at <= length;
+  const near = (at: number) => at > -snap && at <= length + TIP_SNAP * spacing;
   const meetings: Meeting[] = across.flatMap((off, vertex) => (off === 0 && near(along[vertex] ?? NaN) ? [{ along: along[vertex] ?? 0, vertex }] : [])); // prettier-ignore
   const split = new Map<string, number>();
   const nameOf = (a: number, b: number) => (a < b ? `${a} ${b}` : `${b} ${a}`);
@@ -84,15 +79,22 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
   const path = meetings.sort((one, other) => one.along - other.along).map(({ vertex }) => vertex);
   if (path.length < 2) return null;
   const parted = partTriangles(triangles, (a, b) => split.get(nameOf(a, b)));
-  const end = tipWithin({ triangles: parted, uv }, path.at(-1) as number, { from, way, length }, snap);
+  const end = tipWithin(
+    { triangles: parted, uv },
+    { last: path.at(-1) as number, across, along },
+    { from, way, length },
+    snap,
+  );
   if (end) {
     const vertex = uv.length / 2;
-    for (let axis = 0; axis < 3; axis += 1) positions.push(end.corners.reduce((sum, corner, side) => sum + (end.shares[side] as number) * (positions[3 * corner + axis] as number), 0)); // prettier-ignore
-    uv.push(...end.at);
+    const { corners, shares } = end;
+    const mean = (list: readonly number[], step: number, axis: number) =>
+      corners.reduce((sum, corner, side) => sum + (shares[side] as number) * (list[step * corner + axis] as number), 0);
+    positions.push(...[0, 1, 2].map((axis) => mean(positions, 3, axis)));
+    uv.push(...[0, 1].map((axis) => mean(uv, 2, axis)));
     across.push(0);
-    const [a, b, c] = end.corners;
-    parted.splice(end.first, 3, a, b, vertex, b, c, vertex, c, a, vertex);
     path.push(vertex);
+    partAt(parted, corners.filter((_, side) => shares[side] !== 0), vertex); // prettier-ignore
   }
   // What lies right of the line gets doubles of all but the tip.
   const doubles = new Map<number, number>();
@@ -117,52 +119,55 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
   };
 }
 
+/** Parts triangles at a new vertex: the one that has all three corners, or those that have both ends of a side. */
+function partAt(triangles: number[], corners: readonly number[], vertex: number): void {
+  for (let first = triangles.length - 3; first >= 0; first -= 3) {
+    const own = triangles.slice(first, first + 3);
+    if (!corners.every((corner) => own.includes(corner))) continue;
+    const parts = own.map((_, side) => [own[side] as number, own[(side + 1) % 3] as number] as const);
+    // A side that the vertex lies on makes no triangle with it.
+    const kept = corners.length === 3 ? parts : parts.filter((side) => !side.every((end) => corners.includes(end)));
+    triangles.splice(first, 3, ...kept.flatMap(([a, b]) => [a, b, vertex]));
+  }
+}
+
+/** Where a cut ends: the corners of a triangle that it ends in, and the share of each, one of them 0 when it ends on a side. */
+interface Tip {
+  readonly corners: readonly [number, number, number];
+  readonly shares: readonly number[];
+}
+
 /**
- * Where a cut ends within a triangle beyond the last place where it meets the mesh, as a point of the layout, the triangle's
- * corners and the share of each. Undefined when it ends so near to that place, or to a side, that it would leave a sliver.
+ * Where a cut ends beyond the last place where it meets the mesh: on the way to the next vertex when that lies on the line,
+ * else within a triangle or on its side. Undefined when it ends so near to a corner that it would leave a sliver.
  */
 function tipWithin(
   { triangles, uv }: { triangles: readonly number[]; uv: readonly number[] },
-  last: number,
+  { last, across, along }: { last: number; across: readonly number[]; along: readonly number[] },
   { from, way, length }: CutLine,
-  snap: number,
-): { at: Point; first: number; corners: [number, number, number]; shares: number[] } | undefined {
+  least: number,
+): Tip | undefined {
+  if (length - (along[last] ?? 0) < least) return undefined;
   const at: Point = [from[0] + length * way[0], from[1] + length * way[1]];
   const place = (vertex: number): Point => [uv[2 * vertex] as number, uv[2 * vertex + 1] as number];
-  if (Math.hypot(at[0] - place(last)[0], at[1] - place(last)[1]) < snap) return undefined;
   const twice = (a: Point, b: Point, c: Point) => (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
+  let within: Tip | undefined;
   for (let first = 0; first < triangles.length; first += 3) {
     const corners = triangles.slice(first, first + 3) as [number, number, number];
     if (!corners.includes(last)) continue;
+    const next = corners.find((corner) => across[corner] === 0 && (along[corner] ?? 0) > length);
+    if (next !== undefined) {
+      const share = (length - (along[last] ?? 0)) / ((along[next] ?? 0) - (along[last] ?? 0));
+      return { corners, shares: corners.map((corner) => (corner === next ? share : corner === last ? 1 - share : 0)) };
+    }
     const [a, b, c] = corners.map(place) as [Point, Point, Point];
     const whole = twice(a, b, c);
     const shares = [twice(at, b, c) / whole, twice(a, at, c) / whole, twice(a, b, at) / whole];
-    if (shares.every((share) => share > LEAST_SHARE)) return { at, first, corners, shares };
-  }
-  return undefined;
-}
-
-/** Triangles parted at the middle vertices of their edges, however many of their edges have one (at most two here). */
-function partTriangles(triangles: Uint32Array, middle: (a: number, b: number) => number | undefined): number[] {
-  const parted: number[] = [];
-  for (let at = 0; at < triangles.length; at += 3) {
-    const corners = [0, 1, 2].map((side) => triangles[at + side] as number) as [number, number, number];
-    const middles = corners.map((corner, side) => middle(corner, corners[(side + 1) % 3] as number));
-    const cut = middles.filter((vertex) => vertex !== undefined).length;
-    if (cut === 0) {
-      parted.push(...corners);
-      continue;
-    }
-    // Turned so that the first edge is cut, and with two cuts the first and the second.
-    const first = cut === 1 ? middles.findIndex((vertex) => vertex !== undefined) : [0, 1, 2].findIndex((side) => middles[side] !== undefined && middles[(side + 1) % 3] !== undefined); // prettier-ignore
-    const [a, b, c] = [0, 1, 2].map((step) => corners[(first + step) % 3] as number) as [number, number, number];
-    const p = middles[first] as number;
-    if (cut === 1) {
-      parted.push(a, p, c, p, b, c);
-    } else {
-      const q = middles[(first + 1) % 3] as number;
-      parted.push(p, b, q, a, p, q, a, q, c);
+    const inner = shares.map((share) => (share > LEAST_SHARE ? share : 0));
+    const sum = inner.reduce((total, share) => total + share, 0);
+    if (shares.every((share) => share >= -LEAST_SHARE) && inner.filter(Boolean).length > 1) {
+      within = { corners, shares: inner.map((share) => share / sum) };
     }
   }
-  return parted;
+  return within;
 }

@@ -1,8 +1,7 @@
 import { develop, developWhole } from '../piece/develop.ts';
 import { validateOutline } from '../outline/outline.ts';
-import { baseOf, dartedOf, dartLine, type Blank } from './blank.ts';
-import { cutMesh } from './cutMesh.ts';
-import { bestDarted, readingOf } from './dartDepth.ts';
+import { baseOf } from './blank.ts';
+import { bestDarted, flatDepths, readingOf } from './dartDepth.ts';
 import { faceMesh } from './draped.ts';
 import type { Dart, MouldForm } from './mouldForm.ts';
 import { BLANK_VERTICES, layBlank } from './layBlank.ts';
@@ -40,18 +39,18 @@ describe('darts', () => {
     ['tray', [1, 6], mould({ rim: rounded(320, 210, 50), foot: rounded(270, 160, 34), depth: 45, wall: 'straight' })],
     ['oval', [1, 6], mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 50, wall: 'curved' })],
   ])('never read worse on a %s for being deeper', (_, counts, target) => {
-    const base = baseOf(faceMesh(target, 'neutral', 1500));
+    const base = baseOf(faceMesh(target, 'neutral', BLANK_VERTICES.fine));
     const feel = { thickness: target.slab.wall, limits: limitsOf(target) };
     for (const count of counts) {
       let [least, distortion] = [Infinity, Infinity];
-      for (const depth of [0, 15, 40, 55, 70, 85, 115]) {
+      for (const depth of [0, 15, 45, 65, 85, 115]) {
         const darts = evenDarts(depth > 0 ? count : 0, depth);
         const blank = bestDarted(base, darts, feel);
         if (!blank.cutTo) expect(blank.distortion).toBeLessThan(1.01 * distortion);
         distortion = Math.min(distortion, blank.distortion);
         const reading = readingOf(blank, limitsOf(target));
-        // What is left is where the mesh's places lie about a tip: with four times the vertices it is under a hundredth.
-        expect(reading).toBeLessThan(least + 0.03);
+        // Between the depths that are tried about the floor's edge a dart may read worse by so much of what the clay takes.
+        expect(reading).toBeLessThan(least + 0.01);
         least = Math.min(least, reading);
       }
     }
@@ -61,26 +60,36 @@ describe('darts', () => {
     const cone = mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' });
     const feel = { thickness: cone.slab.wall, limits: limitsOf(cone) };
     const base = baseOf(faceMesh(cone, 'neutral', BLANK_VERTICES.fine));
-    const laid = [100, 110, 120].map((depth) => bestDarted(base, evenDarts(2, depth), feel));
-    // 78.1 mm of wall, less what the slab's middle lies nearer to the floor.
-    for (const { cutTo } of laid) expect(cutTo).toEqual([90, 90]);
+    const laid = [110, 120, 130].map((depth) => bestDarted(base, evenDarts(2, depth), feel));
+    for (const blank of laid) {
+      const flat = flatDepths(blank, 2);
+      // 78.1 mm of wall, less what the slab's middle lies nearer to the floor, and the flat sides are longer.
+      flat.forEach((depth, index) => {
+        expect(depth).toBeGreaterThan(85);
+        expect(depth).toBeLessThan(100);
+        expect(blank.cutTo?.[index]).toBeCloseTo(depth, 9);
+      });
+    }
     expect(new Set(laid.map((blank) => readingOf(blank, feel.limits))).size).toBe(1);
-    expect(readingOf(dartedOf(base, evenDarts(2, 120), cone.slab.wall), feel.limits)).toBeGreaterThan(
-      readingOf(laid[0] as Blank, feel.limits),
-    );
     const { checks } = developWhole({ ...cone, form: { ...cone.form, darts: evenDarts(2, 120) } });
-    expect(checks.find(({ code }) => code === 'dart-shorter')?.text).toMatch(/^Darts A and B are cut 9\d\.\d mm deep/);
+    expect(checks.find(({ code }) => code === 'dart-shorter')?.text).toMatch(
+      /^Darts A and B are cut (8|9)\d\.\d mm deep/,
+    );
     expect(bestDarted(base, evenDarts(2, 60), feel).cutTo).toBeUndefined();
   });
 
-  it.each([20, 47.3, 61.1, 88.8])('are %f mm deep when that is asked for', (depth) => {
-    const bowl = mould({ rim: circle(240), depth: 90, wall: 'dome' });
-    const base = baseOf(faceMesh(bowl, 'neutral', 1500));
-    const laid = cutMesh(base, dartLine(base, base.border, { at: 17, depth }));
-    if (!laid) throw new Error('not cut');
-    const [mouth, tip] = [laid.cut.left[0], laid.cut.left.at(-1)] as [number, number];
-    const apart = [0, 1].map((axis) => (laid.uv[2 * tip + axis] as number) - (laid.uv[2 * mouth + axis] as number));
-    expect(Math.abs(Math.hypot(...apart) - depth)).toBeLessThan(0.05);
+  it.each([
+    ['bowl', 1, mould({ rim: circle(240), depth: 90, wall: 'dome' })],
+    ['half a sphere', 5, mould({ rim: circle(180), depth: 88, wall: 'dome' })],
+    ['cone', 3, mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' })],
+    ['oval', 4, mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 50, wall: 'curved' })],
+  ])('are as deep on the flat blank of a %s as was asked for, within a quarter of a millimetre', (_, count, target) => {
+    const feel = { thickness: target.slab.wall, limits: limitsOf(target) };
+    const base = baseOf(faceMesh(target, 'neutral', BLANK_VERTICES.fine));
+    for (const depth of [22.7, 47.3]) {
+      const flat = flatDepths(bestDarted(base, evenDarts(count, depth), feel), count);
+      for (const found of flat) expect(Math.abs(found - depth)).toBeLessThan(0.25);
+    }
   });
 
   it.each([

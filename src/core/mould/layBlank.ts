@@ -1,6 +1,6 @@
 import { borderOf, meshArea, vertexCount, type Mesh } from '../mesh/mesh.ts';
-import { baseOf, dartedOf, type Blank, type BlankRun } from './blank.ts';
-import { bestDarted } from './dartDepth.ts';
+import { baseOf, type Blank, type BlankRun } from './blank.ts';
+import { bestDarted, dartedOf } from './dartDepth.ts';
 import { faceMesh, meshOf, type DrapedTarget } from './draped.ts';
 import { limitsOf } from './limits.ts';
 import type { Strain } from './strain.ts';

@@ -2,7 +2,8 @@ import { limitsOf, withinLimits } from './limits.ts';
 import { onDemand, remembered, TAU } from '../numbers.ts';
 import { turned } from '../outline/support.ts';
 import { supportOf } from '../outline/plan.ts';
-import { baseOf, dartedOf, type Blank, type BlankBase, type BlankRun } from './blank.ts';
+import { baseOf, type Blank, type BlankBase, type BlankRun } from './blank.ts';
+import { dartedOf } from './dartDepth.ts';
 import { faceMesh, type DrapedTarget } from './draped.ts';
 import { layBlank } from './layBlank.ts';
 import type { Dart, DartProposal } from './mouldForm.ts';
@@ -115,7 +116,7 @@ function searched(target: DrapedTarget, run: BlankRun): DartProposal {
         if (!going()) return { kind: 'stopped' };
         const darts = dartsAt(depth);
         const fine = layBlank({ ...target, form: { ...target.form, darts } }, 'fine');
-        if (fine.missed.length === 0 && withinLimits(fine.strain.most, limits)) return { kind: 'darts', darts: darts.map((dart, place) => ({ ...dart, depth: fine.cutTo?.[place] ?? dart.depth })) }; // prettier-ignore
+        if (fine.missed.length === 0 && withinLimits(fine.strain.most, limits)) return { kind: 'darts', darts: darts.map((dart, place) => ({ ...dart, depth: Math.round(10 * (fine.cutTo?.[place] ?? dart.depth)) / 10 })) }; // prettier-ignore
         depth *= DEEPER;
       }
     }
