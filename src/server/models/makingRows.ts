@@ -75,7 +75,7 @@ export function defineMakings(sequelize: Sequelize): MakingTables {
       },
       { tableName, timestamps: false },
     );
-  return {
+  const tables = {
     makings: sequelize.define<MakingRow>(
       'making',
       {
@@ -114,4 +114,6 @@ export function defineMakings(sequelize: Sequelize): MakingTables {
     faults: entries('faults', { kind: STRING, x: DOUBLE, y: DOUBLE }),
     notes: entries('notes', { text: TEXT }),
   };
+  tables.makings.hasMany(tables.makingPieces, { foreignKey: 'makingId', as: 'pieces' });
+  return tables;
 }

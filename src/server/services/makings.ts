@@ -1,11 +1,13 @@
+import { LRUCache } from 'lru-cache';
 import { Op, type Transaction } from 'sequelize';
 import type { Entries, Making, MakingHead, MakingLine, MakingNow, MakingStart } from '../../contract/makings.ts';
 import type { Mark } from '../../core/making/making.ts';
-import type { Schools, WorkStep } from '../../core/making/workStep.ts';
-import type { Air } from '../../core/drying/air.ts';
+import type { WorkStep } from '../../core/making/workStep.ts';
+import { remembered } from '../../core/numbers.ts';
 import type { Database } from '../models/database.ts';
 import type { MakingPieceRow, MakingRow, MakingStepRow } from '../models/makingRows.ts';
 import { Refusal } from '../refusal.ts';
+import { columns, entryOf, headOf, iso, isoOr, markOf, markRow } from './makingColumns.ts';
 
 /** Which makings a list shows. */
 export interface MakingsQuery {
@@ -15,8 +17,8 @@ export interface MakingsQuery {
   readonly design?: string;
 }
 
-const iso = (date: Date | string) => new Date(date).toISOString();
-const isoOr = (date: Date | string | null) => (date === null ? null : iso(date));
+/** Orders of work of so many makings are kept read. */
+const ORDERS_KEPT = 400;
 
 /** Rows in lists by a name of each, in their order. */
 function group<T>(rows: readonly T[], nameOf: (row: T) => string): Map<string, T[]> {
@@ -27,50 +29,6 @@ function group<T>(rows: readonly T[], nameOf: (row: T) => string): Map<string, T
     else lists.set(nameOf(row), [row]);
   }
   return lists;
-}
-
-/** What is kept of a making's head, as columns. */
-function columns({ name, clay, startedAt, dueAt, schools, air }: MakingHead) {
-  return {
-    name,
-    clay,
-    startedAt: new Date(startedAt),
-    dueAt: dueAt === null ? null : new Date(dueAt),
-    schools: JSON.stringify(schools),
-    ...air,
-  };
-}
-
-function headOf({ name, clay, startedAt, dueAt, schools, temperature, humidity, speed }: MakingRow): MakingHead {
-  return {
-    name,
-    clay,
-    startedAt: iso(startedAt),
-    dueAt: isoOr(dueAt),
-    schools: JSON.parse(schools) as Schools,
-    air: { temperature, humidity, speed: speed as Air['speed'] },
-  };
-}
-
-/** An entry as it was sent, without its making and what is not known of it. */
-function entryOf<T>(row: Record<string, unknown>): T {
-  const said = Object.entries(row).filter(
-    ([key, value]) => key !== 'makingId' && (value !== null || key === 'x' || key === 'y'),
-  );
-  return { ...Object.fromEntries(said), at: iso(row['at'] as Date) } as T;
-}
-
-function markRow({ drying, ...mark }: Mark) {
-  return { ...mark, ...(drying && { ...drying.part, hours: drying.hours }) };
-}
-
-function markOf(row: Record<string, unknown>): Mark {
-  const { hours, thickness, faces, cover, support, ...mark } = entryOf<Record<string, unknown>>(row);
-  const drying =
-    hours === undefined
-      ? {}
-      : { drying: { hours, part: { thickness, faces, cover, ...(support !== undefined && { support }) } } };
-  return { ...mark, ...drying } as unknown as Mark;
 }
 
 /** The keeping of makings. Every verb that names one refuses with `making-not-found`. */
@@ -86,6 +44,27 @@ export function makingService(database: Database) {
   const rowsOf = async (table: Database['marks'], ids: readonly string[], transaction?: Transaction) =>
     (await table.findAll({ where: { makingId: [...ids] }, order: [['at', 'ASC'], ['id', 'ASC']], raw: true, transaction })) as unknown as Record<string, unknown>[]; // prettier-ignore
 
+  /** Orders of work by their making, read once: they are never changed. Each is a list of steps for each kind of piece. */
+  const kept = new LRUCache<string, readonly (readonly WorkStep[])[]>({ max: ORDERS_KEPT });
+
+  async function ordersOf(ids: readonly string[], transaction?: Transaction) {
+    const orders = new Map(ids.map((id) => [id, kept.get(id)]));
+    const rows = (await makingSteps.findAll({
+      where: { makingId: ids.filter((id) => !orders.get(id)) },
+      order: ['piece', 'place'],
+      raw: true,
+      transaction,
+    })) as unknown as MakingStepRow[];
+    const known = new Map<string, WorkStep>();
+    const stepOf = ({ body }: MakingStepRow) => remembered(known, body, () => JSON.parse(body) as WorkStep, Infinity);
+    for (const [id, own] of group(rows, ({ makingId }) => makingId)) {
+      const order = [...group(own, ({ piece }) => String(piece)).values()].map((steps) => steps.map(stepOf));
+      kept.set(id, order);
+      orders.set(id, order);
+    }
+    return orders;
+  }
+
   /** Several makings with their steps and marks, by a few queries in all. */
   async function wholes(rows: readonly MakingRow[], transaction?: Transaction): Promise<MakingNow[]> {
     const ids = rows.map(({ id }) => id);
@@ -96,14 +75,8 @@ export function makingService(database: Database) {
       raw: true,
       transaction,
     })) as unknown as MakingPieceRow[];
-    const steps = (await makingSteps.findAll({
-      where,
-      order: ['place'],
-      raw: true,
-      transaction,
-    })) as unknown as MakingStepRow[];
+    const orders = await ordersOf(ids, transaction);
     const pressed = group(await rowsOf(marks, ids, transaction), ({ makingId }) => makingId as string);
-    const stepsOf = group(steps, ({ makingId, piece }) => `${makingId} ${piece}`);
     const piecesOf = group(pieces, ({ makingId }) => makingId);
     return rows.map((row) => ({
       id: row.id,
@@ -115,7 +88,7 @@ export function makingService(database: Database) {
         revision,
         name,
         count,
-        steps: (stepsOf.get(`${row.id} ${piece}`) ?? []).map(({ body }) => JSON.parse(body) as WorkStep),
+        steps: orders.get(row.id)?.[piece] ?? [],
       })),
       marks: (pressed.get(row.id) ?? []).map(markOf),
     }));
@@ -136,17 +109,12 @@ export function makingService(database: Database) {
   return {
     /** A page of all makings, newest first, and how many there are. */
     async list({ limit, offset, find, design }: MakingsQuery): Promise<{ lines: MakingLine[]; total: number }> {
-      const of =
-        design === undefined
-          ? {}
-          : {
-              id: (
-                await makingPieces.findAll({ where: { designId: design }, attributes: ['makingId'], raw: true })
-              ).map(({ makingId }) => makingId),
-            };
-      const where = { ...of, ...(find && { name: { [Op.substring]: find } }) };
       const { rows, count } = await makings.findAndCountAll({
-        where,
+        ...(find && { where: { name: { [Op.substring]: find } } }),
+        ...(design !== undefined && {
+          include: { model: makingPieces, as: 'pieces', where: { designId: design }, attributes: [] },
+          distinct: true,
+        }),
         limit,
         offset,
         order: [

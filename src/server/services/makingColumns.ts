@@ -1,0 +1,52 @@
+import type { MakingHead } from '../../contract/makings.ts';
+import type { Air } from '../../core/drying/air.ts';
+import type { Mark } from '../../core/making/making.ts';
+import type { Schools } from '../../core/making/workStep.ts';
+import type { MakingRow } from '../models/makingRows.ts';
+
+export const iso = (date: Date | string) => new Date(date).toISOString();
+export const isoOr = (date: Date | string | null) => (date === null ? null : iso(date));
+
+/** What is kept of a making's head, as columns. */
+export function columns({ name, clay, startedAt, dueAt, schools, air }: MakingHead) {
+  return {
+    name,
+    clay,
+    startedAt: new Date(startedAt),
+    dueAt: dueAt === null ? null : new Date(dueAt),
+    schools: JSON.stringify(schools),
+    ...air,
+  };
+}
+
+export function headOf({ name, clay, startedAt, dueAt, schools, temperature, humidity, speed }: MakingRow): MakingHead {
+  return {
+    name,
+    clay,
+    startedAt: iso(startedAt),
+    dueAt: isoOr(dueAt),
+    schools: JSON.parse(schools) as Schools,
+    air: { temperature, humidity, speed: speed as Air['speed'] },
+  };
+}
+
+/** An entry as it was sent, without its making and what is not known of it. */
+export function entryOf<T>(row: Record<string, unknown>): T {
+  const said = Object.entries(row).filter(
+    ([key, value]) => key !== 'makingId' && (value !== null || key === 'x' || key === 'y'),
+  );
+  return { ...Object.fromEntries(said), at: iso(row['at'] as Date) } as T;
+}
+
+export function markRow({ drying, ...mark }: Mark) {
+  return { ...mark, ...(drying && { ...drying.part, hours: drying.hours }) };
+}
+
+export function markOf(row: Record<string, unknown>): Mark {
+  const { hours, thickness, faces, cover, support, ...mark } = entryOf<Record<string, unknown>>(row);
+  const drying =
+    hours === undefined
+      ? {}
+      : { drying: { hours, part: { thickness, faces, cover, ...(support !== undefined && { support }) } } };
+  return { ...mark, ...drying } as unknown as Mark;
+}
