@@ -1,33 +1,12 @@
 import type { Page } from 'playwright-core';
-import type { Making } from '../src/contract/makings.ts';
-import { openTable } from './testTable.ts';
+import { begunIn, heading, keptIn, press } from './makingVisit.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 
 jest.setTimeout(120_000);
 const visit = eachVisit({ demo: true });
-
-const heading = (page: Page) => page.locator('.step-view .act');
-const press = (page: Page, name: string | RegExp) => page.getByRole('button', { name, exact: typeof name === 'string' }).click(); // prettier-ignore
 const HOURS = 3_600_000;
-
-/** Opens a piece's stage Make with a clock that the test can move on, and begins so many. */
-async function begun(design: string, count = 1): Promise<string> {
-  const { page, table } = visit.now;
-  await page.clock.install({ time: new Date('2026-11-28T09:05:00') });
-  const designs = (await (await fetch(`${table.url}api/designs`)).json()) as { id: string; name: string }[];
-  await page.goto(`${table.url}piece/${designs.find(({ name }) => name === design)?.id}/make`);
-  await page.getByRole('heading', { name: 'Make it, step by step' }).waitFor();
-  if (count > 1) {
-    await page.locator('input[name="making-count"]').fill(String(count));
-    await page.locator('input[name="making-count"]').press('Enter');
-  }
-  await press(page, /^Begin/);
-  await textOf(page.getByTestId('sent'), /All is kept/);
-  const [line] = (await (await fetch(`${table.url}api/makings`)).json()) as { id: string }[];
-  return line?.id ?? '';
-}
-
-const kept = async (id: string) => (await (await fetch(`${visit.now.table.url}api/makings/${id}`)).json()) as Making;
+const begun = (design: string, count?: number) => begunIn(visit.now, design, count);
+const kept = (id: string) => keptIn(visit.now, id);
 
 /** Ticks the steps by key until a wait is shown. */
 async function toTheWait(page: Page): Promise<void> {
@@ -134,40 +113,6 @@ describe('a making', () => {
     await press(page, 'Put it back');
     await textOf(heading(page), /^Weigh out/);
     expect((await fetch(`${table.url}api/makings/${id}`)).status).toBe(200);
-  });
-
-  it('goes on while the server is away: ticks and measurements are held over a reload, and are there once', async () => {
-    const { page, table } = visit.now;
-    const id = await begun('Rack tumbler', 12);
-    const { port } = new URL(table.url);
-    await table.stop();
-    for (let tick = 0; tick < 30; tick += 1) {
-      const before = await page.locator('.kicker').textContent();
-      await page.keyboard.press('ArrowRight');
-      await read(
-        () => page.locator('.kicker').textContent(),
-        (now) => now !== before,
-        'the next piece',
-      );
-    }
-    await press(page, 'Measure, note, fault');
-    for (let size = 1; size <= 5; size += 1) {
-      await page.locator('input[name="measured"]').fill(String(100 + size));
-      await page.locator('input[name="measured"]').press('Enter');
-      await press(page, 'Write it down');
-      await textOf(page.locator('.said'), new RegExp(`10${size}\\.0 mm is written`));
-    }
-    await press(page, 'Close');
-    await textOf(page.getByTestId('sent'), /35 entries wait to be sent/);
-    const again = await openTable({ folder: table.folder, environment: { FAWN_PORT: port } });
-    await page.reload();
-    await textOf(page.getByTestId('sent'), /All is kept/);
-    await textOf(page.locator('.kicker'), /Rack tumbler 7 of 12/);
-    const making = await kept(id);
-    expect(making.marks).toHaveLength(30);
-    expect(making.measurements.map(({ value }) => value).sort()).toEqual([101, 102, 103, 104, 105]);
-    await page.close();
-    await again.stop();
   });
 
   it('agrees on two tablets that tick it at the same time', async () => {

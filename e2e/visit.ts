@@ -23,6 +23,8 @@ export function eachVisit(
     width?: number;
     height?: number;
     environment?: Record<string, string>;
+    /** Lets the browser keep the page itself, so that it opens with the server away. */
+    holds?: boolean;
   } = {},
 ): { readonly now: Visit } {
   let browser: Browser;
@@ -37,6 +39,7 @@ export function eachVisit(
       viewport: { width: options.width ?? 1280, height: options.height ?? 800 },
       reducedMotion: 'reduce',
       acceptDownloads: true,
+      serviceWorkers: options.holds ? 'allow' : 'block',
     });
     const troubles: string[] = [];
     page.setDefaultTimeout(10_000);

@@ -4,6 +4,7 @@ import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import TopBar from './components/frame/TopBar.vue';
 import { useFreshPage } from './composables/useFreshPage.ts';
+import { useHeldPage } from './composables/useHeldPage.ts';
 import { useShortcuts } from './composables/useShortcuts.ts';
 import { fetchFrameSoon, FindDialog, KeysDialog } from './laterFrame.ts';
 import { useConnection } from './stores/connection.ts';
@@ -17,6 +18,7 @@ const { down } = storeToRefs(connection);
 const router = useRouter();
 connection.signInBy(() => void router.push({ name: 'door', query: { to: router.currentRoute.value.fullPath } }));
 const { stuck, reload } = useFreshPage(router);
+const { newer, take } = useHeldPage();
 /** The one dialog of the frame that is open: opening the other closes it. */
 const open = ref<'find' | 'keys' | null>(null);
 const dialog = (name: 'find' | 'keys') =>
@@ -60,6 +62,9 @@ useShortcuts([
       </VAlert>
       <VAlert v-if="stuck" class="down" type="warning">
         {{ stuck }} <VBtn variant="flat" @click="reload">Load it again</VBtn>
+      </VAlert>
+      <VAlert v-if="newer && !stuck" class="down" type="info">
+        A newer Fawn Table has come. What you changed is kept. <VBtn variant="flat" @click="take">Use it</VBtn>
       </VAlert>
       <RouterView />
     </VMain>

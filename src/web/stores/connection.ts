@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia';
 import { ref } from 'vue';
 import { api, Refused, Unreachable } from '../api.ts';
+import { lastSeen } from '../lastSeen.ts';
 
 /** Pause between two looks whether the server is back (ms). */
 const LOOK_AGAIN = 2000;
@@ -29,7 +30,10 @@ export const useConnection = defineStore('connection', () => {
       down.value = true;
       setTimeout(() => void lookAgain(), LOOK_AGAIN);
     }
-    if (error instanceof Refused && error.code === 'sign-in-needed') toSignIn();
+    if (error instanceof Refused && error.code === 'sign-in-needed') {
+      void lastSeen.forget();
+      toSignIn();
+    }
     return error instanceof Error ? error.message : String(error);
   }
 

@@ -7,6 +7,8 @@ import { develop } from '../../core/piece/develop.ts';
 import { newTarget, type Target } from '../../core/piece/target.ts';
 import { followInHand } from '../../core/reverse/inHand.ts';
 import { api, Refused, Unreachable } from '../api.ts';
+import { lastSeen } from '../lastSeen.ts';
+import { prepareMould } from '../workers/prepareMould.ts';
 import { afterPaint } from '../composables/afterPaint.ts';
 import { useFineBlank } from '../composables/useFineBlank.ts';
 import { useBench } from './bench.ts';
@@ -71,7 +73,11 @@ export const usePiece = defineStore('piece', () => {
     withBody: (found, body) => ({ ...found, target: body }),
     same: sameTarget,
     equal: equalTargets,
-    send: ({ id, revision }, body) => api.write(id, { target: body, baseRevision: revision }),
+    send: async ({ id, revision }, body) => {
+      const kept = await api.write(id, { target: body, baseRevision: revision });
+      void lastSeen.keepDesigns([kept]);
+      return kept;
+    },
     failure,
     hold: holdDraft,
     drop: dropDraft,
@@ -92,13 +98,28 @@ export const usePiece = defineStore('piece', () => {
     if (now.id === design.value?.id) thing.value?.hear(now);
   });
 
+  /** A design from the server; while that is away, as this browser last saw it. */
+  async function read(id: string): Promise<Design> {
+    try {
+      const found = await api.read(id);
+      void lastSeen.keepDesigns([found]);
+      return found;
+    } catch (error) {
+      const seen = error instanceof Unreachable ? await lastSeen.design(id) : undefined;
+      if (!seen) throw error;
+      connection.note(error);
+      await prepareMould(seen.target);
+      return seen;
+    }
+  }
+
   async function open(id: string): Promise<void> {
     opening += 1;
     const mine = opening;
     if (design.value && design.value.id !== id) void thing.value?.keep();
     state.value = 'loading';
     try {
-      const found = await api.read(id);
+      const found = await read(id);
       if (mine !== opening) return;
       show(found);
       state.value = 'ready';

@@ -7,6 +7,7 @@ import { checkKitItem } from '../../core/kit/checkKit.ts';
 import { checkPlan } from '../../core/slabPlan/keptPlan.ts';
 import { LIMITS } from '../../core/piece/target.ts';
 import { api, Refused, Unreachable } from '../api.ts';
+import { lastSeen } from '../lastSeen.ts';
 import { useConnection } from './connection.ts';
 import { dropHeldRecord, heldRecords, holdRecord, newId } from './heldRecords.ts';
 import { keptThing, type KeptLinks, type KeptThing, type Named } from './keptThing.ts';
@@ -41,8 +42,14 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
       withBody: (kept, body) => ({ ...kept, body }),
       same,
       equal: same,
-      send: ({ id, revision }, body) =>
-        revision === 0 ? api.createRecord(kind, id, body) : api.writeRecord(kind, id, { body, baseRevision: revision }),
+      send: async ({ id, revision }, body) => {
+        const kept = await (revision === 0
+          ? api.createRecord(kind, id, body)
+          : api.writeRecord(kind, id, { body, baseRevision: revision }));
+        const others = [...things.value.values()].map(({ base }) => base.value).filter((one) => one.id !== id);
+        void lastSeen.keepRecords(kind, [...others.filter((one) => one.revision > 0), kept]);
+        return kept;
+      },
       failure: (error) => {
         const words = connection.note(error);
         const newer = error instanceof Refused ? (error.reply.record as Kept<K> | undefined) : undefined;
@@ -85,8 +92,10 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
 
     async function load(): Promise<void> {
       const found = await attempt(() => api.records(kind));
-      if (found) await show(found);
-      state.value = found || things.value.size > 0 ? 'ready' : 'failed';
+      if (found) void lastSeen.keepRecords(kind, found);
+      const seen = found ?? (things.value.size === 0 && connection.down ? await lastSeen.records(kind) : undefined);
+      if (seen) await show(seen);
+      state.value = seen || things.value.size > 0 ? 'ready' : 'failed';
       if (!found) connection.whenBack(() => void load());
     }
 

@@ -7,6 +7,7 @@ import { freshTarget } from '../../core/piece/freshTarget.ts';
 import { TARGET_DEFAULTS, type FormKind, type Target } from '../../core/piece/target.ts';
 import { elevation } from '../../core/piece/elevation.ts';
 import { api } from '../api.ts';
+import { lastSeen } from '../lastSeen.ts';
 import { without } from '../without.ts';
 import { nextTask } from '../composables/nextTask.ts';
 import { prepareMould } from '../workers/prepareMould.ts';
@@ -66,9 +67,14 @@ export const useShelf = defineStore('shelf', () => {
       });
       return true;
     });
-    if (done) designs.value = found;
-    else state.value = designs.value.length > 0 ? 'ready' : 'failed';
-    if (!done) connection.whenBack(() => void load());
+    if (done) {
+      designs.value = found;
+      void lastSeen.keepDesigns(found).then(() => lastSeen.keepShelf(found.map(({ id }) => id)));
+      return;
+    }
+    if (connection.down && designs.value.length === 0) designs.value = await drawn(await lastSeen.shelf());
+    state.value = designs.value.length > 0 ? 'ready' : 'failed';
+    connection.whenBack(() => void load());
   }
 
   /** Designs with their drawings worked out, a few at a time, so that the page answers meanwhile; what has not changed stays. */
