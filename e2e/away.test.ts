@@ -1,3 +1,4 @@
+import sharp from 'sharp';
 import { begunIn, keptIn, press } from './makingVisit.ts';
 import { openTable } from './testTable.ts';
 import { countOf, eachVisit, read, textOf, type } from './visit.ts';
@@ -49,10 +50,18 @@ describe('with the server away', () => {
       await press(page, 'Write it down');
       await textOf(page.locator('.said'), new RegExp(`10${size}\\.0 mm is written`));
     }
+    await page.getByRole('tab', { name: 'Photograph' }).click();
+    const picture = await sharp({ create: { width: 640, height: 480, channels: 3, background: '#b98d62' } })
+      .jpeg()
+      .toBuffer();
+    await page
+      .locator('input[type="file"]')
+      .setInputFiles({ name: 'foot.jpg', mimeType: 'image/jpeg', buffer: picture });
+    await textOf(page.locator('.pictures'), /waits to be sent/);
     await press(page, 'Close');
-    await textOf(page.getByTestId('sent'), /35 entries wait to be sent/);
+    await textOf(page.getByTestId('sent'), /36 entries wait to be sent/);
     await page.reload();
-    await textOf(page.getByTestId('sent'), /35 entries wait to be sent/);
+    await textOf(page.getByTestId('sent'), /36 entries wait to be sent/);
     const again = await openTable({ folder: table.folder, environment: { FAWN_PORT: port } });
     await textOf(page.getByTestId('sent'), /All is kept/);
     await page.reload();
@@ -60,6 +69,15 @@ describe('with the server away', () => {
     const making = await keptIn(visit.now, id);
     expect(making.marks).toHaveLength(30);
     expect(making.measurements.map(({ value }) => value).sort()).toEqual([101, 102, 103, 104, 105]);
+    expect(making.photographs.map(({ width, height }) => [width, height])).toEqual([[640, 480]]);
+    await press(page, 'Measure, note, fault');
+    await page.getByRole('tab', { name: 'Photograph' }).click();
+    await page.locator('.pictures img').waitFor();
+    await read(
+      () => page.evaluate<number>("document.querySelector('.pictures img').naturalWidth"),
+      (wide) => wide === 320,
+      'a thumbnail',
+    );
     await page.close();
     await again.stop();
   });

@@ -49,6 +49,11 @@ export const ERRORS = {
     message: 'This making is not here any more.',
     todo: 'It may have been taken away; begin it again at its piece.',
   },
+  'bad-photograph': {
+    status: 422,
+    message: 'This is no picture that can be read.',
+    todo: 'Choose a JPEG, PNG or WebP file.',
+  },
   'record-not-found': {
     status: 404,
     message: 'This is not in the book any more.',

@@ -107,6 +107,21 @@ const spot = {
   at: time(),
 } satisfies Record<keyof Spot | 'id' | 'at', Joi.Schema>;
 
+/** PUT /api/makings/:id/photographs/:photograph, whose figures stand in the address. */
+export const photographPath = Joi.object<{ id: string; photograph: string }>({ id: id(), photograph: id() }).required();
+export const photographQuery = Joi.object<Spot & { at: string }>({
+  piece: Joi.number().integer().min(0).less(MAKING_LIMITS.pieces).required(),
+  number: Joi.number().integer().min(1).max(MAKING_LIMITS.count).required(),
+  step: words(80),
+  at: time(),
+}).required();
+
+/** GET /api/photographs/:hash/:size.jpg */
+export const photographFile = Joi.object<{ hash: string; size: 'full' | 'small' }>({
+  hash: Joi.string().hex().length(64).required(),
+  size: Joi.string().valid('full', 'small').required(),
+}).required();
+
 const listOf = (more: Record<string, Joi.Schema>) =>
   Joi.array()
     .items(Joi.object({ ...spot, ...more }))

@@ -73,6 +73,15 @@ export interface Note extends Spot {
   readonly at: string;
 }
 
+/** A photograph at a step, kept under the hash of its picture (SHA-256); width and height in px. */
+export interface Photograph extends Spot {
+  readonly id: string;
+  readonly hash: string;
+  readonly width: number;
+  readonly height: number;
+  readonly at: string;
+}
+
 /** All that was pressed and written in a making; sent in any order, kept once by its id. */
 export interface Entries {
   readonly marks: readonly Mark[];
@@ -86,6 +95,7 @@ export interface Making extends MakingStart, Entries {
   /** When nothing is left to do; null while it is in work. */
   readonly endedAt: string | null;
   readonly updatedAt: string;
+  readonly photographs: readonly Photograph[];
 }
 
 /** A making as a list shows it: without its steps. */
@@ -96,4 +106,4 @@ export interface MakingLine extends Omit<MakingHead, 'schools' | 'air'> {
 }
 
 /** What is in work, for Today: steps and marks, without what was measured. */
-export type MakingNow = Omit<Making, 'measurements' | 'faults' | 'notes'>;
+export type MakingNow = Omit<Making, 'measurements' | 'faults' | 'notes' | 'photographs'>;

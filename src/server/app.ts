@@ -8,12 +8,14 @@ import { designRoutes } from './routes/designs.ts';
 import { makingRoutes } from './routes/makings.ts';
 import { pageRoutes } from './routes/pages.ts';
 import { patternRoutes } from './routes/pattern.ts';
+import { photographRoutes } from './routes/photographs.ts';
 import { recordRoutes } from './routes/records.ts';
 import { answerRefusals } from './routes/refusals.ts';
 import { plainAddress, sameSiteOnly, securityHeaders } from './routes/safety.ts';
 import { sessionRoutes, signedInOnly } from './routes/session.ts';
 import { designService } from './services/designs.ts';
 import { makingService } from './services/makings.ts';
+import { photographService } from './services/photographs.ts';
 import { recordService } from './services/records.ts';
 import type { Door } from './services/door.ts';
 import type { Workshop } from './workshop/workshop.ts';
@@ -28,6 +30,8 @@ export interface AppParts {
   readonly address: string;
   /** Folder of the built screens, or null for the API alone. */
   readonly pages: string | null;
+  /** Folder of the photographs; without one none are kept. */
+  readonly photographs?: string;
   readonly logger?: Logger;
 }
 
@@ -38,6 +42,7 @@ export function buildApp({
   workshop,
   address,
   pages,
+  photographs,
   logger = pino({ level: 'silent' }),
 }: AppParts): Express {
   const app = express();
@@ -69,6 +74,7 @@ export function buildApp({
   // Before any body is read.
   app.use('/api', signedInOnly(door));
   app.use('/api/designs', designRoutes(designService(database), workshop));
+  if (photographs) app.use('/api', photographRoutes(photographService(database, photographs)));
   app.use('/api/makings', makingRoutes(makingService(database)));
   app.use('/api/records', recordRoutes(recordService(database)));
   app.use('/api', patternRoutes(workshop));

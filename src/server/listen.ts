@@ -1,5 +1,6 @@
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
 import { pino, type Logger } from 'pino';
 import { buildApp } from './app.ts';
 import type { Config } from './config.ts';
@@ -51,7 +52,15 @@ export async function listen(config: Config, options: ListenOptions): Promise<Li
     logger.error({ err: error }, 'no backup was made'),
   );
   const server = createServer(
-    buildApp({ database, door, workshop, address: config.address, pages: options.pages, logger }),
+    buildApp({
+      database,
+      door,
+      workshop,
+      address: config.address,
+      pages: options.pages,
+      photographs: join(config.dataFolder, 'photographs'),
+      logger,
+    }),
   );
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);

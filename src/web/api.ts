@@ -11,6 +11,7 @@ import type { Kept, RecordBodies, RecordKind } from '../contract/records.ts';
 import type { ErrorCode } from '../contract/errors.ts';
 import type { Entries, Making, MakingHead, MakingLine, MakingNow, MakingStart } from '../contract/makings.ts';
 import type { Mark } from '../core/making/making.ts';
+import type { HeldPhotograph } from './heldPhotographs.ts';
 import type { Target } from '../core/piece/target.ts';
 import { jsonBody } from './jsonBody.ts';
 import { prepareMould } from './workers/prepareMould.ts';
@@ -131,6 +132,14 @@ export const api = {
     ask<Making>(`/makings/${id}`, 'PUT', head),
   /** Keeps what was pressed and written, each once by its id. */
   keepEntries: (id: string, entries: Entries) => ask<Making>(`/makings/${id}/entries`, 'POST', entries),
+  /** Sends a photograph, kept once by its id. */
+  keepPhotograph: async ({ id, making, piece, number, step, at, picture }: HeldPhotograph): Promise<void> => {
+    const spot = new URLSearchParams({ piece: String(piece), number: String(number), step, at });
+    await send(`/makings/${making}/photographs/${id}?${spot}`, 'PUT', undefined, {
+      body: picture,
+      headers: { 'Content-Type': picture.type || 'application/octet-stream' },
+    });
+  },
   removeMaking: async (id: string) => void (await send(`/makings/${id}`, 'DELETE')),
   putBackMaking: (id: string) => ask<Making>(`/makings/${id}/put-back`, 'POST'),
   /** What hands found of a clay, in all makings. */

@@ -3,6 +3,7 @@ import * as designs from './0001-designs.ts';
 import * as records from './0002-records.ts';
 import * as meshes from './0003-meshes.ts';
 import * as makings from './0004-makings.ts';
+import * as photographs from './0005-photographs.ts';
 
 /** One step of the database, up and down. */
 export interface Migration {
@@ -17,4 +18,5 @@ export const migrations: Migration[] = [
   { name: '0002-records', ...records },
   { name: '0003-meshes', ...meshes },
   { name: '0004-makings', ...makings },
+  { name: '0005-photographs', ...photographs },
 ];

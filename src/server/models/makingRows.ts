@@ -54,6 +54,7 @@ export interface MakingTables {
   readonly measurements: ModelStatic<EntryRow>;
   readonly faults: ModelStatic<EntryRow>;
   readonly notes: ModelStatic<EntryRow>;
+  readonly photographs: ModelStatic<EntryRow>;
 }
 
 const { STRING, TEXT, INTEGER, DOUBLE, DATE, UUID } = DataTypes;
@@ -113,6 +114,7 @@ export function defineMakings(sequelize: Sequelize): MakingTables {
     measurements: entries('measurements', { what: STRING, value: DOUBLE }),
     faults: entries('faults', { kind: STRING, x: DOUBLE, y: DOUBLE }),
     notes: entries('notes', { text: TEXT }),
+    photographs: entries('photographs', { hash: STRING, width: INTEGER, height: INTEGER }),
   };
   tables.makings.hasMany(tables.makingPieces, { foreignKey: 'makingId', as: 'pieces' });
   return tables;

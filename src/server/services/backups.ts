@@ -20,14 +20,16 @@ export function backupsOf(folder: string): string[] {
   return existsSync(place) ? readdirSync(place).filter((name) => NAME.test(name)).sort().reverse() : []; // prettier-ignore
 }
 
-/** Tables whose rows tell when they were last changed. */
-const CHANGED = ['designs', 'records'] as const;
+/** Tables whose rows tell when they were last changed, and those whose rows never change. */
+const CHANGED = ['designs', 'records', 'makings'] as const;
+const ADDED = ['marks', 'measurements', 'faults', 'notes', 'photographs'] as const;
 
 /** What was changed last, as text: two states that differ have another. */
 async function stateOf({ sequelize }: Database): Promise<string> {
-  const rows = await Promise.all(
-    CHANGED.map((table) => sequelize.query(`SELECT count(*) AS count, max(updatedAt) AS updated, max(deletedAt) AS deleted FROM ${table}`)), // prettier-ignore
-  );
+  const rows = await Promise.all([
+    ...CHANGED.map((table) => sequelize.query(`SELECT count(*) AS count, max(updatedAt) AS updated, max(deletedAt) AS deleted FROM ${table}`)), // prettier-ignore
+    ...ADDED.map((table) => sequelize.query(`SELECT count(*) AS count FROM ${table}`)),
+  ]);
   return JSON.stringify(rows.map(([found]) => found));
 }
 

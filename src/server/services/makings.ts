@@ -33,7 +33,7 @@ function group<T>(rows: readonly T[], nameOf: (row: T) => string): Map<string, T
 
 /** The keeping of makings. Every verb that names one refuses with `making-not-found`. */
 export function makingService(database: Database) {
-  const { makings, makingPieces, makingSteps, marks, measurements, faults, notes, revisions } = database;
+  const { makings, makingPieces, makingSteps, marks, measurements, faults, notes, photographs, revisions } = database;
 
   async function rowOf(id: string, transaction?: Transaction): Promise<MakingRow> {
     const row = await makings.findByPk(id, { transaction });
@@ -103,6 +103,7 @@ export function makingService(database: Database) {
       measurements: await read<Making['measurements'][number]>(measurements),
       faults: await read<Making['faults'][number]>(faults),
       notes: await read<Making['notes'][number]>(notes),
+      photographs: await read<Making['photographs'][number]>(photographs),
     };
   }
 

@@ -9,9 +9,10 @@ import type {
   Note,
   PieceFault,
 } from '../../contract/makings.ts';
-import type { Mark } from '../../core/making/making.ts';
+import type { Mark, Spot } from '../../core/making/making.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { held } from '../held.ts';
+import { heldPhotographs, type HeldPhotograph } from '../heldPhotographs.ts';
 import { useConnection } from './connection.ts';
 import { newId } from './heldRecords.ts';
 import { tabId } from './otherTabs.ts';
@@ -65,9 +66,12 @@ export const useMakings = defineStore('makings', () => {
   /** What hands found of this clay in other makings too. */
   const found = shallowRef<readonly Mark[]>([]);
   const lastGone = shallowRef<Making | null>(null);
+  /** Photographs that the server does not have yet. */
+  const photographTrouble = ref('');
+  const unsentPhotographs = shallowRef<readonly HeldPhotograph[]>([]);
   let sending = false;
 
-  const waiting = computed(() => countOf(unsent.value) + (unbegun.value ? 1 : 0));
+  const waiting = computed(() => countOf(unsent.value) + (unbegun.value ? 1 : 0) + unsentPhotographs.value.length);
 
   const entriesName = (id: string, tab = tabId()) => `making-entries:${id}:${tab}`;
 
@@ -100,6 +104,7 @@ export const useMakings = defineStore('makings', () => {
         unsent.value = without(unsent.value, sent);
         making.value = withEntries(kept, unsent.value);
       }
+      await sendPhotographs(now.id);
       trouble.value = '';
     } catch (error) {
       trouble.value = connection.note(error);
@@ -109,6 +114,35 @@ export const useMakings = defineStore('makings', () => {
     sending = false;
     keepHere();
     if (!inHand()) void flush();
+  }
+
+  /** Sends photographs one by one; what is no picture is put aside, and said. */
+  async function sendPhotographs(id: string): Promise<void> {
+    let refused = '';
+    const sent = unsentPhotographs.value.filter(({ making: own }) => own === id);
+    for (const photograph of sent) {
+      try {
+        await api.keepPhotograph(photograph);
+      } catch (error) {
+        if (!(error instanceof Refused) || error.code !== 'bad-photograph') throw error;
+        refused = error.message;
+      }
+      unsentPhotographs.value = unsentPhotographs.value.filter((one) => one.id !== photograph.id);
+      await heldPhotographs.drop(photograph.id);
+    }
+    if (sent.length > 0) {
+      const kept = await api.making(id);
+      if (making.value?.id === id) making.value = withEntries(kept, unsent.value);
+    }
+    photographTrouble.value = refused;
+  }
+
+  async function photograph(spot: Spot, picture: Blob): Promise<void> {
+    if (!making.value) return;
+    const one: HeldPhotograph = { ...stamp(), ...spot, making: making.value.id, picture };
+    photographTrouble.value = (await heldPhotographs.hold(one)) ? '' : 'This browser cannot hold it: keep the page open until it is sent.'; // prettier-ignore
+    unsentPhotographs.value = [...unsentPhotographs.value, one];
+    void flush();
   }
 
   function add(entries: Partial<Entries>): void {
@@ -121,6 +155,7 @@ export const useMakings = defineStore('makings', () => {
 
   async function takeUp(id: string): Promise<void> {
     unsent.value = NONE;
+    unsentPhotographs.value = await heldPhotographs.of(id);
     unbegun.value = readText<MakingStart>(await held.read(`making-begun:${id}`));
     // What another tab, or this one before it was closed, has left.
     for (const name of await held.names(`making-entries:${id}:`)) {
@@ -174,12 +209,13 @@ export const useMakings = defineStore('makings', () => {
   }
 
   async function begin(start: MakingStart): Promise<void> {
-    making.value = { ...start, ...NONE, endedAt: null, updatedAt: start.startedAt };
+    making.value = { ...start, ...NONE, photographs: [], endedAt: null, updatedAt: start.startedAt };
     const { id, name, clay, startedAt, dueAt, pieces } = start;
     lines.value = [{ id, name, clay, startedAt, dueAt, endedAt: null, pieces }, ...lines.value];
     const [first] = pieces;
     if (first) held.write(`makings-of:${first.designId}`, JSON.stringify(lines.value));
     unsent.value = NONE;
+    unsentPhotographs.value = [];
     unbegun.value = start;
     keepHere();
     await flush();
@@ -236,5 +272,5 @@ export const useMakings = defineStore('makings', () => {
     }
   }
 
-  return { making, lines, state, trouble, waiting, found, lastGone, open, begin, press, pressMany, measure, fault, note, end, remove, putBack }; // prettier-ignore
+  return { making, lines, state, trouble, waiting, found, lastGone, unsentPhotographs, photographTrouble, photograph, open, begin, press, pressMany, measure, fault, note, end, remove, putBack }; // prettier-ignore
 });

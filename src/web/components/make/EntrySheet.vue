@@ -11,15 +11,16 @@ import { useMakings } from '../../stores/makings.ts';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
 import SheetDialog from '../frame/SheetDialog.vue';
+import StepPhotographs from './StepPhotographs.vue';
 
-/** What is measured, noted or went wrong at a step of one piece. */
+/** What is measured, noted, photographed or went wrong at a step of one piece. */
 const open = defineModel<boolean>({ required: true });
 const props = defineProps<{ step: WorkStep; piece: number; number: number; target: Target }>();
 
 const makings = useMakings();
 const lengths = useLengths();
 const NAMES: Readonly<Record<Measured, string>> = { rim: 'Rim across', foot: 'Foot across', height: 'Height', length: 'Length', width: 'Width', thickness: 'Thickness', other: 'Another size', weight: 'Weight' }; // prettier-ignore
-const tab = ref<'measure' | 'note' | 'fault'>('measure');
+const tab = ref<'measure' | 'note' | 'photograph' | 'fault'>('measure');
 const what = ref<Measured>('height');
 const value = ref(0);
 const text = ref('');
@@ -90,6 +91,7 @@ function keepFault(): void {
       <VTabs v-model="tab" grow height="48" aria-label="What to write down">
         <VTab value="measure">Measure</VTab>
         <VTab value="note">Note</VTab>
+        <VTab value="photograph">Photograph</VTab>
         <VTab value="fault">Fault</VTab>
       </VTabs>
       <template v-if="tab === 'measure'">
@@ -117,6 +119,7 @@ function keepFault(): void {
         <VTextarea v-model="text" label="Note" rows="3" auto-grow maxlength="2000" variant="outlined" />
         <VBtn variant="flat" @click="keepNote">Write it down</VBtn>
       </template>
+      <StepPhotographs v-else-if="tab === 'photograph'" :spot="spot" @said="(words) => (said = words)" />
       <template v-else>
         <VSelect v-model="kind" label="What went wrong" :items="faults" />
         <p class="soft">Press the place on the piece, if there is one.</p>

@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { Spot } from '../../../core/making/making.ts';
+import { useMakings } from '../../stores/makings.ts';
+import FileField from '../fields/FileField.vue';
+import HeldPicture from './HeldPicture.vue';
+
+/** Photographs of one piece of the making in hand: taken or chosen, kept or still to be sent. */
+const props = defineProps<{ spot: Spot }>();
+const emit = defineEmits<{ said: [words: string] }>();
+const makings = useMakings();
+const own = ({ piece, number }: Spot) => piece === props.spot.piece && number === props.spot.number;
+const kept = computed(() => (makings.making?.photographs ?? []).filter(own));
+const unsent = computed(() => makings.unsentPhotographs.filter(own));
+const clock = new Intl.DateTimeFormat('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
+const words = (at: string) => `Photograph, ${clock.format(new Date(at))}`;
+
+async function take(file: File): Promise<void> {
+  await makings.photograph(props.spot, file);
+  emit('said', 'The photograph is taken up.');
+}
+</script>
+
+<template>
+  <FileField
+    label="Photograph"
+    name="photograph"
+    accept="image/jpeg,image/png,image/webp"
+    note="From the camera or a file. Kept on your server without the place where it was taken."
+    :trouble="makings.photographTrouble"
+    @read="take"
+  />
+  <ul v-if="kept.length + unsent.length" class="pictures">
+    <li v-for="{ id, hash, at } in kept" :key="id">
+      <a :href="`/api/photographs/${hash}/full.jpg`" target="_blank" rel="noopener">
+        <img :src="`/api/photographs/${hash}/small.jpg`" :alt="words(at)" />
+      </a>
+    </li>
+    <li v-for="one in unsent" :key="one.id">
+      <HeldPicture :picture="one.picture" :alt="words(one.at)" />
+      <span>waits to be sent</span>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.pictures {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(110px, 1fr));
+  gap: 10px;
+  padding: 0;
+  margin: 0;
+  list-style: none;
+}
+.pictures :deep(img) {
+  display: block;
+  width: 100%;
+  aspect-ratio: 1;
+  object-fit: cover;
+  border-radius: 6px;
+  border: 1px solid var(--line);
+}
+span {
+  font-size: 15px;
+  color: var(--ink-soft);
+}
+</style>

@@ -1,0 +1,41 @@
+import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
+import type { Spot } from '../core/making/making.ts';
+
+/** A photograph that the server does not have yet. */
+export interface HeldPhotograph extends Spot {
+  readonly id: string;
+  readonly making: string;
+  readonly at: string;
+  readonly picture: Blob;
+}
+
+/** Photographs as they came from the camera, in this browser's database until the server has them. */
+let opened: UseStore | null = null;
+const database = (): UseStore => (opened ??= createStore('fawn-photographs', 'held'));
+
+export const heldPhotographs = {
+  /** False when the database is forbidden or full: then only the page holds it. */
+  async hold(photograph: HeldPhotograph): Promise<boolean> {
+    try {
+      await set(photograph.id, photograph, database());
+      return true;
+    } catch {
+      return false;
+    }
+  },
+  async of(making: string): Promise<HeldPhotograph[]> {
+    try {
+      const all = (await entries<string, HeldPhotograph>(database())).map(([, photograph]) => photograph);
+      return all.filter((one) => one.making === making).sort((one, other) => (one.at < other.at ? -1 : 1));
+    } catch {
+      return [];
+    }
+  },
+  async drop(id: string): Promise<void> {
+    try {
+      await del(id, database());
+    } catch {
+      // It is sent once more: the server keeps it once.
+    }
+  },
+};
