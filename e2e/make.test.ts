@@ -50,9 +50,40 @@ describe('a tumbler', () => {
     expect(marks.map(({ kind }) => kind).filter((kind) => kind !== 'done')).toEqual(['ready', 'leather-hard', 'dry']);
     expect(marks.find(({ kind }) => kind === 'ready')?.drying?.hours).toBeCloseTo(4, 0);
     await press(page, 'Put it away');
+    await page.getByRole('heading', { name: 'Made before' }).waitFor();
+    await page.getByText(/^1 × Rack tumbler/).click();
+    await textOf(page.locator('.ended .more'), /^Put away \w{3}/);
+    await press(page, 'Take it up again');
+    await press(page, 'Put it away');
+    await page.getByRole('heading', { name: 'Made before' }).waitFor();
     await page.goto(`${table.url}today`);
     await textOf(page.locator('main h2'), /Nothing is in work/);
     expect(troubles).toEqual([]);
+  });
+
+  it('is renamed, given a due day and other air while it is made: its window moves at once', async () => {
+    const { page } = visit.now;
+    const id = await begun('Rack tumbler');
+    await toTheWait(page);
+    const when = await textOf(page.locator('.step-view .now'), /^Opens in about/);
+    await press(page, 'Change');
+    await page.locator('input[name="making-name"]').fill('Tumblers for the galley');
+    await page.locator('input[name="making-due"]').fill('2026-12-05');
+    await page.locator('.sheet-card input[name="air-humidity"]').fill('95');
+    await page.locator('.sheet-card input[name="air-humidity"]').press('Tab');
+    await press(page, 'Keep');
+    await read(
+      () => page.locator('.step-view .more.now').textContent(),
+      (now) => now?.trim() !== when,
+      'another time',
+    );
+    await textOf(page.locator('.strip'), /Tumblers for the galley/);
+    const { name, dueAt, air } = await kept(id);
+    expect([name, new Date(dueAt ?? '').toLocaleDateString('sv'), air.humidity]).toEqual([
+      'Tumblers for the galley',
+      '2026-12-05',
+      0.95,
+    ]);
   });
 
   it('whose window was missed is wetted and waits again, or is made again from the first step', async () => {

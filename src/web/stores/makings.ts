@@ -230,18 +230,41 @@ export const useMakings = defineStore('makings', () => {
   const fault = (one: Omit<PieceFault, 'id' | 'at'>) => add({ faults: [{ ...stamp(), ...one }] });
   const note = (one: Omit<Note, 'id' | 'at'>) => add({ notes: [{ ...stamp(), ...one }] });
 
-  /** Writes the end of a making, or takes it back. */
-  async function end(endedAt: string | null): Promise<void> {
+  /** Writes some of the making's head anew; says whether it was kept. */
+  async function change(part: Partial<Pick<Making, 'name' | 'dueAt' | 'air' | 'endedAt'>>): Promise<boolean> {
     const now = making.value;
-    if (!now) return;
+    if (!now) return false;
     try {
       await flush();
-      const { name, clay, startedAt, dueAt, schools, air } = now;
-      making.value = await api.changeMaking(now.id, { name, clay, startedAt, dueAt, schools, air, endedAt });
-      lines.value = lines.value.map((line) => (line.id === now.id ? { ...line, endedAt } : line));
-      if (endedAt !== null) making.value = null;
+      const { name, clay, startedAt, dueAt, schools, air, endedAt } = now;
+      const kept = await api.changeMaking(now.id, { name, clay, startedAt, dueAt, schools, air, endedAt, ...part });
+      lines.value = lines.value.map((line) => (line.id === now.id ? { ...line, name: kept.name, dueAt: kept.dueAt, endedAt: kept.endedAt } : line)); // prettier-ignore
+      if (making.value?.id === now.id) making.value = withEntries(kept, unsent.value);
+      trouble.value = '';
+      keepHere();
+      return true;
     } catch (error) {
       trouble.value = connection.note(error);
+      return false;
+    }
+  }
+
+  /** Writes the end of a making, and lets it go; or takes it up again. */
+  async function end(endedAt: string | null): Promise<void> {
+    if ((await change({ endedAt })) && endedAt !== null) making.value = null;
+  }
+
+  /** Lays the making aside, to begin another of the same design. */
+  function leave(): void {
+    making.value = null;
+  }
+
+  /** Opens a making that was put away. */
+  async function look(id: string): Promise<void> {
+    try {
+      await takeUp(id);
+    } catch {
+      // What is wrong is told already.
     }
   }
 
@@ -272,5 +295,5 @@ export const useMakings = defineStore('makings', () => {
     }
   }
 
-  return { making, lines, state, trouble, waiting, found, lastGone, unsentPhotographs, photographTrouble, photograph, open, begin, press, pressMany, measure, fault, note, end, remove, putBack }; // prettier-ignore
+  return { making, lines, state, trouble, waiting, found, lastGone, unsentPhotographs, photographTrouble, photograph, open, begin, press, pressMany, measure, fault, note, change, end, leave, look, remove, putBack }; // prettier-ignore
 });

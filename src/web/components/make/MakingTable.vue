@@ -9,8 +9,9 @@ import { useShortcuts } from '../../composables/useShortcuts.ts';
 import { useBench } from '../../stores/bench.ts';
 import { useMakings } from '../../stores/makings.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
+import ChangeMaking from './ChangeMaking.vue';
 import EntrySheet from './EntrySheet.vue';
-import { clockWords } from './momentWords.ts';
+import { clockWords, dayWords } from './momentWords.ts';
 import OrderList from './OrderList.vue';
 import StepBeside from './StepBeside.vue';
 import StepView from './StepView.vue';
@@ -28,6 +29,7 @@ const tab = ref<'step' | 'order' | 'look'>('step');
 const aloud = ref(false);
 const writing = ref(false);
 const leaving = ref(false);
+const changing = ref(false);
 
 /** The key, the pedal or the knuckle that goes on: at a wait only what the hand has found does. */
 function goOn(): void {
@@ -44,6 +46,7 @@ useShortcuts([
 const verbs = computed<readonly { readonly words: string; readonly on?: boolean; readonly run: () => void }[]>(() => [
   { words: 'Read aloud', on: aloud.value, run: () => (aloud.value = !aloud.value) },
   { words: props.whole ? 'Leave the whole screen' : 'Whole screen', run: () => emit('whole') },
+  { words: 'Change', run: () => (changing.value = true) },
   { words: 'Take away', run: () => (leaving.value = true) },
 ]);
 const kept = computed(() => {
@@ -61,7 +64,7 @@ async function takeAway(): Promise<void> {
     <div class="strip">
       <span
         >{{ hand.count.value === 1 ? making.name : `${making.name}, ${hand.count.value}` }}, begun
-        {{ clockWords(making.startedAt) }}</span
+        {{ clockWords(making.startedAt) }}{{ making.endedAt ? `, put away ${dayWords(making.endedAt)}` : '' }}</span
       >
       <span role="status" data-testid="sent">{{ kept }}</span>
       <span class="room" />
@@ -106,8 +109,11 @@ async function takeAway(): Promise<void> {
         :target="target"
         :developed="developed"
         :aloud="aloud"
+        :put-away="making.endedAt"
         @write="writing = true"
         @end="void makings.end(new Date().toISOString())"
+        @again="void makings.end(null)"
+        @another="makings.leave()"
       />
       <aside v-show="!narrow || tab === 'look'" class="right" aria-label="What to look for">
         <StepBeside :hand="hand" />
@@ -121,6 +127,7 @@ async function takeAway(): Promise<void> {
       :number="hand.shown.value.number"
       :target="target"
     />
+    <ChangeMaking v-model="changing" :making="making" />
     <SheetDialog v-model="leaving" aria-label="Take this making away">
       <section class="sheet-card">
         <h2>Take this making away?</h2>
@@ -196,9 +203,5 @@ async function takeAway(): Promise<void> {
 .narrow .middle {
   height: auto;
   min-height: calc(100dvh - 216px);
-}
-.pair {
-  display: flex;
-  gap: 12px;
 }
 </style>

@@ -17,13 +17,13 @@ const words = (at: string) => `Photograph, ${clock.format(new Date(at))}`;
 
 async function take(file: File): Promise<void> {
   await makings.photograph(props.spot, file);
-  emit('said', 'The photograph is taken up.');
+  emit('said', 'The photograph is kept.');
 }
 </script>
 
 <template>
   <FileField
-    label="Photograph"
+    label="Take or choose a photograph"
     name="photograph"
     accept="image/jpeg,image/png,image/webp"
     note="From the camera or a file. Kept on your server without the place where it was taken."

@@ -7,12 +7,20 @@ import type { Phrase } from '../../../core/units/phrase.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useMakings } from '../../stores/makings.ts';
 import StepDrawing from './StepDrawing.vue';
+import { dayWords } from './momentWords.ts';
 import type { MakingInHand } from './useMaking.ts';
 import WaitCurve from './WaitCurve.vue';
 
 /** One act, to be read from two paces away: its figures largest, what it is about drawn, and what can be pressed. */
-const props = defineProps<{ hand: MakingInHand; target: Target; developed: Development; aloud: boolean }>();
-const emit = defineEmits<{ write: []; end: [] }>();
+const props = defineProps<{
+  hand: MakingInHand;
+  target: Target;
+  developed: Development;
+  aloud: boolean;
+  /** When it was put away; null while it is in work. */
+  putAway: string | null;
+}>();
+const emit = defineEmits<{ write: []; end: []; again: []; another: [] }>();
 const lengths = useLengths();
 const makings = useMakings();
 
@@ -70,14 +78,19 @@ watch(
 <template>
   <section v-if="ended" class="step-view ended">
     <h2 class="act serif">All of it is done</h2>
-    <p class="more">
+    <p v-if="putAway" class="more">Put away {{ dayWords(putAway) }}.</p>
+    <p v-else class="more">
       {{
         hand.count.value === 1
           ? 'It is dry and waits for the kiln.'
           : `All ${hand.count.value} are dry and wait for the kiln.`
       }}
     </p>
-    <div class="buttons">
+    <div v-if="putAway" class="buttons">
+      <VBtn size="x-large" @click="emit('again')">Take it up again</VBtn>
+      <VBtn variant="flat" size="x-large" class="main" @click="emit('another')">Begin another</VBtn>
+    </div>
+    <div v-else class="buttons">
       <VBtn size="x-large" @click="hand.back()">Back</VBtn>
       <VBtn variant="flat" size="x-large" class="main" @click="emit('end')">Put it away</VBtn>
     </div>

@@ -20,6 +20,9 @@ export function momentWords(ms: number, now: number): string {
 /** The time on the clock as it was. */
 export const clockWords = (iso: string): string => clock.format(new Date(iso));
 
+/** `Sat 12 Dec`. */
+export const dayWords = (iso: string): string => date.format(new Date(iso));
+
 /** `40 min`, `3 h`, `2 days`. */
 export function spanWords(ms: number): string {
   const minutes = Math.max(0, Math.round(ms / 60_000));
