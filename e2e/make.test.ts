@@ -78,7 +78,24 @@ describe('a tumbler', () => {
       'another time',
     );
     await textOf(page.locator('.strip'), /Tumblers for the galley/);
-    const { name, dueAt, air } = await kept(id);
+    const { name, dueAt, air, clay, startedAt, schools } = await kept(id);
+    // A fan is switched on, on another tablet: what that does to the clay, and what lowers it, is said.
+    const body = JSON.stringify({
+      name,
+      clay,
+      startedAt,
+      dueAt,
+      schools,
+      air: { ...air, humidity: 0.4, speed: 'fan' },
+      endedAt: null,
+    });
+    await fetch(`${visit.now.table.url}api/makings/${id}`, {
+      method: 'PUT',
+      headers: { 'Content-Type': 'application/json' },
+      body,
+    });
+    await page.reload();
+    await textOf(page.locator('.evenly'), /likely to crack or warp.*that makes it 0\.\d %/);
     expect([name, new Date(dueAt ?? '').toLocaleDateString('sv'), air.humidity]).toEqual([
       'Tumblers for the galley',
       '2026-12-05',

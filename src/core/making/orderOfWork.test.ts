@@ -6,6 +6,7 @@ import { quickPlan } from '../slabPlan/quickPlan.ts';
 import { DEFAULT_PLAN } from '../slabPlan/slabPlan.ts';
 import { writePhrase } from '../units/phrase.ts';
 import { orderOfWork } from './orderOfWork.ts';
+import { waitingParts } from './waitingParts.ts';
 import { DEFAULT_SCHOOLS, type Schools, type WorkStep } from './workStep.ts';
 
 jest.setTimeout(60_000);
@@ -38,6 +39,20 @@ describe('the order of work', () => {
     expect(steps.map(line)).toMatchSnapshot();
     expect(new Set(steps.map(({ id }) => id)).size).toBe(steps.length);
   });
+
+  it.each(PIECES.map((target) => [target.name, target] as const))(
+    'of %s waits with the parts that lie side by side: the wall before what is added, all of them once they are joined',
+    (_, target) => {
+      const { parts } = developWhole(target);
+      const clay = parts.map(({ id }) => id).filter((id) => id !== PAPER_ID);
+      for (const step of orderOf(target)) {
+        const waiting = waitingParts(step, parts).map(({ id }) => id);
+        if (!step.waits || step.id === 'handle firms' || step.id === 'holds') expect(waiting).toEqual([]);
+        else if (step.waits.until !== 'opens') expect(waiting).toEqual(clay);
+        else expect(waiting.some((id) => ['handle', 'lug', 'foot', 'lid', PAPER_ID].includes(id))).toBe(false);
+      }
+    },
+  );
 
   it.each(PIECES.map((target) => [target.name, target] as const))(
     'of %s cuts every part before it is joined, says every lean, and ends dry',

@@ -3,6 +3,7 @@ import { mdiDotsHorizontal } from '@mdi/js';
 import { computed, ref } from 'vue';
 import { useDisplay } from 'vuetify';
 import type { Making } from '../../../contract/makings.ts';
+import { waitingParts } from '../../../core/making/waitingParts.ts';
 import { develop } from '../../../core/piece/develop.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import { useShortcuts } from '../../composables/useShortcuts.ts';
@@ -24,6 +25,9 @@ const makings = useMakings();
 const bench = useBench();
 const hand = useMaking(() => props.making);
 const developed = computed(() => develop(props.target, bench.bench));
+const waiting = computed(() =>
+  hand.shown.value.step ? waitingParts(hand.shown.value.step, developed.value.parts) : [],
+);
 const { mdAndDown: narrow } = useDisplay();
 const tab = ref<'step' | 'order' | 'look'>('step');
 const aloud = ref(false);
@@ -116,7 +120,7 @@ async function takeAway(): Promise<void> {
         @another="makings.leave()"
       />
       <aside v-show="!narrow || tab === 'look'" class="right" aria-label="What to look for">
-        <StepBeside :hand="hand" />
+        <StepBeside :hand="hand" :air="making.air" :parts="waiting" />
       </aside>
     </div>
     <EntrySheet

@@ -1,10 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import type { Air } from '../../../core/drying/air.ts';
+import type { NamedPart } from '../../../core/drying/stress.ts';
+import DryEvenly from './DryEvenly.vue';
 import type { MakingInHand } from './useMaking.ts';
 import WaitBeside from './WaitBeside.vue';
 
 /** What to look for, what is at hand, what to beware of, and the wait that comes next. */
-const props = defineProps<{ hand: MakingInHand }>();
+const props = defineProps<{ hand: MakingInHand; air: Air; parts: readonly NamedPart[] }>();
 const step = computed(() => props.hand.shown.value.step);
 /** The next wait, told ahead once its time can be known. */
 const next = computed(() => {
@@ -21,6 +24,14 @@ const tools = computed(() => {
 <template>
   <div v-if="step" class="beside">
     <WaitBeside v-if="step.waits" :hand="hand" />
+    <DryEvenly
+      v-if="step.waits && hand.wait.value"
+      :part="step.waits.part"
+      :air="air"
+      :wait="hand.wait.value"
+      :now="hand.nowMs.value"
+      :parts="parts"
+    />
     <template v-if="step.until">
       <h2>Look for</h2>
       <p class="look">{{ step.until }}</p>

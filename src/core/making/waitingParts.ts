@@ -1,0 +1,12 @@
+import { PAPER_ID } from '../part/part.ts';
+import type { WorkStep } from './workStep.ts';
+
+/** Parts that are cut and shaped after the wall has stiffened. */
+const ADDED = ['handle', 'lug', 'foot', 'lid'];
+
+/** The parts of a piece that wait side by side at a step; none where one alone does. */
+export function waitingParts<T extends { readonly id: string }>({ id, waits }: WorkStep, parts: readonly T[]): T[] {
+  if (!waits || id === 'handle firms' || id === 'holds') return [];
+  const clay = parts.filter((part) => part.id !== PAPER_ID);
+  return clay.filter((part) => waits.until !== 'opens' || !ADDED.includes(part.id));
+}
