@@ -36,7 +36,9 @@ const AIR = 56;
 /** Before the room is known. */
 const UNSEEN: Projected = { x: new Float64Array(), y: new Float64Array(), near: new Float64Array(), scale: 1, middle: [0, 0] }; // prettier-ignore
 const limit = computed(() => (props.quantity === 'thickness' ? null : props.limits[props.quantity]));
-const figures = computed(() => mapFigures(props.blank, props.quantity, limit.value));
+const figures = computed(() =>
+  mapFigures(props.blank, props.quantity, { limit: limit.value, thickness: props.thickness }),
+);
 const view = computed(() => ({ width: width.value, height: height.value, air: AIR }));
 const seen = computed(() =>
   width.value === 0

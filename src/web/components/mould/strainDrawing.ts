@@ -1,5 +1,6 @@
 import { interpolateLab, piecewise, rgb } from 'd3';
 import type { Blank } from '../../../core/mould/blank.ts';
+import { feltOver } from '../../../core/mould/felt.ts';
 import { bowsOf } from './bows.ts';
 
 /** What is drawn on the map. */
@@ -37,9 +38,16 @@ export function mapLadder(): Uint8ClampedArray {
 /** Steps between contour lines (fractions). */
 const STEPS = [0.005, 0.01, 0.02, 0.05, 0.1] as const;
 
-export function mapFigures(blank: Blank, quantity: MapQuantity, limit: number | null): MapFigures {
+/** About darts the figures at single places of the mesh jump: clay feels them over so many thicknesses. */
+const FELT = 2;
+
+export function mapFigures(
+  blank: Blank,
+  quantity: MapQuantity,
+  { limit, thickness }: { limit: number | null; thickness: number },
+): MapFigures {
   const { strain } = blank;
-  const values = strain[quantity];
+  const values = blank.cuts.length > 0 ? feltOver(blank.mesh, strain[quantity], FELT * thickness) : strain[quantity];
   const least = quantity === 'thickness' ? strain.most.thin : 0;
   const greatest = quantity === 'thickness' ? strain.most.thick : Math.max(strain.most[quantity], (limit ?? 0) * 1.1);
   const span = Math.max(1e-6, greatest - least);
