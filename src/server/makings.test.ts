@@ -117,7 +117,7 @@ describe('makings', () => {
     const { id } = await begin({ ...startOf(), clay: clay.id });
     const found = { ...spot(), step: 'stiffen', kind: 'ready' as const, drying: { part: { thickness: 6, faces: 'one' as const, cover: 'open' as const }, hours: 2 } }; // prettier-ignore
     await agent.post(`/api/makings/${id}/entries`).send({ marks: [found, { ...spot(), kind: 'done' }] });
-    expect((await agent.get(`/api/makings/found?clay=${clay.id}`)).body).toEqual([found]);
+    expect((await agent.get(`/api/makings/found?clay=${clay.id}`)).body).toEqual([{ ...found, air: ROOM }]);
     expect((await agent.get(`/api/makings/found?clay=${randomUUID()}`)).body).toEqual([]);
   });
 

@@ -10,7 +10,7 @@ import type {
 import type { Kept, RecordBodies, RecordKind } from '../contract/records.ts';
 import type { ErrorCode } from '../contract/errors.ts';
 import type { Entries, Making, MakingHead, MakingLine, MakingNow, MakingStart } from '../contract/makings.ts';
-import type { Mark } from '../core/making/making.ts';
+import type { FoundMark } from '../core/making/waitWindow.ts';
 import type { HeldPhotograph } from './heldPhotographs.ts';
 import type { Target } from '../core/piece/target.ts';
 import { jsonBody } from './jsonBody.ts';
@@ -143,7 +143,7 @@ export const api = {
   removeMaking: async (id: string) => void (await send(`/makings/${id}`, 'DELETE')),
   putBackMaking: (id: string) => ask<Making>(`/makings/${id}/put-back`, 'POST'),
   /** What hands found of a clay, in all makings. */
-  found: (clay: string) => ask<Mark[]>(`/makings/found?clay=${clay}`),
+  found: (clay: string) => ask<FoundMark[]>(`/makings/found?clay=${clay}`),
   health: async () => void (await send('/health', 'GET')),
   session: () => ask<SessionState>('/session'),
   signIn: async (passphrase: string) => void (await send('/session', 'POST', { passphrase })),

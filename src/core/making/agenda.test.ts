@@ -12,7 +12,7 @@ const START = Date.UTC(2026, 10, 28, 9);
 const HOUR = 3_600_000;
 const done = (number: number, id: string, hours = 0, kind: Mark['kind'] = 'done'): Mark => ({ id: `${number} ${id}`, piece: 0, number, step: id, kind, at: new Date(START + hours * HOUR).toISOString() }); // prettier-ignore
 const work = (name: string, count: number, marks: readonly Mark[]): InWork => ({ making: name, piece: 0, name, count, steps: STEPS, marks, air: ROOM }); // prettier-ignore
-const agenda = (works: readonly InWork[], hours: number) => agendaOf(works, START + hours * HOUR, ({ air }, { part }) => factorFor(part.cover, [], air)); // prettier-ignore
+const agenda = (works: readonly InWork[], hours: number) => agendaOf(works, START + hours * HOUR, (_, { part }) => factorFor(part.cover, [])); // prettier-ignore
 
 describe('the agenda', () => {
   it('is empty when nothing is in work or all is done', () => {

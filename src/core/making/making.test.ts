@@ -1,7 +1,7 @@
 import { seeded } from '../seeded.ts';
 import { ROOM } from '../drying/air.ts';
 import { FINDINGS, inOrder, MARK_KINDS, nextSpot, progressOf, waitBegan, type Mark, type MarkKind } from './making.ts';
-import { factorFor, stateAt, waitWindow } from './waitWindow.ts';
+import { courseOf, factorFor, stateAt, waitWindow, withAir } from './waitWindow.ts';
 import type { WorkStep } from './workStep.ts';
 
 const PART = { thickness: 6, faces: 'one', cover: 'open', support: 'board' } as const;
@@ -91,24 +91,38 @@ describe('a waiting window', () => {
   const began = Date.UTC(2026, 10, 28, 9);
 
   it('opens, is best and closes in this order, and says what a moment is in it', () => {
-    const window = waitWindow(waiting, began, ROOM, factorFor('open', [], ROOM));
+    const window = waitWindow(waiting, began, ROOM, factorFor('open', []));
     const [opens, closes] = [window.opens?.usual ?? 0, window.closes?.usual ?? 0];
     expect([began, opens, window.best ?? 0, closes]).toEqual(
       [began, opens, window.best ?? 0, closes].sort((a, b) => a - b),
     );
     expect([began, opens + 1, closes - 60_000, closes].map((now) => stateAt(window, now))).toEqual(['waits', 'open', 'closing', 'past']); // prettier-ignore
-    expect(waitWindow({ until: 'dry', part: PART }, began, ROOM, factorFor('open', [], ROOM)).closes).toBeNull();
+    expect(waitWindow({ until: 'dry', part: PART }, began, ROOM, factorFor('open', [])).closes).toBeNull();
   });
 
   it('moves by what hands find: always found too soft, it opens later; too stiff, sooner', () => {
     const found = (kind: MarkKind, hours: number): Mark[] =>
       [1, 2, 3, 4].map((number) => ({ ...mark(number, 'stiffen', kind, number), drying: { part: PART, hours } }));
-    const plain = waitWindow(waiting, began, ROOM, factorFor('open', [], ROOM));
+    const plain = waitWindow(waiting, began, ROOM, factorFor('open', []));
     const hours = ((plain.opens?.usual ?? 0) - began) / 3_600_000;
-    const opensAfter = (marks: readonly Mark[]) => waitWindow(waiting, began, ROOM, factorFor('open', marks, ROOM)).opens?.usual ?? 0; // prettier-ignore
+    const opensAfter = (marks: readonly Mark[]) => waitWindow(waiting, began, ROOM, factorFor('open', withAir(marks, ROOM))).opens?.usual ?? 0; // prettier-ignore
     expect(opensAfter(found('too-soft', 1.3 * hours))).toBeGreaterThan(plain.opens?.usual ?? 0);
     expect(opensAfter(found('too-stiff', 1.5 * hours))).toBeLessThan(plain.opens?.usual ?? 0);
-    expect(factorFor('cloth', found('too-soft', 1.3 * hours), ROOM).marks).toBe(0);
+    expect(factorFor('cloth', withAir(found('too-soft', 1.3 * hours), ROOM)).marks).toBe(0);
     expect(FINDINGS.opens).toContain('ready');
+  });
+
+  it('learns from each mark in the air of its own making', () => {
+    const fan = { temperature: 26, humidity: 0.35, speed: 'fan' } as const;
+    const { opens, closes } = courseOf(PART, fan).reached;
+    const hours = ((opens ?? 0) + (closes ?? 0)) / 2;
+    const marks = [1, 2, 3, 4, 5, 6].map((number) => ({
+      ...mark(number, 'stiffen', 'ready', number),
+      drying: { part: PART, hours },
+    }));
+    expect(factorFor('open', withAir(marks, fan)).usual).toBeGreaterThan(0.7);
+    expect(factorFor('open', withAir(marks, fan)).usual).toBeLessThan(1.4);
+    // In the air of a still room the same hours would say that this clay dries much faster than the model.
+    expect(factorFor('open', withAir(marks, ROOM)).usual).toBeLessThan(0.5);
   });
 });

@@ -50,18 +50,25 @@ export function waitWindow({ until, part }: Waiting, began: number, air: Air, fa
   };
 }
 
+/** A mark with the air that its own making dried in. */
+export interface FoundMark extends Mark {
+  readonly air: Air;
+}
+
+export const withAir = (marks: readonly Mark[], air: Air): FoundMark[] => marks.map((mark) => ({ ...mark, air }));
+
 /** What hands found at waits under a cover, as the factor is learned from it. Those of other covers are left out. */
-export function foundUnder(cover: Waiting['part']['cover'], marks: readonly Mark[], air: Air): DryingMark[] {
-  return inOrder(marks).flatMap(({ kind, drying }): DryingMark[] => {
+export function foundUnder(cover: Waiting['part']['cover'], marks: readonly FoundMark[]): DryingMark[] {
+  return inOrder(marks).flatMap(({ kind, drying, air }): DryingMark[] => {
     if (!drying || drying.part.cover !== cover || drying.hours <= 0) return [];
     if (kind === 'done' || kind === 'skipped' || kind === 'open' || kind === 'wetted' || kind === 'again') return [];
     return [{ hours: drying.hours, found: kind, reached: courseOf(drying.part, air).reached }];
   });
 }
 
-/** The factor of a clay under a cover, by the marks that were made. */
-export const factorFor = (cover: Waiting['part']['cover'], marks: readonly Mark[], air: Air): DryingFactor =>
-  learnFactor(foundUnder(cover, marks, air));
+/** The factor of a clay under a cover, by the marks that were made, each in its own air. */
+export const factorFor = (cover: Waiting['part']['cover'], marks: readonly FoundMark[]): DryingFactor =>
+  learnFactor(foundUnder(cover, marks));
 
 /** Where a moment lies in a window. `soon` is the last quarter of an hour before it closes. */
 export type WindowState = 'waits' | 'open' | 'closing' | 'past';

@@ -19,10 +19,11 @@ export function makingRoutes(service: MakingService): Router {
   });
 
   router.get('/calendar.ics', async (_req, res) => {
+    const makings = await service.now();
     res
       .type('text/calendar')
       .attachment('fawn-table.ics')
-      .send(calendarOf(await service.now(), Date.now()));
+      .send(calendarOf(makings, await service.foundBeside(makings), Date.now()));
   });
 
   router.get('/found', async (req, res) => {

@@ -1,7 +1,8 @@
 import { LRUCache } from 'lru-cache';
 import { Op, type Transaction } from 'sequelize';
 import type { Entries, Making, MakingHead, MakingLine, MakingNow, MakingStart } from '../../contract/makings.ts';
-import type { Mark } from '../../core/making/making.ts';
+import type { Air } from '../../core/drying/air.ts';
+import type { FoundMark } from '../../core/making/waitWindow.ts';
 import type { WorkStep } from '../../core/making/workStep.ts';
 import { remembered } from '../../core/numbers.ts';
 import type { Database } from '../models/database.ts';
@@ -105,6 +106,19 @@ export function makingService(database: Database) {
       notes: await read<Making['notes'][number]>(notes),
       photographs: await read<Making['photographs'][number]>(photographs),
     };
+  }
+
+  /** What hands have found of a clay in all makings, each with the air of its own, for the factor that is learned. */
+  async function found(clay: string): Promise<FoundMark[]> {
+    const own = (await makings.findAll({ where: { clay }, attributes: ['id', 'temperature', 'humidity', 'speed'], raw: true })) as unknown as ({ id: string } & Air)[]; // prettier-ignore
+    const airs = new Map(own.map(({ id, temperature, humidity, speed }) => [id, { temperature, humidity, speed }]));
+    const rows = (await marks.findAll({
+      where: { makingId: [...airs.keys()], hours: { [Op.not]: null } },
+      order: [['at', 'DESC']],
+      limit: 500,
+      raw: true,
+    })) as unknown as Record<string, unknown>[];
+    return rows.map((row) => ({ ...markOf(row), air: airs.get(row['makingId'] as string) as Air }));
   }
 
   return {
@@ -226,16 +240,18 @@ export function makingService(database: Database) {
       });
     },
 
-    /** What hands have found of a clay in all makings, for the factor that is learned. */
-    async found(clay: string): Promise<Mark[]> {
-      const ids = (await makings.findAll({ where: { clay }, attributes: ['id'], raw: true })).map(({ id }) => id);
-      const rows = await marks.findAll({
-        where: { makingId: ids, hours: { [Op.not]: null } },
-        order: [['at', 'DESC']],
-        limit: 500,
-        raw: true,
-      });
-      return (rows as unknown as Record<string, unknown>[]).map(markOf);
+    found,
+
+    /** What hands have found of the clay of each making in other ones, by the making. */
+    async foundBeside(all: readonly MakingNow[]): Promise<Map<string, FoundMark[]>> {
+      const clays = [...new Set(all.flatMap(({ clay }) => clay ?? []))];
+      const byClay = new Map(await Promise.all(clays.map(async (clay) => [clay, await found(clay)] as const)));
+      return new Map(
+        all.map(({ id, clay, marks: own }) => {
+          const mine = new Set(own.map((mark) => mark.id));
+          return [id, (byClay.get(clay ?? '') ?? []).filter((mark) => !mine.has(mark.id))];
+        }),
+      );
     },
 
     /** Takes a making away; its design is not touched, and `putBack` undoes it. */

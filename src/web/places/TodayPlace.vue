@@ -4,7 +4,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue';
 import { useRouter } from 'vue-router';
 import type { MakingNow } from '../../contract/makings.ts';
 import { agendaOf, type AgendaLine, type InWork } from '../../core/making/agenda.ts';
-import { factorFor } from '../../core/making/waitWindow.ts';
+import { factorFor, withAir, type FoundMark } from '../../core/making/waitWindow.ts';
 import { api } from '../api.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import { spanWords } from '../components/make/momentWords.ts';
@@ -23,6 +23,8 @@ const connection = useConnection();
 const way = useHouseWay();
 const now = useNow({ interval: BEAT });
 const makings = shallowRef<readonly MakingNow[]>([]);
+/** What hands found in makings that are put away too, by the clay. */
+const found = shallowRef<Readonly<Record<string, readonly FoundMark[]>>>({});
 const state = ref<'loading' | 'ready' | 'failed'>('loading');
 const trouble = ref('');
 
@@ -30,6 +32,8 @@ async function load(): Promise<void> {
   try {
     makings.value = await api.makingsNow();
     held.write(HELD, JSON.stringify(makings.value));
+    const clays = [...new Set(makings.value.flatMap(({ clay }) => clay ?? []))];
+    found.value = Object.fromEntries(await Promise.all(clays.map(async (clay) => [clay, await api.found(clay)] as const))); // prettier-ignore
     trouble.value = '';
     state.value = 'ready';
   } catch (error) {
@@ -47,16 +51,20 @@ const works = computed<readonly InWork[]>(() =>
     pieces.map(({ name, count, steps }, piece) => ({ making: id, piece, name, count, steps, marks, air })),
   ),
 );
-/** What was found of a clay counts for all of its makings. */
+/** What was found of a clay counts for all of its makings; of a clay that is not in the book, for one only. */
 const marksOfClay = computed(() => {
-  const clays = new Map<string, MakingNow['marks'][number][]>();
-  for (const { clay, id, marks } of makings.value) clays.set(clay ?? id, [...(clays.get(clay ?? id) ?? []), ...marks]);
+  const clays = new Map<string, ReadonlyMap<string, FoundMark>>();
+  for (const { clay, id, marks, air } of makings.value) {
+    const name = clay ?? id;
+    const known = clays.get(name) ?? new Map((found.value[name] ?? []).map((mark) => [mark.id, mark]));
+    clays.set(name, new Map([...known, ...withAir(marks, air).map((mark) => [mark.id, mark] as const)]));
+  }
   return clays;
 });
 const clayOf = (making: string) => makings.value.find(({ id }) => id === making)?.clay ?? making;
 const lines = computed(() =>
-  agendaOf(works.value, now.value.getTime(), ({ making, air }, { part }) =>
-    factorFor(part.cover, marksOfClay.value.get(clayOf(making)) ?? [], air),
+  agendaOf(works.value, now.value.getTime(), ({ making }, { part }) =>
+    factorFor(part.cover, [...(marksOfClay.value.get(clayOf(making))?.values() ?? [])]),
   ),
 );
 

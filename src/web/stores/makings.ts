@@ -10,6 +10,7 @@ import type {
   PieceFault,
 } from '../../contract/makings.ts';
 import type { Mark, Spot } from '../../core/making/making.ts';
+import type { FoundMark } from '../../core/making/waitWindow.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { held } from '../held.ts';
 import { heldPhotographs, type HeldPhotograph } from '../heldPhotographs.ts';
@@ -64,7 +65,7 @@ export const useMakings = defineStore('makings', () => {
   /** A making that the server has not acknowledged. */
   const unbegun = shallowRef<MakingStart | null>(null);
   /** What hands found of this clay in other makings too. */
-  const found = shallowRef<readonly Mark[]>([]);
+  const found = shallowRef<readonly FoundMark[]>([]);
   const lastGone = shallowRef<Making | null>(null);
   /** Photographs that the server does not have yet. */
   const photographTrouble = ref('');

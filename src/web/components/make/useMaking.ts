@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue';
 import type { Making } from '../../../contract/makings.ts';
 import type { DryingFactor } from '../../../core/drying/factor.ts';
 import { nextSpot, progressOf, waitBegan, type MarkKind } from '../../../core/making/making.ts';
-import { factorFor, stateAt, waitWindow, type WaitWindow } from '../../../core/making/waitWindow.ts';
+import { factorFor, stateAt, waitWindow, withAir, type WaitWindow } from '../../../core/making/waitWindow.ts';
 import type { WorkStep } from '../../../core/making/workStep.ts';
 import { useMakings } from '../../stores/makings.ts';
 import { momentWords, spanWords } from './momentWords.ts';
@@ -47,13 +47,13 @@ export function useMaking(making: () => Making, piece = 0) {
 
   /** Marks of this clay, those of this making too. */
   const known = computed(() => [
-    ...new Map([...makings.found, ...making().marks].map((mark) => [mark.id, mark])).values(),
+    ...new Map([...makings.found, ...withAir(making().marks, making().air)].map((mark) => [mark.id, mark])).values(),
   ]);
 
   function waitOf(step: WorkStep, number: number): WaitNow | null {
     const began = step.waits && waitBegan(steps.value, progress.value, { step: step.id, number });
     if (!step.waits || !began) return null;
-    const factor = factorFor(step.waits.part.cover, known.value, making().air);
+    const factor = factorFor(step.waits.part.cover, known.value);
     const ms = new Date(began).getTime();
     return { began: ms, factor, window: waitWindow(step.waits, ms, making().air, factor) };
   }
