@@ -1,7 +1,7 @@
 import { onMounted, ref } from 'vue';
 
-/** The first screen is at rest by then (ms). */
-const SOON = 3000;
+/** The first visit is under way by then (ms): some three megabytes are fetched, which nobody should wait for. */
+const LATER = 12_000;
 
 /** The page itself is kept in this browser, so that it opens with the server away; says when a newer one has come. */
 export function useHeldPage() {
@@ -18,6 +18,6 @@ export function useHeldPage() {
     });
     take.value = () => void update(true);
   }
-  onMounted(() => setTimeout(() => void hold().catch(() => undefined), SOON));
+  onMounted(() => setTimeout(() => void hold().catch(() => undefined), LATER));
   return { newer, take };
 }
