@@ -22,6 +22,17 @@ async function stumbles(page: Page): Promise<string[]> {
 const press = (name: string | RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
 const choose = (name: string) => (page: Page) => page.locator(`button[name="${name}"]`).click();
 
+/** With the making that the screen before has begun. */
+async function photograph(page: Page): Promise<void> {
+  await page.keyboard.press('m');
+  await page.getByRole('tab', { name: 'Photograph' }).click();
+}
+async function changeMaking(page: Page): Promise<void> {
+  const more = page.getByRole('button', { name: 'More for this making' });
+  if (await more.isVisible()) await more.click();
+  await page.getByText('Change', { exact: true }).last().click();
+}
+
 /** Places, stages and dialogs: where they are, and how they are opened. */
 const SCREENS: readonly (readonly [name: string, design: string | null, path: string, open?: (page: Page) => Promise<unknown>])[] = [
   ['the shelf', null, ''],
@@ -37,6 +48,9 @@ const SCREENS: readonly (readonly [name: string, design: string | null, path: st
   ['Cut', 'Soup cup', 'cut'],
   ['Make, to begin', 'Soup cup', 'make'],
   ['Make', 'Soup cup', 'make', press('Begin')],
+  ['a measurement', 'Soup cup', 'make', (page) => page.keyboard.press('m')],
+  ['a photograph', 'Soup cup', 'make', photograph],
+  ['a making that is changed', 'Soup cup', 'make', changeMaking],
   ['Today', null, 'today'],
   ['a mould', 'Service tray', 'flat'],
   ['a sheet', 'Butter sheet', 'shape'],
