@@ -3,14 +3,14 @@ import type { Design } from '../contract/api.ts';
 import type { Kept, RecordKind } from '../contract/records.ts';
 
 /**
- * Designs and records as the server last had them, in this browser's database: what is read while the server is away. What is
- * changed then is held apart (`held.ts`).
+ * Designs and records as the server last had them, kept in this browser's database and read while the server is away. What is
+ * changed meanwhile is held apart (`held.ts`).
  */
 
 let opened: UseStore | null = null;
 const database = (): UseStore => (opened ??= createStore('fawn-last-seen', 'replies'));
 
-/** Runs `work`; without a database, or with a full one, nothing was seen. */
+/** Runs `work`; without a database, or with a full one, nothing is found. */
 async function attempt<T>(work: () => Promise<T>): Promise<T | undefined> {
   try {
     return await work();

@@ -135,7 +135,7 @@ async function takeAway(): Promise<void> {
     <SheetDialog v-model="leaving" aria-label="Take this making away">
       <section class="sheet-card">
         <h2>Take this making away?</h2>
-        <p>Its ticks, measurements and notes go with it. The design stays as it is.</p>
+        <p>Its ticks, sizes, notes, photographs and faults go with it. The design stays as it is.</p>
         <div class="pair">
           <VBtn @click="leaving = false">Keep it</VBtn>
           <VBtn variant="flat" color="error" @click="takeAway">Take it away</VBtn>
