@@ -1,5 +1,5 @@
 import { earliest, type Acts } from './handOrder.ts';
-import { joinedHours, type FreeHours, type Plan, type PlanJob, type PlanTask } from './planJob.ts';
+import { freeOf, type FreeHours, type Plan, type PlanJob, type PlanTask } from './planJob.ts';
 
 /**
  * What a plan costs: pieces left out, minutes late in all, last minute, and the last minutes of all pieces together. Each counts
@@ -40,23 +40,38 @@ export class PlanTable {
   readonly owner: readonly number[];
   /** The last minute of the potter's hours. */
   readonly close: number;
+  /** Where the hours that are far away begin, and the minutes of steps that are held. */
+  private readonly away: number;
+  private readonly held: ReadonlyMap<number, FreeHours>;
 
   constructor({ hours, jobs }: PlanTask) {
     this.jobs = jobs;
-    const steps = jobs.flatMap((job, piece) => job.steps.map((step, at) => ({ ...step, piece, at })));
+    const steps = jobs.flatMap((job, piece) => job.steps.map((step, place) => ({ ...step, piece, place })));
     this.owner = steps.map(({ piece }) => piece);
     this.firsts = jobs.map((_, piece) => this.owner.indexOf(piece));
-    const free = joinedHours(hours);
-    this.close = free.at(-1)?.[1] ?? 0;
+    this.held = new Map(
+      steps.flatMap(({ at, minutes }, step) => (at === undefined ? [] : [[step, [at, at + minutes]]])),
+    );
+    const slots = [...this.held.values()];
+    const free = freeOf(hours, slots);
+    this.close = [...free, ...slots].reduce((last, [, end]) => Math.max(last, end), 0);
     const work = steps.reduce((sum, { minutes, least }) => sum + minutes + least, 0);
-    const away = steps.reduce((sum, { most }) => sum + (most ?? 0), this.close + work + 1);
+    this.away = steps.reduce((sum, { most }) => sum + (most ?? 0), this.close + work + 1);
+    const all: FreeHours[] = [...free, [this.away, this.away + 2 * work + 1]];
     this.acts = {
       minutes: Float64Array.from(steps, ({ minutes }) => minutes),
       least: Float64Array.from(steps, ({ least }) => least),
       most: Float64Array.from(steps, ({ most }) => most ?? Infinity),
-      before: Int32Array.from(steps, ({ at }, index) => (at === 0 ? -1 : index - 1)),
-      hours: [...free, [away, away + 2 * work + 1]],
+      before: Int32Array.from(steps, ({ place }, index) => (place === 0 ? -1 : index - 1)),
+      hours: all,
+      own: this.ownHours(all),
     };
+  }
+
+  /** A step that is held has its own minutes, or those far away. */
+  private ownHours(hours: readonly FreeHours[]): ReadonlyMap<number, readonly FreeHours[]> {
+    const far = hours.filter(([from]) => from >= this.away);
+    return new Map([...this.held].map(([step, slot]) => [step, [slot, ...far]]));
   }
 
   /** The minute at which a step ends. */
@@ -111,7 +126,7 @@ export class PlanTable {
         const start = starts[step] as number;
         if (start >= to) break;
         if (start > free) gaps.push([free, start]);
-        free = this.stop(starts, step);
+        free = Math.max(free, this.stop(starts, step));
       }
       if (free < to) gaps.push([free, to]);
     }
@@ -124,7 +139,8 @@ export class PlanTable {
     for (const piece of pieces) {
       const starts = now.starts.slice();
       const steps = this.stepsOf(piece);
-      earliest({ ...this.acts, hours: this.gaps(now) }, steps, starts);
+      const hours = this.gaps(now);
+      earliest({ ...this.acts, hours, own: this.ownHours(hours) }, steps, starts);
       const order = [...now.order, ...steps].sort((one, other) => (starts[one] as number) - (starts[other] as number) || one - other); // prettier-ignore
       now = this.drafted(order, starts);
     }

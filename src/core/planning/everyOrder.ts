@@ -1,5 +1,5 @@
 import { better, type Cost, type Draft, type PlanTable } from './draft.ts';
-import { earliest, fitsFrom } from './handOrder.ts';
+import { earliest, fitsFrom, hoursOf } from './handOrder.ts';
 
 /**
  * Goes through all orders of the hands that can still be better than a draft, the earliest next step first (branch and bound).
@@ -21,7 +21,7 @@ export function everyOrder(table: PlanTable, draft: Draft, tries: number, going:
     let at = next > first ? table.stop(starts, next - 1) : free;
     for (let step = next; step <= last; step += 1) {
       const from = step > first ? Math.max(free, at + (acts.least[step] as number)) : free;
-      at = fitsFrom(acts.hours, from, acts.minutes[step] as number) + (acts.minutes[step] as number);
+      at = fitsFrom(hoursOf(acts, step), from, acts.minutes[step] as number) + (acts.minutes[step] as number);
     }
     return at;
   };

@@ -9,7 +9,12 @@ export interface Acts {
   /** The step before in the same piece, -1 for a first one. */
   readonly before: Int32Array;
   readonly hours: readonly FreeHours[];
+  /** Hours of steps that have their own: those that are held at a minute. */
+  readonly own: ReadonlyMap<number, readonly FreeHours[]>;
 }
+
+/** The hours in which a step can be done. */
+export const hoursOf = ({ hours, own }: Acts, step: number): readonly FreeHours[] => own.get(step) ?? hours;
 
 /** The earliest start at or after a minute at which the hands are free for so long; Infinity when there is none. */
 export function fitsFrom(hours: readonly FreeHours[], from: number, minutes: number): number {
@@ -59,8 +64,8 @@ function windowsHold({ minutes, most, before }: Acts, order: ArrayLike<number>):
  */
 export function earliest(acts: Acts, order: ArrayLike<number>, starts: Float64Array, known = 0): boolean {
   if (!windowsHold(acts, order)) return false;
-  const { minutes, least, most, before, hours } = acts;
-  const first = hours[0]?.[0] ?? 0;
+  const { minutes, least, most, before } = acts;
+  const first = Math.min(acts.hours[0]?.[0] ?? 0, ...[...acts.own.values()].map((own) => own[0]?.[0] ?? 0));
   for (let at = known; at < order.length; at += 1) starts[order[at] as number] = first;
   let dirty = known;
   for (let round = 0; round < PASSES; round += 1) {
@@ -70,7 +75,7 @@ export function earliest(acts: Acts, order: ArrayLike<number>, starts: Float64Ar
       const previous = before[step] as number;
       let from = Math.max(free, starts[step] as number);
       if (previous >= 0) from = Math.max(from, (starts[previous] as number) + (minutes[previous] as number) + (least[step] as number)); // prettier-ignore
-      const start = fitsFrom(hours, from, minutes[step] as number);
+      const start = fitsFrom(hoursOf(acts, step), from, minutes[step] as number);
       if (start === Infinity) return false;
       starts[step] = start;
       free = start + (minutes[step] as number);

@@ -9,6 +9,8 @@ export interface PlanStep {
   /** How long after the end of the step before it starts at the earliest, and at the latest (null: no limit). */
   readonly least: number;
   readonly most: number | null;
+  /** The minute at which it is held: it starts then or not at all, whatever the hours are. */
+  readonly at?: number;
 }
 
 /** A piece on its way: its steps in order, and when it should be done. */
@@ -40,6 +42,20 @@ export interface Plan {
 }
 
 export const PLAN_LIMITS = { jobs: 500, steps: 60, hours: 5000, minutes: 10_000_000 } as const;
+
+/** What is left of a stretch of minutes when another is taken out of it. */
+function without([from, to]: FreeHours, [start, end]: FreeHours): FreeHours[] {
+  if (end <= from || start >= to) return [[from, to]];
+  const left: FreeHours[] = [];
+  if (start > from) left.push([from, start]);
+  if (end < to) left.push([end, to]);
+  return left;
+}
+
+/** Hours without those that are taken already. */
+export function freeOf(hours: readonly FreeHours[], taken: readonly FreeHours[]): FreeHours[] {
+  return joinedHours(taken).reduce<FreeHours[]>((left, one) => left.flatMap((free) => without(free, one)), joinedHours(hours)); // prettier-ignore
+}
 
 /** Hours in order, those that touch or overlap as one. */
 export function joinedHours(hours: readonly FreeHours[]): FreeHours[] {
