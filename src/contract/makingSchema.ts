@@ -22,7 +22,7 @@ const phrase = Joi.array()
   )
   .max(60);
 
-const part = Joi.object({
+export const dryingPartSchema = Joi.object({
   thickness: figure().greater(0).max(200).required(),
   faces: Joi.string().valid('one', 'both').required(),
   cover: Joi.string()
@@ -45,7 +45,10 @@ const step = Joi.object({
   caution: Joi.string().max(MAKING_LIMITS.words),
   schools: Joi.string().max(MAKING_LIMITS.words),
   minutes: figure().min(0).max(1e4).required(),
-  waits: Joi.object({ until: Joi.string().valid('opens', 'leatherHard', 'dry').required(), part: part.required() }),
+  waits: Joi.object({
+    until: Joi.string().valid('opens', 'leatherHard', 'dry').required(),
+    part: dryingPartSchema.required(),
+  }),
 });
 
 const schools = Joi.object({
@@ -57,7 +60,7 @@ const schools = Joi.object({
   sticks: Joi.array().items(figure().greater(0).max(100)).max(40).required(),
 });
 
-const air = Joi.object({
+export const airSchema = Joi.object({
   temperature: figure().min(AIR_LIMITS.temperature.least).max(AIR_LIMITS.temperature.greatest).required(),
   humidity: figure().min(AIR_LIMITS.humidity.least).max(AIR_LIMITS.humidity.greatest).required(),
   speed: Joi.string()
@@ -71,7 +74,7 @@ const head = {
   startedAt: time(),
   dueAt: time().allow(null),
   schools: schools.required(),
-  air: air.required(),
+  air: airSchema.required(),
 };
 
 /** POST /api/makings */
@@ -136,7 +139,7 @@ export const makingEntries = Joi.object<Entries>({
     kind: Joi.string()
       .valid(...MARK_KINDS)
       .required(),
-    drying: Joi.object({ part: part.required(), hours: figure().min(0).max(1e5).required() }),
+    drying: Joi.object({ part: dryingPartSchema.required(), hours: figure().min(0).max(1e5).required() }),
   }),
   measurements: listOf({
     what: Joi.string()

@@ -6,7 +6,9 @@ import type { Fault } from '../core/errors.ts';
 import { checkKitItem } from '../core/kit/checkKit.ts';
 import { KIT_KINDS, type KitItem } from '../core/kit/kit.ts';
 import { checkPlan, type KeptPlan } from '../core/slabPlan/keptPlan.ts';
+import { checkOrder } from '../core/order/keptOrder.ts';
 import { kitMouldSchema } from './formSchema.ts';
+import { orderSchema } from './orderSchema.ts';
 import { plainName } from './plainName.ts';
 import type { RecordBodies, RecordKind } from './records.ts';
 import { readShape } from './targetSchema.ts';
@@ -84,6 +86,7 @@ const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> }
       .max(MOST.slabs)
       .required(),
   }).required(),
+  order: orderSchema,
 };
 
 const CHECKS: { readonly [K in RecordKind]: (body: RecordBodies[K]) => Fault[] } = {
@@ -91,6 +94,7 @@ const CHECKS: { readonly [K in RecordKind]: (body: RecordBodies[K]) => Fault[] }
   kit: checkKitItem,
   scrap: checkScrap,
   plan: checkPlan,
+  order: checkOrder,
 };
 
 export const RECORD_KINDS = Object.keys(SCHEMAS) as RecordKind[];

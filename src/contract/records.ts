@@ -1,4 +1,5 @@
 import type { Clay, ScrapEntry } from '../core/clay/clay.ts';
+import type { KeptOrder } from '../core/order/keptOrder.ts';
 import type { KeptPlan } from '../core/slabPlan/keptPlan.ts';
 import type { KitItem } from '../core/kit/kit.ts';
 
@@ -8,6 +9,7 @@ export interface RecordBodies {
   readonly kit: KitItem;
   readonly scrap: ScrapEntry;
   readonly plan: KeptPlan;
+  readonly order: KeptOrder;
 }
 export type RecordKind = keyof RecordBodies;
 

@@ -4,6 +4,7 @@ import type { Kept, RecordBodies, RecordKind } from '../../contract/records.ts';
 import { checkClay, checkScrap } from '../../core/clay/checkClay.ts';
 import type { Fault } from '../../core/errors.ts';
 import { checkKitItem } from '../../core/kit/checkKit.ts';
+import { checkOrder } from '../../core/order/keptOrder.ts';
 import { checkPlan } from '../../core/slabPlan/keptPlan.ts';
 import { LIMITS } from '../../core/piece/target.ts';
 import { api, Refused, Unreachable } from '../api.ts';
@@ -242,3 +243,5 @@ export const useClays = bookOf('clay', checkClay);
 export const useKit = bookOf('kit', checkKitItem);
 export const useScraps = bookOf('scrap', checkScrap);
 export const usePlans = bookOf('plan', checkPlan);
+/** Orders, laid back from the day they are wanted. */
+export const useOrders = bookOf('order', checkOrder);

@@ -1,0 +1,48 @@
+import type { Act, Waiting, WorkStep } from '../making/workStep.ts';
+
+/** Acts that follow one another without a wait, as a plan lays them: what the hands do in one go. */
+export interface WorkBlock {
+  readonly id: string;
+  /** Its first and last act: "Weigh and wedge the clay … Cut the base". */
+  readonly title: string;
+  /** Work on the slab (min), which grows less than the pieces do, and work on each piece (min). */
+  readonly once: number;
+  readonly each: number;
+  /** What is waited for before it; null at the first. */
+  readonly waits: Waiting | null;
+}
+
+/** Acts on a slab, from which several pieces are cut. */
+const SLAB_ACTS: ReadonlySet<Act> = new Set(['weigh', 'pat', 'roll', 'rib', 'prepare']);
+
+/** Taking the cover off and turning a piece over between two waits, and carrying it to the kiln (min a piece). */
+const TURN = 1;
+const CARRY = 2;
+
+const titleOf = (acts: readonly WorkStep[]) => [...new Set([acts[0]?.title, acts.at(-1)?.title])].join(' … ');
+
+function blockOf(acts: readonly WorkStep[], waits: Waiting | null): WorkBlock {
+  const minutesOf = (slab: boolean) => acts.filter(({ act }) => SLAB_ACTS.has(act) === slab).reduce((sum, { minutes }) => sum + minutes, 0); // prettier-ignore
+  return { id: acts[0]?.id ?? '', title: titleOf(acts), once: minutesOf(true), each: minutesOf(false), waits };
+}
+
+/** An order of work as blocks between its waits; where nothing is done between two, the piece is turned over. The last carries it to the kiln. */
+export function blocksOf(steps: readonly WorkStep[]): WorkBlock[] {
+  const blocks: WorkBlock[] = [];
+  let [waits, acts]: [Waiting | null, WorkStep[]] = [null, []];
+  const close = () => {
+    if (acts.length > 0) blocks.push(blockOf(acts, waits));
+    else if (waits) blocks.push({ id: `turn ${blocks.length}`, title: 'Uncover and turn over', once: 0, each: TURN, waits });
+    acts = [];
+  }; // prettier-ignore
+  for (const step of steps) {
+    if (!step.waits) acts.push(step);
+    else {
+      close();
+      waits = step.waits;
+    }
+  }
+  if (acts.length > 0) close();
+  else if (waits) blocks.push({ id: 'kiln', title: 'Carry to the kiln', once: 0, each: CARRY, waits });
+  return blocks;
+}
