@@ -155,5 +155,11 @@ export async function newPiece(page: Page, form = 'straight, round'): Promise<vo
 /** Opens the line under which rarer fields are folded away, unless it stands open. */
 export async function unfold(page: Page, title: string): Promise<void> {
   const line = page.locator('.v-expansion-panel-title', { hasText: title });
-  if ((await line.getAttribute('aria-expanded')) !== 'true') await line.click();
+  const isOpen = async () => (await line.getAttribute('aria-expanded')) === 'true';
+  // What is drawn anew between the press and the release swallows a click.
+  for (let press = 0; press < 3 && !(await isOpen()); press += 1) {
+    await line.click();
+    await read(isOpen, (now) => now, 'unfolded', 2000).catch(() => false);
+  }
+  await read(isOpen, (now) => now, `unfolded: ${title}`);
 }

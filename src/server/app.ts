@@ -75,8 +75,9 @@ export function buildApp({
   app.use('/api', signedInOnly(door));
   app.use('/api/designs', designRoutes(designService(database), workshop));
   if (photographs) app.use('/api', photographRoutes(photographService(database, photographs)));
-  app.use('/api/makings', makingRoutes(makingService(database)));
-  app.use('/api/records', recordRoutes(recordService(database)));
+  const records = recordService(database);
+  app.use('/api/makings', makingRoutes(makingService(database), records));
+  app.use('/api/records', recordRoutes(records));
   app.use('/api', patternRoutes(workshop));
   app.use('/api', (_req, _res, next) => next(new Refusal('not-found')));
   app.use(pageRoutes(pages));

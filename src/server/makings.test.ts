@@ -112,6 +112,22 @@ describe('makings', () => {
     expect(again.text.match(/UID:.*/g)).toEqual(reply.text.match(/UID:.*/g));
   });
 
+  it('stand in the calendar beside what orders ask of hands and kiln, as far as it still lies ahead', async () => {
+    const [start, end] = [Date.now() + 3_600_000, Date.now() + 7_200_000];
+    const block = { line: 0, set: 1, block: 'wrap', pieces: 4, held: false };
+    const laid = { of: 'x', blocks: [{ ...block, start, end }, { ...block, set: 2, start: start - 1e9, end: end - 1e9 }], sets: [[4, 4]], kiln: [{ kind: 'glaze', from: end, to: end + 1e8 }], dryBy: end, late: [0], left: [0], never: [] };
+    const line = { design: randomUUID(), revision: 1, name: 'Soup cup', count: 8, blocks: [{ id: 'wrap', title: 'Curl the wall', once: 0, each: 20, waits: null }] };
+    const body = { name: 'The galley', start: '2026-12-01', ready: '2026-12-20', week: [], once: true, bisque: 22, glaze: 24, glazing: 6, load: 60, pace: 1, air: ROOM, lines: [line], held: [], laid };
+    expect((await agent.post('/api/records/order').send({ body })).status).toBe(201);
+    const reply = await agent.get('/api/makings/calendar.ics');
+    const events = new ICAL.Component(ICAL.parse(reply.text) as never).getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
+    expect(events.map(({ summary }) => summary)).toEqual(['Curl the wall: 4 × Soup cup', 'Glaze firing and cooling: The galley']);
+    expect(events[0]?.startDate.toUnixTime()).toBe(Math.floor(start / 1000));
+    expect(events.map(({ component }) => component.getAllSubcomponents('valarm').length)).toEqual([1, 0]);
+    const spoilt = await agent.post('/api/records/order').send({ body: { ...body, ready: '2026-02-30' } });
+    expect(spoilt.status).toBe(422);
+  }); // prettier-ignore
+
   it('tell what hands found of a clay in every making', async () => {
     const clay = (await agent.post('/api/records/clay').send({ body: { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [] } })).body as { id: string }; // prettier-ignore
     const { id } = await begin({ ...startOf(), clay: clay.id });

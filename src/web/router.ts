@@ -29,6 +29,12 @@ export const router = createRouter({
     },
     { path: '/kit/:id?', name: 'kit', component: () => import('./places/KitPlace.vue'), meta: { title: 'Kit' } },
     { path: '/today', name: 'today', component: () => import('./places/TodayPlace.vue'), meta: { title: 'Today' } },
+    {
+      path: '/order/:id?',
+      name: 'order',
+      component: () => import('./places/OrderPlace.vue'),
+      meta: { title: 'Orders' },
+    },
     { path: '/door', name: 'door', component: () => import('./places/DoorPlace.vue'), meta: { title: 'Sign in' } },
     {
       path: '/:rest(.*)*',

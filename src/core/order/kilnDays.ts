@@ -20,6 +20,15 @@ export interface KilnStretch {
   readonly to: number;
 }
 
+/** What each stretch is called. */
+export const KILN_WORDS: Readonly<Record<KilnStretch['kind'], string>> = {
+  'load bisque': 'Load the bisque',
+  bisque: 'Bisque firing and cooling',
+  glazing: 'Glaze',
+  'load glaze': 'Load the glaze kiln',
+  glaze: 'Glaze firing and cooling',
+};
+
 /** The way from dry pieces to fired ones, and when the pieces have to be dry. */
 export interface KilnDays {
   readonly stretches: readonly KilnStretch[];

@@ -2,11 +2,12 @@ import { Router } from 'express';
 import { foundQuery, makingChange, makingEntries, makingPath, makingsQuery, makingStart } from '../../contract/makingSchema.ts'; // prettier-ignore
 import { calendarOf } from '../services/calendar.ts';
 import type { MakingService } from '../services/makings.ts';
+import type { RecordService } from '../services/records.ts';
 import { jsonBody } from './body.ts';
 import { parse, parseText } from './parse.ts';
 
 /** /api/makings: what is in work, and what was made. */
-export function makingRoutes(service: MakingService): Router {
+export function makingRoutes(service: MakingService, records: RecordService): Router {
   const router = Router();
 
   router.get('/', async (req, res) => {
@@ -19,11 +20,12 @@ export function makingRoutes(service: MakingService): Router {
   });
 
   router.get('/calendar.ics', async (_req, res) => {
-    const makings = await service.now();
+    const [makings, orders] = await Promise.all([service.now(), records.list('order')]);
+    const found = await service.foundBeside(makings);
     res
       .type('text/calendar')
       .attachment('fawn-table.ics')
-      .send(calendarOf(makings, await service.foundBeside(makings), Date.now()));
+      .send(calendarOf({ makings, orders }, found, Date.now()));
   });
 
   router.get('/found', async (req, res) => {

@@ -1,7 +1,9 @@
 import { createHash } from 'node:crypto';
 import ical, { ICalAlarmType } from 'ical-generator';
+import type { Kept } from '../../contract/records.ts';
 import type { MakingNow } from '../../contract/makings.ts';
 import { agendaOf, type AgendaLine } from '../../core/making/agenda.ts';
+import { KILN_WORDS } from '../../core/order/kilnDays.ts';
 import { factorFor, withAir, type FoundMark } from '../../core/making/waitWindow.ts';
 
 /** An alarm sounds so long before a window opens (s). */
@@ -10,15 +12,44 @@ const ALARM = 10 * 60;
 /** A wait that ends without a window stands in the calendar for so long (ms). */
 const LOOK = 30 * 60_000;
 
-const named = ({ name, numbers }: AgendaLine) => (numbers.length > 1 ? `${name}, ${numbers.length}` : name);
+const named = ({ name, numbers }: Pick<AgendaLine, 'name' | 'numbers'>) =>
+  numbers.length > 1 ? `${name}, ${numbers.length}` : name;
+
+/** One entry of a calendar, with an alarm where hands are wanted. */
+interface Entry {
+  readonly id: string;
+  readonly start: Date;
+  readonly end: Date;
+  readonly summary: string;
+  readonly description?: string;
+  readonly alarm?: string;
+}
+
+/** The same name when a calendar is fetched again. */
+const named32 = (parts: readonly unknown[]) => createHash('sha256').update(parts.join(' ')).digest('hex').slice(0, 32);
+
+/** What an order asks of hands and kiln, as it was laid. */
+function entriesOf({ id, body: { name, lines, laid } }: Kept<'order'>, now: number): Entry[] {
+  const work = (laid?.blocks ?? []).map(({ line, set, block, pieces, start, end }): Entry => {
+    const own = lines[line];
+    const title = own?.blocks.find((one) => one.id === block)?.title ?? block;
+    const summary = `${title}: ${pieces} × ${own?.name ?? ''}`;
+    return { id: named32([id, line, set, block]), start: new Date(start), end: new Date(end), summary, description: `Planned for ${name}.`, alarm: summary };
+  });
+  const kiln = (laid?.kiln ?? []).map(({ kind, from, to }, index): Entry => {
+    const summary = `${KILN_WORDS[kind]}: ${name}`;
+    return { id: named32([id, kind, index]), start: new Date(from), end: new Date(to), summary, ...(kind !== 'bisque' && kind !== 'glaze' && { alarm: summary }) };
+  });
+  return [...work, ...kiln].filter(({ end }) => end.getTime() > now);
+} // prettier-ignore
 
 /**
- * What is in work as a calendar (RFC 5545): each window with an alarm, each due day; forecasts, so that it is fetched again.
+ * What is in work, and what is planned, as a calendar (RFC 5545): each window with an alarm, each due day, each block of an order; forecasts, so that it is fetched again.
  *
  * @param found what hands found of its clay in other makings, by the making
  */
 export function calendarOf(
-  makings: readonly MakingNow[],
+  { makings, orders }: { makings: readonly MakingNow[]; orders: readonly Kept<'order'>[] },
   found: ReadonlyMap<string, readonly FoundMark[]>,
   now: number,
 ): string {
@@ -29,24 +60,26 @@ export function calendarOf(
   const lines = agendaOf(works, now, (work, { part }) =>
     factorFor(part.cover, [...(found.get(work.making) ?? []), ...withAir(work.marks, work.air)]),
   );
-  for (const line of lines) {
-    const { window, state, step, then, making, piece, numbers } = line;
-    if (!window?.opens || state === 'missed') continue;
-    const start = new Date(window.opens.usual);
-    const end = new Date(window.closes?.usual ?? window.opens.usual + LOOK);
+  const put = ({ alarm, ...entry }: Entry) =>
     calendar.createEvent({
-      // The same entry when it is fetched again.
-      id: createHash('sha256').update([making, piece, step.id, numbers[0]].join(' ')).digest('hex').slice(0, 32),
-      start,
-      end,
+      ...entry,
       stamp: new Date(now),
-      summary: `${window.closes ? then.title : step.title}: ${named(line)}`,
+      alarms: alarm === undefined ? [] : [{ type: ICalAlarmType.display, trigger: ALARM, description: alarm }],
+    });
+  for (const { window, state, step, then, making, piece, numbers, ...line } of lines) {
+    if (!window?.opens || state === 'missed') continue;
+    put({
+      id: named32([making, piece, step.id, numbers[0]]),
+      start: new Date(window.opens.usual),
+      end: new Date(window.closes?.usual ?? window.opens.usual + LOOK),
+      summary: `${window.closes ? then.title : step.title}: ${named({ ...line, numbers })}`,
       description: `About, by the model. Check by hand: ${step.until}`,
-      alarms: [{ type: ICalAlarmType.display, trigger: ALARM, description: `${then.title}: ${named(line)}` }],
+      alarm: `${then.title}: ${named({ ...line, numbers })}`,
     });
   }
   for (const { id, name, dueAt } of makings) {
     if (dueAt !== null) calendar.createEvent({ id: `due ${id}`.replaceAll(' ', '-'), start: new Date(dueAt), allDay: true, stamp: new Date(now), summary: `Due: ${name}` }); // prettier-ignore
   }
+  for (const order of orders) for (const entry of entriesOf(order, now)) put(entry);
   return calendar.toString();
 }

@@ -30,15 +30,16 @@ async function seedDesigns(database: Database, folder: string): Promise<void> {
 }
 
 /** The file of a folder that each kind of record is in. */
-const FILES: Readonly<Record<RecordKind, string>> = {
+const FILES = {
   clay: 'clays.json',
   kit: 'kit.json',
   scrap: 'scraps.json',
   plan: 'plans.json',
-};
+} as const satisfies Partial<Record<RecordKind, string>>;
+type SeededKind = keyof typeof FILES;
 
 /** Fills a book that never held anything with the demo's. */
-async function seedBook<K extends RecordKind>(database: Database, folder: string, kind: K): Promise<void> {
+async function seedBook<K extends SeededKind>(database: Database, folder: string, kind: K): Promise<void> {
   const file = join(folder, FILES[kind]);
   if (!existsSync(file) || (await database.records.count({ where: { kind }, paranoid: false })) > 0) return;
   const service = recordService(database);
@@ -56,5 +57,5 @@ async function seedBook<K extends RecordKind>(database: Database, folder: string
  */
 export async function seedDemo(database: Database, folder: string): Promise<void> {
   await seedDesigns(database, folder);
-  for (const kind of Object.keys(FILES) as RecordKind[]) await seedBook(database, folder, kind);
+  for (const kind of Object.keys(FILES) as SeededKind[]) await seedBook(database, folder, kind);
 }

@@ -110,6 +110,7 @@ function go(line: AgendaLine): void {
       words="Begin a piece at its stage Make: its windows, and what is next, stand here."
     >
       <VBtn variant="flat" :to="{ name: 'shelf' }">To the shelf</VBtn>
+      <VBtn :to="{ name: 'order' }">Plan an order</VBtn>
     </EmptyPlace>
     <template v-else>
       <section class="main">
@@ -137,6 +138,7 @@ function go(line: AgendaLine): void {
           at the last making.
         </p>
         <p v-if="trouble" role="status">{{ trouble }}</p>
+        <VBtn :to="{ name: 'order' }">Plan an order</VBtn>
         <VBtn href="/api/makings/calendar.ics" download="fawn-table.ics">Windows for your calendar</VBtn>
       </aside>
     </template>

@@ -160,6 +160,11 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
       return [];
     }
 
+    /** Takes what was worked out from the last change: no step of its own. */
+    function follow(id: string, body: Body): void {
+      if (check(body).length === 0) things.value.get(id)?.put(body);
+    }
+
     /** Records that were taken away before the server ever had them. */
     const unsent = new Set<string>();
 
@@ -233,7 +238,7 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
     }
 
     const { past, future, end: endGesture } = steps;
-    const verbs = { settle, load, create, change, endGesture, remove, undo, redo, keepAll };
+    const verbs = { settle, load, create, change, follow, endGesture, remove, undo, redo, keepAll };
     return { list, state, trouble, past, future, conflicts, ...verbs };
   });
 }

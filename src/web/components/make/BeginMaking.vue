@@ -1,28 +1,23 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Design } from '../../../contract/api.ts';
-import { isDraped } from '../../../core/mould/draped.ts';
 import type { MakingLine } from '../../../contract/makings.ts';
 import type { Target } from '../../../core/piece/target.ts';
-import { useBlankWork } from '../../composables/useBlankWork.ts';
-import { useBench } from '../../stores/bench.ts';
 import { newId } from '../../stores/heldRecords.ts';
 import { useHouseWay } from '../../stores/houseWay.ts';
 import { useMakings } from '../../stores/makings.ts';
 import { useClays } from '../../stores/records.ts';
-import { packed } from '../../workers/blankWork.ts';
 import NumberField from '../fields/NumberField.vue';
 import AirFields from './AirFields.vue';
-import { drawUp } from './drawUp.ts';
 import HouseWayFields from './HouseWayFields.vue';
 import { dayWords } from './momentWords.ts';
+import { useDrawUp } from './useDrawUp.ts';
 
 /** Begins a making of the piece: how many, when it is due, how this potter works, and the air of the shed. */
 const props = defineProps<{ design: Design; target: Target }>();
 const makings = useMakings();
-const bench = useBench();
 const way = useHouseWay();
-const work = useBlankWork();
+const draw = useDrawUp();
 const clays = useClays();
 
 const count = ref(1);
@@ -48,14 +43,7 @@ async function begin(): Promise<void> {
   trouble.value = '';
   try {
     const { target, design } = props;
-    let blank = null;
-    if (isDraped(target)) {
-      const reply = await work.ask(packed('lay', target));
-      if (reply?.kind !== 'laid')
-        throw new Error('The blank could not be laid flat. Look at its figures and try again.');
-      blank = reply.blank;
-    }
-    const steps = drawUp(target, { bench: bench.bench, blank, schools: way.schools });
+    const steps = await draw(target);
     await makings.begin({
       id: newId(),
       name: target.name || design.name,

@@ -1,0 +1,90 @@
+import type { Page } from 'playwright-core';
+import type { Kept } from '../src/contract/records.ts';
+import { countOf, eachVisit, read, textOf } from './visit.ts';
+
+jest.setTimeout(120_000);
+const visit = eachVisit({ demo: true });
+/** A Sunday evening. */
+const NOW = new Date('2026-11-29T18:00:00');
+
+async function add(page: Page, name: string, count: number): Promise<void> {
+  await page.getByRole('button', { name: 'Add a piece' }).click();
+  await page.getByLabel('Find a piece').fill(name);
+  await page.keyboard.press('Enter');
+  const field = page.locator('.lines li').last().locator('input');
+  await textOf(page.locator('.lines li').last(), new RegExp(name));
+  await field.fill(String(count));
+  await field.press('Enter');
+}
+
+async function plan(counts: Readonly<Record<string, number>>): Promise<Page> {
+  const { page, table } = visit.now;
+  await page.clock.install({ time: NOW });
+  await page.goto(`${table.url}today`);
+  await page.getByRole('link', { name: 'Plan an order' }).click();
+  await page.getByRole('button', { name: 'Plan an order' }).click();
+  await page.locator('input[name="order-name"]').fill('The galley');
+  for (const [name, count] of Object.entries(counts)) await add(page, name, count);
+  return page;
+}
+const verdict = (page: Page) => page.locator('.verdict h1');
+const blocks = (page: Page, line: number, block: string) =>
+  page.locator(`[data-block^="${line} "][data-block$=" ${block}"]`);
+const kept = async () => ((await (await fetch(`${visit.now.table.url}api/records/order`)).json()) as Kept<'order'>[])[0]?.body; // prettier-ignore
+
+describe('an order', () => {
+  it('is laid back from the day it is wanted; a block is put elsewhere and held, the rest follows, and all is kept', async () => {
+    const page = await plan({ 'Soup cup': 12, 'Rack tumbler': 18 });
+    await page.locator('input[name="order-ready"]').fill('2026-12-18');
+    await textOf(verdict(page), /^All 30 fired by Friday 18 December/);
+    await textOf(page.locator('.verdict p'), /All has to be dry by \w+ 1\d December/);
+    const first = blocks(page, 0, 'wrap').first();
+    const before = (await first.getAttribute('aria-label')) ?? '';
+    await first.focus();
+    await page.keyboard.press('ArrowDown');
+    const held = await read(() => page.locator('.block.held').getAttribute('aria-label'), (label) => label !== null, 'a held block'); // prettier-ignore
+    expect(held).not.toBe(before);
+    expect(held).toMatch(/held$/);
+    await textOf(verdict(page), /^All 30 fired/);
+    await textOf(page.locator('.beside'), /held here by you/);
+    const body = await read(kept, (now) => now?.held.length === 1 && now.laid?.blocks.some((one) => one.held) === true, 'the order'); // prettier-ignore
+    expect(body?.lines.map(({ name, count }) => [name, count])).toEqual([
+      ['Soup cup', 12],
+      ['Rack tumbler', 18],
+    ]);
+    await page.reload();
+    await textOf(verdict(page), /^All 30 fired/);
+    await countOf(page.locator('.block.held'), 1);
+    await page.locator('.block.held').click();
+    await page.getByRole('button', { name: 'Let it go' }).click();
+    await countOf(page.locator('.block.held'), 0);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await countOf(page.locator('.block.held'), 1);
+    expect(visit.now.troubles).toEqual([]);
+  });
+
+  it('is dragged by the pointer to another hour', async () => {
+    const page = await plan({ 'Rack tumbler': 4 });
+    await textOf(verdict(page), /^All 4 fired/);
+    const bar = blocks(page, 0, 'wrap').first();
+    const box = await bar.locator('.bar').boundingBox();
+    if (!box) throw new Error('The block is not drawn.');
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2 + 52, { steps: 6 });
+    await page.mouse.up();
+    await textOf(page.locator('.beside'), /Tuesday 1 December.*held here by you/s);
+    await textOf(verdict(page), /^All 4 fired/);
+  });
+
+  it('that cannot be in time says so at once, and what would help, at one press', async () => {
+    const page = await plan({ 'Soup cup': 12, 'Rack tumbler': 18 });
+    await page.locator('input[name="order-ready"]').fill('2026-12-07');
+    await textOf(verdict(page), /^\d+ of 30 cannot be fired in time|^None can be fired in time/);
+    await page.locator('[data-help="ready"]').click({ timeout: 40_000 });
+    await textOf(verdict(page), /^All 30 fired by/);
+    await page.locator('input[name="order-ready"]').fill('2026-11-30');
+    await textOf(verdict(page), /^No time is left to fire it/);
+    expect(visit.now.troubles).toEqual([]);
+  });
+});

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import type { KeptOrder } from '../../../core/order/keptOrder.ts';
+import type { LaidBlock } from '../../../core/order/order.ts';
+import { blockTitle, clockText, longDayWord } from './blockWords.ts';
+
+/** The block that was pressed: what is done in it, and ways to put it elsewhere without dragging. */
+const props = defineProps<{ order: KeptOrder; block: LaidBlock; held: boolean }>();
+const emit = defineEmits<{ move: [start: number]; letGo: []; close: [] }>();
+
+const QUARTER = 15 * 60_000;
+const name = computed(() => `${props.block.pieces} × ${props.order.lines[props.block.line]?.name ?? ''}`);
+const sets = computed(() => props.order.laid?.sets[props.block.line]?.length ?? 1);
+const behind = computed(() => props.block.start < Date.now());
+
+function byDays(days: number): void {
+  const day = new Date(props.block.start);
+  day.setDate(day.getDate() + days);
+  emit('move', day.getTime());
+}
+</script>
+
+<template>
+  <section class="beside" aria-label="The block that is chosen">
+    <div>
+      <h2 class="serif">{{ blockTitle(order, block) }}</h2>
+      <p>
+        {{ name }}{{ sets > 1 ? `, set ${block.set} of ${sets}` : '' }}. {{ longDayWord(block.start) }},
+        <strong>{{ clockText(block.start) }} to {{ clockText(block.end) }}</strong
+        >{{ held ? ', held here by you' : '' }}.
+      </p>
+      <p v-if="behind">This lies behind: it stays as it was laid.</p>
+    </div>
+    <div v-if="!behind" class="verbs">
+      <VBtn @click="emit('move', block.start - QUARTER)">15 min earlier</VBtn>
+      <VBtn @click="emit('move', block.start + QUARTER)">15 min later</VBtn>
+      <VBtn @click="byDays(-1)">Day before</VBtn>
+      <VBtn @click="byDays(1)">Day after</VBtn>
+      <VBtn v-if="held" variant="flat" @click="emit('letGo')">Let it go</VBtn>
+      <VBtn v-else variant="flat" @click="emit('move', block.start)">Hold it here</VBtn>
+    </div>
+    <VBtn variant="text" @click="emit('close')">Close</VBtn>
+  </section>
+</template>
+
+<style scoped>
+.beside {
+  position: sticky;
+  bottom: 0;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 18px;
+  align-items: center;
+  justify-content: space-between;
+  padding: 10px 14px;
+  border-top: 1px solid var(--line);
+  background: var(--panel);
+}
+h2 {
+  font-size: 20px;
+}
+p {
+  margin: 2px 0 0;
+  color: var(--ink-soft);
+}
+strong {
+  color: var(--ink);
+}
+.verbs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+</style>
