@@ -216,10 +216,15 @@ onBeforeRouteLeave(() => orders.keepAll());
   display: flex;
   align-items: center;
   gap: 14px;
+  min-width: 0;
+  padding-left: 10px;
 }
 .name {
+  overflow: hidden;
   font-size: 20px;
   font-weight: 600;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 .bench {
   flex: 1;
@@ -262,6 +267,9 @@ onBeforeRouteLeave(() => orders.keepAll());
   }
   .top {
     flex-direction: column;
+  }
+  .verbs {
+    justify-content: start;
   }
   .middle {
     padding: 14px 16px 30px;

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { mdiClose } from '@mdi/js';
 import { computed } from 'vue';
 import type { KeptOrder } from '../../../core/order/keptOrder.ts';
 import type { LaidBlock } from '../../../core/order/order.ts';
@@ -22,6 +23,7 @@ function byDays(days: number): void {
 
 <template>
   <section class="beside" aria-label="The block that is chosen">
+    <VBtn :icon="mdiClose" variant="text" class="close" aria-label="Close" @click="emit('close')" />
     <div>
       <h2 class="serif">{{ blockTitle(order, block) }}</h2>
       <p>
@@ -39,7 +41,6 @@ function byDays(days: number): void {
       <VBtn v-if="held" variant="flat" @click="emit('letGo')">Let it go</VBtn>
       <VBtn v-else variant="flat" @click="emit('move', block.start)">Hold it here</VBtn>
     </div>
-    <VBtn variant="text" @click="emit('close')">Close</VBtn>
   </section>
 </template>
 
@@ -52,9 +53,14 @@ function byDays(days: number): void {
   gap: 8px 18px;
   align-items: center;
   justify-content: space-between;
-  padding: 10px 14px;
+  padding: 10px 60px 10px 14px;
   border-top: 1px solid var(--line);
   background: var(--panel);
+}
+.close {
+  position: absolute;
+  top: 4px;
+  right: 6px;
 }
 h2 {
   font-size: 20px;

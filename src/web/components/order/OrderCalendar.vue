@@ -115,7 +115,9 @@ function press(event: KeyboardEvent, block: LaidBlock): void {
         </pattern>
       </defs>
       <g v-for="tick in ticks" :key="tick">
-        <text class="tick" :x="x(tick)" y="18" text-anchor="middle">{{ tick / 60 }}</text>
+        <text class="tick" :x="x(tick)" y="18" :text-anchor="x(tick) > width - 20 ? 'end' : 'middle'">
+          {{ tick / 60 }}
+        </text>
       </g>
       <g v-for="(row, at) in rows" :key="row.day.getTime()" :transform="`translate(0 ${tops[at]})`">
         <line class="rule" x1="0" :x2="width" y1="0" y2="0" />
