@@ -15,7 +15,7 @@ export default {
     {
       ...shared,
       displayName: 'unit',
-      testMatch: ['<rootDir>/src/{core,contract,print,cli,web}/**/*.test.ts'],
+      testMatch: ['<rootDir>/src/{core,contract,devices,print,cli,web}/**/*.test.ts'],
     },
     { ...shared, displayName: 'api', testMatch: ['<rootDir>/src/server/**/*.test.ts'] },
     { ...shared, displayName: 'browser', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },

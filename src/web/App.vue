@@ -6,7 +6,7 @@ import TopBar from './components/frame/TopBar.vue';
 import { useFreshPage } from './composables/useFreshPage.ts';
 import { useHeldPage } from './composables/useHeldPage.ts';
 import { useShortcuts } from './composables/useShortcuts.ts';
-import { fetchFrameSoon, FindDialog, KeysDialog } from './laterFrame.ts';
+import { DeviceStrip, fetchFrameSoon, FindDialog, KeysDialog } from './laterFrame.ts';
 import { useConnection } from './stores/connection.ts';
 import { useSettings } from './stores/settings.ts';
 
@@ -68,6 +68,7 @@ useShortcuts([
       </VAlert>
       <RouterView />
     </VMain>
+    <DeviceStrip />
     <FindDialog v-if="made.find" v-model="find" />
     <KeysDialog v-if="made.keys" v-model="keys" />
   </VApp>

@@ -3,6 +3,7 @@ import { defineAsyncComponent, type Component } from 'vue';
 /** Parts of the frame that nothing needs at first: fetched when they are opened, or soon after the page is there. */
 const LATER = {
   ChoiceList: () => import('./components/fields/ChoiceList.vue'),
+  DeviceStrip: () => import('./components/devices/DeviceStrip.vue'),
   FindDialog: () => import('./components/frame/FindDialog.vue'),
   KeysDialog: () => import('./components/frame/KeysDialog.vue'),
   PiecePortrait: () => import('./components/portrait/PiecePortrait.vue'),
@@ -20,6 +21,7 @@ const SOON = 2500;
 const part = <T extends Component>(load: () => Promise<{ default: T }>): T => defineAsyncComponent(load);
 
 export const ChoiceList = part(LATER.ChoiceList);
+export const DeviceStrip = part(LATER.DeviceStrip);
 export const FindDialog = part(LATER.FindDialog);
 export const KeysDialog = part(LATER.KeysDialog);
 export const PiecePortrait = part(LATER.PiecePortrait);

@@ -5,6 +5,7 @@ import { useDisplay } from 'vuetify';
 import type { Kept } from '../../contract/records.ts';
 import { KIT, KIT_KINDS, type KitItem, type KitKind } from '../../core/kit/kit.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
+import DevicesPart from '../components/kit/DevicesPart.vue';
 import HouseWay from '../components/kit/HouseWay.vue';
 import KitFields from '../components/kit/KitFields.vue';
 import KitThing from '../components/kit/KitThing.vue';
@@ -135,6 +136,7 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
           </section>
         </div>
         <HouseWay />
+        <DevicesPart />
       </div>
       <aside class="right" :aria-label="phone ? 'Caution' : 'The thing that is chosen'">
         <template v-if="!phone">

@@ -46,6 +46,7 @@ function enter(event: KeyboardEvent): void {
   <VTextField
     class="bare"
     inputmode="text"
+    data-takes="length"
     autocomplete="off"
     :aria-label="label"
     :model-value="shown"

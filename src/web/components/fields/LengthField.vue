@@ -7,6 +7,8 @@ import type { TypedReading } from './typedReading.ts';
 /** A length that is typed as people write it. `take` gives it to the piece and returns what is wrong with it. */
 defineProps<{
   label: string;
+  /** No device writes here: what it says is set by hand. */
+  byHand?: boolean;
   mm: number;
   name: string;
   take: (mm: number) => readonly Fault[];
@@ -29,6 +31,7 @@ function read(text: string): TypedReading {
     :shown="lengths.length(mm)"
     :editable="lengths.editable(mm)"
     inputmode="text"
+    :takes="byHand ? undefined : 'length'"
     :read="read"
     :take="take"
     :words="(fault, typed) => `${lengths.length(typed)} ${lengths.rule(fault)}`"

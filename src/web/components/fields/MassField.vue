@@ -8,6 +8,8 @@ import type { TypedReading } from './typedReading.ts';
 /** A mass (g) that is typed in grams or ounces, as the unit in use goes; 0 is none. */
 const props = defineProps<{
   label: string;
+  /** No device writes here: what it says is set by hand. */
+  byHand?: boolean;
   grams: number;
   name: string;
   take: (grams: number) => readonly Fault[];
@@ -37,6 +39,7 @@ const words = (fault: Fault, typed: number) =>
     :shown="shown"
     :editable="shown"
     inputmode="text"
+    :takes="byHand ? undefined : 'mass'"
     :read="read"
     :take="take"
     :words="words"

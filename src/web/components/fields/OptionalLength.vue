@@ -30,6 +30,7 @@ function read(text: string): TypedReading {
     :shown="mm === undefined ? 'none' : lengths.length(mm)"
     :editable="mm === undefined ? '' : lengths.editable(mm)"
     inputmode="text"
+    takes="length"
     :read="read"
     :take="(value) => props.take(value === 0 ? undefined : value)"
     :words="(fault, typed) => `${lengths.length(typed)} ${lengths.rule(fault)}`"

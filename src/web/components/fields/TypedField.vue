@@ -15,6 +15,8 @@ const props = defineProps<{
   shown: string;
   editable: string;
   inputmode: 'text' | 'decimal';
+  /** What a device may write here. */
+  takes?: 'length' | 'mass' | undefined;
   read: (text: string) => TypedReading;
   /** Gives the value to the piece and returns what is wrong with it. */
   take: (value: number) => readonly Fault[];
@@ -89,6 +91,7 @@ function giveUp(): void {
     :label="label"
     :name="name"
     :inputmode="inputmode"
+    :data-takes="takes"
     autocomplete="off"
     :model-value="content"
     :error="problem !== ''"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { AIR_LIMITS, type Air, type AirSpeed } from '../../../core/drying/air.ts';
+import { useDevices } from '../../stores/devices.ts';
 import type { Choice } from '../fields/choice.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import NumberField from '../fields/NumberField.vue';
@@ -21,6 +22,13 @@ const within = (key: 'temperature' | 'humidity') => (value: number) => {
   return [];
 };
 const nothing = () => undefined;
+
+/** The air as the hygrometer of the shed reads it now. */
+const devices = useDevices();
+function fromDevice(): void {
+  const reading = devices.hygrometer.read();
+  if (reading) emit('change', { ...props.air, ...reading.value });
+}
 </script>
 
 <template>
@@ -51,5 +59,13 @@ const nothing = () => undefined;
       :choices="SPEEDS"
       @choose="(speed) => emit('change', { ...air, speed })"
     />
+    <VBtn
+      v-if="devices.states.hygrometer.open"
+      class="device"
+      :disabled="!devices.states.hygrometer.text"
+      @click="fromDevice"
+    >
+      As the hygrometer reads: {{ devices.states.hygrometer.text || 'it has gone quiet' }} (simulated)
+    </VBtn>
   </div>
 </template>

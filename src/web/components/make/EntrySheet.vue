@@ -6,10 +6,12 @@ import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import type { WorkStep } from '../../../core/making/workStep.ts';
+import { useMasses } from '../../composables/useMasses.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useMakings } from '../../stores/makings.ts';
 import LengthField from '../fields/LengthField.vue';
-import NumberField from '../fields/NumberField.vue';
+import MassField from '../fields/MassField.vue';
+import DeviceReadings from '../devices/DeviceReadings.vue';
 import SheetDialog from '../frame/SheetDialog.vue';
 import StepPhotographs from './StepPhotographs.vue';
 
@@ -19,6 +21,7 @@ const props = defineProps<{ step: WorkStep; piece: number; number: number; targe
 
 const makings = useMakings();
 const lengths = useLengths();
+const masses = useMasses();
 const NAMES: Readonly<Record<Measured, string>> = { rim: 'Rim across', foot: 'Foot across', height: 'Height', length: 'Length', width: 'Width', thickness: 'Thickness', other: 'Another size', weight: 'Weight' }; // prettier-ignore
 const tab = ref<'measure' | 'note' | 'photograph' | 'fault'>('measure');
 const what = ref<Measured>('height');
@@ -41,8 +44,7 @@ const mine = computed(() => {
     faults: (making?.faults ?? []).filter(here),
   };
 });
-const figure = (one: Measured, amount: number) =>
-  one === 'weight' ? `${amount.toFixed(0)} g` : lengths.length(amount);
+const figure = (one: Measured, amount: number) => (one === 'weight' ? masses.write(amount) : lengths.length(amount));
 
 /** The piece as it stands, to press the place on. */
 const frame = ref<HTMLElement | null>(null);
@@ -96,12 +98,11 @@ function keepFault(): void {
       </VTabs>
       <template v-if="tab === 'measure'">
         <VSelect v-model="what" label="What" :items="measures" />
-        <NumberField
+        <MassField
           v-if="what === 'weight'"
           label="Weight"
           name="measured"
-          unit=" g"
-          :value="value"
+          :grams="value"
           :take="(grams) => ((value = grams), [])"
           :done="() => undefined"
         />
@@ -113,6 +114,7 @@ function keepFault(): void {
           :take="(mm) => ((value = mm), [])"
           :done="() => undefined"
         />
+        <DeviceReadings />
         <VBtn variant="flat" @click="keepMeasure">Write it down</VBtn>
       </template>
       <template v-else-if="tab === 'note'">

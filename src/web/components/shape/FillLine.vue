@@ -13,8 +13,8 @@ const props = defineProps<{ places: ShapePlaces }>();
 /** A cup is usually filled to about this far below its rim (fired mm). */
 const BELOW_RIM = 10;
 
-/** On a line shorter than this the words stand beside it (px). */
-const WORDS = 116;
+/** Room that words take: of a letter, of their margins, and of the grip that they stand beside (px). */
+const WORDS = { letter: 9, margins: 14, grip: 14 };
 
 const piece = usePiece();
 const lengths = useLengths();
@@ -33,6 +33,17 @@ const line = computed(() => {
   const half = reachAt(fired.hollow, level.value) * scale;
   const y = ground - level.value * scale;
   return { left: middle - half, right: middle + half, y };
+});
+
+/** In full where the line has room for it, without "to here" on a shorter one; beside it where not even that fits. */
+const room = (text: string) => WORDS.letter * text.length + WORDS.margins;
+const words = computed(() => {
+  const full = `${holds.value} to here`;
+  return line.value.right - line.value.left < room(full) ? holds.value : full;
+});
+const beside = computed(() => {
+  const wide = room(words.value);
+  return line.value.right - line.value.left < wide && line.value.left > wide + WORDS.grip;
 });
 
 function moveTo(next: number): void {
@@ -79,7 +90,7 @@ function onKey(event: KeyboardEvent): void {
     :style="{ transform: `translate(${line.left}px, ${line.y}px)`, width: `${line.right - line.left}px` }"
     @keydown="onKey"
   >
-    <span :class="{ beside: line.right - line.left < WORDS && line.left > WORDS }">{{ holds }} to here</span>
+    <span :class="{ beside }">{{ words }}</span>
   </div>
 </template>
 

@@ -1,0 +1,61 @@
+import { GRAMS_PER_OUNCE } from '../../core/units/mass.ts';
+import { normal, simulated, type Ground, type Simulated } from '../simulated.ts';
+
+/** A bench scale that is not there: a load that is set by hand, settling as a real one does. */
+export interface SimulatedScale extends Simulated<'scale'> {
+  /** What lies on it (g). */
+  setLoad(grams: number): void;
+  /** Takes it off and puts another of that weight on. */
+  weigh(): void;
+  hold(): boolean;
+  /** What lies on it now weighs nothing from now on. */
+  tare(): void;
+  turnUnit(): 'g' | 'oz';
+}
+
+const INTERVAL = 250;
+/** Share of the way to its rest at each reading; steady within so much (g); scatter (g), with a weak battery more. */
+const SETTLES = 0.55;
+const STEADY = 0.5;
+const NOISE = 0.25;
+const WEAK = 4;
+/** How pieces of one weight differ, as a share. */
+const PIECES = 0.01;
+/** The most that it carries (g). */
+export const SCALE_MOST = 15_000;
+const STEPS = { g: 1, oz: 0.05 };
+const DIGITS = { g: 0, oz: 2 };
+
+export function simulatedScale(ground: Ground): SimulatedScale {
+  let [load, goal, at, tareAt]: [number, number, number, number] = [0, 0, 0, 0];
+  let held: number | null = null;
+  let unit: 'g' | 'oz' = 'g';
+  const base = simulated('scale', {
+    ground,
+    interval: INTERVAL,
+    sample: (fault) => {
+      at += SETTLES * (goal - at);
+      if (Math.abs(goal - at) < STEADY / 10) at = goal;
+      const over = at > SCALE_MOST;
+      const grams = held ?? at - tareAt + (fault === 'weak battery' ? WEAK : NOISE) * normal(ground.random);
+      const scale = unit === 'g' ? 1 : GRAMS_PER_OUNCE;
+      const shown = Math.round(grams / scale / STEPS[unit]) * STEPS[unit];
+      const text = (Math.abs(shown) < STEPS[unit] / 2 ? 0 : shown).toFixed(DIGITS[unit]);
+      const steady = !over && (held !== null || Math.abs(goal - at) < STEADY);
+      return { value: Number(text) * scale, text: over ? 'too heavy' : `${text} ${unit}`, steady };
+    },
+  });
+  return Object.assign(base, {
+    setLoad: (grams: number) => void (load = goal = Math.max(0, grams)),
+    weigh() {
+      at = tareAt;
+      goal = load * (1 + PIECES * normal(ground.random));
+    },
+    hold() {
+      held = held === null ? (base.read()?.value ?? null) : null;
+      return held !== null;
+    },
+    tare: () => void (tareAt = at),
+    turnUnit: () => (unit = unit === 'g' ? 'oz' : 'g'),
+  });
+}
