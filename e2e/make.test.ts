@@ -186,3 +186,41 @@ describe('a making', () => {
     await other.close();
   });
 });
+
+describe('an order of work of her own', () => {
+  it('has a step added, one left out and one moved, and is kept for the next piece of the kind', async () => {
+    const { page, table, troubles } = visit.now;
+    const designs = (await (await fetch(`${table.url}api/designs`)).json()) as { id: string; name: string }[];
+    const goTo = async (name: string) => {
+      await page.goto(`${table.url}piece/${designs.find((one) => one.name === name)?.id}/make`);
+      await page.getByRole('button', { name: /^The order of work/ }).click();
+    };
+    const rows = page.getByRole('dialog').locator('li');
+    const titles = async () => (await rows.locator('.words').allTextContents()).map((text) => text.trim());
+    await goTo('Rack tumbler');
+    await rows.first().waitFor();
+    const before = await titles();
+    await page.locator('input[name="own-step"]').fill('Stamp the car’s number');
+    await page.getByRole('button', { name: 'Add it' }).click();
+    await countOf(rows, before.length + 1);
+    await page
+      .locator('[data-step="own 1"]')
+      .getByRole('button', { name: /earlier/ })
+      .click();
+    await page.locator('[data-step="true"]').getByRole('button', { name: 'Leave out' }).click();
+    const own = (await titles()).indexOf('Stamp the car’s number');
+    expect(own).toBe(before.findLastIndex((title) => !title.endsWith('a wait')));
+    await press(page, 'Done');
+    await textOf(page.getByRole('button', { name: /^The order of work/ }), /1 of your own, 1 left out/);
+    await press(page, 'Begin');
+    await textOf(page.locator('nav.order'), /Stamp the car’s number/);
+    const [line] = (await (await fetch(`${table.url}api/makings`)).json()) as { id: string }[];
+    const made = (await kept(line?.id ?? '')).pieces[0]?.steps.map(({ id }) => id) ?? [];
+    expect(made).toContain('own 1');
+    expect(made).not.toContain('true');
+    await goTo('Night tumbler, short');
+    await textOf(rows.filter({ hasText: 'Stamp the car’s number' }), /Stamp/);
+    await countOf(page.locator('[data-step="true"].left'), 1);
+    expect(troubles).toEqual([]);
+  });
+});

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, ref, shallowRef } from 'vue';
 import type { Design } from '../../../contract/api.ts';
 import type { MakingLine } from '../../../contract/makings.ts';
+import type { WorkStep } from '../../../core/making/workStep.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import { newId } from '../../stores/heldRecords.ts';
 import { useHouseWay } from '../../stores/houseWay.ts';
@@ -10,6 +11,8 @@ import { useClays } from '../../stores/records.ts';
 import NumberField from '../fields/NumberField.vue';
 import AirFields from './AirFields.vue';
 import HouseWayFields from './HouseWayFields.vue';
+import { FORM_WAYS } from '../piece/formWays.ts';
+import OwnOrder from './OwnOrder.vue';
 import { dayWords } from './momentWords.ts';
 import { useDrawUp } from './useDrawUp.ts';
 
@@ -33,6 +36,30 @@ function takeCount(value: number) {
 }
 const clay = computed(() => clays.list.find(({ body }) => body.name === props.target.clay.name) ?? null);
 const nothing = () => undefined;
+
+/** The order of work, drawn up to be changed. */
+const usual = shallowRef<readonly WorkStep[]>([]);
+const ordering = ref(false);
+const drawing = ref(false);
+async function showOrder(): Promise<void> {
+  drawing.value = true;
+  trouble.value = '';
+  try {
+    usual.value = await draw.usual(props.target);
+    ordering.value = true;
+  } catch (error) {
+    trouble.value = error instanceof Error ? error.message : String(error);
+  }
+  drawing.value = false;
+}
+const kind = computed(() => props.target.form.kind);
+const kindWords = computed(() => FORM_WAYS.find(({ value }) => value === kind.value)?.title ?? kind.value);
+const own = computed(() => way.ownOf(kind.value));
+const ownSays = computed(() => {
+  const { left, added, order } = own.value;
+  const parts = [added.length > 0 && `${added.length} of your own`, left.length > 0 && `${left.length} left out`, order.length > 0 && added.length + left.length === 0 && 'moved'].filter(Boolean); // prettier-ignore
+  return parts.length > 0 ? ` (${parts.join(', ')})` : '';
+});
 /** What was made of this design before, newest first. */
 const before = computed(() => makings.lines.filter(({ endedAt }) => endedAt !== null));
 const manyOf = ({ pieces }: MakingLine) => pieces.reduce((sum, piece) => sum + piece.count, 0);
@@ -43,7 +70,7 @@ async function begin(): Promise<void> {
   trouble.value = '';
   try {
     const { target, design } = props;
-    const steps = await draw(target);
+    const steps = await draw.own(target);
     await makings.begin({
       id: newId(),
       name: target.name || design.name,
@@ -91,6 +118,14 @@ async function begin(): Promise<void> {
       <div>
         <h3>The house way</h3>
         <HouseWayFields />
+        <VBtn :loading="drawing" @click="showOrder">The order of work{{ ownSays }}</VBtn>
+        <OwnOrder
+          v-model="ordering"
+          :steps="usual"
+          :own="own"
+          :kind="kindWords"
+          @change="(work) => way.putOwn(kind, work)"
+        />
       </div>
       <div>
         <h3>The air in the shed</h3>

@@ -1,5 +1,6 @@
 import type { Target } from '../../../core/piece/target.ts';
 import type { WorkStep } from '../../../core/making/workStep.ts';
+import { withOwnWork } from '../../../core/making/ownWork.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
 import { useBlankWork } from '../../composables/useBlankWork.ts';
 import { useBench } from '../../stores/bench.ts';
@@ -14,10 +15,13 @@ export function useDrawUp() {
   const work = useBlankWork();
 
   /** @throws Error when a blank cannot be laid flat */
-  return async (target: Target): Promise<WorkStep[]> => {
+  async function usual(target: Target): Promise<WorkStep[]> {
     if (!isDraped(target)) return drawUp(target, { bench: bench.bench, blank: null, schools: way.schools });
     const reply = await work.ask(packed('lay', target));
     if (reply?.kind !== 'laid') throw new Error('The blank could not be laid flat. Look at its figures and try again.');
     return drawUp(target, { bench: bench.bench, blank: reply.blank, schools: way.schools });
-  };
+  }
+
+  /** The order of work as it is drawn up, and as this potter does it. */
+  return { usual, own: async (target: Target) => withOwnWork(await usual(target), way.ownOf(target.form.kind)) };
 }

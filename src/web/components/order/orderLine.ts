@@ -42,7 +42,7 @@ export function useOrderLines() {
 
   /** @throws Error when a blank over a mould cannot be laid flat */
   async function line(design: Design, count: number): Promise<KeptOrderLine> {
-    const blocks = blocksOf(await draw(design.target));
+    const blocks = blocksOf(await draw.own(design.target));
     const covers = [...new Set(blocks.flatMap(({ waits }) => waits?.part.cover ?? []))];
     const factors = await factorsOf(design.target.clay.name ?? '', covers);
     return { design: design.id, revision: design.revision, name: design.name, count, blocks, factors };
