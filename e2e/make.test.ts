@@ -224,3 +224,35 @@ describe('an order of work of her own', () => {
     expect(troubles).toEqual([]);
   });
 });
+
+describe('a making that is given to a class', () => {
+  it('has a line for each name, ticked by itself, and kept', async () => {
+    const { page, table, troubles } = visit.now;
+    const designs = (await (await fetch(`${table.url}api/designs`)).json()) as { id: string; name: string }[];
+    await page.goto(`${table.url}piece/${designs.find((one) => one.name === 'Rack tumbler')?.id}/make`);
+    await page.locator('textarea[name="making-names"]').fill('Ada\nBen\nCleo\n');
+    await press(page, 'Begin all 3');
+    await textOf(page.locator('.class-lines h2'), /0 of 3/);
+    await page.locator('[data-line="2"]').click();
+    await textOf(page.locator('.class-lines h2'), /1 of 3/);
+    await textOf(page.locator('.kicker'), /Ben/);
+    await page.locator('[data-line="3"]').click();
+    await page.locator('[data-line="3"]').click();
+    await textOf(page.locator('.class-lines h2'), /1 of 3/);
+    const [line] = (await (await fetch(`${table.url}api/makings`)).json()) as { id: string }[];
+    const made = await read(
+      () => kept(line?.id ?? ''),
+      ({ marks }) => marks.length === 3,
+      'three marks',
+    );
+    expect(made.pieces[0]?.names).toEqual(['Ada', 'Ben', 'Cleo']);
+    expect(made.marks.map(({ number, kind }) => [number, kind])).toEqual([
+      [2, 'done'],
+      [3, 'done'],
+      [3, 'open'],
+    ]);
+    await page.reload();
+    await textOf(page.locator('.class-lines h2'), /1 of 3/);
+    expect(troubles).toEqual([]);
+  });
+});

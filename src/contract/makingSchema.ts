@@ -1,8 +1,10 @@
 import Joi from 'joi';
 import { AIR_LIMITS, AIR_SPEEDS, COVERS } from '../core/drying/air.ts';
 import { SUPPORTS } from '../core/drying/partDrying.ts';
+import { CLASS_LIMITS } from '../core/making/classNames.ts';
 import { MARK_KINDS, type Spot } from '../core/making/making.ts';
 import { ACTS } from '../core/making/workStep.ts';
+import { plainName } from './plainName.ts';
 import { FAULTS, MEASURED, type Entries, type MakingHead, type MakingStart } from './makings.ts';
 
 /** How much one making may hold. */
@@ -88,6 +90,10 @@ export const makingStart = Joi.object<MakingStart>({
         revision: figure().integer().min(1).required(),
         name: words(120),
         count: figure().integer().min(1).max(MAKING_LIMITS.count).required(),
+        names: Joi.array()
+          .items(Joi.string().custom(plainName).max(CLASS_LIMITS.name).required())
+          .max(CLASS_LIMITS.names)
+          .length(Joi.ref('count')),
         steps: Joi.array().items(step).min(1).max(MAKING_LIMITS.steps).unique('id').required(),
       }),
     )

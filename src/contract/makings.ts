@@ -8,6 +8,8 @@ export interface MakingPiece {
   readonly revision: number;
   readonly name: string;
   readonly count: number;
+  /** Who makes each of them, where it is given to a class: as many as there are pieces. */
+  readonly names?: readonly string[];
   readonly steps: readonly WorkStep[];
 }
 

@@ -112,6 +112,16 @@ describe('makings', () => {
     expect(again.text.match(/UID:.*/g)).toEqual(reply.text.match(/UID:.*/g));
   });
 
+  it('are given to a class: each piece has the name of who makes it', async () => {
+    const start = startOf();
+    const [piece] = start.pieces;
+    const named = { ...start, pieces: [{ ...piece, names: ['Ada', 'Ben', 'Cleo'] }] } as MakingStart;
+    expect((await begin(named)).pieces[0]?.names).toEqual(['Ada', 'Ben', 'Cleo']);
+    expect(((await agent.get('/api/makings/now')).body as Making[])[0]?.pieces[0]?.names).toHaveLength(3);
+    const few = { ...startOf(), pieces: [{ ...piece, names: ['Ada'] }] };
+    expect((await agent.post('/api/makings').send(few)).status).toBe(400);
+  });
+
   it('stand in the calendar beside what orders ask of hands and kiln, as far as it still lies ahead', async () => {
     const [start, end] = [Date.now() + 3_600_000, Date.now() + 7_200_000];
     const block = { line: 0, set: 1, block: 'wrap', pieces: 4, held: false };

@@ -4,6 +4,7 @@ import * as records from './0002-records.ts';
 import * as meshes from './0003-meshes.ts';
 import * as makings from './0004-makings.ts';
 import * as photographs from './0005-photographs.ts';
+import * as names from './0006-names.ts';
 
 /** One step of the database, up and down. */
 export interface Migration {
@@ -19,4 +20,5 @@ export const migrations: Migration[] = [
   { name: '0003-meshes', ...meshes },
   { name: '0004-makings', ...makings },
   { name: '0005-photographs', ...photographs },
+  { name: '0006-names', ...names },
 ];

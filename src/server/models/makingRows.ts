@@ -24,6 +24,8 @@ export interface MakingPieceRow extends Model {
   revision: number;
   name: string;
   count: number;
+  /** JSON text: a list of names. */
+  names: string;
 }
 
 /** A row of `making_steps`: the order of work as it was drawn up. `body` is JSON text. */
@@ -95,7 +97,7 @@ export function defineMakings(sequelize: Sequelize): MakingTables {
     ),
     makingPieces: sequelize.define<MakingPieceRow>(
       'makingPiece',
-      { ...within, designId: UUID, revision: INTEGER, name: STRING, count: INTEGER },
+      { ...within, designId: UUID, revision: INTEGER, name: STRING, count: INTEGER, names: TEXT },
       { tableName: 'making_pieces', timestamps: false },
     ),
     makingSteps: sequelize.define<MakingStepRow>(

@@ -84,11 +84,12 @@ export function makingService(database: Database) {
       ...headOf(row),
       endedAt: isoOr(row.endedAt),
       updatedAt: iso(row.updatedAt),
-      pieces: (piecesOf.get(row.id) ?? []).map(({ piece, designId, revision, name, count }) => ({
+      pieces: (piecesOf.get(row.id) ?? []).map(({ piece, designId, revision, name, count, names }) => ({
         designId,
         revision,
         name,
         count,
+        ...(names !== '[]' && { names: JSON.parse(names) as string[] }),
         steps: orders.get(row.id)?.[piece] ?? [],
       })),
       marks: (pressed.get(row.id) ?? []).map(markOf),
@@ -191,13 +192,14 @@ export function makingService(database: Database) {
             : null;
         const row = await makings.create({ id, ...columns({ ...head, clay }), endedAt: null }, { transaction });
         await makingPieces.bulkCreate(
-          pieces.map(({ designId, revision, name, count }, piece) => ({
+          pieces.map(({ designId, revision, name, count, names = [] }, piece) => ({
             makingId: id,
             piece,
             designId,
             revision,
             name,
             count,
+            names: JSON.stringify(names),
           })),
           { transaction },
         );

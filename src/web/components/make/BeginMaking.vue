@@ -11,6 +11,7 @@ import { useClays } from '../../stores/records.ts';
 import NumberField from '../fields/NumberField.vue';
 import AirFields from './AirFields.vue';
 import HouseWayFields from './HouseWayFields.vue';
+import { namesIn } from '../../../core/making/classNames.ts';
 import { FORM_WAYS } from '../piece/formWays.ts';
 import OwnOrder from './OwnOrder.vue';
 import { dayWords } from './momentWords.ts';
@@ -25,6 +26,10 @@ const clays = useClays();
 
 const count = ref(1);
 const due = ref('');
+/** One piece for each name. */
+const names = ref('');
+const people = computed(() => namesIn(names.value));
+const many = computed(() => people.value.length || count.value);
 const trouble = ref('');
 const busy = ref(false);
 
@@ -79,7 +84,16 @@ async function begin(): Promise<void> {
       dueAt: due.value ? new Date(`${due.value}T18:00`).toISOString() : null,
       schools: way.schools,
       air: way.air,
-      pieces: [{ designId: design.id, revision: design.revision, name: design.name, count: count.value, steps }],
+      pieces: [
+        {
+          designId: design.id,
+          revision: design.revision,
+          name: design.name,
+          count: many.value,
+          ...(people.value.length > 0 && { names: people.value }),
+          steps,
+        },
+      ],
     });
   } catch (error) {
     trouble.value = error instanceof Error ? error.message : String(error);
@@ -109,6 +123,20 @@ async function begin(): Promise<void> {
           :take="takeCount"
           :done="nothing"
         />
+        <VTextarea
+          v-model="names"
+          label="Names of a class, one a line"
+          name="making-names"
+          rows="2"
+          auto-grow
+          variant="outlined"
+          :hint="
+            people.length > 0
+              ? `One piece for each: ${people.length}.`
+              : 'Leave it empty where one person makes them all.'
+          "
+          persistent-hint
+        />
         <VTextField v-model="due" label="Due, if it is" name="making-due" type="date" class="due" />
         <p class="soft">
           Clay: {{ target.clay.name || 'not named'
@@ -134,7 +162,7 @@ async function begin(): Promise<void> {
     </div>
     <VAlert v-if="trouble" type="error" role="alert">{{ trouble }}</VAlert>
     <VBtn variant="flat" size="x-large" class="go" :loading="busy" @click="begin">
-      {{ count === 1 ? 'Begin' : `Begin all ${count}` }}
+      {{ many === 1 ? 'Begin' : `Begin all ${many}` }}
     </VBtn>
     <div v-if="before.length">
       <h3>Made before</h3>

@@ -10,6 +10,7 @@ import { useShortcuts } from '../../composables/useShortcuts.ts';
 import { useBench } from '../../stores/bench.ts';
 import { useMakings } from '../../stores/makings.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
+import ClassLines from './ClassLines.vue';
 import ChangeMaking from './ChangeMaking.vue';
 import EntrySheet from './EntrySheet.vue';
 import { clockWords, dayWords } from './momentWords.ts';
@@ -120,6 +121,7 @@ async function takeAway(): Promise<void> {
         @another="makings.leave()"
       />
       <aside v-show="!narrow || tab === 'look'" class="right" aria-label="What to look for">
+        <ClassLines :hand="hand" />
         <StepBeside :hand="hand" :air="making.air" :parts="waiting" />
       </aside>
     </div>

@@ -100,6 +100,7 @@ watch(
       <p class="kicker">
         <span v-if="largest || waitWords">{{ step.title }}</span>
         <span v-if="hand.count.value > 1">{{ hand.own.value?.name }} {{ number }} of {{ hand.count.value }}</span>
+        <span v-if="hand.names.value[number - 1]">{{ hand.names.value[number - 1] }}</span>
         <span v-if="state === 'done' || state === 'skipped'">{{ state }}</span>
       </p>
       <h2 class="act serif" :class="{ long: heading.length > LONG }">{{ heading }}</h2>

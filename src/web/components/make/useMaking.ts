@@ -26,6 +26,8 @@ export function useMaking(making: () => Making, piece = 0) {
   const own = computed(() => making().pieces[piece]);
   const steps = computed<readonly WorkStep[]>(() => own.value?.steps ?? []);
   const count = computed(() => own.value?.count ?? 1);
+  /** Who makes each of them, where it is given to a class. */
+  const names = computed<readonly string[]>(() => own.value?.names ?? []);
   const progress = computed(() => progressOf(steps.value, { piece, count: count.value }, making().marks));
   const next = computed(() => nextSpot(steps.value, progress.value));
   /** A step that was pressed in the list, or turned back to; null follows the work. */
@@ -94,6 +96,18 @@ export function useMaking(making: () => Making, piece = 0) {
     turned.value = null;
   }
 
+  /** Ticks the step that is shown for one of them, or takes its tick away; a wait is shown, for only a hand finds how it stands. */
+  function tick(number: number): void {
+    const { step } = shown.value;
+    if (!step) return;
+    if (step.waits) {
+      turned.value = { id: step.id, number };
+      return;
+    }
+    makings.press({ piece, number, step: step.id, kind: stateOf(step.id, number).state === 'open' ? 'done' : 'open' });
+    turned.value = { id: step.id, number };
+  }
+
   /** One step back: what was done last is open again. */
   function back(): void {
     const { step, number } = shown.value;
@@ -105,7 +119,7 @@ export function useMaking(making: () => Making, piece = 0) {
     turned.value = { id: before.id, number: which };
   }
 
-  return { piece, own, steps, count, progress, next, turned, show, shown, nowMs, wait, waitState, waitWords, waitOf, stateOf, doneOf, press, pressAll, back }; // prettier-ignore
+  return { piece, own, steps, count, progress, next, turned, show, shown, nowMs, wait, waitState, waitWords, waitOf, stateOf, doneOf, press, pressAll, tick, names, back }; // prettier-ignore
 }
 
 export type MakingInHand = ReturnType<typeof useMaking>;
