@@ -6,7 +6,7 @@ import TopBar from './components/frame/TopBar.vue';
 import { useFreshPage } from './composables/useFreshPage.ts';
 import { useHeldPage } from './composables/useHeldPage.ts';
 import { useShortcuts } from './composables/useShortcuts.ts';
-import { DeviceStrip, fetchFrameSoon, FindDialog, KeysDialog } from './laterFrame.ts';
+import { DeviceStrip, fetchFrameSoon, FindDialog, KeysDialog, WindowAlerts } from './laterFrame.ts';
 import { useConnection } from './stores/connection.ts';
 import { useSettings } from './stores/settings.ts';
 
@@ -69,6 +69,7 @@ useShortcuts([
       <RouterView />
     </VMain>
     <DeviceStrip />
+    <WindowAlerts v-if="settings.alerts" />
     <FindDialog v-if="made.find" v-model="find" />
     <KeysDialog v-if="made.keys" v-model="keys" />
   </VApp>

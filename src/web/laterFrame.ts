@@ -12,6 +12,7 @@ const LATER = {
   NewPieceDialog: () => import('./components/shelf/NewPieceDialog.vue'),
   SetDialog: () => import('./components/shelf/SetDialog.vue'),
   ShelfTools: () => import('./components/shelf/ShelfTools.vue'),
+  WindowAlerts: () => import('./components/today/WindowAlerts.vue'),
   ShelfMenu: () => import('./components/shelf/ShelfMenu.vue'),
 } as const;
 
@@ -30,6 +31,7 @@ export const ChosenBar = part(LATER.ChosenBar);
 export const NewPieceDialog = part(LATER.NewPieceDialog);
 export const SetDialog = part(LATER.SetDialog);
 export const ShelfTools = part(LATER.ShelfTools);
+export const WindowAlerts = part(LATER.WindowAlerts);
 export const ShelfMenu = part(LATER.ShelfMenu);
 
 /** Fetches them while the server is there. */

@@ -2,6 +2,7 @@ import { ROOM } from '../drying/air.ts';
 import { seeded } from '../seeded.ts';
 import { agendaOf, AGENDA_STATES, type InWork } from './agenda.ts';
 import type { Mark } from './making.ts';
+import { newlyOpen } from './openings.ts';
 import { factorFor } from './waitWindow.ts';
 import type { WorkStep } from './workStep.ts';
 
@@ -48,5 +49,19 @@ describe('the agenda', () => {
       const urgent = lines.map(({ state }) => AGENDA_STATES.indexOf(state));
       expect(urgent).toEqual([...urgent].sort((one, other) => one - other));
     }
+  });
+});
+
+describe('windows that open', () => {
+  it('are told once, when they open, and again only when they are others', () => {
+    const works = [work('cup', 2, [done(1, 'cut'), done(2, 'cut', 1)]), work('tray', 1, [])];
+    const told = (hours: number, known: ReadonlySet<string>) => newlyOpen(agenda(works, hours), known);
+    const early = told(0.2, new Set());
+    expect([early.fresh, [...early.open]]).toEqual([[], []]);
+    const opened = told(4, early.open);
+    expect(opened.fresh.map(({ name }) => name)).toEqual(['cup']);
+    expect(told(4.5, opened.open).fresh).toEqual([]);
+    // A window that has closed is forgotten: when other pieces wait there, they are told anew.
+    expect([...told(30, opened.open).open]).toEqual([]);
   });
 });

@@ -1,72 +1,29 @@
 <script setup lang="ts">
-import { useIntervalFn, useNow } from '@vueuse/core';
-import { computed, onMounted, ref, shallowRef } from 'vue';
+import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { MakingNow } from '../../contract/makings.ts';
-import { agendaOf, type AgendaLine, type InWork } from '../../core/making/agenda.ts';
-import { factorFor, withAir, type FoundMark } from '../../core/making/waitWindow.ts';
-import { api } from '../api.ts';
+import type { AgendaLine } from '../../core/making/agenda.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import { spanWords } from '../components/make/momentWords.ts';
 import TodayLines from '../components/today/TodayLines.vue';
-import { held } from '../held.ts';
-import { useConnection } from '../stores/connection.ts';
+import { useAgenda } from '../composables/useAgenda.ts';
 import { useHouseWay } from '../stores/houseWay.ts';
+import { useSettings } from '../stores/settings.ts';
 
 /** Everything in work from now on: which window is open, what closes soon, and what comes next. */
-const HELD = 'makings-now';
-const BEAT = 15_000;
-const FETCH = 60_000;
-
 const router = useRouter();
-const connection = useConnection();
+const settings = useSettings();
 const way = useHouseWay();
-const now = useNow({ interval: BEAT });
-const makings = shallowRef<readonly MakingNow[]>([]);
-/** What hands found in makings that are put away too, by the clay. */
-const found = shallowRef<Readonly<Record<string, readonly FoundMark[]>>>({});
-const state = ref<'loading' | 'ready' | 'failed'>('loading');
-const trouble = ref('');
+const { now, makings, lines, state, trouble, load } = useAgenda();
 
-async function load(): Promise<void> {
-  try {
-    makings.value = await api.makingsNow();
-    held.write(HELD, JSON.stringify(makings.value));
-    const clays = [...new Set(makings.value.flatMap(({ clay }) => clay ?? []))];
-    found.value = Object.fromEntries(await Promise.all(clays.map(async (clay) => [clay, await api.found(clay)] as const))); // prettier-ignore
-    trouble.value = '';
-    state.value = 'ready';
-  } catch (error) {
-    trouble.value = connection.note(error);
-    const here = await held.read(HELD);
-    if (here && state.value === 'loading') makings.value = JSON.parse(here) as MakingNow[];
-    state.value = here || makings.value.length > 0 ? 'ready' : 'failed';
-  }
+/** Whether the browser tells when a window opens; what it says where it may not. */
+const refused = ref('');
+async function turnAlerts(): Promise<void> {
+  refused.value = '';
+  if (settings.alerts) settings.alerts = false;
+  else if (!('Notification' in window)) refused.value = 'This browser has no notifications.';
+  else if ((await Notification.requestPermission()) === 'granted') settings.alerts = true;
+  else refused.value = 'This browser does not allow it: change that in its settings for this page.';
 }
-onMounted(() => void load());
-useIntervalFn(() => void load(), FETCH);
-
-const works = computed<readonly InWork[]>(() =>
-  makings.value.flatMap(({ id, air, marks, pieces }) =>
-    pieces.map(({ name, count, steps }, piece) => ({ making: id, piece, name, count, steps, marks, air })),
-  ),
-);
-/** What was found of a clay counts for all of its makings; of a clay that is not in the book, for one only. */
-const marksOfClay = computed(() => {
-  const clays = new Map<string, ReadonlyMap<string, FoundMark>>();
-  for (const { clay, id, marks, air } of makings.value) {
-    const name = clay ?? id;
-    const known = clays.get(name) ?? new Map((found.value[name] ?? []).map((mark) => [mark.id, mark]));
-    clays.set(name, new Map([...known, ...withAir(marks, air).map((mark) => [mark.id, mark] as const)]));
-  }
-  return clays;
-});
-const clayOf = (making: string) => makings.value.find(({ id }) => id === making)?.clay ?? making;
-const lines = computed(() =>
-  agendaOf(works.value, now.value.getTime(), ({ making }, { part }) =>
-    factorFor(part.cover, [...(marksOfClay.value.get(clayOf(making))?.values() ?? [])]),
-  ),
-);
 
 const first = computed(() => lines.value[0] ?? null);
 const named = ({ name, numbers }: AgendaLine) => (numbers.length > 1 ? `${numbers.length} × ${name}` : name);
@@ -139,6 +96,10 @@ function go(line: AgendaLine): void {
         </p>
         <p v-if="trouble" role="status">{{ trouble }}</p>
         <VBtn :to="{ name: 'order' }">Plan an order</VBtn>
+        <VBtn :aria-pressed="settings.alerts" @click="turnAlerts">
+          {{ settings.alerts ? 'No longer tell me when a window opens' : 'Tell me when a window opens' }}
+        </VBtn>
+        <p v-if="refused" role="alert">{{ refused }}</p>
         <VBtn href="/api/makings/calendar.ics" download="fawn-table.ics">Windows for your calendar</VBtn>
       </aside>
     </template>
@@ -190,6 +151,12 @@ aside {
 }
 aside h2 {
   font-size: 19px;
+}
+aside .v-btn {
+  height: auto;
+  min-height: 44px;
+  margin: 0 0 8px;
+  white-space: normal;
 }
 aside p {
   margin: 6px 0 16px;

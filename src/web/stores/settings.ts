@@ -28,6 +28,8 @@ interface Kept {
   /** Where Enter goes from a field, and whether single letters are shortcuts. */
   readonly enter: EnterGoes;
   readonly letters: boolean;
+  /** Told by the browser when a waiting window opens. */
+  readonly alerts: boolean;
 }
 
 /** A set of round cutters as it is often sold (mm). */
@@ -50,6 +52,7 @@ function read(): Kept {
     cutters: DEFAULT_CUTTERS,
     enter: 'next',
     letters: true,
+    alerts: false,
   };
   try {
     const kept = JSON.parse(memory.read(KEY) ?? '{}') as Partial<Kept>;
@@ -67,6 +70,7 @@ function read(): Kept {
       cutters: Array.isArray(kept.cutters) ? kept.cutters.filter((one) => sound(one) !== undefined) : fallback.cutters,
       enter: kept.enter === 'stays' ? 'stays' : 'next',
       letters: kept.letters !== false,
+      alerts: kept.alerts === true,
     };
   } catch {
     return fallback;
@@ -86,9 +90,10 @@ export const useSettings = defineStore('settings', () => {
   const cutters = ref(kept.cutters);
   const enter = ref(kept.enter);
   const letters = ref(kept.letters);
+  const alerts = ref(kept.alerts);
   const style = computed<LengthStyle>(() => ({ unit: unit.value, marks: marks.value, volumes: volumes.value }));
 
-  watch([unit, marks, volumes, light, paper, hand, slab, cutters, enter, letters], () => {
+  watch([unit, marks, volumes, light, paper, hand, slab, cutters, enter, letters, alerts], () => {
     const now: Kept = {
       cutters: cutters.value,
       unit: unit.value,
@@ -100,6 +105,7 @@ export const useSettings = defineStore('settings', () => {
       slab: slab.value,
       enter: enter.value,
       letters: letters.value,
+      alerts: alerts.value,
     };
     memory.write(KEY, JSON.stringify(now));
   });
@@ -112,5 +118,20 @@ export const useSettings = defineStore('settings', () => {
     light.value = light.value === 'day' ? 'evening' : 'day';
   }
 
-  return { unit, marks, volumes, light, paper, hand, slab, cutters, enter, letters, style, nextUnit, turnLight };
+  return {
+    unit,
+    marks,
+    volumes,
+    light,
+    paper,
+    hand,
+    slab,
+    cutters,
+    enter,
+    letters,
+    alerts,
+    style,
+    nextUnit,
+    turnLight,
+  };
 });
