@@ -33,6 +33,7 @@ export const vuetify = createVuetify({
     VSkeletonLoader: { color: 'transparent' },
     VSlider: { color: 'primary', hideDetails: true, thumbSize: 30, trackSize: 8 },
     VSwitch: { color: 'primary', density: 'comfortable', hideDetails: true, inset: true },
+    VTextarea: FIELD,
     VTextField: FIELD,
     // Drawn only while it is open: a closed one would be a name that nothing bears.
     VTooltip: { eager: false, location: 'bottom', openDelay: 400 },

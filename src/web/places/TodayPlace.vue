@@ -155,7 +155,7 @@ aside h2 {
 aside .v-btn {
   height: auto;
   min-height: 44px;
-  margin: 0 0 8px;
+  margin: 0 8px 8px 0;
   white-space: normal;
 }
 aside p {

@@ -115,6 +115,7 @@ async function begin(): Promise<void> {
       <div>
         <h3>This making</h3>
         <NumberField
+          v-if="people.length === 0"
           label="How many"
           name="making-count"
           unit=""
@@ -129,7 +130,6 @@ async function begin(): Promise<void> {
           name="making-names"
           rows="2"
           auto-grow
-          variant="outlined"
           :hint="
             people.length > 0
               ? `One piece for each: ${people.length}.`

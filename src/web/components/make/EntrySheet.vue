@@ -118,7 +118,7 @@ function keepFault(): void {
         <VBtn variant="flat" @click="keepMeasure">Write it down</VBtn>
       </template>
       <template v-else-if="tab === 'note'">
-        <VTextarea v-model="text" label="Note" rows="3" auto-grow maxlength="2000" variant="outlined" />
+        <VTextarea v-model="text" label="Note" rows="3" auto-grow maxlength="2000" />
         <VBtn variant="flat" @click="keepNote">Write it down</VBtn>
       </template>
       <StepPhotographs v-else-if="tab === 'photograph'" :spot="spot" @said="(words) => (said = words)" />
