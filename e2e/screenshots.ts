@@ -107,7 +107,28 @@ const todayInWork = async (page: Page, url: string) => {
   await making('Galley mug', 4, 2)(page, url);
   await page.clock.fastForward(2 * 3_600_000);
   await page.goto(`${url}today`);
-  await page.locator('.today h1').waitFor();
+  await page.locator('.today h1:not(.unseen)').waitFor();
+};
+
+/** An order of two designs, laid. */
+const orderLaid = async (page: Page, url: string) => {
+  await page.clock.install({ time: MORNING });
+  await page.goto(`${url}order`);
+  await page.getByRole('button', { name: 'Plan an order' }).click();
+  await page.locator('input[name="order-name"]').fill('The galley');
+  await page.locator('input[name="order-ready"]').fill('2026-12-12');
+  const wanted = [['Soup cup', '12'], ['Rack tumbler', '18']] as const; // prettier-ignore
+  for (const [index, [design, count]] of wanted.entries()) {
+    await page.getByRole('button', { name: 'Add a piece' }).click();
+    await page.getByLabel('Find a piece').fill(design);
+    await page.keyboard.press('Enter');
+    await page.locator(`input[name="count-${index}"]`).fill(count);
+    await page.locator(`input[name="count-${index}"]`).press('Enter');
+  }
+  await page.locator('.verdict h1', { hasText: /^All 30 fired by/ }).waitFor();
+  await page.locator('.busy').waitFor({ state: 'detached' });
+  await page.locator('.block').nth(2).click();
+  await page.evaluate('scrollTo(0, 0)');
 };
 
 const DESK = { width: 1280, height: 800 };
@@ -123,7 +144,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-mould', ...DESK, take: blankLaid('shape') },
   { name: 'piece-darts', ...DESK, take: blankLaid('flat') },
   { name: 'piece-sheet', ...DESK, take: sheetDrawn },
-  { name: 'piece-raising', ...DESK, take: raisedTo('Soup cup', 55) },
   { name: 'piece-raised', ...DESK, take: raisedTo('Rack tumbler', 100, ['Cut level', 'Seam']) },
   { name: 'piece-handle', ...DESK, take: onPiece('Galley mug', 'shape') },
   { name: 'piece-slab', ...DESK, take: slabPlanned },
@@ -135,6 +155,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-cut', ...DESK, take: onPiece('Rack tumbler', 'cut') },
   { name: 'make', ...DESK, take: making('Soup cup', 6, 5) },
   { name: 'today', ...DESK, take: todayInWork },
+  { name: 'order', ...DESK, take: orderLaid },
 ];
 
 const [folder = 'docs/screenshots', only, light] = process.argv.slice(2);
