@@ -33,6 +33,23 @@ async function changeMaking(page: Page): Promise<void> {
   await page.getByText('Change', { exact: true }).last().click();
 }
 
+/** An order of two pieces, laid. */
+async function laidOrder(page: Page): Promise<void> {
+  await press('Plan an order')(page);
+  for (const name of ['Soup cup', 'Rack tumbler']) {
+    const sheet = page.getByRole('button', { name: 'What and when' });
+    if ((await sheet.isVisible()) && !(await page.getByRole('dialog').isVisible())) await sheet.click();
+    await press('Add a piece')(page);
+    await page.getByLabel('Find a piece').fill(name);
+    await page.keyboard.press('Enter');
+    await textOf(page.locator('.fields .lines li').last(), new RegExp(name));
+  }
+  await textOf(page.locator('.verdict h1'), /^All 12 fired by/);
+}
+async function devicesOn(page: Page): Promise<void> {
+  for (const name of ['Digital caliper', 'Bench scale', 'Thermo-hygrometer']) await page.getByRole('article', { name }).getByRole('button', { name: 'Start' }).click(); // prettier-ignore
+}
+
 /** Places, stages and dialogs: where they are, and how they are opened. */
 const SCREENS: readonly (readonly [name: string, design: string | null, path: string, open?: (page: Page) => Promise<unknown>])[] = [
   ['the shelf', null, ''],
@@ -40,13 +57,18 @@ const SCREENS: readonly (readonly [name: string, design: string | null, path: st
   ['several chosen', null, '', press('Choose several')],
   ['the clay book', null, 'clay'],
   ['the kit', null, 'kit'],
+  ['the kit with its devices', null, 'kit', devicesOn],
   ['what is owned', null, 'from'],
+  ['no order', null, 'order'],
+  ['an order', null, 'order', laidOrder],
+  ['orders', null, 'order'],
   ['nothing', null, 'nowhere'],
   ['Shape', 'Soup cup', 'shape'],
   ['Flat', 'Soup cup', 'flat'],
   ['Slab', 'Soup cup', 'slab'],
   ['Cut', 'Soup cup', 'cut'],
   ['Make, to begin', 'Soup cup', 'make'],
+  ['an order of work of her own', 'Soup cup', 'make', press(/^The order of work/)],
   ['Make', 'Soup cup', 'make', press('Begin')],
   ['a measurement', 'Soup cup', 'make', (page) => page.keyboard.press('m')],
   ['a photograph', 'Soup cup', 'make', photograph],

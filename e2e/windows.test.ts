@@ -1,3 +1,4 @@
+import type { Page } from 'playwright-core';
 import { newTarget } from '../src/core/piece/target.ts';
 import { eachVisit, textOf } from './visit.ts';
 import { crossedWords } from './words.ts';
@@ -46,6 +47,21 @@ const CROWDED = `(() => {
   return [...new Set(found)];
 })()`;
 
+/** An order with a long name, laid; its id. */
+async function orderOf(page: Page, url: string): Promise<string> {
+  await page.goto(`${url}order`);
+  await page.getByRole('button', { name: 'Plan an order' }).click();
+  await page.locator('input[name="order-name"]').fill(NAME);
+  for (const name of ['Soup cup', 'Second order']) {
+    await page.getByRole('button', { name: 'Add a piece' }).click();
+    await page.getByLabel('Find a piece').fill(name);
+    await page.keyboard.press('Enter');
+    await textOf(page.locator('.fields .lines li').last(), new RegExp(name));
+  }
+  await textOf(page.locator('.verdict h1'), /fired/);
+  return new URL(page.url()).pathname.split('/').at(-1) ?? '';
+}
+
 describe('in every window', () => {
   const visit = eachVisit({ demo: true });
 
@@ -59,10 +75,11 @@ describe('in every window', () => {
     // What leans by turns, lies in an arc, has many sides, or is one of two.
     const demo = (await (await page.request.get(`${table.url}api/designs?limit=100`)).json()) as { id: string; name: string }[]; // prettier-ignore
     const flats = demo.filter(({ name }) => ['Bread bowl, square to round', 'Soup cup', 'Salt box', 'Window vase', 'Preserve jar'].includes(name)).map((one) => `piece/${one.id}/flat`); // prettier-ignore
+    const order = await orderOf(page, table.url);
     const found: string[] = [];
     for (const [width, height] of WINDOWS) {
       await page.setViewportSize({ width, height });
-      for (const path of ['', 'today', 'clay', 'kit', 'from', ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
+      for (const path of ['', 'today', 'clay', 'kit', 'from', `order/${order}`, ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
         await page.goto(`${table.url}${path}`);
         await textOf(page.locator('h1').first(), /\S/);
         await page.waitForTimeout(600);

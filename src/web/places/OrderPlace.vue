@@ -192,7 +192,7 @@ onBeforeRouteLeave(() => orders.keepAll());
     </EmptyPlace>
     <section v-else class="all">
       <h1 class="serif">Orders</h1>
-      <VList bg-color="transparent">
+      <VList bg-color="transparent" tag="nav" role="navigation" aria-label="All orders">
         <VListItem
           v-for="one in orders.list"
           :key="one.id"

@@ -53,8 +53,28 @@ const fields = computed<Found[]>(() =>
 const all = computed<Found[]>(() => [
   { key: 'shelf', title: 'Shelf', kind: 'place', to: { name: 'shelf' } },
   { key: 'from', title: 'From what you own', kind: 'place', to: { name: 'from' } },
+  {
+    key: 'today',
+    title: 'Today',
+    kind: 'place',
+    to: { name: 'today' },
+    words: 'in work windows open waiting drying calendar alarm',
+  },
+  {
+    key: 'order',
+    title: 'Orders',
+    kind: 'place',
+    to: { name: 'order' },
+    words: 'plan order due day kiln firing hours batch calendar',
+  },
   { key: 'clay', title: 'Clay book', kind: 'place', to: { name: 'clay' } },
-  { key: 'kit', title: 'Kit', kind: 'place', to: { name: 'kit' } },
+  {
+    key: 'kit',
+    title: 'Kit',
+    kind: 'place',
+    to: { name: 'kit' },
+    words: 'devices caliper scale hygrometer house way schools',
+  },
   ...shelf.designs.map((design): Found => ({
     key: design.id,
     title: design.name,

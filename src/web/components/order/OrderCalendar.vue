@@ -73,6 +73,12 @@ function landing(block: LaidBlock, row: number, { dx, dy }: { dx: number; dy: nu
   return momentOn(day, Math.max(0, Math.min(DAY - STEP, minutes)));
 } // prettier-ignore
 
+/** Where a block is drawn: on its way, it follows the pointer. */
+function placeOf(block: LaidBlock, from: number, row: number): string {
+  const by = moving.value?.key === keyOf(block) ? moving.value : { dx: 0, dy: 0 };
+  return `translate(${x.value(from) + by.dx} ${(tops.value[row] ?? 0) + 6 + by.dy})`;
+}
+
 const verbs = (block: LaidBlock, row: number) => ({
   start: () => emit('choose', block),
   move: (dx: number, dy: number) => (moving.value = { key: keyOf(block), dx, dy }),
@@ -166,14 +172,23 @@ function press(event: KeyboardEvent, block: LaidBlock): void {
           tabindex="0"
           :aria-pressed="isChosen(block)"
           :aria-label="`${blockName(order, block)}, ${name.format(row.day)}, ${clockText(block.start)} to ${clockText(block.end)}${isHeld(block) ? ', held' : ''}${isLate(block) ? ', late' : ''}`"
-          :transform="`translate(${x(from) + (moving?.key === keyOf(block) ? moving.dx : 0)} ${(tops[at] ?? 0) + 6 + (moving?.key === keyOf(block) ? moving.dy : 0)})`"
+          :transform="placeOf(block, from, at)"
           @keydown="press($event, block)"
         >
           <rect class="touch" y="-6" :width="Math.max(14, x(to) - x(from))" :height="FULL" />
           <rect class="bar" :width="Math.max(5, x(to) - x(from) - 1)" :height="FULL - 12" rx="6" />
+          <circle v-if="isHeld(block)" class="pin" cx="0" cy="0" r="5" />
+        </g>
+        <!-- Words beside the block that they belong to: its name says them in full. -->
+        <g
+          v-for="{ block, from, to } in onTop(row)"
+          :key="`words ${keyOf(block)}`"
+          class="over"
+          aria-hidden="true"
+          :transform="placeOf(block, from, at)"
+        >
           <text class="in" x="6" :y="FULL / 2 - 9">{{ short(blockAct(order, block), x(to) - x(from)) }}</text>
           <text class="in many" x="6" :y="FULL / 2 + 9">{{ short(blockMany(order, block), x(to) - x(from)) }}</text>
-          <circle v-if="isHeld(block)" class="pin" cx="0" cy="0" r="5" />
         </g>
       </template>
     </svg>
@@ -222,6 +237,9 @@ function press(event: KeyboardEvent, block: LaidBlock): void {
 }
 .many {
   fill: var(--ink-soft);
+}
+.over {
+  pointer-events: none;
 }
 .block {
   cursor: grab;
