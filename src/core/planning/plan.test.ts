@@ -113,7 +113,11 @@ describe('a plan', () => {
   it.each<[string, number, Partial<Plan>]>([
     ['waits for a step that is held later', 200, { end: 220, left: [] }],
     ['takes a minute outside the hours', 1200, { end: 1220, left: [] }],
-    ['leaves out a piece whose step is held before it can be done, and keeps its minutes free', 10, { end: 80, left: ['a'] }],
+    [
+      'leaves out a piece whose step is held before it can be done, and keeps its minutes free',
+      10,
+      { end: 80, left: ['a'] },
+    ],
   ])('%s', (_, at, wanted) => {
     const held = job('a', [[30, 0, null], [20, 60, null]]); // prettier-ignore
     const steps = held.steps.map((step, place) => (place === 1 ? { ...step, at } : step));
