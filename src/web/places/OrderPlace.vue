@@ -131,7 +131,7 @@ onBeforeRouteLeave(() => orders.keepAll());
           <div class="verbs">
             <VBtn v-if="narrow" variant="flat" @click="changing = true">What and when</VBtn>
             <VBtn :disabled="hand.body.value.lines.length === 0" @click="hand.lay()">Lay it again from now</VBtn>
-            <VBtn v-if="hand.body.value.held.length" @click="hand.change({ held: [] })">Let all go</VBtn>
+            <VBtn v-if="hand.body.value.held.length" @click="hand.change({ held: [] })">Let go of all</VBtn>
             <VBtn :to="{ name: 'order' }" :active="false">All orders</VBtn>
           </div>
         </div>

@@ -97,7 +97,7 @@ function go(line: AgendaLine): void {
         <p v-if="trouble" role="status">{{ trouble }}</p>
         <VBtn :to="{ name: 'order' }">Plan an order</VBtn>
         <VBtn :aria-pressed="settings.alerts" @click="turnAlerts">
-          {{ settings.alerts ? 'No longer tell me when a window opens' : 'Tell me when a window opens' }}
+          {{ settings.alerts ? 'Stop telling me when a window opens' : 'Tell me when a window opens' }}
         </VBtn>
         <p v-if="refused" role="alert">{{ refused }}</p>
         <VBtn href="/api/makings/calendar.ics" download="fawn-table.ics">Windows for your calendar</VBtn>

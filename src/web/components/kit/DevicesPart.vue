@@ -17,7 +17,7 @@ const SAYS: Readonly<Record<DeviceKind, string>> = {
   scale: 'Writes a weight into the field that you are in.',
   hygrometer: 'Says how warm and damp the shed is.',
 };
-const FAULTS = DEVICE_FAULTS.map((value) => ({ value, title: value === 'none' ? 'nothing' : value }));
+const FAULTS = DEVICE_FAULTS.map((value) => ({ value, title: value }));
 const jaws = ref(0);
 const load = ref(0);
 const air = ref({ temperature: 18, humidity: 0.6 });
@@ -76,7 +76,7 @@ function setAir(part: Partial<typeof air.value>) {
         <MassField
           v-else-if="kind === 'scale'"
           by-hand
-          label="On it lies"
+          label="Lies on it"
           name="device-load"
           :grams="load"
           :take="setLoad"
@@ -84,7 +84,7 @@ function setAir(part: Partial<typeof air.value>) {
         />
         <template v-else>
           <NumberField
-            label="Temperature there"
+            label="Air temperature"
             name="device-temperature"
             unit=" °C"
             :value="air.temperature"
@@ -93,7 +93,7 @@ function setAir(part: Partial<typeof air.value>) {
             :done="nothing"
           />
           <NumberField
-            label="Humidity there"
+            label="Air humidity"
             name="device-humidity"
             unit=" %"
             :value="air.humidity"
@@ -104,7 +104,7 @@ function setAir(part: Partial<typeof air.value>) {
           />
         </template>
         <VSelect
-          label="Wrong with it"
+          label="Fault"
           :name="`device-fault-${kind}`"
           :items="FAULTS"
           :model-value="devices.states[kind].fault"

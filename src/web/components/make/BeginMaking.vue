@@ -126,7 +126,7 @@ async function begin(): Promise<void> {
         />
         <VTextarea
           v-model="names"
-          label="Names of a class, one a line"
+          label="Names of a class, one per line"
           name="making-names"
           rows="2"
           auto-grow

@@ -31,7 +31,7 @@ function byDays(days: number): void {
         <strong>{{ clockText(block.start) }} to {{ clockText(block.end) }}</strong
         >{{ held ? ', held here by you' : '' }}.
       </p>
-      <p v-if="behind">This lies behind: it stays as it was laid.</p>
+      <p v-if="behind">This is in the past: it stays as it was planned.</p>
     </div>
     <div v-if="!behind" class="verbs">
       <VBtn @click="emit('move', block.start - QUARTER)">15 min earlier</VBtn>

@@ -87,7 +87,7 @@ const airSays = computed(() => `${props.order.air.temperature} °C, ${Math.round
           :take="putCount(at)"
           :done="done"
         />
-        <VBtn :icon="mdiClose" variant="text" :aria-label="`Without ${line.name}`" @click="removeLine(at)" />
+        <VBtn :icon="mdiClose" variant="text" :aria-label="`Remove ${line.name}`" @click="removeLine(at)" />
       </li>
     </ul>
     <VBtn class="add" :loading="adding !== null" @click="choosing = true">Add a piece</VBtn>
@@ -108,7 +108,7 @@ const airSays = computed(() => `${props.order.air.temperature} °C, ${Math.round
       />
       <template v-if="!order.once">
         <NumberField
-          label="Bisque, to the opened kiln"
+          label="Bisque, until the kiln is opened"
           name="order-bisque"
           unit=" h"
           :value="order.bisque"
@@ -125,7 +125,7 @@ const airSays = computed(() => `${props.order.air.temperature} °C, ${Math.round
         />
       </template>
       <NumberField
-        label="Glaze firing, to the opened kiln"
+        label="Glaze firing, until the kiln is opened"
         name="order-glaze"
         unit=" h"
         :value="order.glaze"
@@ -140,7 +140,7 @@ const airSays = computed(() => `${props.order.air.temperature} °C, ${Math.round
     </FoldAway>
     <FoldAway title="Your pace" :holds="pace">
       <NumberField
-        label="Time over ours"
+        label="Compared with ours"
         name="order-pace"
         unit=" %"
         :value="order.pace"

@@ -57,14 +57,14 @@ const under = computed(() => {
   if (good.value) return `${dry} About ${spanWords(hands.value)} of your hands.`;
   const late = manyText(props.order, now.late);
   const left = manyText(props.order, now.left);
-  return [dry, late && `Dry too late: ${late}.`, left && `No place is left for ${left}.`].filter(Boolean).join(' ');
+  return [dry, late && `Dry too late: ${late}.`, left && `There is no room for ${left}.`].filter(Boolean).join(' ');
 });
 
 function reason(one: NoWay): string {
   const name = props.order.lines[one.line]?.name ?? '';
   const title = blockTitle(props.order, one);
   if (one.kind === 'never-dry') return `In this air ${name} never gets dry enough to go on: it is too damp.`;
-  return `“${title}” takes about ${Math.round(one.minutes)} min for one ${name}, in one go or windows are missed. Your longest stretch of hours has ${Math.round(one.stretch)}.`;
+  return `“${title}” takes about ${Math.round(one.minutes)} min for one ${name}, without a break. Your longest free stretch is ${Math.round(one.stretch)} min.`;
 }
 
 const AIR = { still: 'still air', moving: 'moving air: a door or window open', fan: 'a fan' } as const;
@@ -76,7 +76,10 @@ const helpWords = computed(() =>
       case 'air':
         return { help, words: `Dry in ${AIR[help.speed]}` };
       case 'hours':
-        return { help, words: `${help.minutes === 60 ? 'One hour' : 'Two hours'} more after each stretch of the week` };
+        return {
+          help,
+          words: `${help.minutes === 60 ? 'One more hour' : 'Two more hours'} at the end of each stretch of your week`,
+        };
       case 'fewer':
         return { help, words: `Make ${manyText(props.order, help.counts)}` };
       case 'ready':
