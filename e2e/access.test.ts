@@ -44,7 +44,7 @@ async function laidOrder(page: Page): Promise<void> {
     await page.keyboard.press('Enter');
     await textOf(page.locator('.fields .lines li').last(), new RegExp(name));
   }
-  await textOf(page.locator('.verdict h1'), /^All 12 fired by/);
+  await textOf(page.locator('.verdict h1'), /^All 12 fired by/, 30_000);
 }
 async function devicesOn(page: Page): Promise<void> {
   for (const name of ['Digital caliper', 'Bench scale', 'Thermo-hygrometer']) await page.getByRole('article', { name }).getByRole('button', { name: 'Start' }).click(); // prettier-ignore

@@ -36,7 +36,7 @@ describe('an order', () => {
   it('is laid back from the day it is wanted; a block is put elsewhere and held, the rest follows, and all is kept', async () => {
     const page = await plan({ 'Soup cup': 12, 'Rack tumbler': 18 });
     await page.locator('input[name="order-ready"]').fill('2026-12-18');
-    await textOf(verdict(page), /^All 30 fired by Friday 18 December/);
+    await textOf(verdict(page), /^All 30 fired by Friday 18 December/, 30_000);
     await textOf(page.locator('.verdict p'), /All has to be dry by \w+ 1\d December/);
     const first = blocks(page, 0, 'wrap').first();
     const before = (await first.getAttribute('aria-label')) ?? '';
@@ -45,7 +45,7 @@ describe('an order', () => {
     const held = await read(() => page.locator('.block.held').getAttribute('aria-label'), (label) => label !== null, 'a held block'); // prettier-ignore
     expect(held).not.toBe(before);
     expect(held).toMatch(/held$/);
-    await textOf(verdict(page), /^All 30 fired/);
+    await textOf(verdict(page), /^All 30 fired/, 30_000);
     await textOf(page.locator('.beside'), /held here by you/);
     const body = await read(kept, (now) => now?.held.length === 1 && now.laid?.blocks.some((one) => one.held) === true, 'the order'); // prettier-ignore
     expect(body?.lines.map(({ name, count }) => [name, count])).toEqual([
@@ -53,7 +53,7 @@ describe('an order', () => {
       ['Rack tumbler', 18],
     ]);
     await page.reload();
-    await textOf(verdict(page), /^All 30 fired/);
+    await textOf(verdict(page), /^All 30 fired/, 30_000);
     await countOf(page.locator('.block.held'), 1);
     await page.locator('.block.held').click();
     await page.getByRole('button', { name: 'Let it go' }).click();
@@ -65,7 +65,7 @@ describe('an order', () => {
 
   it('is dragged by the pointer to another hour', async () => {
     const page = await plan({ 'Rack tumbler': 4 });
-    await textOf(verdict(page), /^All 4 fired/);
+    await textOf(verdict(page), /^All 4 fired/, 30_000);
     const bar = blocks(page, 0, 'wrap').first();
     const box = await bar.locator('.bar').boundingBox();
     if (!box) throw new Error('The block is not drawn.');
@@ -74,17 +74,17 @@ describe('an order', () => {
     await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2 + 52, { steps: 6 });
     await page.mouse.up();
     await textOf(page.locator('.beside'), /Tuesday 1 December.*held here by you/s);
-    await textOf(verdict(page), /^All 4 fired/);
+    await textOf(verdict(page), /^All 4 fired/, 30_000);
   });
 
   it('that cannot be in time says so at once, and what would help, at one press', async () => {
     const page = await plan({ 'Soup cup': 12, 'Rack tumbler': 18 });
     await page.locator('input[name="order-ready"]').fill('2026-12-07');
-    await textOf(verdict(page), /^\d+ of 30 cannot be fired in time|^None can be fired in time/);
+    await textOf(verdict(page), /^\d+ of 30 cannot be fired in time|^None can be fired in time/, 30_000);
     await page.locator('[data-help="ready"]').click({ timeout: 40_000 });
-    await textOf(verdict(page), /^All 30 fired by/);
+    await textOf(verdict(page), /^All 30 fired by/, 30_000);
     await page.locator('input[name="order-ready"]').fill('2026-11-30');
-    await textOf(verdict(page), /^No time is left to fire it/);
+    await textOf(verdict(page), /^No time is left to fire it/, 30_000);
     expect(visit.now.troubles).toEqual([]);
   });
 });

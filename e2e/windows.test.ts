@@ -58,7 +58,7 @@ async function orderOf(page: Page, url: string): Promise<string> {
     await page.keyboard.press('Enter');
     await textOf(page.locator('.fields .lines li').last(), new RegExp(name));
   }
-  await textOf(page.locator('.verdict h1'), /fired/);
+  await textOf(page.locator('.verdict h1'), /fired/, 30_000);
   return new URL(page.url()).pathname.split('/').at(-1) ?? '';
 }
 
