@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import type { Page } from 'playwright-core';
+import type { Locator, Page } from 'playwright-core';
 import { eachVisit, textOf } from './visit.ts';
 import { faintWords } from './words.ts';
 
@@ -22,23 +22,31 @@ async function stumbles(page: Page): Promise<string[]> {
 const press = (name: string | RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
 const choose = (name: string) => (page: Page) => page.locator(`button[name="${name}"]`).click();
 
+/** Waits for what is wanted, or for the button that it is behind in a small window, and presses that. */
+async function orBehind(wanted: Locator, door: Locator): Promise<void> {
+  await wanted.or(door).first().waitFor();
+  if (await door.isVisible()) await door.click();
+}
+
 /** With the making that the screen before has begun. */
 async function photograph(page: Page): Promise<void> {
   await page.keyboard.press('m');
   await page.getByRole('tab', { name: 'Photograph' }).click();
 }
 async function changeMaking(page: Page): Promise<void> {
-  const more = page.getByRole('button', { name: 'More for this making' });
-  if (await more.isVisible()) await more.click();
-  await page.getByText('Change', { exact: true }).last().click();
+  const change = page.getByText('Change', { exact: true }).last();
+  await orBehind(change, page.getByRole('button', { name: 'More for this making' }));
+  await change.click();
 }
 
 /** An order of two pieces, laid. */
 async function laidOrder(page: Page): Promise<void> {
   await press('Plan an order')(page);
+  await orBehind(
+    page.getByRole('button', { name: 'Add a piece' }),
+    page.getByRole('button', { name: 'What and when' }),
+  );
   for (const name of ['Soup cup', 'Rack tumbler']) {
-    const sheet = page.getByRole('button', { name: 'What and when' });
-    if ((await sheet.isVisible()) && !(await page.getByRole('dialog').isVisible())) await sheet.click();
     await press('Add a piece')(page);
     await page.getByLabel('Find a piece').fill(name);
     await page.keyboard.press('Enter');

@@ -43,7 +43,8 @@ describe('a draft', () => {
     await settled();
     const [name = '', ...more] = await namesHeld();
     expect(more).toEqual([]);
-    expect(await held.read(name)).not.toContain('50');
+    const written = JSON.parse((await held.read(name)) ?? '') as { what: { target: Target } };
+    expect(written.what.target.form).toMatchObject({ vertices: [], triangles: [] });
     const asked: number[] = [];
     const draft = await heldDraft('d', (revision) => {
       asked.push(revision);
