@@ -1,4 +1,4 @@
-import { insideLine } from '../outline/insideLine.ts';
+import { betweenCrossings, crossingsAt } from '../outline/insideLine.ts';
 import { pointsOf, type Point, type SheetForm } from './sheetForm.ts';
 
 /** Points of a grid inside the sheet, off its holes, `step` mm apart. */
@@ -9,9 +9,15 @@ export function gridOf(form: SheetForm, step: number): Point[] {
   const [x0, x1, y0, y1] = [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
   const columns = Math.max(1, Math.floor((x1 - x0) / step));
   const rows = Math.max(1, Math.floor((y1 - y0) / step));
-  return Array.from({ length: (columns + 1) * (rows + 1) }, (_, index): Point => [
-    x0 + ((index % (columns + 1)) + 0.5) * step,
-    y0 + (Math.floor(index / (columns + 1)) + 0.5) * step,
-  ]) // prettier-ignore
-    .filter((point) => insideLine(line, point) && !holes.some((hole) => insideLine(hole, point)));
+  const points: Point[] = [];
+  for (let row = 0; row <= rows; row += 1) {
+    const y = y0 + (row + 0.5) * step;
+    const edge = crossingsAt(line, y);
+    const gaps = holes.map((hole) => crossingsAt(hole, y));
+    for (let column = 0; column <= columns; column += 1) {
+      const x = x0 + (column + 0.5) * step;
+      if (betweenCrossings(edge, x) && !gaps.some((gap) => betweenCrossings(gap, x))) points.push([x, y]);
+    }
+  }
+  return points;
 }

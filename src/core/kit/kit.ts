@@ -185,3 +185,9 @@ export function greatestSlab(kit: readonly KitItem[]): { length: number; width: 
   const width = Math.min(board ? sizeOf(board, 'width') : Infinity, roller > 0 ? roller : Infinity);
   return { length: board ? sizeOf(board, 'length') : KIT_LIMITS.size, width };
 }
+
+/** Whether a box lies on or in a thing of the kit, either way round (mm). */
+export function lies([long, wide]: readonly [number, number], item: KitItem): boolean {
+  const [length, width] = [sizeOf(item, 'length'), sizeOf(item, 'width')];
+  return (long <= length && wide <= width) || (wide <= length && long <= width);
+}

@@ -4,6 +4,7 @@ import { develop } from '../piece/develop.ts';
 import { newTarget, type Target } from '../piece/target.ts';
 import { level } from '../piece/targets.test.helper.ts';
 import type { KitItem } from './kit.ts';
+import { kilnKit } from './kilnKit.ts';
 import { pieceKit } from './pieceKit.ts';
 
 const KIT: readonly KitItem[] = [
@@ -20,7 +21,7 @@ const KIT: readonly KitItem[] = [
   { kind: 'plotter', name: 'Cutter', sizes: { length: 600, width: 305 } },
   { kind: 'round-shelf', name: 'Round shelf', sizes: { diameter: 310, clear: 200 } },
 ];
-const used = (target: Target) => pieceKit(KIT, target, develop(target));
+const used = (target: Target) => ({ ...pieceKit(KIT, target, develop(target)), ...kilnKit(KIT, target) });
 
 it('a tumbler uses its sticks and its cutter, and stands on the shelf that is clear enough', () => {
   const { slabs, cutter, former, shelves } = used(newTarget('Rack tumbler'));

@@ -1,19 +1,9 @@
 import type { Development } from '../piece/develop.ts';
 import { slabBox } from '../part/part.ts';
-import { standingPlan } from '../piece/standingPlan.ts';
 import { isDraped } from '../mould/draped.ts';
 import type { Target } from '../piece/target.ts';
 import { cutBase, CUTTER_TOLERANCE } from '../reverse/cutter.ts';
-import { sizeOf, thicknessWay, type KitItem, type ThicknessWay } from './kit.ts';
-import { KILN_GAP, shelfFit } from './shelfFit.ts';
-
-/** How many of a piece stand on one of the kiln shelves. */
-export interface OnShelf {
-  readonly name: string;
-  readonly count: number;
-  /** The next shelf is high enough above it. */
-  readonly tall: boolean;
-}
+import { lies, sizeOf, thicknessWay, type KitItem, type ThicknessWay } from './kit.ts';
 
 /** What of the kit a piece uses. */
 export interface PieceKit {
@@ -23,19 +13,10 @@ export interface PieceKit {
   readonly cutter: string | null;
   /** The former that it is wrapped round, when it is in the kit. */
   readonly former: string | null;
-  readonly shelves: readonly OnShelf[];
   /** The smallest board that its largest flat part lies on; null when there is none. */
   readonly board: string | null;
-  /** Kilns, and whether the wet piece goes into their chambers. */
-  readonly kilns: readonly { readonly name: string; readonly fits: boolean }[];
   /** Printers and cutting machines, and whether the largest part's template comes out of them whole. */
   readonly machines: readonly { readonly name: string; readonly whole: boolean }[];
-}
-
-/** Whether a box lies in another, either way round (mm). */
-function lies([long, wide]: readonly [number, number], item: KitItem): boolean {
-  const [length, width] = [sizeOf(item, 'length'), sizeOf(item, 'width')];
-  return (long <= length && wide <= width) || (wide <= length && long <= width);
 }
 
 /** A machine's grip and a printer's margin at each edge of a sheet (mm). */
@@ -44,10 +25,7 @@ const MACHINE_EDGE = 10;
 /** Formers nearer in size than this are one (mm). */
 const FORMER_NEAR = 0.5;
 
-/**
- * What of the kit a piece uses, and how many of it stand on each kiln shelf. The shelf is reckoned with the wet piece, the
- * largest that it ever is: what fits then fits dry and fired too.
- */
+/** What of the kit a piece is made with. */
 export function pieceKit(kit: readonly KitItem[], target: Target, developed: Development): PieceKit {
   const { slab, form } = target;
   // A piece from a mould, a sheet and a stand are of one slab.
@@ -57,9 +35,6 @@ export function pieceKit(kit: readonly KitItem[], target: Target, developed: Dev
   const cut = cutBase(developed.parts);
   const cutter = cutters.find((item) => cut !== null && Math.abs(sizeOf(item, 'diameter') - cut) < CUTTER_TOLERANCE);
   const former = form.kind === 'former' ? kit.find((item) => item.kind === 'former' && Math.abs(sizeOf(item, 'diameter') - form.diameter) < FORMER_NEAR) : undefined; // prettier-ignore
-  const piece = standingPlan(target);
-  const { reach, height } = piece;
-  const plan = [reach(0) + reach(Math.PI), reach(Math.PI / 2) + reach(-Math.PI / 2)] as const;
   const boxes = developed.parts.map(slabBox);
   const largest = boxes.reduce((one, other) => (other.length * other.width > one.length * one.width ? other : one), { length: 0, width: 0 }); // prettier-ignore
   const whole = (item: KitItem) => boxes.every(({ length, width }) => lies([length + 2 * MACHINE_EDGE, width + 2 * MACHINE_EDGE], item)); // prettier-ignore
@@ -71,17 +46,8 @@ export function pieceKit(kit: readonly KitItem[], target: Target, developed: Dev
     cutter: cutter?.name ?? null,
     former: former?.name ?? null,
     board: boards[0]?.name ?? null,
-    kilns: kit
-      .filter(({ kind }) => kind === 'kiln')
-      .map((kiln) => ({ name: kiln.name, fits: lies(plan, kiln) && height + KILN_GAP <= sizeOf(kiln, 'height') })),
     machines: kit
       .filter(({ kind }) => kind === 'printer' || kind === 'plotter')
       .map((item) => ({ name: item.name, whole: whole(item) })),
-    shelves: kit
-      .filter(({ kind }) => kind === 'shelf' || kind === 'round-shelf')
-      .map((shelf): OnShelf => {
-        const { places, tall } = shelfFit(shelf, piece);
-        return { name: shelf.name, count: places.length, tall };
-      }),
   };
 }

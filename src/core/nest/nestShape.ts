@@ -165,8 +165,11 @@ export function distanceTo(shape: NestShape, x: number, y: number, out: Distance
   let best = Infinity;
   out.value = Infinity;
   for (const edge of shape.edges) {
-    const [vx, vy] = [x - edge.x0, y - edge.y0];
+    const vx = x - edge.x0;
+    const vy = y - edge.y0;
     const corner = Math.sqrt(vx * vx + vy * vy);
+    // No place of an edge is nearer than its first corner less its length.
+    if (corner - edge.length > best) continue;
     if (corner < best) {
       best = corner;
       const side = vx * edge.nx + vy * edge.ny >= 0 ? 1 : -1;
@@ -176,7 +179,8 @@ export function distanceTo(shape: NestShape, x: number, y: number, out: Distance
       out.gy = size === 0 ? edge.ny / 2 : vy * size;
     }
     if (edge.r > 0) {
-      const [px, py] = [x - edge.cx, y - edge.cy];
+      const px = x - edge.cx;
+      const py = y - edge.cy;
       const from = Math.sqrt(px * px + py * py);
       if (px * edge.mx + py * edge.my < from * edge.cosine) continue;
       const off = from - edge.r;

@@ -1,3 +1,4 @@
+import { once } from '../numbers.ts';
 import { AXES } from '../outline/outline.ts';
 import type { NestShape, Turns } from './nestShape.ts';
 import type { Piece } from './layout.ts';
@@ -10,8 +11,16 @@ export interface TurnedBox {
   readonly maxY: number;
 }
 
-/** The box round a shape at a turn (radians), arcs included. */
-export function boxAt({ edges }: NestShape, turn: number): TurnedBox {
+/** The box round a shape at a turn (radians), arcs included; kept where it lies straight. */
+export function boxAt(shape: NestShape, turn: number): TurnedBox {
+  if (turn === 0) return upright(shape);
+  return turn === Math.PI / 2 ? onItsSide(shape) : turnedBox(shape, turn);
+}
+
+const upright = once((shape: NestShape) => turnedBox(shape, 0));
+const onItsSide = once((shape: NestShape) => turnedBox(shape, Math.PI / 2));
+
+function turnedBox({ edges }: NestShape, turn: number): TurnedBox {
   const [c, s] = [Math.cos(turn), Math.sin(turn)];
   const box = { minX: Infinity, minY: Infinity, maxX: -Infinity, maxY: -Infinity };
   const meet = (px: number, py: number) => {

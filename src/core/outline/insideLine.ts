@@ -1,9 +1,24 @@
-/** Whether a point lies within a closed line of straight pieces. */
-export function insideLine(line: readonly (readonly [number, number])[], [x, y]: readonly [number, number]): boolean {
+type Line = readonly (readonly [number, number])[];
+
+/** Where a closed line of straight pieces crosses a level (x of each crossing, in the order of the line). */
+export function crossingsAt(line: Line, y: number): number[] {
+  const found: number[] = [];
+  let from = line.at(-1);
+  for (const to of line) {
+    if (from && from[1] > y !== to[1] > y) found.push(from[0] + ((y - from[1]) / (to[1] - from[1])) * (to[0] - from[0]));
+    from = to;
+  }
+  return found;
+}
+
+/** Whether a place on a level lies between its crossings. */
+export function betweenCrossings(crossings: readonly number[], x: number): boolean {
   let inside = false;
-  line.forEach(([x0, y0], index) => {
-    const [x1, y1] = line[(index + 1) % line.length] as readonly [number, number];
-    if (y0 > y !== y1 > y && x < x0 + ((y - y0) / (y1 - y0)) * (x1 - x0)) inside = !inside;
-  });
+  for (const at of crossings) if (x < at) inside = !inside;
   return inside;
+}
+
+/** Whether a point lies within a closed line of straight pieces. */
+export function insideLine(line: Line, [x, y]: readonly [number, number]): boolean {
+  return betweenCrossings(crossingsAt(line, y), x);
 }

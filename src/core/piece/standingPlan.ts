@@ -1,6 +1,5 @@
 import { wetLength } from '../clay/shrinkage.ts';
-import { hullReach } from '../outline/hull.ts';
-import { passagesOf } from './passage.ts';
+import { hull, hullReach } from '../outline/hull.ts';
 import { standingLevels } from './standingLevels.ts';
 import type { Target } from './target.ts';
 
@@ -13,9 +12,7 @@ export interface StandingPlan {
 /** What a piece takes of a shelf: all of it seen from above, with belly, handles and lid. */
 export function standingPlan(target: Target): StandingPlan {
   const wet = (fired: number) => wetLength(fired, target.clay.shrinkage);
-  const outline = passagesOf(target).at(-1)?.outline ?? [];
-  return {
-    reach: hullReach(outline.map(([x, y]) => [wet(x), wet(y)] as const)),
-    height: wet(standingLevels(target).height),
-  };
+  const { levels, height } = standingLevels(target);
+  const outline = hull(levels.flatMap(({ points }) => points));
+  return { reach: hullReach(outline.map(([x, y]) => [wet(x), wet(y)] as const)), height: wet(height) };
 }

@@ -40,6 +40,7 @@ const PARALLEL = 0.02;
  * edge is spread), and the corners where those edges meet. Arcs keep their turn; what is then still left over is said.
  */
 export function footprintOf({ outline, underside }: Part): Footprint {
+  if (outline === underside) return { outline, over: 0 };
   if (outline.length !== underside.length) return { outline, over: sticksOut(underside, outline) };
   const shape = nestShape(outline);
   const found: Distance = { value: 0, gx: 0, gy: 0 };

@@ -17,7 +17,7 @@ import { fetchSoon, HistoryDialog, HowDialog, MakeStage, MeshDialog } from '../c
 import { leadTo } from '../composables/useLead.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
-import { nextTask } from '../composables/nextTask.ts';
+import { openInParts } from '../composables/openedParts.ts';
 import { useMouldReading } from '../stores/mouldReading.ts';
 import { usePiece } from '../stores/piece.ts';
 import { useClays, useKit } from '../stores/records.ts';
@@ -56,21 +56,9 @@ watch([how, history, () => reading.asked], ([asked, past, mesh]) => {
   if (mesh) made.add('mesh');
 });
 
-/** What stands already, each made in a task of its own: the heading, the drawing, the first fields, the first figures, the rest. */
-const MADE = { drawing: 1, fields: 2, figures: 3, rest: 4 } as const;
-const stood = ref(0);
-const standing = computed(() => stood.value >= MADE.rest);
-watch(
+const stands = openInParts(
   () => piece.state === 'ready',
-  async (ready) => {
-    stood.value = 0;
-    for (let part = 1; ready && part <= MADE.rest; part += 1) {
-      await nextTask();
-      stood.value = part;
-    }
-    if (ready && (window.history.state as { fresh?: boolean } | null)?.fresh) startTyping();
-  },
-  { immediate: true },
+  () => (window.history.state as { fresh?: boolean } | null)?.fresh && startTyping(),
 );
 
 /** A figure that is pressed on the drawing stands in the list too. */
@@ -137,7 +125,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     <PieceHeading @history="history = true" />
     <StageRuler :id="id" :stage="stage" />
     <ConflictNote />
-    <SaidFigures v-if="standing" :figures="measure" />
+    <SaidFigures v-if="stands('said')" :figures="measure" />
     <MakeStage v-if="stage === 'make'" />
     <div v-else class="bench" :class="{ narrow }">
       <VTabs v-if="narrow" v-model="tab" class="tabs" grow height="48" aria-label="Beside the drawing">
@@ -148,19 +136,18 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         >
       </VTabs>
       <aside v-show="!narrow || tab === 'change'" class="left" aria-label="What to change">
-        <StageFields v-if="stood >= MADE.fields" :stage="stage" :whole="standing" />
+        <StageFields v-if="stands('form')" :stage="stage" />
       </aside>
       <div class="stage" role="region" aria-label="Drawing" :tabindex="narrow ? 0 : undefined">
-        <PieceStage v-if="stood >= MADE.drawing" :stage="stage" @how="askOnTable" @go="go" />
+        <PieceStage v-if="stands('drawing')" :stage="stage" @how="askOnTable" @go="go" />
       </div>
       <aside v-show="!narrow || tab !== 'change'" class="right" aria-label="Figures and advice">
         <PieceFigures
-          v-if="stood >= MADE.figures"
+          v-if="stands('figures')"
           :stage="stage"
           :shown="!narrow ? 'both' : tab === 'advice' ? 'advice' : 'measure'"
           :measure="measure"
           :finished="finished"
-          :standing="standing"
           @how="(figure) => (how = figure)"
         />
         <VBtn v-if="stage !== 'cut'" variant="flat" class="wide" @click="print">Print the templates</VBtn>

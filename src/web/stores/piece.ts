@@ -9,6 +9,7 @@ import { followInHand } from '../../core/reverse/inHand.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { lastSeen } from '../lastSeen.ts';
 import { prepareMould } from '../workers/prepareMould.ts';
+import { nextTask } from '../composables/nextTask.ts';
 import { afterPaint } from '../composables/afterPaint.ts';
 import { useFineBlank } from '../composables/useFineBlank.ts';
 import { useBench } from './bench.ts';
@@ -118,10 +119,16 @@ export const usePiece = defineStore('piece', () => {
     const mine = opening;
     if (design.value && design.value.id !== id) void thing.value?.keep();
     state.value = 'loading';
+    // What was on the screen before goes first.
+    await nextTask();
+    if (mine !== opening) return;
     try {
       const found = await read(id);
       if (mine !== opening) return;
       show(found);
+      // Its parts are developed before its page is made.
+      await nextTask();
+      if (mine !== opening) return;
       state.value = 'ready';
       const draft = await heldDraft(id, async (revision) => (revision === found.revision ? found.target : api.revision(id, revision))); // prettier-ignore
       if (!draft || mine !== opening) return;

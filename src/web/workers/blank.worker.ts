@@ -24,7 +24,7 @@ port.onmessage = ({ data }) => {
     if (data.kind === 'look') return answer(lookAtMesh(data.name, data.bytes, data.taking));
     if (data.kind === 'read') return answer(readReady(data.name, data.bytes, data.taking));
     if (data.kind === 'prepare') return answer(prepared(data.mesh));
-    const target = unpacked(data.target, data.mesh);
+    const target = unpacked(data);
     if (data.early) early(target);
     if (data.kind === 'lay') answer({ kind: 'laid', blank: layBlank(target, 'fine', { step }) });
     else answer({ kind: 'proposed', proposal: proposeDarts(target, { step }) });

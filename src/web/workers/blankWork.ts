@@ -4,6 +4,7 @@ import { meshOf, type DrapedTarget } from '../../core/mould/draped.ts';
 import { drapedMeshTrouble, foundSound } from '../../core/mould/drapedFaults.ts';
 import { mouldOfMesh, readMouldMesh, type MeshLook, type MeshTaking } from '../../core/mould/importedMould.ts';
 import type { DartProposal, MeshForm } from '../../core/mould/mouldForm.ts';
+import type { Target } from '../../core/piece/target.ts';
 
 /** A file of a mould, and how it is taken. */
 interface MeshFile {
@@ -17,12 +18,7 @@ interface MeshFile {
  * that was read before. A mesh goes apart, as plain figures.
  */
 export type BlankQuestion =
-  | {
-      readonly kind: 'lay' | 'propose';
-      readonly target: DrapedTarget;
-      readonly mesh: Mesh | null;
-      readonly early: boolean;
-    }
+  | ({ readonly kind: 'lay' | 'propose'; readonly early: boolean } & SentTarget<DrapedTarget>)
   | ({ readonly kind: 'look' } & MeshFile)
   | ({ readonly kind: 'read' } & MeshFile)
   | { readonly kind: 'prepare'; readonly mesh: Mesh };
@@ -44,16 +40,26 @@ export type BlankReply =
   | { readonly kind: 'refused'; readonly rule: string }
   | { readonly kind: 'failed'; readonly rule: string };
 
-/** A target as it is sent: without the lists of an imported mesh, which take long to copy. */
-export function packed(kind: 'lay' | 'propose', target: DrapedTarget, early = false): BlankQuestion {
+/** A target as it is sent: an imported mesh apart from it, whose lists take long to copy. */
+export interface SentTarget<T extends Target> {
+  readonly target: T;
+  readonly mesh: Mesh | null;
+}
+
+export function sent<T extends Target>(target: T): SentTarget<T> {
   const { form } = target;
   const plain = form.kind === 'mesh' ? { ...target, form: { ...form, vertices: [], triangles: [] } } : target;
   // What the store holds may be watched: a plain copy is sent.
-  return { kind, early, target: JSON.parse(JSON.stringify(plain)) as DrapedTarget, mesh: form.kind === 'mesh' ? meshOf(form) : null }; // prettier-ignore
+  return { target: JSON.parse(JSON.stringify(plain)) as T, mesh: form.kind === 'mesh' ? meshOf(form) : null };
+}
+
+/** The question for a blank, or for where darts go. */
+export function packed(kind: 'lay' | 'propose', target: DrapedTarget, early = false): BlankQuestion {
+  return { kind, early, ...sent(target) };
 }
 
 /** The target that was sent. */
-export function unpacked(target: DrapedTarget, mesh: Mesh | null): DrapedTarget {
+export function unpacked<T extends Target>({ target, mesh }: SentTarget<T>): T {
   if (!mesh || target.form.kind !== 'mesh') return target;
   const { vertices, triangles } = mouldOfMesh(mesh);
   return { ...target, form: { ...target.form, vertices, triangles } };

@@ -13,10 +13,12 @@ import OptionalLength from '../fields/OptionalLength.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
 import { FormGrid, MouldFields, SheetFields } from './laterParts.ts';
+import { useOpenedParts } from '../../composables/openedParts.ts';
 import { without } from '../../without.ts';
 import { FORM_WAYS, PLAN_WAYS, planOfKind } from './formWays.ts';
 
 /** The form of the piece and its sizes. */
+const stands = useOpenedParts();
 const piece = usePiece();
 const form = computed(() => piece.beside.target.form);
 /** A mould from a file is reached by reading the file. */
@@ -26,6 +28,10 @@ const plannedEdges = computed(() =>
   form.value.kind === 'mould' && !form.value.foot ? (['rim'] as const) : (['rim', 'foot'] as const),
 );
 const sizes = computed(() => formSizes(form.value));
+const FIRST_SIZES = 4;
+const madeSizes = computed(() =>
+  sizes.value.slice(0, stands('more sizes') ? undefined : stands('sizes') ? FIRST_SIZES : 0),
+);
 
 function take(key: string) {
   return (value: number) => {
@@ -96,8 +102,8 @@ function dropPoint(stack: StackForm): void {
     <ChoiceField label="Form" name="form" :value="form.kind" :choices="formWays" @choose="chooseKind">
       <template #ways="{ choose }"><FormGrid :value="form.kind" @choose="choose" /></template>
     </ChoiceField>
-    <MouldFields v-if="form.kind === 'mould' || form.kind === 'mesh'" />
-    <SheetFields v-if="form.kind === 'sheet'" />
+    <MouldFields v-if="stands('hold') && (form.kind === 'mould' || form.kind === 'mesh')" />
+    <SheetFields v-if="stands('hold') && form.kind === 'sheet'" />
     <template v-if="form.kind === 'loft' || form.kind === 'mould'">
       <ChoiceField
         v-for="edge in plannedEdges"
@@ -125,7 +131,7 @@ function dropPoint(stack: StackForm): void {
       :take="fromStrip"
       :done="() => piece.endGesture()"
     />
-    <template v-for="size in sizes" :key="size.key">
+    <template v-for="size in madeSizes" :key="size.key">
       <NumberField
         v-if="size.unit === 'count'"
         :label="size.label"

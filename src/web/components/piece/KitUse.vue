@@ -1,26 +1,40 @@
 <script setup lang="ts">
-import { onUnmounted, shallowRef, watch } from 'vue';
-import { pieceKit, type PieceKit } from '../../../core/kit/pieceKit.ts';
+import { useDebounceFn } from '@vueuse/core';
+import { computed, onUnmounted, shallowRef, watch } from 'vue';
+import type { KilnKit } from '../../../core/kit/kilnKit.ts';
+import { pieceKit } from '../../../core/kit/pieceKit.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useKit } from '../../stores/records.ts';
+import { sent } from '../../workers/blankWork.ts';
+import type { KitQuestion } from '../../workers/kit.worker.ts';
+import { workerJob } from '../../workers/workerJob.ts';
 
 /** What of the kit the piece uses, and how many stand on a kiln shelf. */
 const piece = usePiece();
 const kit = useKit();
 const lengths = useLengths();
 
-/** Packing shelves takes a few ms: it waits until the figures have stood still for so long (ms). */
-const STILL = 180;
+const items = computed(() => kit.list.map(({ body }) => body));
+const used = computed(() => pieceKit(items.value, piece.beside.target, piece.beside.developed));
 
-const now = (): PieceKit => pieceKit(kit.list.map(({ body }) => body), piece.target, piece.developed); // prettier-ignore
-const used = shallowRef(now());
-let timer: ReturnType<typeof setTimeout> | undefined;
-watch([() => kit.list, () => piece.developed], () => {
-  clearTimeout(timer);
-  timer = setTimeout(() => (used.value = now()), STILL);
+/** Shelves are packed by a worker, when the figures have stood still for so long (ms). */
+const STILL = 180;
+const NONE: KilnKit = { shelves: [], kilns: [] };
+const kiln = shallowRef(NONE);
+const job = workerJob<KitQuestion, KilnKit>({
+  make: () => new Worker(new URL('../../workers/kit.worker.ts', import.meta.url), { type: 'module' }),
+  ends: () => true,
+  broken: NONE,
 });
-onUnmounted(() => clearTimeout(timer));
+async function look(): Promise<void> {
+  if (items.value.length === 0) return;
+  const kit = JSON.parse(JSON.stringify(items.value)) as KitQuestion['kit'];
+  kiln.value = (await job.ask({ ...sent(piece.target), kit })) ?? kiln.value;
+}
+const lookSoon = useDebounceFn(() => void look(), STILL);
+watch([items, () => piece.target], lookSoon, { immediate: true });
+onUnmounted(job.stop);
 </script>
 
 <template>
@@ -46,11 +60,11 @@ onUnmounted(() => clearTimeout(timer));
       <li v-for="one in used.machines" :key="one.name" data-use="machine">
         <span>{{ one.name }}</span> <strong>{{ one.whole ? 'whole templates' : 'in several sheets' }}</strong>
       </li>
-      <li v-for="kiln in used.kilns" :key="kiln.name" :class="{ none: !kiln.fits }" data-use="kiln">
-        <span>{{ kiln.name }}</span> <strong>{{ kiln.fits ? 'goes in' : 'too small' }}</strong>
+      <li v-for="one in kiln.kilns" :key="one.name" :class="{ none: !one.fits }" data-use="kiln">
+        <span>{{ one.name }}</span> <strong>{{ one.fits ? 'goes in' : 'too small' }}</strong>
       </li>
       <li
-        v-for="shelf in used.shelves"
+        v-for="shelf in kiln.shelves"
         :key="shelf.name"
         :class="{ none: !shelf.tall || shelf.count === 0 }"
         data-use="shelf"

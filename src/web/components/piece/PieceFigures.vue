@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useOpenedParts } from '../../composables/openedParts.ts';
 import { useSolver } from '../../composables/useSolver.ts';
 import type { Stage } from '../../router.ts';
 import { useBench } from '../../stores/bench.ts';
@@ -17,10 +18,9 @@ defineProps<{
   shown: 'both' | 'measure' | 'advice';
   measure: readonly Figure[];
   finished: readonly Figure[];
-  /** Whether the finished sizes are made yet. */
-  standing: boolean;
 }>();
 const emit = defineEmits<{ how: [figure: Figure] }>();
+const stands = useOpenedParts();
 const piece = usePiece();
 const bench = useBench();
 const reading = useMouldReading();
@@ -42,7 +42,7 @@ async function cutInPieces(): Promise<void> {
       :figures="measure"
       @how="(figure) => emit('how', figure)"
     />
-    <div v-show="shown !== 'measure'">
+    <div v-if="stands('advice')" v-show="shown !== 'measure'">
       <CheckList :checks="piece.beside.developed.checks" @remedy="cutInPieces" />
       <WorkNote :busy="busy" :trouble="trouble" @cancel="cancel" />
       <WorkNote
@@ -53,7 +53,7 @@ async function cutInPieces(): Promise<void> {
         @cancel="reading.stop"
       />
     </div>
-    <div v-if="standing" v-show="shown !== 'advice'">
+    <div v-if="stands('finished')" v-show="shown !== 'advice'">
       <StandingFigures :finished="finished" @how="(figure) => emit('how', figure)" />
     </div>
   </template>

@@ -3,6 +3,7 @@ import { computed, ref, watch } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
 import { isDraped } from '../../../core/mould/draped.ts';
 import type { Target } from '../../../core/piece/target.ts';
+import { useOpenedParts } from '../../composables/openedParts.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import ClayFields from './ClayFields.vue';
@@ -15,6 +16,7 @@ import StickOffer from './StickOffer.vue';
 import { MEASURED_WAYS, STATE_WAYS } from './ways.ts';
 
 /** What the finished piece must be, and the clay and slab that it is made from. */
+const stands = useOpenedParts();
 const piece = usePiece();
 const shown = computed(() => piece.beside.target);
 
@@ -55,8 +57,8 @@ function done(): void {
     <h2 id="shape-heading">The finished piece</h2>
     <InHandNote />
     <FormFields />
-    <HoldSize v-if="!shown.inHand" />
-    <FoldAway v-if="!fromTool" title="Sizes are" :holds="measured">
+    <HoldSize v-if="stands('hold') && !shown.inHand" />
+    <FoldAway v-if="stands('hold') && !fromTool" title="Sizes are" :holds="measured">
       <ChoiceField
         label="Measured over"
         name="face"
@@ -72,21 +74,23 @@ function done(): void {
         @choose="(state) => put('size', { size: { ...piece.target.size, state } })"
       />
     </FoldAway>
-    <h2>Clay and slab</h2>
-    <ClayFields />
-    <LengthField
-      :label="oneSlab ? 'Slab, wet' : 'Wall, wet'"
-      name="wall"
-      :mm="shown.slab.wall"
-      :take="putWall"
-      :done="done"
-    />
-    <StickOffer />
-    <template v-if="!oneSlab">
-      <FoldAway v-if="wasAlike" title="Base" holds="as thick as the wall">
-        <LengthField label="Base, wet" name="base" :mm="shown.slab.base" :take="putBase" :done="done" />
-      </FoldAway>
-      <LengthField v-else label="Base, wet" name="base" :mm="shown.slab.base" :take="putBase" :done="done" />
+    <template v-if="stands('clay')">
+      <h2>Clay and slab</h2>
+      <ClayFields />
+      <LengthField
+        :label="oneSlab ? 'Slab, wet' : 'Wall, wet'"
+        name="wall"
+        :mm="shown.slab.wall"
+        :take="putWall"
+        :done="done"
+      />
+      <StickOffer />
+      <template v-if="!oneSlab">
+        <FoldAway v-if="wasAlike" title="Base" holds="as thick as the wall">
+          <LengthField label="Base, wet" name="base" :mm="shown.slab.base" :take="putBase" :done="done" />
+        </FoldAway>
+        <LengthField v-else label="Base, wet" name="base" :mm="shown.slab.base" :take="putBase" :done="done" />
+      </template>
     </template>
   </section>
 </template>

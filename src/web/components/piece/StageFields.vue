@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { isDraped } from '../../../core/mould/draped.ts';
+import { useOpenedParts } from '../../composables/openedParts.ts';
 import type { Stage } from '../../router.ts';
 import { usePiece } from '../../stores/piece.ts';
 import AdditionFields from './AdditionFields.vue';
@@ -8,8 +9,9 @@ import FitFields from './FitFields.vue';
 import { CutFields, DartFields, FlatFields, SlabFields } from './laterParts.ts';
 import ShapeFields from './ShapeFields.vue';
 
-/** What can be changed of a piece in a stage; `whole` when the lower fields are made too. */
-defineProps<{ stage: Stage; whole: boolean }>();
+/** What can be changed of a piece in a stage. */
+defineProps<{ stage: Stage }>();
+const stands = useOpenedParts();
 const piece = usePiece();
 const draped = computed(() => isDraped(piece.target));
 /** A strip and a sheet are rolled and bent as they are: they have no parts to raise, and nothing is added to them. */
@@ -19,10 +21,8 @@ const bentAlone = computed(() => ['stand', 'sheet'].includes(piece.target.form.k
 <template>
   <template v-if="stage === 'shape'">
     <ShapeFields />
-    <template v-if="whole">
-      <AdditionFields v-if="!draped && !bentAlone" />
-      <FitFields />
-    </template>
+    <AdditionFields v-if="stands('additions') && !draped && !bentAlone" />
+    <FitFields v-if="stands('fits')" />
   </template>
   <DartFields v-else-if="stage === 'flat' && draped" />
   <FlatFields v-else-if="stage === 'flat'" />

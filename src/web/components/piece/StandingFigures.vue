@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { isDraped } from '../../../core/mould/draped.ts';
+import { useOpenedParts } from '../../composables/openedParts.ts';
 import { usePiece } from '../../stores/piece.ts';
 import FormedFigures from '../mould/FormedFigures.vue';
 import { NextMould, OwnClayMould } from './laterParts.ts';
@@ -12,6 +13,7 @@ import WetFired from './WetFired.vue';
 /** What is known of the standing piece: its sizes wet and fired, how sure they are, and what of the kit it needs. */
 defineProps<{ finished: readonly Figure[] }>();
 defineEmits<{ how: [figure: Figure] }>();
+const stands = useOpenedParts();
 const piece = usePiece();
 </script>
 
@@ -23,6 +25,8 @@ const piece = usePiece();
     <NextMould />
   </template>
   <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => $emit('how', figure)" />
-  <FinishedRange />
-  <KitUse />
+  <template v-if="stands('kit')">
+    <FinishedRange />
+    <KitUse />
+  </template>
 </template>

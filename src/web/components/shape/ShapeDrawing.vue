@@ -4,6 +4,7 @@ import type { Fault } from '../../../core/errors.ts';
 import type { Development } from '../../../core/piece/develop.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import { wetAndFired } from '../../../core/piece/wetFired.ts';
+import { useOpenedParts } from '../../composables/openedParts.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { draggedSizes, type DraggedSize } from '../table/draggedSizes.ts';
@@ -25,6 +26,7 @@ const props = defineProps<{
   /** Changes a size by its key (mm). */
   take: (key: string, mm: number) => readonly Fault[];
 }>();
+const stands = useOpenedParts();
 const emit = defineEmits<{
   start: [key: string];
   drag: [handle: DraggedSize, px: number];
@@ -94,7 +96,7 @@ const fills = computed(
     <FitGhosts :target="rested" :places="places" :hand="hand" />
     <path class="dimension" :d="lines" />
   </svg>
-  <FillLine v-if="fills" :places="places" />
+  <FillLine v-if="fills && stands('filling line')" :places="places" />
   <FigureTag
     v-for="tag in tags"
     :key="tag.handle.size.key"

@@ -1,0 +1,52 @@
+import { inject, provide, readonly, ref, watch, type InjectionKey, type Ref } from 'vue';
+import { nextTask } from './nextTask.ts';
+
+/** The parts of a piece's page in the order in which they are made. */
+const PARTS = [
+  'drawing',
+  'form',
+  'sizes',
+  'more sizes',
+  'hold',
+  'clay',
+  'filling line',
+  'figures',
+  'advice',
+  'additions',
+  'fits',
+  'finished',
+  'kit',
+  'said',
+] as const;
+type Part = (typeof PARTS)[number];
+
+/** How many parts stand. */
+const STOOD: InjectionKey<Readonly<Ref<number>>> = Symbol('parts that stand');
+
+/** Makes the parts below each in a task of its own once the piece is ready, so that the page answers meanwhile; then calls `whole`. */
+export function openInParts(ready: () => boolean, whole: () => void): (part: Part) => boolean {
+  const stood = ref(0);
+  provide(STOOD, readonly(stood));
+  let opening = 0;
+  watch(
+    ready,
+    async (now) => {
+      const mine = (opening += 1);
+      stood.value = 0;
+      for (let part = 1; now && part <= PARTS.length; part += 1) {
+        await nextTask();
+        if (mine !== opening) return;
+        stood.value = part;
+      }
+      if (now) whole();
+    },
+    { immediate: true },
+  );
+  return (part) => stood.value > PARTS.indexOf(part);
+}
+
+/** Whether a part's turn has come, for what stands in a piece's page. */
+export function useOpenedParts(): (part: Part) => boolean {
+  const stood = inject(STOOD);
+  return (part) => !stood || stood.value > PARTS.indexOf(part);
+}

@@ -1,0 +1,13 @@
+import { kilnKit, type KilnKit } from '../../core/kit/kilnKit.ts';
+import type { KitItem } from '../../core/kit/kit.ts';
+import type { Target } from '../../core/piece/target.ts';
+import { unpacked, type SentTarget } from './blankWork.ts';
+
+/** What the worker is asked: how a piece stands in the kilns and on the shelves of a kit. */
+export type KitQuestion = SentTarget<Target> & { readonly kit: readonly KitItem[] };
+
+const port = self as unknown as {
+  onmessage: (event: MessageEvent<KitQuestion>) => void;
+  postMessage: (reply: KilnKit) => void;
+};
+port.onmessage = ({ data }) => port.postMessage(kilnKit(data.kit, unpacked(data)));
