@@ -15,23 +15,21 @@ const VERTICES = 400;
 
 const innerFace = once((target: DrapedTarget): Mesh => faceMesh(target, 'inner', VERTICES));
 
+const entry = (list: Float64Array | Uint32Array, index: number): number => list[index] as number;
+
 /** Volume over an open mesh up to a level above its lowest place (mm3): each triangle in four, by its corners and middles. */
 function volumeTo({ positions, triangles }: Mesh, level: number): number {
   let low = Infinity;
-  for (let at = 2; at < positions.length; at += 3) low = Math.min(low, positions[at] as number);
+  for (let index = 2; index < positions.length; index += 3) low = Math.min(low, entry(positions, index));
   const deep = (z: number) => Math.max(0, low + level - z);
   let sum = 0;
   for (let index = 0; index < triangles.length; index += 3) {
-    const [a, b, c] = [0, 1, 2].map((corner) => 3 * (triangles[index + corner] as number)) as [number, number, number];
-    const [x, y, z] = [0, 1, 2].map((axis) => [a, b, c].map((vertex) => positions[vertex + axis] as number)) as [
-      number[],
-      number[],
-      number[],
-    ];
-    const [x0 = 0, x1 = 0, x2 = 0] = x;
-    const [y0 = 0, y1 = 0, y2 = 0] = y;
-    const [z0 = 0, z1 = 0, z2 = 0] = z;
-    const plan = Math.abs((x1 - x0) * (y2 - y0) - (y1 - y0) * (x2 - x0)) / 2;
+    const a = 3 * entry(triangles, index);
+    const b = 3 * entry(triangles, index + 1);
+    const c = 3 * entry(triangles, index + 2);
+    const [z0, z1, z2] = [entry(positions, a + 2), entry(positions, b + 2), entry(positions, c + 2)];
+    const [x, y] = [entry(positions, a), entry(positions, a + 1)];
+    const plan = Math.abs((entry(positions, b) - x) * (entry(positions, c + 1) - y) - (entry(positions, b + 1) - y) * (entry(positions, c) - x)) / 2; // prettier-ignore
     const middles = deep((z0 + z1) / 2) + deep((z1 + z2) / 2) + deep((z2 + z0) / 2);
     sum += plan * ((deep(z0) + deep(z1) + deep(z2)) / 12 + middles / 4);
   }

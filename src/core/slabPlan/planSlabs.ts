@@ -179,7 +179,14 @@ class Group {
   narrow(run: PlanRun, from: number, to: number, told: () => void): void {
     this.bins.forEach((bin, index) => {
       const { nested } = bin;
-      if (!nested || bin.fixed.length > 0 || this.filled(bin) > BARE * this.clay(nested)) return;
+      // One part alone takes as much clay whichever way it lies.
+      if (
+        !nested ||
+        nested.placements.length < 2 ||
+        bin.fixed.length > 0 ||
+        this.filled(bin) > BARE * this.clay(nested)
+      )
+        return;
       let least = this.clay(nested);
       NARROWER.forEach((share, step) => {
         const done = (index + (step + 1) / NARROWER.length) / this.bins.length;
