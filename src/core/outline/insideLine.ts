@@ -5,7 +5,8 @@ export function crossingsAt(line: Line, y: number): number[] {
   const found: number[] = [];
   let from = line.at(-1);
   for (const to of line) {
-    if (from && from[1] > y !== to[1] > y) found.push(from[0] + ((y - from[1]) / (to[1] - from[1])) * (to[0] - from[0]));
+    if (from && from[1] > y !== to[1] > y)
+      found.push(from[0] + ((y - from[1]) / (to[1] - from[1])) * (to[0] - from[0]));
     from = to;
   }
   return found;
