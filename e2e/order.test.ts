@@ -30,7 +30,8 @@ async function plan(counts: Readonly<Record<string, number>>): Promise<Page> {
 const verdict = (page: Page) => page.locator('.verdict h1');
 const blocks = (page: Page, line: number, block: string) =>
   page.locator(`[data-block^="${line} "][data-block$=" ${block}"]`);
-const kept = async () => ((await (await fetch(`${visit.now.table.url}api/records/order`)).json()) as Kept<'order'>[])[0]?.body; // prettier-ignore
+const order = async () => ((await (await fetch(`${visit.now.table.url}api/records/order`)).json()) as Kept<'order'>[])[0] as Kept<'order'>; // prettier-ignore
+const kept = async () => (await order())?.body;
 
 describe('an order', () => {
   it('is laid back from the day it is wanted; a block is put elsewhere and held, the rest follows, and all is kept', async () => {
@@ -61,6 +62,38 @@ describe('an order', () => {
     await page.getByRole('button', { name: 'Undo' }).click();
     await countOf(page.locator('.block.held'), 1);
     expect(visit.now.troubles).toEqual([]);
+  });
+
+  it('stands on Today until it is made, is begun as one making for each clay, and knows how far they are', async () => {
+    const page = await plan({ 'Rack tumbler': 3, 'Ticket cup': 2, 'Soup cup': 1 });
+    const { url } = visit.now.table;
+    const sent = () => textOf(page.locator('[data-testid="sent"]'), /All is kept/);
+    await textOf(verdict(page), /^All 6 fired/, 30_000);
+    await page.getByRole('link', { name: 'Today' }).first().click();
+    const planned = page.locator('section[aria-labelledby="planned-heading"]');
+    await textOf(planned, /Planned for .*(cup|tumbler): .* to \d\d:\d\d, The galley/);
+    await planned.getByRole('link').first().click();
+    await page.getByRole('button', { name: 'Begin the making' }).click();
+    await page.waitForURL(/\/make\?making=\S+&piece=0/);
+    const kinds = page.locator('.kinds');
+    await textOf(kinds, /^Rack tumbler, 3 ?0 of \d+ ?Ticket cup, 2 ?0 of \d+$/);
+    await page.keyboard.press('Space');
+    await textOf(kinds, /Rack tumbler, 3 ?1 of \d+ ?Ticket cup, 2 ?0 of/);
+    await sent();
+    await page.getByRole('tab', { name: /Ticket cup, 2/ }).click();
+    await page.waitForURL(/piece=1/);
+    await textOf(page.locator('h1'), /Ticket cup/);
+    await textOf(kinds, /Ticket cup, 2 ?0 of/);
+    await page.keyboard.press('Space');
+    await textOf(kinds, /Rack tumbler, 3 ?1 of \d+ ?Ticket cup, 2 ?1 of/);
+    await sent();
+    await page.goto(`${url}order/${(await order()).id}`);
+    await textOf(page.locator('.makings'), /3\D+Rack tumbler ?1 of \d+ acts done; 0 ready for the kiln ?2\D+Ticket cup ?1 of .*1\D+Soup cup ?0 of/); // prettier-ignore
+    const made = (await (await fetch(`${url}api/makings`)).json()) as { pieces: { count: number }[] }[];
+    expect(made.map(({ pieces }) => pieces.map(({ count }) => count)).sort()).toEqual([[1], [3, 2]]);
+    for (const id of (await kept())?.makings ?? []) await fetch(`${url}api/makings/${id}`, { method: 'DELETE' });
+    await page.reload();
+    await page.getByRole('button', { name: 'Begin the making again' }).waitFor();
   });
 
   it('is dragged by the pointer to another hour', async () => {

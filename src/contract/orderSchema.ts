@@ -74,5 +74,6 @@ export const orderSchema = Joi.object<KeptOrder>({
   air: airSchema.required(),
   lines: Joi.array().items(line).max(ORDER_LIMITS.lines).required(),
   held: Joi.array().items(held).max(ORDER_LIMITS.held).required(),
+  makings: Joi.array().items(Joi.string().guid()).max(ORDER_LIMITS.lines),
   laid: laid.allow(null).required(),
 }).required();

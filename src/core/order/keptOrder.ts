@@ -29,6 +29,8 @@ export interface KeptOrder {
   readonly air: Air;
   readonly lines: readonly KeptOrderLine[];
   readonly held: readonly HeldBlock[];
+  /** The makings that it was begun with, one for each clay; nothing before that. */
+  readonly makings?: readonly string[];
   /** As it was last laid, and for what: another text here means that it has to be laid again. */
   readonly laid: (LaidOrder & { readonly of: string }) | null;
 }

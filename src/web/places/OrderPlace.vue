@@ -12,6 +12,7 @@ import BlockBeside from '../components/order/BlockBeside.vue';
 import { manyText } from '../components/order/blockWords.ts';
 import OrderCalendar from '../components/order/OrderCalendar.vue';
 import OrderDays from '../components/order/OrderDays.vue';
+import OrderMakings from '../components/order/OrderMakings.vue';
 import OrderFields from '../components/order/OrderFields.vue';
 import OrderVerdict from '../components/order/OrderVerdict.vue';
 import { newOrder, useOrderLines } from '../components/order/orderLine.ts';
@@ -72,6 +73,15 @@ async function remove(id: string): Promise<void> {
   await orders.remove(id);
   void router.replace({ name: 'order' });
 }
+/** What its fields show, beside the calendar or in a sheet. */
+const fields = computed(() => ({
+  order: hand.body.value as KeptOrder,
+  designs: shelf.designs,
+  put: hand.change,
+  done: orders.endGesture,
+  adding: adding.value,
+  trouble: trouble.value,
+}));
 const told = (order: KeptOrder) => manyText(order, order.lines.map(({ count }) => count)) || 'nothing yet'; // prettier-ignore
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 
@@ -103,18 +113,7 @@ onBeforeRouteLeave(() => orders.keepAll());
     </EmptyPlace>
     <div v-else-if="shown && hand.body.value" class="bench">
       <aside v-if="!narrow" class="left" aria-label="What is wanted">
-        <OrderFields
-          :key="shown.id"
-          :order="hand.body.value"
-          :designs="shelf.designs"
-          :put="hand.change"
-          :done="orders.endGesture"
-          :adding="adding"
-          :trouble="trouble"
-          @add="add"
-          @renew="renew"
-          @remove="remove(shown.id)"
-        />
+        <OrderFields :key="shown.id" v-bind="fields" @add="add" @renew="renew" @remove="remove(shown.id)" />
       </aside>
       <div class="middle">
         <div class="top">
@@ -135,6 +134,7 @@ onBeforeRouteLeave(() => orders.keepAll());
             <VBtn :to="{ name: 'order' }" :active="false">All orders</VBtn>
           </div>
         </div>
+        <OrderMakings v-if="hand.body.value.lines.length" :key="shown.id" :order="shown" />
         <template v-if="hand.body.value.lines.length">
           <OrderDays
             v-if="phone"
@@ -166,18 +166,7 @@ onBeforeRouteLeave(() => orders.keepAll());
       </div>
       <SheetDialog v-if="narrow" v-model="changing" aria-label="What is wanted" scrollable>
         <section class="sheet-card">
-          <OrderFields
-            :key="shown.id"
-            :order="hand.body.value"
-            :designs="shelf.designs"
-            :put="hand.change"
-            :done="orders.endGesture"
-            :adding="adding"
-            :trouble="trouble"
-            @add="add"
-            @renew="renew"
-            @remove="remove(shown.id)"
-          />
+          <OrderFields :key="shown.id" v-bind="fields" @add="add" @renew="renew" @remove="remove(shown.id)" />
           <VBtn variant="flat" @click="changing = false">Done</VBtn>
         </section>
       </SheetDialog>

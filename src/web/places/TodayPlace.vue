@@ -4,6 +4,7 @@ import { useRouter } from 'vue-router';
 import type { AgendaLine } from '../../core/making/agenda.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import { spanWords } from '../components/make/momentWords.ts';
+import PlannedDay from '../components/today/PlannedDay.vue';
 import TodayLines from '../components/today/TodayLines.vue';
 import { useAgenda } from '../composables/useAgenda.ts';
 import { useHouseWay } from '../stores/houseWay.ts';
@@ -50,7 +51,12 @@ const day = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', 
 function go(line: AgendaLine): void {
   const making = makings.value.find(({ id }) => id === line.making);
   const design = making?.pieces[line.piece]?.designId;
-  if (design) void router.push({ name: 'piece', params: { id: design, stage: 'make' } });
+  if (design)
+    void router.push({
+      name: 'piece',
+      params: { id: design, stage: 'make' },
+      query: { making: line.making, piece: line.piece },
+    });
 }
 </script>
 
@@ -61,14 +67,16 @@ function go(line: AgendaLine): void {
     <EmptyPlace v-else-if="state === 'failed'" title="What is in work could not be fetched" :words="trouble">
       <VBtn variant="flat" @click="load">Try again</VBtn>
     </EmptyPlace>
-    <EmptyPlace
-      v-else-if="!first"
-      title="Nothing is in work"
-      words="Begin a piece at its stage Make: its windows, and what is next, stand here."
-    >
-      <VBtn variant="flat" :to="{ name: 'shelf' }">To the shelf</VBtn>
-      <VBtn :to="{ name: 'order' }">Plan an order</VBtn>
-    </EmptyPlace>
+    <div v-else-if="!first" class="nothing">
+      <EmptyPlace
+        title="Nothing is in work"
+        words="Begin a piece at its stage Make: its windows, and what is next, stand here."
+      >
+        <VBtn variant="flat" :to="{ name: 'shelf' }">To the shelf</VBtn>
+        <VBtn :to="{ name: 'order' }">Plan an order</VBtn>
+      </EmptyPlace>
+      <PlannedDay :now="now.getTime()" />
+    </div>
     <template v-else>
       <section class="main">
         <header>
@@ -82,6 +90,7 @@ function go(line: AgendaLine): void {
         <TodayLines :lines="lines" :now="now.getTime()" @go="go" />
       </section>
       <aside aria-label="Beside">
+        <PlannedDay :now="now.getTime()" />
         <template v-if="due.length">
           <h2>Due</h2>
           <p v-for="one in due" :key="one.id">
@@ -113,6 +122,12 @@ function go(line: AgendaLine): void {
 }
 .plain {
   padding: 40px 24px;
+}
+.nothing {
+  width: 100%;
+  max-width: 620px;
+  padding: 0 20px 30px;
+  margin: 0 auto;
 }
 .main {
   flex: 1;

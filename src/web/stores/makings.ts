@@ -15,34 +15,9 @@ import { api, Refused, Unreachable } from '../api.ts';
 import { held } from '../held.ts';
 import { heldPhotographs, type HeldPhotograph } from '../heldPhotographs.ts';
 import { useConnection } from './connection.ts';
+import { countOf, NONE, withEntries, without } from './entries.ts';
 import { newId } from './heldRecords.ts';
 import { tabId } from './otherTabs.ts';
-
-const NONE: Entries = { marks: [], measurements: [], faults: [], notes: [] };
-const KINDS = ['marks', 'measurements', 'faults', 'notes'] as const;
-
-/** Two lists as one, each entry once by its id. */
-function together<T extends { readonly id: string }>(one: readonly T[], other: readonly T[]): T[] {
-  return [...new Map([...one, ...other].map((entry) => [entry.id, entry])).values()];
-}
-
-function withEntries<T extends Entries>(to: T, { marks, measurements, faults, notes }: Entries): T {
-  return {
-    ...to,
-    marks: together(to.marks, marks),
-    measurements: together(to.measurements, measurements),
-    faults: together(to.faults, faults),
-    notes: together(to.notes, notes),
-  };
-}
-
-function without(from: Entries, gone: Entries): Entries {
-  const sent = new Set(KINDS.flatMap((kind) => gone[kind].map(({ id }) => id)));
-  const left = <T extends { readonly id: string }>(list: readonly T[]) => list.filter(({ id }) => !sent.has(id));
-  return { marks: left(from.marks), measurements: left(from.measurements), faults: left(from.faults), notes: left(from.notes) }; // prettier-ignore
-}
-
-const countOf = (entries: Entries) => KINDS.reduce((sum, kind) => sum + entries[kind].length, 0);
 
 const readText = <T>(text: string | null): T | null => {
   try {
@@ -71,6 +46,9 @@ export const useMakings = defineStore('makings', () => {
   const photographTrouble = ref('');
   const unsentPhotographs = shallowRef<readonly HeldPhotograph[]>([]);
   let sending = false;
+  /** Which design was opened last, and which making was taken up last: what comes late is not shown. */
+  let opening = 0;
+  let taking = 0;
 
   const waiting = computed(() => countOf(unsent.value) + (unbegun.value ? 1 : 0) + unsentPhotographs.value.length);
 
@@ -155,24 +133,31 @@ export const useMakings = defineStore('makings', () => {
   }
 
   async function takeUp(id: string): Promise<void> {
-    unsent.value = NONE;
-    unsentPhotographs.value = await heldPhotographs.of(id);
-    unbegun.value = readText<MakingStart>(await held.read(`making-begun:${id}`));
+    const mine = (taking += 1);
+    const pictures = await heldPhotographs.of(id);
+    const begun = readText<MakingStart>(await held.read(`making-begun:${id}`));
     // What another tab, or this one before it was closed, has left.
-    for (const name of await held.names(`making-entries:${id}:`)) {
-      unsent.value = withEntries(unsent.value, readText<Entries>(await held.read(name)) ?? NONE);
-      if (name !== entriesName(id)) held.forget(name);
-    }
+    const names = await held.names(`making-entries:${id}:`);
+    let own = NONE;
+    for (const name of names) own = withEntries(own, readText<Entries>(await held.read(name)) ?? NONE);
+    let now: Making;
     try {
-      making.value = withEntries(await api.making(id), unsent.value);
+      now = withEntries(await api.making(id), own);
     } catch (error) {
-      trouble.value = connection.note(error);
+      const words = connection.note(error);
       const here = readText<Making>(await held.read(`making:${id}`));
-      if (!here || (error instanceof Refused && !unbegun.value)) throw error;
-      making.value = withEntries(here, unsent.value);
+      if (mine === taking) trouble.value = words;
+      if (!here || (error instanceof Refused && !begun)) throw error;
+      now = withEntries(here, own);
       if (error instanceof Unreachable) connection.whenBack(() => void flush());
     }
+    if (mine !== taking) return;
+    unsent.value = own;
+    unsentPhotographs.value = pictures;
+    unbegun.value = begun;
+    making.value = now;
     keepHere();
+    for (const name of names) if (name !== entriesName(id)) held.forget(name);
     void flush();
     void learn();
   }
@@ -188,37 +173,47 @@ export const useMakings = defineStore('makings', () => {
     }
   }
 
-  /** Opens the newest making of a design that is in work, if there is one; with the server away, what this browser holds of it. */
-  async function open(design: string): Promise<void> {
+  /** Opens a making of a design: the one that is asked for, or the newest in work, if there is one; with the server away, what this browser holds of it. */
+  async function open(design: string, wanted?: string): Promise<void> {
+    const mine = (opening += 1);
+    taking += 1;
     state.value = 'loading';
     trouble.value = '';
     making.value = null;
+    let those: readonly MakingLine[];
     try {
-      lines.value = await api.makingsOf(design);
-      held.write(`makings-of:${design}`, JSON.stringify(lines.value));
+      those = await api.makingsOf(design);
+      held.write(`makings-of:${design}`, JSON.stringify(those));
     } catch (error) {
       trouble.value = connection.note(error);
-      lines.value = readText<MakingLine[]>(await held.read(`makings-of:${design}`)) ?? [];
+      those = readText<MakingLine[]>(await held.read(`makings-of:${design}`)) ?? [];
     }
-    const inWork = lines.value.find(({ endedAt }) => endedAt === null);
+    // The reply for a design that was left meanwhile comes too late.
+    if (mine !== opening) return;
+    lines.value = those;
+    const inWork = lines.value.find(({ id }) => id === wanted) ?? lines.value.find(({ endedAt }) => endedAt === null);
     try {
       if (inWork) await takeUp(inWork.id);
-      state.value = 'ready';
+      if (mine === opening) state.value = 'ready';
     } catch {
-      state.value = 'failed';
+      if (mine === opening) state.value = 'failed';
     }
   }
 
   async function begin(start: MakingStart): Promise<void> {
+    taking += 1;
     making.value = { ...start, ...NONE, photographs: [], endedAt: null, updatedAt: start.startedAt };
     const { id, name, clay, startedAt, dueAt, pieces } = start;
-    lines.value = [{ id, name, clay, startedAt, dueAt, endedAt: null, pieces }, ...lines.value];
-    const [first] = pieces;
-    if (first) held.write(`makings-of:${first.designId}`, JSON.stringify(lines.value));
+    const line: MakingLine = { id, name, clay, startedAt, dueAt, endedAt: null, pieces };
+    lines.value = [line, ...lines.value];
     unsent.value = NONE;
     unsentPhotographs.value = [];
     unbegun.value = start;
     keepHere();
+    for (const design of new Set(pieces.map(({ designId }) => designId))) {
+      const known = readText<MakingLine[]>(await held.read(`makings-of:${design}`)) ?? [];
+      held.write(`makings-of:${design}`, JSON.stringify([line, ...known]));
+    }
     await flush();
     void learn();
   }
@@ -257,6 +252,7 @@ export const useMakings = defineStore('makings', () => {
 
   /** Lays the making aside, to begin another of the same design. */
   function leave(): void {
+    taking += 1;
     making.value = null;
   }
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useFullscreen, useWakeLock } from '@vueuse/core';
 import { computed, onUnmounted, ref, shallowRef, watch } from 'vue';
+import { useRoute } from 'vue-router';
 import type { Making } from '../../../contract/makings.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import { api } from '../../api.ts';
@@ -12,6 +13,7 @@ import BeginMaking from './BeginMaking.vue';
 import MakingTable from './MakingTable.vue';
 
 /** The stage Make: begins a making of the piece, or goes on with the one in work. */
+const route = useRoute();
 const piece = usePiece();
 const makings = useMakings();
 const stage = ref<HTMLElement | null>(null);
@@ -19,24 +21,35 @@ const whole = useFullscreen(stage);
 const awake = useWakeLock();
 
 const design = computed(() => piece.design);
-watch(() => design.value?.id, (id) => id && void makings.open(id), { immediate: true }); // prettier-ignore
+/** Where a making of several kinds is meant, and which of them, the address says so. */
+const wanted = computed(() => String(route.query['making'] ?? ''));
+watch([() => design.value?.id, wanted], ([id]) => id && void makings.open(id, wanted.value), { immediate: true }); // prettier-ignore
+
+/** The kind of piece that is shown: that of the design which is open. */
+const kind = computed(() => {
+  const pieces = makings.making?.pieces ?? [];
+  const asked = Number(route.query['piece'] ?? -1);
+  if (pieces[asked]?.designId === design.value?.id) return asked;
+  return Math.max(0, pieces.findIndex(({ designId }) => designId === design.value?.id)); // prettier-ignore
+});
 
 /** The target that the making was begun with: of its revision, not of the piece as it is now. */
 const target = shallowRef<Target | null>(null);
-async function fetchTarget({ pieces: [first] }: Making): Promise<void> {
-  if (!first) return;
+async function fetchTarget({ pieces }: Making): Promise<void> {
+  const own = pieces[kind.value];
+  if (!own) return;
   target.value = null;
-  const name = `revision:${first.designId}:${first.revision}`;
-  if (first.revision === piece.design?.revision && piece.keeping === 'kept') {
+  const name = `revision:${own.designId}:${own.revision}`;
+  if (own.revision === piece.design?.revision && piece.keeping === 'kept') {
     target.value = piece.target;
   } else {
     const kept = await held.read(name);
-    target.value = kept ? (JSON.parse(kept) as Target) : await api.revision(first.designId, first.revision).catch(() => piece.target); // prettier-ignore
+    target.value = kept ? (JSON.parse(kept) as Target) : await api.revision(own.designId, own.revision).catch(() => piece.target); // prettier-ignore
   }
   // Read with the server away.
   if (!('vertices' in target.value.form)) held.write(name, JSON.stringify(target.value));
 }
-watch(() => makings.making?.id, () => makings.making && void fetchTarget(makings.making), { immediate: true }); // prettier-ignore
+watch([() => makings.making?.id, kind], () => makings.making && void fetchTarget(makings.making), { immediate: true }); // prettier-ignore
 
 /** The screen stays on while a making is in hand. */
 watch(
@@ -57,7 +70,9 @@ onUnmounted(() => void awake.release().catch(() => undefined));
     />
     <MakingTable
       v-else-if="makings.making && target"
+      :key="`${makings.making.id} ${kind}`"
       :making="makings.making"
+      :piece="kind"
       :target="target"
       :awake="awake.isActive.value"
       :whole="whole.isFullscreen.value"

@@ -14,17 +14,18 @@ import ClassLines from './ClassLines.vue';
 import ChangeMaking from './ChangeMaking.vue';
 import EntrySheet from './EntrySheet.vue';
 import { clockWords, dayWords } from './momentWords.ts';
+import MakingKinds from './MakingKinds.vue';
 import OrderList from './OrderList.vue';
 import StepBeside from './StepBeside.vue';
 import StepView from './StepView.vue';
 import { useMaking } from './useMaking.ts';
 
 /** A making in hand: its order of work, the step that is due, and what to look for. */
-const props = defineProps<{ making: Making; target: Target; awake: boolean; whole: boolean }>();
+const props = defineProps<{ making: Making; piece: number; target: Target; awake: boolean; whole: boolean }>();
 const emit = defineEmits<{ whole: [] }>();
 const makings = useMakings();
 const bench = useBench();
-const hand = useMaking(() => props.making);
+const hand = useMaking(() => props.making, props.piece);
 const developed = computed(() => develop(props.target, bench.bench));
 const waiting = computed(() =>
   hand.shown.value.step ? waitingParts(hand.shown.value.step, developed.value.parts) : [],
@@ -100,6 +101,7 @@ async function takeAway(): Promise<void> {
         </VList>
       </VMenu>
     </div>
+    <MakingKinds v-if="making.pieces.length > 1" :making="making" />
     <VTabs v-if="narrow" v-model="tab" class="tabs" grow height="48" aria-label="Parts of the making">
       <VTab value="step">Step</VTab>
       <VTab value="order">Order</VTab>

@@ -1,0 +1,38 @@
+import type { Kept } from '../../../contract/records.ts';
+import { KILN_WORDS } from '../../../core/order/kilnDays.ts';
+import { blockName, clockText } from '../order/blockWords.ts';
+import { dayRows } from '../order/calendarRows.ts';
+
+/** Something that an order has planned: when (ms since 1970), in words, and of which order. */
+export interface PlannedThing {
+  readonly order: string;
+  readonly orderName: string;
+  readonly from: number;
+  readonly to: number;
+  readonly words: string;
+  readonly when: string;
+}
+
+/** What orders have planned for today, or for the next day on which they have something; null when nothing is still to come. */
+export function plannedDay(
+  orders: readonly Kept<'order'>[],
+  now: number,
+): { readonly day: Date; readonly today: boolean; readonly things: readonly PlannedThing[] } | null {
+  const days = new Map<number, PlannedThing[]>();
+  for (const { id, body } of orders) {
+    for (const { day, blocks, kiln } of dayRows(body, now)) {
+      const at = (minutes: number) => new Date(day.getFullYear(), day.getMonth(), day.getDate(), 0, Math.round(minutes)).getTime(); // prettier-ignore
+      const all = [
+        ...blocks.map(({ from, to, block }) => ({ from: at(from), to: at(to), words: blockName(body, block) })),
+        ...kiln.map(({ from, to, kind }) => ({ from: at(from), to: at(to), words: KILN_WORDS[kind] })),
+      ].filter(({ to }) => to > now);
+      const things = all.map((one) => ({ ...one, order: id, orderName: body.name, when: `${clockText(one.from)} to ${clockText(one.to)}` })); // prettier-ignore
+      if (things.length > 0) days.set(day.getTime(), [...(days.get(day.getTime()) ?? []), ...things]);
+    }
+  }
+  const first = Math.min(...days.keys());
+  if (!Number.isFinite(first)) return null;
+  const day = new Date(first);
+  const things = (days.get(first) ?? []).sort((one, other) => one.from - other.from);
+  return { day, today: day.toDateString() === new Date(now).toDateString(), things };
+}
