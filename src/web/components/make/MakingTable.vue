@@ -66,7 +66,7 @@ async function takeAway(): Promise<void> {
 </script>
 
 <template>
-  <div class="making-table" :class="{ narrow }">
+  <div class="making-table" :class="{ narrow, several: making.pieces.length > 1 }">
     <div class="strip">
       <span
         >{{ hand.count.value === 1 ? making.name : `${making.name}, ${hand.count.value}` }}, begun
@@ -151,10 +151,14 @@ async function takeAway(): Promise<void> {
 
 <style scoped>
 .making-table {
+  --kinds: 0px;
   display: flex;
   flex-direction: column;
   flex: 1;
   min-height: 0;
+}
+.several {
+  --kinds: 49px;
 }
 .strip {
   display: flex;
@@ -185,7 +189,7 @@ async function takeAway(): Promise<void> {
 .left,
 .right,
 .middle {
-  height: calc(100dvh - 154px);
+  height: calc(100dvh - 154px - var(--kinds));
   min-height: 440px;
   overflow: auto;
 }
@@ -210,6 +214,6 @@ async function takeAway(): Promise<void> {
 .narrow .right,
 .narrow .middle {
   height: auto;
-  min-height: calc(100dvh - 216px);
+  min-height: calc(100dvh - 216px - var(--kinds));
 }
 </style>

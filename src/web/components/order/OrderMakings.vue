@@ -25,20 +25,19 @@ async function beginAndGo(): Promise<void> {
       @click="beginAndGo"
       >{{ gone > 0 ? 'Begin the making again' : 'Begin the making' }}</VBtn
     >
-    <ul v-else>
-      <li v-for="line in lines" :key="`${line.making} ${line.piece}`">
-        <VBtn
-          variant="text"
-          :to="{
-            name: 'piece',
-            params: { id: line.design, stage: 'make' },
-            query: { making: line.making, piece: line.piece },
-          }"
-          >{{ line.pieces }}&nbsp;× {{ line.name }}</VBtn
-        >
-        <span>{{ line.done }} of {{ line.acts }} acts done; {{ line.ready }} ready for the kiln</span>
-      </li>
-    </ul>
+    <VList v-else bg-color="transparent" tag="nav" role="navigation" aria-label="Pieces in work" class="lines">
+      <VListItem
+        v-for="line in lines"
+        :key="`${line.making} ${line.piece}`"
+        :title="`${line.pieces} × ${line.name}`"
+        :subtitle="`${line.done} of ${line.acts} acts done; ${line.ready} ready for the kiln`"
+        :to="{
+          name: 'piece',
+          params: { id: line.design, stage: 'make' },
+          query: { making: line.making, piece: line.piece },
+        }"
+      />
+    </VList>
     <p v-if="gone > 0 && lines.length === 0">Its making was taken away.</p>
     <p v-if="trouble" role="alert">{{ trouble }}</p>
   </section>
@@ -49,18 +48,8 @@ async function beginAndGo(): Promise<void> {
   margin: 6px 0 0;
   color: var(--ink-soft);
 }
-ul {
-  padding: 0;
-  margin: 0;
-  list-style: none;
-}
-li {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 4px 12px;
-  align-items: center;
-}
-li span {
-  color: var(--ink-soft);
+.lines {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
 }
 </style>

@@ -33,9 +33,6 @@ section {
   margin-bottom: 16px;
   text-align: left;
 }
-section :deep(.v-list-item) {
-  padding-inline: 0;
-}
 section :deep(.v-list-item-title) {
   white-space: normal;
 }
