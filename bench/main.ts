@@ -16,6 +16,7 @@ import { keystrokes } from './keystroke.ts';
 import { exactPlans, makings } from './making.ts';
 import { makingLists } from './makingLists.ts';
 import { searches } from './search.ts';
+import { openings } from './opening.ts';
 import { soak } from './soak.ts';
 import { nesting } from './nesting.ts';
 import { measure, report, yardstick, type Times } from './measure.ts';
@@ -90,6 +91,7 @@ report([await measure('yardstick: 200,000 sines', 60, yardstick), ...(await atta
 const soaked = await soak();
 report([await measure('yardstick: 200,000 sines', 60, yardstick), ...soaked.times]);
 console.log(`soak: ${soaked.wrong} refused, ${soaked.slow} slowest works done, memory ${soaked.memory[0].toFixed(0)} to ${soaked.memory[1].toFixed(0)} MB`); // prettier-ignore
+await openings();
 await blocking();
 nesting();
 await exactPlans();

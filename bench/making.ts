@@ -1,12 +1,17 @@
 import { seeded } from '../src/core/seeded.ts';
 import { COVERS, ROOM } from '../src/core/drying/air.ts';
 import { dryPart, dryPlainly } from '../src/core/drying/partDrying.ts';
+import { layOrder } from '../src/core/order/layOrder.ts';
+import { CUP, order } from '../src/core/order/orders.test.helper.ts';
+import { blocksOf } from '../src/core/order/workBlock.ts';
 import { exactEnd } from '../src/core/planning/exactPlan.test.helper.ts';
 import { madeUpTask } from '../src/core/planning/madeUpTask.test.helper.ts';
 import { layPlan } from '../src/core/planning/plan.ts';
 import { measure, type Times } from './measure.ts';
 
 const MODEL = { diffusivity: 1e-9, transfer: 1e-6, initial: 0.27, equilibrium: 0.01 };
+
+const orderOf = (...counts: number[]) => order({ lines: counts.map((count) => ({ count, blocks: blocksOf(CUP) })) });
 
 /** Drying of single parts and of a batch, and plans of small and large batches. */
 export async function makings(): Promise<Times[]> {
@@ -16,6 +21,8 @@ export async function makings(): Promise<Times[]> {
     await measure('10,000 hours of drying in the open', 40, () => dryPart({ thickness: 6, faces: 'one', cover: 'open' }, ROOM, 10_000)), // prettier-ignore
     await measure('60 parts for two weeks', 10, () => batch.map((part) => dryPart(part, ROOM, 336))),
     await measure('plan of 6 pieces', 6, () => layPlan(madeUpTask(seeded(6), 6, 3), { random: seeded(1) })),
+    await measure('an order of 12 and 18 pieces, laid', 3, () => layOrder(orderOf(12, 18), { random: seeded(1), rounds: 400 })), // prettier-ignore
+    await measure('an order of 30 and 30 pieces, laid', 3, () => layOrder(orderOf(30, 30), { random: seeded(1), rounds: 400 })), // prettier-ignore
     await measure('plan of 60 pieces', 3, () => layPlan(madeUpTask(seeded(60), 60, 14), { random: seeded(1) })),
   ];
 }

@@ -46,13 +46,25 @@ async function laidOrder(page: Page): Promise<void> {
     page.getByRole('button', { name: 'Add a piece' }),
     page.getByRole('button', { name: 'What and when' }),
   );
-  for (const name of ['Soup cup', 'Rack tumbler']) {
+  for (const name of ['Rack tumbler', 'Ticket cup']) {
     await press('Add a piece')(page);
     await page.getByLabel('Find a piece').fill(name);
     await page.keyboard.press('Enter');
     await textOf(page.locator('.fields .lines li').last(), new RegExp(name));
   }
   await textOf(page.locator('.verdict h1'), /^All 12 fired by/, 30_000);
+}
+/** The order that was laid last, where it is listed. */
+const openOrder = (page: Page) =>
+  page.getByRole('navigation', { name: 'All orders' }).getByRole('link').first().click();
+async function begunOrder(page: Page): Promise<void> {
+  await openOrder(page);
+  await press('Begin the making')(page);
+  await page.getByRole('tab', { name: /Ticket cup, 6/ }).waitFor();
+}
+async function orderInWork(page: Page): Promise<void> {
+  await openOrder(page);
+  await page.getByRole('navigation', { name: 'Pieces in work' }).waitFor();
 }
 async function devicesOn(page: Page): Promise<void> {
   for (const name of ['Digital caliper', 'Bench scale', 'Thermo-hygrometer']) await page.getByRole('article', { name }).getByRole('button', { name: 'Start' }).click(); // prettier-ignore
@@ -70,6 +82,8 @@ const SCREENS: readonly (readonly [name: string, design: string | null, path: st
   ['no order', null, 'order'],
   ['an order', null, 'order', laidOrder],
   ['orders', null, 'order'],
+  ['a making of several kinds', null, 'order', begunOrder],
+  ['an order in work', null, 'order', orderInWork],
   ['nothing', null, 'nowhere'],
   ['Shape', 'Soup cup', 'shape'],
   ['Flat', 'Soup cup', 'flat'],

@@ -1,30 +1,18 @@
 import { ROOM } from '../drying/air.ts';
 import { courseOf } from '../making/waitWindow.ts';
-import type { WorkStep } from '../making/workStep.ts';
 import { seeded } from '../seeded.ts';
-import { kilnDays, lastFit, lastMinutes, type Firing } from './kilnDays.ts';
+import { kilnDays, lastFit, lastMinutes } from './kilnDays.ts';
 import { layOrder } from './layOrder.ts';
 import { makesIt, type LaidOrder, type OrderTask } from './order.ts';
 import { blockMinutes, evenSets, setStep } from './pieceSet.ts';
 import { USUAL_WEEK, weekHours } from './weekHours.ts';
+import { MONDAY, day, step, wait, CUP, FIRING, order } from './orders.test.helper.ts';
 import { shared, whatHelps } from './whatHelps.ts';
 import { blocksOf, type WorkBlock } from './workBlock.ts';
 
 jest.setTimeout(60_000);
 
 const HOUR = 3_600_000;
-/** A Monday, 07:00 in local time. */
-const MONDAY = new Date(2027, 1, 1, 7).getTime();
-const day = (days: number, hour = 18) => new Date(2027, 1, 1 + days, hour).getTime();
-
-const step = (id: string, minutes: number, more: Partial<WorkStep> = {}): WorkStep => ({ id, act: 'cut', title: `Do ${id}`, says: [], tools: [], until: '', minutes, ...more }); // prettier-ignore
-const wait = (id: string, until: 'opens' | 'leatherHard' | 'dry', thickness = 5) => step(id, 1, { act: 'wait', waits: { until, part: { thickness, faces: 'both', cover: until === 'dry' ? 'open' : 'cloth' } } }); // prettier-ignore
-const CUP: readonly WorkStep[] = [step('roll', 12, { act: 'roll' }), step('cut', 6), wait('stiffen', 'opens'), step('wrap', 10), step('base', 12), step('rim', 5), wait('slowly', 'leatherHard'), wait('dry', 'dry')]; // prettier-ignore
-const FIRING: Firing = { once: false, bisque: 22 * 60, glaze: 24 * 60, load: 60, glazing: 6 };
-const order = (change: Partial<OrderTask> = {}): OrderTask => ({
-  lines: [{ count: 12, blocks: blocksOf(CUP) }, { count: 18, blocks: blocksOf(CUP) }],
-  start: MONDAY, ready: day(18), week: USUAL_WEEK, taken: [], firing: FIRING, pace: 1, air: ROOM, held: [], ...change,
-}); // prettier-ignore
 const lay = (change: Partial<OrderTask> = {}) => layOrder(order(change), { random: seeded(3), rounds: 300 });
 
 /** When each piece of a block of a set is begun and done with, the pieces one after another and slab work before them. */
