@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { AgendaLine } from '../../core/making/agenda.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
@@ -8,6 +8,7 @@ import PlannedDay from '../components/today/PlannedDay.vue';
 import TodayLines from '../components/today/TodayLines.vue';
 import { useAgenda } from '../composables/useAgenda.ts';
 import { useHouseWay } from '../stores/houseWay.ts';
+import { useMakings } from '../stores/makings.ts';
 import { useSettings } from '../stores/settings.ts';
 
 /** Everything in work from now on: which window is open, what closes soon, and what comes next. */
@@ -15,6 +16,9 @@ const router = useRouter();
 const settings = useSettings();
 const way = useHouseWay();
 const { now, makings, lines, state, trouble, load } = useAgenda();
+/** What was held while the server was away is sent. */
+const store = useMakings();
+onMounted(() => void store.sendHeld());
 
 /** Whether the browser tells when a window opens; what it says where it may not. */
 const refused = ref('');

@@ -3,7 +3,7 @@ import { createPinia, setActivePinia } from 'pinia';
 import type { Making, MakingLine, MakingStart } from '../../contract/makings.ts';
 import { ROOM } from '../../core/drying/air.ts';
 import { DEFAULT_SCHOOLS } from '../../core/making/workStep.ts';
-import { api, Unreachable } from '../api.ts';
+import { api, Refused, Unreachable } from '../api.ts';
 import { held } from '../held.ts';
 import { NONE } from './entries.ts';
 import { useMakings } from './makings.ts';
@@ -49,6 +49,7 @@ beforeEach(async () => {
   setActivePinia(createPinia());
   jest.restoreAllMocks();
   for (const name of await held.names('making')) held.forget(name);
+  await settled();
 });
 
 describe('the making in hand', () => {
@@ -98,5 +99,95 @@ describe('the making in hand', () => {
       await again.open(design);
       expect([again.making?.id, again.making?.marks.map(({ piece, number }) => [piece, number]), again.waiting]).toEqual(['three', [[1, 2]], 2]); // prettier-ignore
     }
+  });
+});
+
+/** Has the server answer, or be away for everything. */
+function answers(away: boolean) {
+  const reply = <T>(value: T) => (away ? Promise.reject(new Unreachable()) : Promise.resolve(value));
+  jest.spyOn(api, 'health').mockImplementation(() => reply(undefined) as ReturnType<typeof api.health>);
+  jest.spyOn(api, 'found').mockImplementation(() => reply([]));
+  jest.spyOn(api, 'makingsOf').mockImplementation(() => reply([lineOf(ONE)]));
+  jest.spyOn(api, 'making').mockImplementation((id) => reply(makingOf(KEPT[id] as MakingStart)));
+  const begun = jest.spyOn(api, 'beginMaking').mockImplementation((start) => reply(makingOf(start)));
+  const changed = jest.spyOn(api, 'changeMaking').mockImplementation((id, head) => reply({ ...makingOf(KEPT[id] as MakingStart), ...head })); // prettier-ignore
+  const entries = jest.spyOn(api, 'keepEntries').mockImplementation((id, sent) => reply({ ...makingOf(KEPT[id] as MakingStart), ...sent })); // prettier-ignore
+  return { begun, changed, entries };
+}
+/** What another page, opened later, sends of what is held. */
+async function sentLater() {
+  jest.restoreAllMocks();
+  setActivePinia(createPinia());
+  const server = answers(false);
+  await useMakings().sendHeld();
+  await settled();
+  return { ...server, left: (await held.names('making-')).filter((name) => !name.startsWith('makings-of')) };
+}
+const press = { piece: 0, number: 1, step: 'cut', kind: 'done' } as const;
+
+describe('with the server away', () => {
+  it('a changed name is shown and held, survives the page, and is sent when the server is back', async () => {
+    answers(false);
+    const makings = useMakings();
+    await makings.open('cup');
+    answers(true);
+    expect(await makings.change({ name: 'For the harbour' })).toBe(true);
+    expect([makings.making?.name, makings.lines[0]?.name, makings.waiting]).toEqual(['For the harbour', 'For the harbour', 1]); // prettier-ignore
+    setActivePinia(createPinia());
+    const again = useMakings();
+    await again.open('cup');
+    expect(again.making?.name).toBe('For the harbour');
+    const { changed, left } = await sentLater();
+    expect(changed.mock.calls.map(([id, { name, endedAt }]) => [id, name, endedAt])).toEqual([['one', 'For the harbour', null]]); // prettier-ignore
+    expect(left).toEqual([]);
+  });
+
+  it('a making that is put away stays so, and its end is sent with all that was pressed before', async () => {
+    answers(false);
+    const makings = useMakings();
+    await makings.open('cup');
+    answers(true);
+    makings.press(press);
+    await makings.end(AT);
+    expect(makings.making).toBeNull();
+    const { changed, entries, left } = await sentLater();
+    expect(entries.mock.calls.map(([id, { marks }]) => [id, marks.length])).toEqual([['one', 1]]);
+    expect(changed.mock.calls.map(([id, { endedAt }]) => [id, endedAt])).toEqual([['one', AT]]);
+    expect(left).toEqual([]);
+  });
+
+  it('makings that are begun one after another are all sent', async () => {
+    answers(true);
+    const makings = useMakings();
+    for (const id of ['one', 'two']) await makings.begin(KEPT[id] as MakingStart);
+    const { begun, left } = await sentLater();
+    expect(begun.mock.calls.map(([{ id }]) => id).sort()).toEqual(['one', 'two']);
+    expect(left).toEqual([]);
+  });
+});
+
+describe('with the server there', () => {
+  it('a change that it refuses is taken back, and said', async () => {
+    const { changed } = answers(false);
+    const makings = useMakings();
+    await makings.open('cup');
+    changed.mockRejectedValue(new Refused({ error: 'bad-target', message: 'No.', todo: 'Change it.', faults: [] } as ConstructorParameters<typeof Refused>[0])); // prettier-ignore
+    expect(await makings.change({ name: 'X' })).toBe(false);
+    expect([makings.making?.name, makings.lines[0]?.name, makings.waiting]).toEqual(['one', 'one', 0]);
+    expect(makings.trouble).toMatch(/No\. Change it\./);
+  });
+
+  it('what is pressed while something else is on its way goes next', async () => {
+    const { entries } = answers(false);
+    const makings = useMakings();
+    await makings.open('cup');
+    const change = makings.change({ name: 'Y' });
+    makings.press(press);
+    makings.press({ ...press, number: 2 });
+    await change;
+    await settled();
+    const sent = entries.mock.calls.flatMap(([, { marks }]) => marks.map(({ number }) => number));
+    expect([...new Set(sent)].sort()).toEqual([1, 2]);
+    expect(makings.waiting).toBe(0);
   });
 });

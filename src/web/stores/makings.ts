@@ -10,22 +10,16 @@ import type {
   PieceFault,
 } from '../../contract/makings.ts';
 import type { Mark, Spot } from '../../core/making/making.ts';
-import type { FoundMark } from '../../core/making/waitWindow.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { held } from '../held.ts';
-import { heldPhotographs, type HeldPhotograph } from '../heldPhotographs.ts';
+import { heldPhotographs } from '../heldPhotographs.ts';
 import { useConnection } from './connection.ts';
 import { countOf, NONE, withEntries, without } from './entries.ts';
+import { foundMarks } from './foundMarks.ts';
+import { headOf, heldName, readText, sendHeldMakings, type HeadChange } from './heldMakings.ts';
+import { makingPhotographs } from './makingPhotographs.ts';
 import { newId } from './heldRecords.ts';
 import { tabId } from './otherTabs.ts';
-
-const readText = <T>(text: string | null): T | null => {
-  try {
-    return JSON.parse(text ?? 'null') as T | null;
-  } catch {
-    return null;
-  }
-};
 
 /** The making in hand: what is pressed is shown at once, held in this browser, and sent when the server answers. */
 export const useMakings = defineStore('makings', () => {
@@ -39,20 +33,25 @@ export const useMakings = defineStore('makings', () => {
   const unsent = shallowRef<Entries>(NONE);
   /** A making that the server has not acknowledged. */
   const unbegun = shallowRef<MakingStart | null>(null);
-  /** What hands found of this clay in other makings too. */
-  const found = shallowRef<readonly FoundMark[]>([]);
+  /** What of its head the server does not have yet. */
+  const unsentHead = shallowRef<HeadChange | null>(null);
+  const { found, learn } = foundMarks(connection.note);
   const lastGone = shallowRef<Making | null>(null);
-  /** Photographs that the server does not have yet. */
-  const photographTrouble = ref('');
-  const unsentPhotographs = shallowRef<readonly HeldPhotograph[]>([]);
+  const photographs = makingPhotographs();
   let sending = false;
   /** Which design was opened last, and which making was taken up last: what comes late is not shown. */
   let opening = 0;
   let taking = 0;
 
-  const waiting = computed(() => countOf(unsent.value) + (unbegun.value ? 1 : 0) + unsentPhotographs.value.length);
+  const waiting = computed(
+    () =>
+      countOf(unsent.value) + (unbegun.value ? 1 : 0) + (unsentHead.value ? 1 : 0) + photographs.unsent.value.length,
+  );
 
-  const entriesName = (id: string, tab = tabId()) => `making-entries:${id}:${tab}`;
+  /** A making as the server has it, with what it does not have yet. */
+  const withUnsent = (kept: Making): Making => ({ ...withEntries(kept, unsent.value), ...unsentHead.value });
+
+  const entriesName = (id: string) => heldName.entries(id, tabId());
 
   function keepHere(): void {
     const now = making.value;
@@ -60,8 +59,10 @@ export const useMakings = defineStore('makings', () => {
     held.write(`making:${now.id}`, JSON.stringify(now));
     if (countOf(unsent.value) > 0) held.write(entriesName(now.id), JSON.stringify(unsent.value));
     else held.forget(entriesName(now.id));
-    if (unbegun.value) held.write(`making-begun:${now.id}`, JSON.stringify(unbegun.value));
-    else held.forget(`making-begun:${now.id}`);
+    if (unbegun.value) held.write(heldName.begun(now.id), JSON.stringify(unbegun.value));
+    else held.forget(heldName.begun(now.id));
+    if (unsentHead.value) held.write(heldName.head(now.id), JSON.stringify(unsentHead.value));
+    else held.forget(heldName.head(now.id));
   }
 
   /** Sends what is held, in order: the making first, then all that was pressed in it. */
@@ -69,6 +70,7 @@ export const useMakings = defineStore('makings', () => {
     const now = making.value;
     if (!now || sending || waiting.value === 0) return;
     sending = true;
+    let failed = false;
     // Another making may be opened meanwhile: what is pressed in that one is never sent to this one.
     const inHand = () => making.value?.id === now.id;
     try {
@@ -81,53 +83,66 @@ export const useMakings = defineStore('makings', () => {
         const kept = await api.keepEntries(now.id, sent);
         if (!inHand()) break;
         unsent.value = without(unsent.value, sent);
-        making.value = withEntries(kept, unsent.value);
+        making.value = withUnsent(kept);
       }
-      await sendPhotographs(now.id);
+      if ((await photographs.send(now.id)) && inHand()) {
+        const kept = await api.making(now.id);
+        if (inHand()) making.value = withUnsent(kept);
+      }
+      if (inHand()) await sendHead();
       trouble.value = '';
     } catch (error) {
+      failed = true;
       trouble.value = connection.note(error);
       if (error instanceof Unreachable) connection.whenBack(() => void flush());
       if (error instanceof Refused) trouble.value = `Not kept on the server: ${error.message}`;
     }
     sending = false;
-    keepHere();
-    if (!inHand()) void flush();
+    if (inHand()) keepHere();
+    // What was pressed while this was sent goes next.
+    if (!inHand() || !failed) void flush();
   }
 
-  /** Sends photographs one by one; what is no picture is put aside, and said. */
-  async function sendPhotographs(id: string): Promise<void> {
-    let refused = '';
-    const sent = unsentPhotographs.value.filter(({ making: own }) => own === id);
-    for (const photograph of sent) {
-      try {
-        await api.keepPhotograph(photograph);
-      } catch (error) {
-        if (!(error instanceof Refused) || error.code !== 'bad-photograph') throw error;
-        refused = error.message;
-      }
-      unsentPhotographs.value = unsentPhotographs.value.filter((one) => one.id !== photograph.id);
-      await heldPhotographs.drop(photograph.id);
+  /** Sends what was changed of the head; where it is refused, the head is again as the server has it. */
+  async function sendHead(): Promise<void> {
+    const [now, sent] = [making.value, unsentHead.value];
+    if (!now || !sent) return;
+    const done = (kept: Making) => {
+      if (making.value?.id !== now.id || unsentHead.value !== sent) return;
+      unsentHead.value = null;
+      making.value = withUnsent(kept);
+      putLine(kept);
+    };
+    try {
+      done(await api.changeMaking(now.id, { ...headOf(now), ...sent }));
+    } catch (error) {
+      if (error instanceof Refused) done(await api.making(now.id));
+      throw error;
     }
-    if (sent.length > 0) {
-      const kept = await api.making(id);
-      if (making.value?.id === id) making.value = withEntries(kept, unsent.value);
-    }
-    photographTrouble.value = refused;
   }
+
+  /** Sends what is held of other makings: begun, pressed or put away while the server was away. */
+  async function sendHeld(): Promise<void> {
+    await sendHeldMakings(making.value?.id, (error) => {
+      connection.note(error);
+      if (error instanceof Unreachable) connection.whenBack(() => void sendHeld());
+    });
+  }
+
+  const putLine = ({ id, name, dueAt, endedAt }: Making): void => {
+    lines.value = lines.value.map((line) => (line.id === id ? { ...line, name, dueAt, endedAt } : line));
+  };
 
   async function photograph(spot: Spot, picture: Blob): Promise<void> {
     if (!making.value) return;
-    const one: HeldPhotograph = { ...stamp(), ...spot, making: making.value.id, picture };
-    photographTrouble.value = (await heldPhotographs.hold(one)) ? '' : 'This browser cannot hold it: keep the page open until it is sent.'; // prettier-ignore
-    unsentPhotographs.value = [...unsentPhotographs.value, one];
+    await photographs.hold({ ...stamp(), ...spot, making: making.value.id, picture });
     void flush();
   }
 
   function add(entries: Partial<Entries>): void {
     if (!making.value) return;
     unsent.value = withEntries(unsent.value, { ...NONE, ...entries });
-    making.value = withEntries(making.value, unsent.value);
+    making.value = withUnsent(making.value);
     keepHere();
     void flush();
   }
@@ -135,9 +150,10 @@ export const useMakings = defineStore('makings', () => {
   async function takeUp(id: string): Promise<void> {
     const mine = (taking += 1);
     const pictures = await heldPhotographs.of(id);
-    const begun = readText<MakingStart>(await held.read(`making-begun:${id}`));
+    const begun = readText<MakingStart>(await held.read(heldName.begun(id)));
+    const head = readText<HeadChange>(await held.read(heldName.head(id)));
     // What another tab, or this one before it was closed, has left.
-    const names = await held.names(`making-entries:${id}:`);
+    const names = await held.names(heldName.entries(id, ''));
     let own = NONE;
     for (const name of names) own = withEntries(own, readText<Entries>(await held.read(name)) ?? NONE);
     let now: Making;
@@ -153,24 +169,14 @@ export const useMakings = defineStore('makings', () => {
     }
     if (mine !== taking) return;
     unsent.value = own;
-    unsentPhotographs.value = pictures;
+    photographs.unsent.value = pictures;
     unbegun.value = begun;
-    making.value = now;
+    unsentHead.value = head;
+    making.value = { ...now, ...head };
     keepHere();
     for (const name of names) if (name !== entriesName(id)) held.forget(name);
     void flush();
-    void learn();
-  }
-
-  async function learn(): Promise<void> {
-    const clay = making.value?.clay ?? null;
-    found.value = [];
-    if (clay === null) return;
-    try {
-      found.value = await api.found(clay);
-    } catch (error) {
-      connection.note(error);
-    }
+    void learn(making.value?.clay ?? null);
   }
 
   /** Opens a making of a design: the one that is asked for, or the newest in work, if there is one; with the server away, what this browser holds of it. */
@@ -207,15 +213,16 @@ export const useMakings = defineStore('makings', () => {
     const line: MakingLine = { id, name, clay, startedAt, dueAt, endedAt: null, pieces };
     lines.value = [line, ...lines.value];
     unsent.value = NONE;
-    unsentPhotographs.value = [];
+    photographs.unsent.value = [];
     unbegun.value = start;
+    unsentHead.value = null;
     keepHere();
     for (const design of new Set(pieces.map(({ designId }) => designId))) {
       const known = readText<MakingLine[]>(await held.read(`makings-of:${design}`)) ?? [];
       held.write(`makings-of:${design}`, JSON.stringify([line, ...known]));
     }
     await flush();
-    void learn();
+    void learn(making.value?.clay ?? null);
   }
 
   const stamp = () => ({ id: newId(), at: new Date().toISOString() });
@@ -226,28 +233,23 @@ export const useMakings = defineStore('makings', () => {
   const fault = (one: Omit<PieceFault, 'id' | 'at'>) => add({ faults: [{ ...stamp(), ...one }] });
   const note = (one: Omit<Note, 'id' | 'at'>) => add({ notes: [{ ...stamp(), ...one }] });
 
-  /** Writes some of the making's head anew; says whether it was kept. */
-  async function change(part: Partial<Pick<Making, 'name' | 'dueAt' | 'air' | 'endedAt'>>): Promise<boolean> {
+  /** Changes some of the making's head: at once here, and on the server when it answers. False when the server refused it. */
+  async function change(part: HeadChange): Promise<boolean> {
     const now = making.value;
     if (!now) return false;
-    try {
-      await flush();
-      const { name, clay, startedAt, dueAt, schools, air, endedAt } = now;
-      const kept = await api.changeMaking(now.id, { name, clay, startedAt, dueAt, schools, air, endedAt, ...part });
-      lines.value = lines.value.map((line) => (line.id === now.id ? { ...line, name: kept.name, dueAt: kept.dueAt, endedAt: kept.endedAt } : line)); // prettier-ignore
-      if (making.value?.id === now.id) making.value = withEntries(kept, unsent.value);
-      trouble.value = '';
-      keepHere();
-      return true;
-    } catch (error) {
-      trouble.value = connection.note(error);
-      return false;
-    }
+    unsentHead.value = { ...unsentHead.value, ...part };
+    making.value = { ...now, ...part };
+    putLine(making.value);
+    keepHere();
+    await flush();
+    return unsentHead.value !== null || trouble.value === '';
   }
 
   /** Writes the end of a making, and lets it go; or takes it up again. */
   async function end(endedAt: string | null): Promise<void> {
-    if ((await change({ endedAt })) && endedAt !== null) making.value = null;
+    if (!(await change({ endedAt })) || endedAt === null) return;
+    making.value = null;
+    if (unsentHead.value) connection.whenBack(() => void sendHeld());
   }
 
   /** Lays the making aside, to begin another of the same design. */
@@ -292,5 +294,5 @@ export const useMakings = defineStore('makings', () => {
     }
   }
 
-  return { making, lines, state, trouble, waiting, found, lastGone, unsentPhotographs, photographTrouble, photograph, open, begin, press, pressMany, measure, fault, note, change, end, leave, look, remove, putBack }; // prettier-ignore
+  return { making, lines, state, trouble, waiting, found, lastGone, unsentPhotographs: photographs.unsent, photographTrouble: photographs.trouble, photograph, open, begin, press, pressMany, measure, fault, note, change, end, leave, look, remove, putBack, sendHeld }; // prettier-ignore
 });

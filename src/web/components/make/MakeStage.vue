@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useFullscreen, useWakeLock } from '@vueuse/core';
-import { computed, onUnmounted, ref, shallowRef, watch } from 'vue';
+import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { Making } from '../../../contract/makings.ts';
 import type { Target } from '../../../core/piece/target.ts';
@@ -57,6 +57,7 @@ watch(
   (on) => void (on ? awake.request('screen') : awake.release()).catch(() => undefined),
   { immediate: true },
 );
+onMounted(() => void makings.sendHeld());
 onUnmounted(() => void awake.release().catch(() => undefined));
 </script>
 

@@ -1,0 +1,68 @@
+import type { Entries, Making, MakingHead, MakingStart } from '../../contract/makings.ts';
+import { api } from '../api.ts';
+import { held } from '../held.ts';
+import { heldPhotographs } from '../heldPhotographs.ts';
+
+/** What of a making's head is changed while it is in work. */
+export type HeadChange = Partial<Pick<Making, 'name' | 'dueAt' | 'air' | 'endedAt'>>;
+
+/** Names under which this browser holds what the server does not have of a making. */
+export const heldName = {
+  begun: (id: string) => `making-begun:${id}`,
+  head: (id: string) => `making-head:${id}`,
+  entries: (id: string, tab: string) => `making-entries:${id}:${tab}`,
+};
+const HELD = /^making-(?:begun|head|entries):([^:]+)/;
+
+/** A held text read, or null where there is none that can be read. */
+export function readText<T>(text: string | null): T | null {
+  try {
+    return JSON.parse(text ?? 'null') as T | null;
+  } catch {
+    return null;
+  }
+}
+
+/** What the server is told of a making's head. */
+export const headOf = ({ name, clay, startedAt, dueAt, schools, air, endedAt }: Making): MakingHead & { readonly endedAt: string | null } =>
+  ({ name, clay, startedAt, dueAt, schools, air, endedAt }); // prettier-ignore
+
+/** Sends what is held under a name, and forgets it unless it has become more meanwhile. */
+async function sendText<T>(name: string, send: (what: T) => Promise<unknown>): Promise<void> {
+  const text = await held.read(name);
+  const what = readText<T>(text);
+  if (what === null) return;
+  await send(what);
+  if ((await held.read(name)) === text) held.forget(name);
+}
+
+/** Sends everything that is held of one making, in order: the making, what was pressed in it, photographs, its head. */
+async function sendOne(id: string): Promise<void> {
+  await sendText<MakingStart>(heldName.begun(id), api.beginMaking);
+  for (const name of await held.names(heldName.entries(id, ''))) {
+    await sendText<Entries>(name, (entries) => api.keepEntries(id, entries));
+  }
+  for (const photograph of await heldPhotographs.of(id)) {
+    await api.keepPhotograph(photograph);
+    await heldPhotographs.drop(photograph.id);
+  }
+  await sendText<HeadChange>(heldName.head(id), async (change) => api.changeMaking(id, { ...headOf(await api.making(id)), ...change })); // prettier-ignore
+}
+
+/**
+ * Sends what this browser holds of all makings but the one in hand. What the server refuses stays held.
+ *
+ * @throws Unreachable when the server is away
+ */
+export async function sendHeldMakings(inHand: string | undefined, refused: (error: unknown) => void): Promise<void> {
+  const names = await held.names('making-');
+  const ids = new Set(names.flatMap((name) => HELD.exec(name)?.[1] ?? []));
+  for (const id of ids) {
+    if (id === inHand) continue;
+    try {
+      await sendOne(id);
+    } catch (error) {
+      refused(error);
+    }
+  }
+}
