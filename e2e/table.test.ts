@@ -22,7 +22,9 @@ describe('the shelf', () => {
     const { page } = visit.now;
     const verb = async (design: string, name: string) => {
       await page.getByRole('button', { name: `more: what to do with ${design}`, exact: true }).click();
-      await page.getByRole('menuitem', { name }).click();
+      const item = page.getByRole('menuitem', { name });
+      await item.click();
+      await item.waitFor({ state: 'hidden' });
     };
     // The shelf stands: nothing moves under the pointer any more.
     await countOf(page.locator('[data-design]'), 21);

@@ -41,7 +41,7 @@ function sound(value: unknown): number | undefined {
 }
 
 function read(): Kept {
-  const evening = window.matchMedia('(prefers-color-scheme: dark)').matches;
+  const evening = 'matchMedia' in globalThis && matchMedia('(prefers-color-scheme: dark)').matches;
   const fallback: Kept = {
     unit: 'mm',
     marks: 16,

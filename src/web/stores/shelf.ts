@@ -45,6 +45,15 @@ export const useShelf = defineStore('shelf', () => {
   /** The designs last taken off, while they can be put back by one press. */
   const takenOff = shallowRef<readonly Design[]>([]);
 
+  /** How often the shelf was changed here. */
+  let changes = 0;
+  function change(next: (now: readonly Design[]) => readonly Design[]): void {
+    changes += 1;
+    designs.value = next(designs.value);
+  }
+  const put = (written: Design) => change((now) => now.map((one) => (one.id === written.id ? written : one)));
+  const add = (made: Design) => change((now) => [...now, made]);
+
   /** Runs `work`, telling the person when it fails. */
   async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
     try {
@@ -57,16 +66,19 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   async function load(): Promise<void> {
+    const before = changes;
     let found: readonly Design[] = [];
     const done = await attempt(async () => {
       await api.list(async (page) => {
         found = [...found, ...(await drawn(page))];
         // The first page is worked with while the others come.
-        if (state.value !== 'ready') designs.value = found;
+        if (state.value !== 'ready' && changes === before) designs.value = found;
         state.value = 'ready';
       });
       return true;
     });
+    // What was changed here meanwhile is not in what was fetched.
+    if (done && changes !== before) return load();
     if (done) {
       designs.value = found;
       void lastSeen.keepDesigns(found).then(() => lastSeen.keepShelf(found.map(({ id }) => id)));
@@ -99,7 +111,7 @@ export const useShelf = defineStore('shelf', () => {
   function create(target: Target): Promise<Design | null> {
     return attempt(async () => {
       const design = await api.create(target);
-      designs.value = [...designs.value, design];
+      add(design);
       return design;
     });
   }
@@ -132,14 +144,14 @@ export const useShelf = defineStore('shelf', () => {
       const next = without({ ...target, set: set ?? undefined } as Target);
       const written = await attempt(() => api.write(id, { target: next, baseRevision: revision }));
       if (!written) return reloadAfterConflict();
-      designs.value = designs.value.map((one) => (one.id === id ? written : one));
+      put(written);
     }
   }
 
   async function rename(design: Design, name: string): Promise<void> {
     const write = { target: { ...design.target, name }, baseRevision: design.revision };
     const renamed = await attempt(() => api.write(design.id, write));
-    if (renamed) designs.value = designs.value.map((one) => (one.id === design.id ? renamed : one));
+    if (renamed) put(renamed);
     else await reloadAfterConflict();
   }
 
@@ -152,7 +164,7 @@ export const useShelf = defineStore('shelf', () => {
 
   async function duplicate(design: Design): Promise<void> {
     const copy = await attempt(() => api.duplicate(design.id));
-    if (copy) designs.value = [...designs.value, copy];
+    if (copy) add(copy);
   }
 
   async function takeOff(chosen: readonly Design[]): Promise<void> {
@@ -163,7 +175,8 @@ export const useShelf = defineStore('shelf', () => {
         gone.push(design);
       }
     });
-    designs.value = designs.value.filter((one) => !gone.includes(one));
+    const ids = new Set(gone.map(({ id }) => id));
+    change((now) => now.filter(({ id }) => !ids.has(id)));
     if (gone.length > 0) takenOff.value = gone;
   }
 

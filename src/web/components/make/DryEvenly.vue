@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import { crackRisk, HELD_BACK, partsNow, type Gentler, type NamedPart } from '../../../core/drying/stress.ts';
 import type { Air } from '../../../core/drying/air.ts';
 import type { DryingPart } from '../../../core/drying/partDrying.ts';
+import { dryingAlike } from '../../../core/making/waitingParts.ts';
 import { courseOf } from '../../../core/making/waitWindow.ts';
 import { spanWords } from './momentWords.ts';
 import type { WaitNow } from './useMaking.ts';
@@ -14,16 +15,7 @@ const HOUR = 3_600_000;
 const percent = (share: number, digits: number) => `${(100 * share).toFixed(digits)} %`;
 const lower = (name: string) => `the ${name.toLowerCase()}`;
 
-/** Parts of one thickness dry alike: they are told together. */
-const kinds = computed<NamedPart[]>(() => {
-  const names = new Map<number, string[]>();
-  for (const { name, thickness } of props.parts)
-    names.set(thickness, [...new Set([...(names.get(thickness) ?? []), name])]);
-  return [...names].map(([thickness, own]) => ({
-    thickness,
-    name: own.join(' and ').replace(/ and (?=.* and )/g, ', '),
-  }));
-});
+const kinds = computed(() => dryingAlike(props.parts));
 const apart = computed(() =>
   partsNow(kinds.value, (thickness) => courseOf({ ...props.part, thickness }, props.air), {
     hours: Math.max(0, (props.now - props.wait.began) / HOUR),

@@ -115,6 +115,7 @@ async function takeAway(): Promise<void> {
         :hand="hand"
         :target="target"
         :developed="developed"
+        :beside="waiting"
         :aloud="aloud"
         :put-away="making.endedAt"
         @write="writing = true"

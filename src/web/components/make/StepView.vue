@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue';
 import { FINDINGS, type MarkKind } from '../../../core/making/making.ts';
 import type { Development } from '../../../core/piece/develop.ts';
+import type { NamedPart } from '../../../core/drying/stress.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import type { Phrase } from '../../../core/units/phrase.ts';
 import { useLengths } from '../../composables/useLengths.ts';
@@ -16,6 +17,8 @@ const props = defineProps<{
   hand: MakingInHand;
   target: Target;
   developed: Development;
+  /** What waits side by side at the step. */
+  beside: readonly NamedPart[];
   aloud: boolean;
   /** When it was put away; null while it is in work. */
   putAway: string | null;
@@ -119,6 +122,7 @@ watch(
       :air="makings.making.air"
       :wait="hand.wait.value"
       :now="hand.nowMs.value"
+      :parts="beside"
     />
     <StepDrawing v-else class="drawing" :step="step" :target="target" :developed="developed" />
     <div class="buttons">

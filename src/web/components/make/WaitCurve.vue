@@ -3,13 +3,15 @@ import { useElementSize } from '@vueuse/core';
 import { line, scaleLinear } from 'd3';
 import { computed, ref } from 'vue';
 import type { Air } from '../../../core/drying/air.ts';
-import type { DryingPart } from '../../../core/drying/partDrying.ts';
+import type { DryingCourse, DryingPart } from '../../../core/drying/partDrying.ts';
+import type { NamedPart } from '../../../core/drying/stress.ts';
+import { dryingAlike } from '../../../core/making/waitingParts.ts';
 import { courseOf } from '../../../core/making/waitWindow.ts';
 import { momentWords } from './momentWords.ts';
 import type { WaitNow } from './useMaking.ts';
 
-/** Moisture of a part as it dries: mean, surface and core, its window shaded, and now. */
-const props = defineProps<{ part: DryingPart; air: Air; wait: WaitNow; now: number }>();
+/** Moisture of a part as it dries: mean, surface and core, its window shaded, and now; the mean of what of other thickness dries beside it. */
+const props = defineProps<{ part: DryingPart; air: Air; wait: WaitNow; now: number; parts: readonly NamedPart[] }>();
 
 const HOUR = 3_600_000;
 const SPACE = { left: 46, right: 14, top: 14, bottom: 34 } as const;
@@ -25,25 +27,43 @@ const hours = computed(() => {
   const ends = [window.closes?.high, window.opens?.high, props.now].map((ms) => ((ms ?? began) - began) / HOUR);
   return Math.min(LONGEST, Math.max(1, 1.15 * Math.max(...ends)));
 });
-const course = computed(() => courseOf(props.part, props.air));
+const courseBy = (thickness: number) => courseOf({ ...props.part, thickness }, props.air);
 /** The model's hours at the pace that was learned. */
-const at = (hour: number) => course.value.at(Math.min(LONGEST, hour / props.wait.factor.usual));
+const onCourse = (course: DryingCourse, hour: number) => course.at(Math.min(LONGEST, hour / props.wait.factor.usual));
+const course = computed(() => courseBy(props.part.thickness));
+const at = (hour: number) => onCourse(course.value, hour);
 const first = computed(() => at(0).mean);
+const kinds = computed(() => dryingAlike(props.parts));
+const others = computed(() =>
+  kinds.value
+    .filter(({ thickness }) => thickness !== props.part.thickness)
+    .map(({ name, thickness }) => ({ name, course: courseBy(thickness) })),
+);
+const driest = computed(() => Math.min(at(hours.value).surface, ...others.value.map((other) => onCourse(other.course, hours.value).mean))); // prettier-ignore
 const x = computed(() =>
   scaleLinear([0, hours.value], [SPACE.left, Math.max(SPACE.left + 1, width.value - SPACE.right)]),
 );
 const y = computed(() =>
   scaleLinear(
-    [Math.floor(at(hours.value).surface * 20) / 20, Math.ceil(first.value * 20) / 20],
+    [Math.floor(driest.value * 20) / 20, Math.ceil(first.value * 20) / 20],
     [height.value - SPACE.bottom, SPACE.top],
   ),
 );
-const curve = (of: 'mean' | 'surface' | 'core') =>
+const curve = (of: 'mean' | 'surface' | 'core', along = course.value) =>
   line<number>()
     .x((hour) => x.value(hour))
-    .y((hour) => y.value(at(hour)[of]))(
+    .y((hour) => y.value(onCourse(along, hour)[of]))(
     Array.from({ length: POINTS + 1 }, (_, index) => (hours.value * index) / POINTS),
   ) ?? '';
+/** Names stand on their lines, each a little further along than the one before. */
+const names = computed(() => {
+  if (others.value.length === 0) return [];
+  const own = kinds.value.find(({ thickness }) => thickness === props.part.thickness);
+  return [...(own ? [{ name: own.name, course: course.value }] : []), ...others.value].map(({ name, course: along }, index) => {
+    const hour = hours.value * Math.min(0.8, 0.3 + 0.22 * index);
+    return { name, x: x.value(hour), y: y.value(onCourse(along, hour).mean) - 8 };
+  });
+}); // prettier-ignore
 const pxOf = (ms: number) => x.value(Math.max(0, Math.min(hours.value, (ms - props.wait.began) / HOUR)));
 const shade = computed(() => {
   const { opens, closes } = props.wait.window;
@@ -90,9 +110,11 @@ const shareNow = computed(() => `${(100 * at(Math.max(0, (props.now - props.wait
         >
           {{ momentWords(wait.began + tick * HOUR, now) }}
         </text>
+        <path v-for="other in others" :key="other.name" class="other" :d="curve('mean', other.course)" />
         <path class="edge" :d="curve('surface')" />
         <path class="edge" :d="curve('core')" />
         <path class="mean" :d="curve('mean')" />
+        <text v-for="one in names" :key="`name ${one.name}`" class="part" :x="one.x" :y="one.y">{{ one.name }}</text>
         <line class="now" :x1="nowX" :x2="nowX" :y1="SPACE.top" :y2="height - SPACE.bottom" />
         <text
           class="now-word"
@@ -138,6 +160,18 @@ path {
 .mean {
   stroke: var(--wood-deep);
   stroke-width: 3.5;
+}
+.other {
+  stroke: var(--wood);
+  stroke-width: 2.5;
+}
+.part {
+  font-size: 15px;
+  font-weight: 600;
+  fill: var(--ink);
+  stroke: var(--ground);
+  stroke-width: 4px;
+  paint-order: stroke;
 }
 .edge {
   stroke: var(--wood-deep);
