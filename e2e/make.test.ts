@@ -214,6 +214,7 @@ describe('an order of work of her own', () => {
     await textOf(page.getByRole('button', { name: /^The order of work/ }), /1 of your own, 1 left out/);
     await press(page, 'Begin');
     await textOf(page.locator('nav.order'), /Stamp the car’s number/);
+    await textOf(page.locator('[data-testid="sent"]'), /All is kept/);
     const [line] = (await (await fetch(`${table.url}api/makings`)).json()) as { id: string }[];
     const made = (await kept(line?.id ?? '')).pieces[0]?.steps.map(({ id }) => id) ?? [];
     expect(made).toContain('own 1');
@@ -239,6 +240,7 @@ describe('a making that is given to a class', () => {
     await page.locator('[data-line="3"]').click();
     await page.locator('[data-line="3"]').click();
     await textOf(page.locator('.class-lines h2'), /1 of 3/);
+    await textOf(page.locator('[data-testid="sent"]'), /All is kept/);
     const [line] = (await (await fetch(`${table.url}api/makings`)).json()) as { id: string }[];
     const made = await read(
       () => kept(line?.id ?? ''),

@@ -217,11 +217,12 @@ export const useMakings = defineStore('makings', () => {
     unbegun.value = start;
     unsentHead.value = null;
     keepHere();
+    const sent = flush();
     for (const design of new Set(pieces.map(({ designId }) => designId))) {
       const known = readText<MakingLine[]>(await held.read(`makings-of:${design}`)) ?? [];
       held.write(`makings-of:${design}`, JSON.stringify([line, ...known]));
     }
-    await flush();
+    await sent;
     void learn(making.value?.clay ?? null);
   }
 
