@@ -49,12 +49,8 @@ async function sendOne(id: string): Promise<void> {
   await sendText<HeadChange>(heldName.head(id), async (change) => api.changeMaking(id, { ...headOf(await api.making(id)), ...change })); // prettier-ignore
 }
 
-/**
- * Sends what this browser holds of all makings but the one in hand. What the server refuses stays held.
- *
- * @throws Unreachable when the server is away
- */
-export async function sendHeldMakings(inHand: string | undefined, refused: (error: unknown) => void): Promise<void> {
+/** Sends what this browser holds of all makings but the one in hand; what cannot be sent stays held, and `failed` is told why. */
+export async function sendHeldMakings(inHand: string | undefined, failed: (error: unknown) => void): Promise<void> {
   const names = await held.names('making-');
   const ids = new Set(names.flatMap((name) => HELD.exec(name)?.[1] ?? []));
   for (const id of ids) {
@@ -62,7 +58,7 @@ export async function sendHeldMakings(inHand: string | undefined, refused: (erro
     try {
       await sendOne(id);
     } catch (error) {
-      refused(error);
+      failed(error);
     }
   }
 }

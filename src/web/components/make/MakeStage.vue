@@ -21,7 +21,7 @@ const whole = useFullscreen(stage);
 const awake = useWakeLock();
 
 const design = computed(() => piece.design);
-/** Where a making of several kinds is meant, and which of them, the address says so. */
+/** The address may say which making is meant, and which kind of piece in it. */
 const wanted = computed(() => String(route.query['making'] ?? ''));
 watch([() => design.value?.id, wanted], ([id]) => id && void makings.open(id, wanted.value), { immediate: true }); // prettier-ignore
 

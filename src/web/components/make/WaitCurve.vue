@@ -10,7 +10,7 @@ import { courseOf } from '../../../core/making/waitWindow.ts';
 import { momentWords } from './momentWords.ts';
 import type { WaitNow } from './useMaking.ts';
 
-/** Moisture of a part as it dries: mean, surface and core, its window shaded, and now; the mean of what of other thickness dries beside it. */
+/** Moisture of a part as it dries: mean, surface and core, its window shaded, and now; and the mean of the parts of other thicknesses beside it. */
 const props = defineProps<{ part: DryingPart; air: Air; wait: WaitNow; now: number; parts: readonly NamedPart[] }>();
 
 const HOUR = 3_600_000;

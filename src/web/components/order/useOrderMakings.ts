@@ -77,7 +77,7 @@ export function useOrderMakings(order: () => Kept<'order'> | undefined) {
     }));
   }
 
-  /** Begins the makings, and keeps in the order which they are; returns them, or none where they could not be begun. */
+  /** Begins the makings and notes them in the order; returns them, or none when they could not be begun. */
   async function begin(): Promise<readonly MakingStart[]> {
     const now = order();
     if (!now || busy.value) return [];

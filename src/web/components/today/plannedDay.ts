@@ -1,7 +1,7 @@
 import type { Kept } from '../../../contract/records.ts';
 import { KILN_WORDS } from '../../../core/order/kilnDays.ts';
 import { blockName, clockText } from '../order/blockWords.ts';
-import { dayRows } from '../order/calendarRows.ts';
+import { dayRows, momentOn } from '../order/calendarRows.ts';
 
 /** Something that an order has planned: when (ms since 1970), in words, and of which order. */
 export interface PlannedThing {
@@ -21,7 +21,7 @@ export function plannedDay(
   const days = new Map<number, PlannedThing[]>();
   for (const { id, body } of orders) {
     for (const { day, blocks, kiln } of dayRows(body, now)) {
-      const at = (minutes: number) => new Date(day.getFullYear(), day.getMonth(), day.getDate(), 0, Math.round(minutes)).getTime(); // prettier-ignore
+      const at = (minutes: number) => momentOn(day, minutes);
       const all = [
         ...blocks.map(({ from, to, block }) => ({ from: at(from), to: at(to), words: blockName(body, block) })),
         ...kiln.map(({ from, to, kind }) => ({ from: at(from), to: at(to), words: KILN_WORDS[kind] })),
