@@ -27,12 +27,19 @@ check('Types of the screens', 'vue-tsc/bin/vue-tsc.js', ['--noEmit', '-p', 'tsco
 check('Lint', 'eslint/bin/eslint.js', ['.', '--max-warnings', '0']);
 check('Format', 'prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']);
 
-for (const project of ['unit', 'api', 'browser']) {
+/** How many files are tested at once: a browser test has a browser, a server and its workers to itself. */
+const AT_ONCE = { unit: '100%', api: '100%', browser: '1' };
+
+for (const [project, workers] of Object.entries(AT_ONCE)) {
   say(`\nTests: ${project}`);
   const report = join(tmpdir(), `fawn-${process.pid}-${project}.json`);
-  const status = runTool('jest/bin/jest.js', ['--selectProjects', project, '--json', `--outputFile=${report}`], {
-    stdio: ['ignore', 'ignore', 'inherit'],
-  });
+  const status = runTool(
+    'jest/bin/jest.js',
+    ['--selectProjects', project, `--maxWorkers=${workers}`, '--json', `--outputFile=${report}`],
+    {
+      stdio: ['ignore', 'ignore', 'inherit'],
+    },
+  );
   try {
     const result = JSON.parse(readFileSync(report, 'utf8'));
     passed += result.numPassedTests;
