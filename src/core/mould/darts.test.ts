@@ -3,7 +3,7 @@ import { validateOutline } from '../outline/outline.ts';
 import type { MouldForm } from './mouldForm.ts';
 import { layBlank } from './layBlank.ts';
 import { limitsOf, withinLimits } from './limits.ts';
-import { circle, ellipse, mould, rounded, TRAY } from './moulds.test.helper.ts';
+import { circle, ellipse, mould, TRAY } from './moulds.test.helper.ts';
 import { proposeDarts } from './proposeDarts.ts';
 
 describe('darts', () => {
