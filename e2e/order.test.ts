@@ -1,4 +1,5 @@
 import type { Page } from 'playwright-core';
+import type { Making } from '../src/contract/makings.ts';
 import type { Kept } from '../src/contract/records.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 
@@ -89,8 +90,28 @@ describe('an order', () => {
     await sent();
     await page.goto(`${url}order/${(await order()).id}`);
     await textOf(page.locator('.makings'), /3\D+Rack tumbler ?1 of \d+ acts done; 0 ready for the kiln ?2\D+Ticket cup ?1 of .*1\D+Soup cup ?0 of/); // prettier-ignore
-    const made = (await (await fetch(`${url}api/makings`)).json()) as { pieces: { count: number }[] }[];
+    const made = (await (await fetch(`${url}api/makings`)).json()) as { id: string; pieces: { count: number }[] }[];
     expect(made.map(({ pieces }) => pieces.map(({ count }) => count)).sort()).toEqual([[1], [3, 2]]);
+    await countOf(page.locator('.block.done'), 0);
+    const both = made.find(({ pieces }) => pieces.length === 2)?.id;
+    const cups = (await (await fetch(`${url}api/makings/${both}`)).json()) as Making;
+    const first =
+      cups.pieces[1]?.steps.slice(
+        0,
+        cups.pieces[1].steps.findIndex(({ waits }) => waits),
+      ) ?? [];
+    const end = (await kept())?.laid?.blocks.find(({ line, block }) => line === 1 && block === first[0]?.id)?.end ?? 0;
+    await page.clock.setSystemTime(end);
+    const marks = first.flatMap(({ id }) => [1, 2].map((number) => ({ id: crypto.randomUUID(), piece: 1, number, step: id, kind: 'done', at: new Date(end).toISOString() }))); // prettier-ignore
+    await fetch(`${url}api/makings/${cups.id}/entries`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ marks, measurements: [], faults: [], notes: [] }) }); // prettier-ignore
+    await page.reload();
+    expect(await page.locator('.block.done').getAttribute('aria-label')).toMatch(/^2\D+Ticket cup: .*, done$/);
+    await textOf(verdict(page), /^All 6 fired/, 30_000);
+    await read(kept, (now) => now?.laid?.blocks.filter(({ done }) => done).length === 1, 'the block that is done');
+    await page.locator('input[name="order-name"]').fill('The galley by noon');
+    await page.keyboard.press('Tab');
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await read(kept, (now) => now?.name === 'The galley' && now.makings?.length === 2, 'the makings after undo');
     for (const id of (await kept())?.makings ?? []) await fetch(`${url}api/makings/${id}`, { method: 'DELETE' });
     await page.reload();
     await page.getByRole('button', { name: 'Begin the making again' }).waitFor();

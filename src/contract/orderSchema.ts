@@ -29,21 +29,26 @@ const line = Joi.object({
 
 const spot = { line: whole().min(0).max(ORDER_LIMITS.lines).required(), set: whole().min(1).max(500).required(), block: words(80).required() }; // prettier-ignore
 const held = Joi.object({ ...spot, start: moment() });
+const done = Joi.object({ ...spot, at: moment() });
 const counts = Joi.array().items(whole().min(0)).max(ORDER_LIMITS.lines).required();
 
 const never = Joi.object({
-  kind: Joi.string().valid('stretch', 'never-dry').required(),
+  kind: Joi.string().valid('stretch', 'never-dry', 'waited').required(),
   line: spot.line,
   block: spot.block,
   minutes: figure(),
   stretch: figure(),
+  pieces: whole(),
 });
+
+/** A block of each piece by itself. */
+const MOST_BLOCKS = ORDER_LIMITS.pieces.greatest * ORDER_LIMITS.blocks;
 
 const laid = Joi.object({
   of: words(40).required(),
   blocks: Joi.array()
-    .items(Joi.object({ ...spot, start: moment(), end: moment(), pieces: whole().required(), held: Joi.boolean().strict().required() }))
-    .max(ORDER_LIMITS.pieces.greatest * ORDER_LIMITS.blocks)
+    .items(Joi.object({ ...spot, start: moment(), end: moment(), pieces: whole().required(), held: Joi.boolean().strict().required(), done: Joi.boolean().strict().valid(true) }))
+    .max(MOST_BLOCKS)
     .required(),
   sets: Joi.array().items(Joi.array().items(whole().min(1)).max(500)).max(ORDER_LIMITS.lines).required(),
   kiln: Joi.array()
@@ -75,5 +80,6 @@ export const orderSchema = Joi.object<KeptOrder>({
   lines: Joi.array().items(line).max(ORDER_LIMITS.lines).required(),
   held: Joi.array().items(held).max(ORDER_LIMITS.held).required(),
   makings: Joi.array().items(Joi.string().guid()).max(ORDER_LIMITS.lines),
+  done: Joi.array().items(done).max(MOST_BLOCKS),
   laid: laid.allow(null).required(),
 }).required();

@@ -3,7 +3,7 @@ import { AIR_LIMITS } from '../drying/air.ts';
 import type { Fault } from '../errors.ts';
 import { LIMITS } from '../piece/target.ts';
 import { rangeFaults, textFaults } from '../ranges.ts';
-import type { HeldBlock, LaidOrder, OrderLine, OrderTask } from './order.ts';
+import type { DoneBlock, HeldBlock, LaidOrder, OrderLine, OrderTask } from './order.ts';
 import type { DayHours } from './weekHours.ts';
 
 /** A line of an order that is kept: the design, the revision that its work was drawn up for, and how many. */
@@ -31,6 +31,8 @@ export interface KeptOrder {
   readonly held: readonly HeldBlock[];
   /** The makings that it was begun with, one for each clay; nothing before that. */
   readonly makings?: readonly string[];
+  /** What was done in them when they were last looked at. */
+  readonly done?: readonly DoneBlock[];
   /** As it was last laid, and for what: another text here means that it has to be laid again. */
   readonly laid: (LaidOrder & { readonly of: string }) | null;
 }
@@ -78,6 +80,17 @@ export function checkOrder(order: KeptOrder): Fault[] {
   ];
 } // prettier-ignore
 
+/** An order as it was before, with what has been begun and done of it since: that is not undone with its plan. */
+export function withItsWork(then: KeptOrder, { makings, done }: KeptOrder): KeptOrder {
+  const { makings: earlier, done: before, ...rest } = then;
+  void [earlier, before];
+  return { ...rest, ...(makings && { makings }), ...(done && { done }) };
+}
+
+/** Whether something that was planned before now is not done in the makings of an order: then it has to be laid again. */
+export const isBehind = ({ done, laid }: KeptOrder, now: number): boolean =>
+  done !== undefined && (laid?.blocks.some((block) => !block.done && block.start < now) ?? false);
+
 /** A short text that differs when a long one does (FNV-1a, 32 bits, and the length). */
 function briefly(text: string): string {
   let hash = 0x811c9dc5;
@@ -86,8 +99,8 @@ function briefly(text: string): string {
 }
 
 /** What an order is laid for, as a short text: everything that the plan depends on. */
-export const laidFor = ({ start, ready, week, once, bisque, glaze, glazing, load, pace, air, lines, held }: KeptOrder): string =>
-  briefly(JSON.stringify([start, ready, week, once, bisque, glaze, glazing, load, pace, air, lines.map(({ count, blocks, factors }) => [count, blocks, factors]), held])); // prettier-ignore
+export const laidFor = ({ start, ready, week, once, bisque, glaze, glazing, load, pace, air, lines, held, done }: KeptOrder): string =>
+  briefly(JSON.stringify([start, ready, week, once, bisque, glaze, glazing, load, pace, air, lines.map(({ count, blocks, factors }) => [count, blocks, factors]), held, ...(done ? [done] : [])])); // prettier-ignore
 
 /** The last minute of a day in local time, and its first (ms since 1970). */
 const momentOf = (day: string, end: boolean) => new Date(`${day}T${end ? '23:59' : '00:00'}`).getTime();
@@ -101,15 +114,18 @@ function setsOf({ laid, lines }: KeptOrder): (readonly number[] | null)[] {
 }
 
 /**
- * An order as it is to be laid now. What lies behind stays as it was laid, and so does what was put somewhere by hand.
+ * An order as it is to be laid now. What lies behind stays as it was laid, and so does what was put somewhere by hand. Once it
+ * was begun its makings tell what is done: whatever is not, and should be by now, is laid anew from now on.
  *
  * @param taken stretches in which other orders need the hands
  */
 export function taskOf(order: KeptOrder, now: number, taken: readonly (readonly [number, number])[]): OrderTask {
   const start = momentOf(order.start, false);
   const sets = setsOf(order);
-  const behind = (order.laid?.blocks ?? []).filter((block) => block.start < now && sets[block.line]);
-  const held = new Map([...behind, ...order.held].map(({ line, set, block, start: at }) => [`${line} ${set} ${block}`, { line, set, block, start: at }])); // prettier-ignore
+  const { done } = order;
+  const behind = done ? [] : (order.laid?.blocks ?? []).filter((block) => block.start < now && sets[block.line]);
+  const byHand = done ? order.held.filter((block) => block.start >= now) : order.held;
+  const held = new Map([...behind, ...byHand].map(({ line, set, block, start: at }) => [`${line} ${set} ${block}`, { line, set, block, start: at }])); // prettier-ignore
   const firing = { once: order.once, bisque: 60 * order.bisque, glaze: 60 * order.glaze, load: order.load, glazing: order.glazing }; // prettier-ignore
   return {
     lines: order.lines,
@@ -121,6 +137,8 @@ export function taskOf(order: KeptOrder, now: number, taken: readonly (readonly 
     pace: order.pace,
     air: order.air,
     held: [...held.values()].filter(({ line }) => sets[line]),
-    ...(held.size > 0 && { sets }),
+    done: (done ?? []).filter(({ line }) => sets[line]),
+    now,
+    ...((held.size > 0 || done) && { sets }),
   };
 }

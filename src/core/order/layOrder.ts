@@ -92,10 +92,35 @@ function jobsOf(
         const own = heldAt(line, set, step.id);
         return own ? { ...step, at: (own.start - task.start) / MINUTE } : step;
       });
-      return [{ id: `${line} ${set}`, line, set, pieces, due: dryBy, steps: held }];
+      // What is done takes no hands any more: the last of it only says from when the next wait counts.
+      const done = steps.map(
+        ({ id }) => task.done.find((one) => one.line === line && one.set === set && one.block === id)?.at,
+      );
+      const last = done.findLastIndex((at) => at !== undefined);
+      const from = held[last];
+      const left = from
+        ? [
+            { id: from.id, minutes: 0, least: 0, most: null, at: ((done[last] ?? 0) - task.start) / MINUTE },
+            ...held.slice(last + 1),
+          ]
+        : held;
+      return [{ id: `${line} ${set}`, line, set, pieces, due: dryBy, steps: left }];
     }),
   );
 }
+
+/** Pieces whose next block can no longer be begun within its window. */
+function waitedTooLong(task: OrderTask, jobs: readonly SetJob[], left: readonly string[]): NoWay[] {
+  const now = (task.now - task.start) / MINUTE;
+  const found = new Map<string, NoWay & { kind: 'waited' }>();
+  for (const { id, line, pieces, steps: [done, next] } of jobs) {
+    const latest = (done?.at ?? Infinity) + (done?.minutes ?? 0) + (next?.most ?? Infinity);
+    if (!next || !left.includes(id) || latest >= now) continue;
+    const known = found.get(`${line} ${next.id}`)?.pieces ?? 0;
+    found.set(`${line} ${next.id}`, { kind: 'waited', line, block: next.id, pieces: known + pieces });
+  }
+  return [...found.values()];
+} // prettier-ignore
 
 /** Minutes that pieces are late in all, and pieces left out. */
 function troubleOf(jobs: readonly SetJob[], { steps, left }: Plan): readonly [number, number] {
@@ -197,19 +222,29 @@ function told(
 ): LaidOrder {
   const toMs = (minutes: number) => task.start + Math.round(minutes * MINUTE);
   const byId = new Map(jobs.map((job) => [job.id, job]));
+  const isDone = (line: number, set: number, block: string) =>
+    task.done.some((one) => one.line === line && one.set === set && one.block === block);
   const blocks = plan.steps.flatMap(({ job, step, start, end }): LaidBlock[] => {
     const own = byId.get(job);
-    if (!own) return [];
+    if (!own || isDone(own.line, own.set, step)) return [];
     const held = own.steps.find(({ id }) => id === step)?.at !== undefined;
     return [
       { line: own.line, set: own.set, block: step, pieces: own.pieces, start: toMs(start), end: toMs(end), held },
     ];
   });
+  const done = task.done.flatMap(({ line, set, block, at }): LaidBlock[] => {
+    const own = task.lines[line]?.blocks.find(({ id }) => id === block);
+    const pieces = sets[line]?.[set - 1];
+    if (!own || pieces === undefined) return [];
+    const start = at - Math.round(blockMinutes(own, pieces, task.pace) * MINUTE);
+    return [{ line, set, block, pieces, start, end: at, held: false, done: true }];
+  });
   const piecesOf = (ids: readonly string[], line: number) => jobs.filter((job) => job.line === line && ids.includes(job.id)).reduce((sum, job) => sum + job.pieces, 0); // prettier-ignore
   const laid = (line: number) => jobs.filter((job) => job.line === line).reduce((sum, job) => sum + job.pieces, 0);
   return {
     ...rest,
-    blocks,
+    never: [...rest.never, ...waitedTooLong(task, jobs, plan.left)],
+    blocks: [...done, ...blocks],
     sets,
     late: task.lines.map((_, line) => piecesOf(plan.late, line)),
     left: task.lines.map(({ count }, line) => count - laid(line) + piecesOf(plan.left, line)),

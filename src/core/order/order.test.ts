@@ -1,12 +1,11 @@
 import { ROOM } from '../drying/air.ts';
-import { courseOf } from '../making/waitWindow.ts';
 import { seeded } from '../seeded.ts';
 import { kilnDays, lastFit, lastMinutes } from './kilnDays.ts';
 import { layOrder } from './layOrder.ts';
 import { makesIt, type LaidOrder, type OrderTask } from './order.ts';
 import { blockMinutes, evenSets, setStep } from './pieceSet.ts';
 import { USUAL_WEEK, weekHours } from './weekHours.ts';
-import { MONDAY, day, step, wait, CUP, FIRING, order } from './orders.test.helper.ts';
+import { MONDAY, broken, day, piecesOf, step, wait, CUP, FIRING, order } from './orders.test.helper.ts';
 import { shared, whatHelps } from './whatHelps.ts';
 import { blocksOf, type WorkBlock } from './workBlock.ts';
 
@@ -14,12 +13,6 @@ jest.setTimeout(60_000);
 
 const HOUR = 3_600_000;
 const lay = (change: Partial<OrderTask> = {}) => layOrder(order(change), { random: seeded(3), rounds: 300 });
-
-/** When each piece of a block of a set is begun and done with, the pieces one after another and slab work before them. */
-const piecesOf = (block: WorkBlock, { start, pieces, pace }: { start: number; pieces: number; pace: number }) => {
-  const slab = blockMinutes(block, pieces, pace) - pace * block.each * pieces;
-  return Array.from({ length: pieces }, (_, index) => [start + slab + pace * block.each * index, start + slab + pace * block.each * (index + 1)] as const); // prettier-ignore
-};
 
 describe('blocks of an order of work', () => {
   it('are what is done between its waits, with all of its minutes, ending at the kiln', () => {
@@ -110,43 +103,6 @@ describe('days of the kiln', () => {
     expect(lastMinutes([[0, 20]], 110, 30)).toBeNull();
   }); // prettier-ignore
 });
-
-/** What is wrong with an order that is laid: pieces out of their windows, hands in two places, work out of hours, or after the kiln. */
-function broken(task: OrderTask, { blocks, sets, kiln, dryBy, late, left }: LaidOrder): string[] {
-  const found: string[] = [];
-  const hours = weekHours(task.week, task.start, task.start + 90 * 24 * HOUR).map(([from, to]) => [task.start + from * 60_000, task.start + to * 60_000] as const);
-  const hands = [...blocks.map(({ start, end, held }) => ({ start, end, held })), ...kiln.filter(({ kind }) => kind !== 'bisque' && kind !== 'glaze').map(({ from, to }) => ({ start: from, end: to, held: false }))].sort((one, other) => one.start - other.start);
-  hands.forEach(({ start, end, held }, index) => {
-    if (start < (hands[index - 1]?.end ?? 0) - 2) found.push(`hands are in two places at ${new Date(start)}`);
-    if (!held && !hours.some(([from, to]) => start >= from - 2 && end <= to + 2)) found.push(`out of hours at ${new Date(start)}`);
-  });
-  task.lines.forEach(({ blocks: own, count }, line) => {
-    (sets[line] ?? []).forEach((pieces, index) => {
-      const laid = own.map(({ id }) => blocks.find((one) => one.line === line && one.set === index + 1 && one.block === id));
-      if (laid.some((one) => !one)) return;
-      own.forEach((block, place) => {
-        const before = own[place - 1];
-        if (!before || !block.waits) return;
-        const minutes = (at: number) => ((laid[at]?.start ?? NaN) - task.start) / 60_000;
-        const ends = piecesOf(before, { start: minutes(place - 1), pieces, pace: task.pace });
-        const begins = piecesOf(block, { start: minutes(place), pieces, pace: task.pace });
-        const { reached } = courseOf(block.waits.part, task.air);
-        const usual = (task.lines[line]?.factors?.[block.waits.part.cover] ?? 1) * 60;
-        begins.forEach(([begun], piece) => {
-          const waited = begun - (ends[piece]?.[1] ?? 0);
-          const [opens, closes] = [(reached[block.waits?.until ?? 'opens'] ?? NaN) * usual, block.waits?.until === 'opens' ? (reached.closes ?? NaN) * usual : Infinity];
-          if (!(waited >= opens - 0.1 && waited <= closes + 0.1)) found.push(`line ${line} set ${index + 1} piece ${piece} at ${block.id}: ${waited} of ${opens} to ${closes}`);
-        });
-      });
-    });
-    const done = new Set(blocks.filter((one) => one.line === line).map(({ set }) => set));
-    const laid = [...done].reduce((sum, set) => sum + (sets[line]?.[set - 1] ?? 0), 0);
-    if (laid + (left[line] ?? 0) !== count) found.push(`line ${line}: ${laid} laid, ${left[line]} left of ${count}`);
-    const behind = [...done].filter((set) => blocks.some((one) => one.line === line && one.set === set && one.end > (dryBy ?? 0) + 2)).reduce((sum, set) => sum + (sets[line]?.[set - 1] ?? 0), 0);
-    if (behind !== late[line]) found.push(`line ${line}: ${behind} are late, ${late[line]} said`);
-  });
-  return found;
-} // prettier-ignore
 
 describe('an order', () => {
   it('is laid back from the day it is wanted, every piece in its window', () => {

@@ -23,6 +23,11 @@ export interface HeldBlock extends BlockSpot {
   readonly start: number;
 }
 
+/** A block that was done with at a moment (ms since 1970). */
+export interface DoneBlock extends BlockSpot {
+  readonly at: number;
+}
+
 /** An order as it is laid on the calendar; moments in ms since 1970. */
 export interface OrderTask {
   readonly lines: readonly OrderLine[];
@@ -37,6 +42,10 @@ export interface OrderTask {
   readonly pace: number;
   readonly air: Air;
   readonly held: readonly HeldBlock[];
+  /** What is done already: what follows is counted from there. */
+  readonly done: readonly DoneBlock[];
+  /** No work is begun before it. */
+  readonly now: number;
   /** Pieces of each set of each line; chosen here where nothing stands. */
   readonly sets?: readonly (readonly number[] | null)[];
 }
@@ -46,12 +55,16 @@ export interface LaidBlock extends HeldBlock {
   readonly end: number;
   readonly pieces: number;
   readonly held: boolean;
+  /** It is done with; without a word it is still to come. */
+  readonly done?: true;
 }
 
 /** Why pieces of a line cannot be laid at all. */
 export type NoWay =
   /** A block takes longer than the longest stretch of the week. */
   | { readonly kind: 'stretch'; readonly line: number; readonly block: string; readonly minutes: number; readonly stretch: number }
+  /** So many pieces have waited longer than their window for the block allows. */
+  | { readonly kind: 'waited'; readonly line: number; readonly block: string; readonly pieces: number }
   /** In this air a wait never ends. */
   | { readonly kind: 'never-dry'; readonly line: number; readonly block: string }; // prettier-ignore
 

@@ -53,14 +53,16 @@ function daysOn(ms: number, days: number): number {
 
 /**
  * What would bring in an order that is not in time: beginning earlier, air that moves, longer days, fewer pieces, a later
- * day. Each by itself is laid as the order is, and is named only when all of it is in time then.
+ * day. Each by itself is laid as the order is, and is named only when all of it is in time then. Once something is done the
+ * sets stay as they are, and as many pieces as they were.
  *
  * @param now ms since 1970: no work begins before it
  */
 export function whatHelps(task: OrderTask, now: number, { random, going = () => true }: PlanRun): Help[] {
+  const begun = task.done.length > 0;
   const fits = (change: Partial<OrderTask>) => {
-    const { sets, ...rest } = { ...task, ...change, held: [] };
-    void sets;
+    const { sets, ...others } = { ...task, ...change, held: [] };
+    const rest = begun && sets ? { ...others, sets } : others;
     return going() && makesIt(layOrder(rest, { random, going, rounds: ROUNDS, first: true }));
   };
   const helps: Help[] = [];
@@ -79,7 +81,7 @@ export function whatHelps(task: OrderTask, now: number, { random, going = () => 
     const some = withCounts(all - gone);
     return fits({ lines: task.lines.map((line, index) => ({ ...line, count: some[index] ?? 0 })).filter(({ count }) => count > 0) }); // prettier-ignore
   };
-  const gone = leastThat(all - 1, fewer);
+  const gone = begun ? null : leastThat(all - 1, fewer);
   if (gone !== null) helps.push({ kind: 'fewer', counts: withCounts(all - gone) });
   const later = leastThat(PUT_OFF, (value) => fits({ ready: daysOn(task.ready, value) }));
   if (later !== null) helps.push({ kind: 'ready', ready: daysOn(task.ready, later) });

@@ -26,23 +26,32 @@ function blockOf(acts: readonly WorkStep[], waits: Waiting | null): WorkBlock {
   return { id: acts[0]?.id ?? '', title: titleOf(acts), once: minutesOf(true), each: minutesOf(false), waits };
 }
 
+/** A block, and the steps that have to be done with for it to be done: its acts, or the wait before it where it has none. */
+export interface BlockSteps {
+  readonly block: WorkBlock;
+  readonly steps: readonly string[];
+}
+
 /** An order of work as blocks between its waits; where nothing is done between two, the piece is turned over. The last carries it to the kiln. */
-export function blocksOf(steps: readonly WorkStep[]): WorkBlock[] {
-  const blocks: WorkBlock[] = [];
-  let [waits, acts]: [Waiting | null, WorkStep[]] = [null, []];
-  const close = () => {
-    if (acts.length > 0) blocks.push(blockOf(acts, waits));
-    else if (waits) blocks.push({ id: `turn ${blocks.length}`, title: 'Uncover and turn over', once: 0, each: TURN, waits });
+export function blockStepsOf(steps: readonly WorkStep[]): BlockSteps[] {
+  const blocks: BlockSteps[] = [];
+  let [wait, acts]: [WorkStep | null, WorkStep[]] = [null, []];
+  const close = (bare: Omit<WorkBlock, 'waits'>) => {
+    const waits = wait?.waits ?? null;
+    if (acts.length > 0) blocks.push({ block: blockOf(acts, waits), steps: acts.map(({ id }) => id) });
+    else if (wait) blocks.push({ block: { ...bare, waits }, steps: [wait.id] });
     acts = [];
-  }; // prettier-ignore
+  };
   for (const step of steps) {
     if (!step.waits) acts.push(step);
     else {
-      close();
-      waits = step.waits;
+      close({ id: `turn ${blocks.length}`, title: 'Uncover and turn over', once: 0, each: TURN });
+      wait = step;
     }
   }
-  if (acts.length > 0) close();
-  else if (waits) blocks.push({ id: 'kiln', title: 'Carry to the kiln', once: 0, each: CARRY, waits });
+  close({ id: 'kiln', title: 'Carry to the kiln', once: 0, each: CARRY });
   return blocks;
 }
+
+/** The blocks of an order of work. */
+export const blocksOf = (steps: readonly WorkStep[]): WorkBlock[] => blockStepsOf(steps).map(({ block }) => block);

@@ -30,7 +30,8 @@ const named32 = (parts: readonly unknown[]) => createHash('sha256').update(parts
 
 /** What an order asks of hands and kiln, as it was laid. */
 function entriesOf({ id, body: { name, lines, laid } }: Kept<'order'>, now: number): Entry[] {
-  const work = (laid?.blocks ?? []).map(({ line, set, block, pieces, start, end }): Entry => {
+  const toDo = (laid?.blocks ?? []).filter(({ done }) => !done);
+  const work = toDo.map(({ line, set, block, pieces, start, end }): Entry => {
     const own = lines[line];
     const title = own?.blocks.find((one) => one.id === block)?.title ?? block;
     const summary = `${title}: ${pieces} × ${own?.name ?? ''}`;

@@ -79,7 +79,7 @@ function go(line: AgendaLine): void {
         <VBtn variant="flat" :to="{ name: 'shelf' }">To the shelf</VBtn>
         <VBtn :to="{ name: 'order' }">Plan an order</VBtn>
       </EmptyPlace>
-      <PlannedDay :now="now.getTime()" />
+      <PlannedDay :now="now.getTime()" :makings="makings" />
     </div>
     <template v-else>
       <section class="main">
@@ -94,7 +94,7 @@ function go(line: AgendaLine): void {
         <TodayLines :lines="lines" :now="now.getTime()" @go="go" />
       </section>
       <aside aria-label="Beside">
-        <PlannedDay :now="now.getTime()" />
+        <PlannedDay :now="now.getTime()" :makings="makings" />
         <template v-if="due.length">
           <h2>Due</h2>
           <p v-for="one in due" :key="one.id">

@@ -4,7 +4,7 @@ import type { Kept, RecordBodies, RecordKind } from '../../contract/records.ts';
 import { checkClay, checkScrap } from '../../core/clay/checkClay.ts';
 import type { Fault } from '../../core/errors.ts';
 import { checkKitItem } from '../../core/kit/checkKit.ts';
-import { checkOrder } from '../../core/order/keptOrder.ts';
+import { checkOrder, withItsWork } from '../../core/order/keptOrder.ts';
 import { checkPlan } from '../../core/slabPlan/keptPlan.ts';
 import { LIMITS } from '../../core/piece/target.ts';
 import { api, Refused, Unreachable } from '../api.ts';
@@ -16,7 +16,12 @@ import { hearTabs, tellTabs } from './otherTabs.ts';
 import { undoSteps } from './undoSteps.ts';
 
 /** A book of records of one kind: all of them, changed in place, kept by themselves, with undo. */
-function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) => readonly Fault[]) {
+function bookOf<K extends RecordKind>(
+  kind: K,
+  check: (body: RecordBodies[K]) => readonly Fault[],
+  /** What an undone record keeps of how it is now. */
+  undone: (then: RecordBodies[K], now: RecordBodies[K]) => RecordBodies[K] = (then) => then,
+) {
   type Body = RecordBodies[K];
   return defineStore(`records-${kind}`, () => {
     const connection = useConnection();
@@ -204,7 +209,7 @@ function bookOf<K extends RecordKind>(kind: K, check: (body: RecordBodies[K]) =>
       const thing = things.value.get(id);
       if (body === null) return thing ? drop(id) : true;
       if (!thing) return putBack(id, body);
-      thing.put(body);
+      thing.put(undone(body, thing.body.value));
       void thing.keep();
       return true;
     }
@@ -249,4 +254,4 @@ export const useKit = bookOf('kit', checkKitItem);
 export const useScraps = bookOf('scrap', checkScrap);
 export const usePlans = bookOf('plan', checkPlan);
 /** Orders, laid back from the day they are wanted. */
-export const useOrders = bookOf('order', checkOrder);
+export const useOrders = bookOf('order', checkOrder, withItsWork);

@@ -13,6 +13,8 @@ const QUARTER = 15 * 60_000;
 const name = computed(() => `${props.block.pieces} × ${props.order.lines[props.block.line]?.name ?? ''}`);
 const sets = computed(() => props.order.laid?.sets[props.block.line]?.length ?? 1);
 const behind = computed(() => props.block.start < Date.now());
+/** Once the order is in work, its makings tell what is done. */
+const begun = computed(() => props.order.done !== undefined);
 
 function byDays(days: number): void {
   const day = new Date(props.block.start);
@@ -31,9 +33,16 @@ function byDays(days: number): void {
         <strong>{{ clockText(block.start) }} to {{ clockText(block.end) }}</strong
         >{{ held ? ', held here by you' : '' }}.
       </p>
-      <p v-if="behind">This is in the past: it stays as it was planned.</p>
+      <p v-if="block.done">This is done.</p>
+      <p v-else-if="behind">
+        {{
+          begun
+            ? 'This should have been begun by now. “Lay it again from now” puts it where there is time.'
+            : 'This is in the past: it stays as it was planned.'
+        }}
+      </p>
     </div>
-    <div v-if="!behind" class="verbs">
+    <div v-if="!behind && !block.done" class="verbs">
       <VBtn @click="emit('move', block.start - QUARTER)">15 min earlier</VBtn>
       <VBtn @click="emit('move', block.start + QUARTER)">15 min later</VBtn>
       <VBtn @click="byDays(-1)">Day before</VBtn>

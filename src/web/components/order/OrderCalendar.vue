@@ -81,11 +81,11 @@ function placeOf(block: LaidBlock, from: number, row: number): string {
 
 const verbs = (block: LaidBlock, row: number) => ({
   start: () => emit('choose', block),
-  move: (dx: number, dy: number) => (moving.value = { key: keyOf(block), dx, dy }),
+  move: (dx: number, dy: number) => (moving.value = block.done ? null : { key: keyOf(block), dx, dy }),
   end: () => {
     const now = moving.value;
     moving.value = null;
-    if (now && Math.hypot(now.dx, now.dy) > 6) emit('move', block, landing(block, row, now));
+    if (now && !block.done && Math.hypot(now.dx, now.dy) > 6) emit('move', block, landing(block, row, now));
   },
 });
 
@@ -99,6 +99,7 @@ const KEYS: Readonly<Record<string, readonly [days: number, minutes: number]>> =
 function press(event: KeyboardEvent, block: LaidBlock): void {
   const by = KEYS[event.key];
   if (event.key === 'Enter' || event.key === ' ') emit('choose', block);
+  else if (block.done) return;
   else if (event.key === 'Delete' || event.key === 'Backspace') emit('letGo', block);
   else if (by) {
     const at = new Date(block.start);
@@ -165,13 +166,14 @@ function press(event: KeyboardEvent, block: LaidBlock): void {
             chosen: isChosen(block),
             held: isHeld(block),
             late: isLate(block),
+            done: block.done,
             moving: moving?.key === keyOf(block),
           }"
           :data-block="keyOf(block)"
           role="button"
           tabindex="0"
           :aria-pressed="isChosen(block)"
-          :aria-label="`${blockName(order, block)}, ${name.format(row.day)}, ${clockText(block.start)} to ${clockText(block.end)}${isHeld(block) ? ', held' : ''}${isLate(block) ? ', late' : ''}`"
+          :aria-label="`${blockName(order, block)}, ${name.format(row.day)}, ${clockText(block.start)} to ${clockText(block.end)}${block.done ? ', done' : isHeld(block) ? ', held' : ''}${isLate(block) ? ', late' : ''}`"
           :transform="placeOf(block, from, at)"
           @keydown="press($event, block)"
         >
@@ -259,6 +261,13 @@ function press(event: KeyboardEvent, block: LaidBlock): void {
 .chosen .bar {
   stroke: var(--press);
   stroke-width: 3;
+}
+.done {
+  cursor: default;
+}
+.done .bar {
+  fill: none;
+  stroke-dasharray: 4 3;
 }
 .late .bar {
   stroke: var(--stop-edge);

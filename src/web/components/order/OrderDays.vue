@@ -30,7 +30,9 @@ const days = computed(() =>
           :key="`${at} ${words}`"
           :title="words"
           :subtitle="
-            block ? `${clockText(block.start)} to ${clockText(block.end)}${isHeld(block) ? ', held' : ''}` : ''
+            block
+              ? `${clockText(block.start)} to ${clockText(block.end)}${block.done ? ', done' : isHeld(block) ? ', held' : ''}`
+              : ''
           "
           v-bind="block ? { onClick: () => emit('choose', block) } : {}"
         />

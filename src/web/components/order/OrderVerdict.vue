@@ -63,6 +63,8 @@ const under = computed(() => {
 function reason(one: NoWay): string {
   const name = props.order.lines[one.line]?.name ?? '';
   const title = blockTitle(props.order, one);
+  if (one.kind === 'waited')
+    return `${one.pieces} × ${name} waited too long for “${title}”. Feel one: if it still bends, do it now and tick it; if not, make it again.`;
   if (one.kind === 'never-dry') return `In this air ${name} never gets dry enough to go on: it is too damp.`;
   return `“${title}” takes about ${Math.round(one.minutes)} min for one ${name}, without a break. Your longest free stretch is ${Math.round(one.stretch)} min.`;
 }

@@ -1,7 +1,7 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import type { Kept } from '../../../contract/records.ts';
 import type { Fault } from '../../../core/errors.ts';
-import { laidFor, taskOf, type KeptOrder } from '../../../core/order/keptOrder.ts';
+import { isBehind, laidFor, taskOf, type KeptOrder } from '../../../core/order/keptOrder.ts';
 import type { BlockSpot, LaidBlock } from '../../../core/order/order.ts';
 import type { Help } from '../../../core/order/whatHelps.ts';
 import { useOrders } from '../../stores/records.ts';
@@ -68,6 +68,8 @@ export function useOrder(order: () => Kept<'order'> | undefined) {
     if (of) void lay();
   }, { immediate: true }); // prettier-ignore
   watch(() => order()?.id, () => (helps.value = [])); // prettier-ignore
+  // What should have been done by now, and is not, is laid anew when the order is opened or something else of it is done.
+  watch(() => [order()?.id, body.value?.done], () => body.value && !stale.value && isBehind(body.value, Date.now()) && void lay(), { immediate: true }); // prettier-ignore
   onScopeDispose(job.stop);
 
   const isHeld = (spot: BlockSpot) => body.value?.held.some((one) => sameSpot(one, spot)) ?? false;

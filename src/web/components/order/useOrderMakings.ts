@@ -2,6 +2,7 @@ import { computed, ref, shallowRef, watch } from 'vue';
 import type { Kept } from '../../../contract/records.ts';
 import type { Making, MakingStart } from '../../../contract/makings.ts';
 import { howFar, type HowFar } from '../../../core/making/howFar.ts';
+import { doneBlocks } from '../../../core/order/doneBlocks.ts';
 import { api, Refused } from '../../api.ts';
 import { useConnection } from '../../stores/connection.ts';
 import { newId } from '../../stores/heldRecords.ts';
@@ -29,6 +30,8 @@ export function useOrderMakings(order: () => Kept<'order'> | undefined) {
   const found = shallowRef<readonly Making[]>([]);
   /** How many of them are no longer there. */
   const gone = ref(0);
+  /** All of them have been seen. */
+  const known = ref(false);
   const busy = ref(false);
   const trouble = ref('');
   const ids = computed(() => order()?.body.makings ?? []);
@@ -39,6 +42,7 @@ export function useOrderMakings(order: () => Kept<'order'> | undefined) {
     if (ids.value !== wanted) return;
     found.value = replies.flatMap((reply) => (reply.status === 'fulfilled' ? [reply.value] : []));
     gone.value = replies.filter((reply) => reply.status === 'rejected' && reply.reason instanceof Refused).length;
+    known.value = found.value.length + gone.value === wanted.length;
   }
   watch(ids, look, { immediate: true });
 
@@ -53,6 +57,16 @@ export function useOrderMakings(order: () => Kept<'order'> | undefined) {
       })),
     ),
   );
+
+  // What is done by them is noted in the order, so that the rest is laid again from there.
+  const done = computed(() => (known.value && found.value.length > 0 ? doneBlocks(order()?.body ?? { lines: [], laid: null }, found.value) : undefined)); // prettier-ignore
+  watch([done, known], () => {
+    const now = order();
+    if (!now || !known.value) return;
+    const { done: before, ...body } = now.body;
+    if (JSON.stringify(before) === JSON.stringify(done.value)) return;
+    orders.follow(now.id, done.value ? { ...body, done: done.value } : body);
+  }, { immediate: true }); // prettier-ignore
 
   /** The makings of all lines, drawn up in the house way of today. */
   async function drawnUp({ body }: Kept<'order'>): Promise<MakingStart[]> {
@@ -88,7 +102,7 @@ export function useOrderMakings(order: () => Kept<'order'> | undefined) {
       for (const start of starts) await makings.begin(start);
       // It may have been laid anew meanwhile.
       const body = order()?.body ?? now.body;
-      orders.change(now.id, { ...body, makings: starts.map(({ id }) => id) });
+      orders.follow(now.id, { ...body, makings: starts.map(({ id }) => id) });
       return starts;
     } catch (error) {
       trouble.value = connection.note(error);

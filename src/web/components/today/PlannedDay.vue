@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
+import type { MakingNow } from '../../../contract/makings.ts';
 import { useOrders } from '../../stores/records.ts';
 import { longDayWord } from '../order/blockWords.ts';
 import { plannedDay } from './plannedDay.ts';
 
 /** What orders have planned for today, or for the next day on which they have something. */
-const props = defineProps<{ now: number }>();
+const props = defineProps<{ now: number; makings: readonly MakingNow[] }>();
 const orders = useOrders();
 onMounted(() => void (orders.state !== 'ready' && orders.load()));
-const planned = computed(() => plannedDay(orders.list, props.now));
+const planned = computed(() => plannedDay(orders.list, props.makings, props.now));
 </script>
 
 <template>

@@ -1,5 +1,8 @@
 import type { Kept } from '../../../contract/records.ts';
+import { doneBlocks } from '../../../core/order/doneBlocks.ts';
 import { KILN_WORDS } from '../../../core/order/kilnDays.ts';
+import type { LaidBlock } from '../../../core/order/order.ts';
+import type { MakingNow } from '../../../contract/makings.ts';
 import { blockName, clockText } from '../order/blockWords.ts';
 import { dayRows, momentOn } from '../order/calendarRows.ts';
 
@@ -13,17 +16,23 @@ export interface PlannedThing {
   readonly when: string;
 }
 
-/** What orders have planned for today, or for the next day on which they have something; null when nothing is still to come. */
+/** What orders have planned for today, or for the next day on which they have something, and is not done; null when nothing is still to come. */
 export function plannedDay(
   orders: readonly Kept<'order'>[],
+  makings: readonly MakingNow[],
   now: number,
 ): { readonly day: Date; readonly today: boolean; readonly things: readonly PlannedThing[] } | null {
   const days = new Map<number, PlannedThing[]>();
   for (const { id, body } of orders) {
+    const done = doneBlocks(body, makings.filter((one) => body.makings?.includes(one.id))); // prettier-ignore
+    const isDone = ({ line, set, block, done: before }: LaidBlock) =>
+      before === true || done.some((one) => one.line === line && one.set === set && one.block === block);
     for (const { day, blocks, kiln } of dayRows(body, now)) {
       const at = (minutes: number) => momentOn(day, minutes);
       const all = [
-        ...blocks.map(({ from, to, block }) => ({ from: at(from), to: at(to), words: blockName(body, block) })),
+        ...blocks
+          .filter(({ block }) => !isDone(block))
+          .map(({ from, to, block }) => ({ from: at(from), to: at(to), words: blockName(body, block) })),
         ...kiln.map(({ from, to, kind }) => ({ from: at(from), to: at(to), words: KILN_WORDS[kind] })),
       ].filter(({ to }) => to > now);
       const things = all.map((one) => ({ ...one, order: id, orderName: body.name, when: `${clockText(one.from)} to ${clockText(one.to)}` })); // prettier-ignore
