@@ -44,6 +44,7 @@ export async function makingLists(): Promise<Times[]> {
       measurements: Array.from({ length: EACH }, (_, number) => ({ ...spot(number), what: 'height' as const, value: 100 + number / 10 })), // prettier-ignore
       faults: [],
       notes: [],
+      strikes: [],
     });
     if (index < MAKINGS - IN_WORK) await service.change(id, { ...head, endedAt: at });
   }

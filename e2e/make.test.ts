@@ -126,6 +126,10 @@ describe('a tumbler', () => {
     await page.locator('input[name="measured"]').press('Enter');
     await press(page, 'Write it down');
     await textOf(page.locator('.said'), /Height 125\.4 mm is written down/);
+    await press(page, 'Strike out: Height 125.4 mm');
+    await textOf(page.locator('.said'), /“Height 125\.4 mm” is struck out/);
+    await press(page, 'Put back: Height 125.4 mm');
+    await page.getByRole('button', { name: 'Strike out: Height 125.4 mm' }).waitFor();
     await page.getByRole('tab', { name: 'Note' }).click();
     await page.locator('textarea').first().fill('A little soft today.');
     await press(page, 'Write it down');
@@ -142,6 +146,7 @@ describe('a tumbler', () => {
     );
     expect(making.measurements).toMatchObject([{ what: 'height', value: 125.4, number: 1 }]);
     expect(making.notes).toMatchObject([{ text: 'A little soft today.' }]);
+    expect(making.strikes.map(({ of, out }) => [of, out]).sort()).toEqual([[making.measurements[0]?.id, false], [making.measurements[0]?.id, true]]); // prettier-ignore
     const [fault] = making.faults;
     expect([fault?.x ?? 0, fault?.y ?? 0].every((share) => Math.abs(share - 0.5) < 0.05)).toBe(true);
     await press(page, 'Close');

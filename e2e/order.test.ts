@@ -103,7 +103,7 @@ describe('an order', () => {
     const end = (await kept())?.laid?.blocks.find(({ line, block }) => line === 1 && block === first[0]?.id)?.end ?? 0;
     await page.clock.setSystemTime(end);
     const marks = first.flatMap(({ id }) => [1, 2].map((number) => ({ id: crypto.randomUUID(), piece: 1, number, step: id, kind: 'done', at: new Date(end).toISOString() }))); // prettier-ignore
-    await fetch(`${url}api/makings/${cups.id}/entries`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ marks, measurements: [], faults: [], notes: [] }) }); // prettier-ignore
+    await fetch(`${url}api/makings/${cups.id}/entries`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ marks }) }); // prettier-ignore
     await page.reload();
     expect(await page.locator('.block.done').getAttribute('aria-label')).toMatch(/^2\D+Ticket cup: .*, done$/);
     await textOf(verdict(page), /^All 6 fired/, 30_000);

@@ -161,6 +161,10 @@ export const makingEntries = Joi.object<Entries>({
     y: share(),
   }),
   notes: listOf({ text: words(MAKING_LIMITS.text) }),
+  strikes: Joi.array()
+    .items(Joi.object({ id: id(), of: id(), out: Joi.boolean().strict().required(), at: time() }))
+    .max(MAKING_LIMITS.entries)
+    .default([]),
 }).required();
 
 /** Path of a making. */

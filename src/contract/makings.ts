@@ -1,5 +1,6 @@
 import type { Air } from '../core/drying/air.ts';
 import type { Mark, Spot } from '../core/making/making.ts';
+import type { Strike } from '../core/making/strikes.ts';
 import type { Schools, WorkStep } from '../core/making/workStep.ts';
 
 /** One kind of piece of a making: a revision of a design, how many, and the order of work as it was drawn up for it. */
@@ -90,6 +91,7 @@ export interface Entries {
   readonly measurements: readonly Measurement[];
   readonly faults: readonly PieceFault[];
   readonly notes: readonly Note[];
+  readonly strikes: readonly Strike[];
 }
 
 /** A making as it is kept. */
@@ -108,4 +110,4 @@ export interface MakingLine extends Omit<MakingHead, 'schools' | 'air'> {
 }
 
 /** What is in work, for Today: steps and marks, without what was measured. */
-export type MakingNow = Omit<Making, 'measurements' | 'faults' | 'notes' | 'photographs'>;
+export type MakingNow = Omit<Making, 'measurements' | 'faults' | 'notes' | 'strikes' | 'photographs'>;

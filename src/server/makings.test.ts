@@ -16,7 +16,7 @@ const STEPS: readonly WorkStep[] = [
   { id: 'stiffen', act: 'wait', title: 'Let it stiffen', says: [], tools: [], until: 'It bends.', minutes: 1, waits: { until: 'opens', part: { thickness: 6, faces: 'one', cover: 'open' } } },
 ]; // prettier-ignore
 const AT = '2026-11-28T09:05:00.000Z';
-const none: Entries = { marks: [], measurements: [], faults: [], notes: [] };
+const none: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [] };
 const spot = () => ({ id: randomUUID(), piece: 0, number: 1, step: 'roll', at: AT });
 
 let database: Database;
@@ -78,6 +78,7 @@ describe('makings', () => {
       measurements: [{ ...spot(), what: 'height', value: 110.2 }, { ...spot(), what: 'weight', value: 402 }],
       faults: [{ ...spot(), kind: 'crack at the seam', x: 0.5, y: 0.25 }, { ...spot(), kind: 'other', x: null, y: null }],
       notes: [{ ...spot(), text: 'A little soft today.' }],
+      strikes: [{ id: randomUUID(), of: randomUUID(), out: true, at: AT }, { id: randomUUID(), of: randomUUID(), out: false, at: AT }],
     }; // prettier-ignore
     const other: Entries = { ...none, marks: Array.from({ length: 20 }, () => ({ ...spot(), kind: 'open' as const })) };
     const send = (what: Entries) => agent.post(`/api/makings/${id}/entries`).send(what);
@@ -85,7 +86,7 @@ describe('makings', () => {
     const kept = (await agent.get(`/api/makings/${id}`)).body as Making;
     const byId = (list: readonly { id: string }[]) => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
     expect(byId(kept.marks)).toEqual(byId([...entries.marks, ...other.marks]));
-    for (const kind of ['measurements', 'faults', 'notes'] as const) expect(byId(kept[kind])).toEqual(byId(entries[kind])); // prettier-ignore
+    for (const kind of ['measurements', 'faults', 'notes', 'strikes'] as const) expect(byId(kept[kind])).toEqual(byId(entries[kind])); // prettier-ignore
   });
 
   it('are told to calendars, each open wait with its alarm, and read by another reader', async () => {

@@ -5,6 +5,7 @@ import * as meshes from './0003-meshes.ts';
 import * as makings from './0004-makings.ts';
 import * as photographs from './0005-photographs.ts';
 import * as names from './0006-names.ts';
+import * as strikes from './0007-strikes.ts';
 
 /** One step of the database, up and down. */
 export interface Migration {
@@ -21,4 +22,5 @@ export const migrations: Migration[] = [
   { name: '0004-makings', ...makings },
   { name: '0005-photographs', ...photographs },
   { name: '0006-names', ...names },
+  { name: '0007-strikes', ...strikes },
 ];

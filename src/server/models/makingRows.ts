@@ -47,6 +47,15 @@ export interface EntryRow extends Model {
   at: Date;
 }
 
+/** A row of `strikes`. */
+export interface StrikeRow extends Model {
+  id: string;
+  makingId: string;
+  of: string;
+  out: boolean;
+  at: Date;
+}
+
 /** The tables of a making. */
 export interface MakingTables {
   readonly makings: ModelStatic<MakingRow>;
@@ -57,9 +66,10 @@ export interface MakingTables {
   readonly faults: ModelStatic<EntryRow>;
   readonly notes: ModelStatic<EntryRow>;
   readonly photographs: ModelStatic<EntryRow>;
+  readonly strikes: ModelStatic<StrikeRow>;
 }
 
-const { STRING, TEXT, INTEGER, DOUBLE, DATE, UUID } = DataTypes;
+const { BOOLEAN, STRING, TEXT, INTEGER, DOUBLE, DATE, UUID } = DataTypes;
 
 /** Binds the tables of makings to models. */
 export function defineMakings(sequelize: Sequelize): MakingTables {
@@ -117,6 +127,11 @@ export function defineMakings(sequelize: Sequelize): MakingTables {
     faults: entries('faults', { kind: STRING, x: DOUBLE, y: DOUBLE }),
     notes: entries('notes', { text: TEXT }),
     photographs: entries('photographs', { hash: STRING, width: INTEGER, height: INTEGER }),
+    strikes: sequelize.define<StrikeRow>(
+      'strike',
+      { id: { type: UUID, primaryKey: true }, makingId: UUID, of: UUID, out: BOOLEAN, at: DATE },
+      { tableName: 'strikes', timestamps: false },
+    ),
   };
   tables.makings.hasMany(tables.makingPieces, { foreignKey: 'makingId', as: 'pieces' });
   return tables;

@@ -34,7 +34,8 @@ function group<T>(rows: readonly T[], nameOf: (row: T) => string): Map<string, T
 
 /** The keeping of makings. Every verb that names one refuses with `making-not-found`. */
 export function makingService(database: Database) {
-  const { makings, makingPieces, makingSteps, marks, measurements, faults, notes, photographs, revisions } = database;
+  const { makings, makingPieces, makingSteps, marks, measurements, faults, notes, photographs, strikes, revisions } =
+    database;
 
   async function rowOf(id: string, transaction?: Transaction): Promise<MakingRow> {
     const row = await makings.findByPk(id, { transaction });
@@ -42,8 +43,11 @@ export function makingService(database: Database) {
     return row;
   }
 
-  const rowsOf = async (table: Database['marks'], ids: readonly string[], transaction?: Transaction) =>
-    (await table.findAll({ where: { makingId: [...ids] }, order: [['at', 'ASC'], ['id', 'ASC']], raw: true, transaction })) as unknown as Record<string, unknown>[]; // prettier-ignore
+  /** A table of what is added to makings and never changed. */
+  type Added = Database['marks' | 'strikes'];
+
+  const rowsOf = async (table: Added, ids: readonly string[], transaction?: Transaction) =>
+    (await (table as Database['marks']).findAll({ where: { makingId: [...ids] }, order: [['at', 'ASC'], ['id', 'ASC']], raw: true, transaction })) as unknown as Record<string, unknown>[]; // prettier-ignore
 
   /** Orders of work by their making, read once: they are never changed. Each is a list of steps for each kind of piece. */
   const kept = new LRUCache<string, readonly (readonly WorkStep[])[]>({ max: ORDERS_KEPT });
@@ -98,7 +102,7 @@ export function makingService(database: Database) {
 
   async function whole(row: MakingRow, transaction?: Transaction): Promise<Making> {
     const [now] = await wholes([row], transaction);
-    const read = async <T>(table: Database['marks']) =>
+    const read = async <T>(table: Added) =>
       (await rowsOf(table, [row.id], transaction)).map((entry) => entryOf<T>(entry));
     return {
       ...(now as MakingNow),
@@ -106,6 +110,12 @@ export function makingService(database: Database) {
       faults: await read<Making['faults'][number]>(faults),
       notes: await read<Making['notes'][number]>(notes),
       photographs: await read<Making['photographs'][number]>(photographs),
+      strikes: (await read<Making['strikes'][number]>(strikes)).map(({ id, of, out, at }) => ({
+        id,
+        of,
+        out: Boolean(out),
+        at,
+      })),
     };
   }
 
@@ -226,14 +236,15 @@ export function makingService(database: Database) {
     async keep(id: string, entries: Entries): Promise<Making> {
       return database.write(async (transaction) => {
         const row = await rowOf(id, transaction);
-        const kept: readonly [Database['marks'], readonly object[]][] = [
+        const kept: readonly [Added, readonly object[]][] = [
           [marks, entries.marks.map(markRow)],
           [measurements, entries.measurements],
           [faults, entries.faults],
           [notes, entries.notes],
+          [strikes, entries.strikes],
         ];
         for (const [table, rows] of kept) {
-          await table.bulkCreate(rows.map((entry) => ({ ...entry, makingId: id })) as never, {
+          await (table as Database['marks']).bulkCreate(rows.map((entry) => ({ ...entry, makingId: id })) as never, {
             transaction,
             ignoreDuplicates: true,
           });

@@ -1,21 +1,25 @@
 import type { Entries } from '../../contract/makings.ts';
 
-export const NONE: Entries = { marks: [], measurements: [], faults: [], notes: [] };
-const KINDS = ['marks', 'measurements', 'faults', 'notes'] as const;
+export const NONE: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [] };
+const KINDS = ['marks', 'measurements', 'faults', 'notes', 'strikes'] as const;
 
 /** Two lists as one, each entry once by its id. */
 function together<T extends { readonly id: string }>(one: readonly T[], other: readonly T[]): T[] {
   return [...new Map([...one, ...other].map((entry) => [entry.id, entry])).values()];
 }
 
-/** A making, or entries, with more of them. */
-export function withEntries<T extends Entries>(to: T, { marks, measurements, faults, notes }: Entries): T {
+/** A making, or entries, with more of them. What was held before anything could be struck out has no strikes. */
+export function withEntries<T extends Entries>(
+  to: T,
+  { marks, measurements, faults, notes, strikes = [] }: Entries,
+): T {
   return {
     ...to,
     marks: together(to.marks, marks),
     measurements: together(to.measurements, measurements),
     faults: together(to.faults, faults),
     notes: together(to.notes, notes),
+    strikes: together(to.strikes ?? [], strikes),
   };
 }
 
@@ -23,7 +27,7 @@ export function withEntries<T extends Entries>(to: T, { marks, measurements, fau
 export function without(from: Entries, gone: Entries): Entries {
   const sent = new Set(KINDS.flatMap((kind) => gone[kind].map(({ id }) => id)));
   const left = <T extends { readonly id: string }>(list: readonly T[]) => list.filter(({ id }) => !sent.has(id));
-  return { marks: left(from.marks), measurements: left(from.measurements), faults: left(from.faults), notes: left(from.notes) }; // prettier-ignore
+  return { marks: left(from.marks), measurements: left(from.measurements), faults: left(from.faults), notes: left(from.notes), strikes: left(from.strikes) }; // prettier-ignore
 }
 
 export const countOf = (entries: Entries) => KINDS.reduce((sum, kind) => sum + entries[kind].length, 0);

@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
 import type { Making, MakingLine, MakingStart } from '../../contract/makings.ts';
 import { ROOM } from '../../core/drying/air.ts';
+import { struckOut } from '../../core/making/strikes.ts';
 import { DEFAULT_SCHOOLS } from '../../core/making/workStep.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { held } from '../held.ts';
@@ -139,6 +140,22 @@ describe('with the server away', () => {
     expect(again.making?.name).toBe('For the harbour');
     const { changed, left } = await sentLater();
     expect(changed.mock.calls.map(([id, { name, endedAt }]) => [id, name, endedAt])).toEqual([['one', 'For the harbour', null]]); // prettier-ignore
+    expect(left).toEqual([]);
+  });
+
+  it('what is struck out survives the page, and is sent with what was put back, in order', async () => {
+    answers(false);
+    const makings = useMakings();
+    await makings.open('cup');
+    answers(true);
+    makings.strike('a size', true);
+    makings.strike('a note', true);
+    await settled();
+    makings.strike('a note', false);
+    await settled();
+    expect([makings.waiting, [...struckOut(makings.making?.strikes ?? [])]]).toEqual([3, ['a size']]);
+    const { entries, left } = await sentLater();
+    expect(entries.mock.calls.flatMap(([, { strikes }]) => strikes.map(({ of, out }) => [of, out]))).toEqual([['a size', true], ['a note', true], ['a note', false]]); // prettier-ignore
     expect(left).toEqual([]);
   });
 

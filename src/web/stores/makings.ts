@@ -233,6 +233,7 @@ export const useMakings = defineStore('makings', () => {
   const measure = (one: Omit<Measurement, 'id' | 'at'>) => add({ measurements: [{ ...stamp(), ...one }] });
   const fault = (one: Omit<PieceFault, 'id' | 'at'>) => add({ faults: [{ ...stamp(), ...one }] });
   const note = (one: Omit<Note, 'id' | 'at'>) => add({ notes: [{ ...stamp(), ...one }] });
+  const strike = (of: string, out: boolean) => add({ strikes: [{ ...stamp(), of, out }] });
 
   /** Changes some of the making's head: at once here, and on the server when it answers. False when the server refused it. */
   async function change(part: HeadChange): Promise<boolean> {
@@ -295,5 +296,5 @@ export const useMakings = defineStore('makings', () => {
     }
   }
 
-  return { making, lines, state, trouble, waiting, found, lastGone, unsentPhotographs: photographs.unsent, photographTrouble: photographs.trouble, photograph, open, begin, press, pressMany, measure, fault, note, change, end, leave, look, remove, putBack, sendHeld }; // prettier-ignore
+  return { making, lines, state, trouble, waiting, found, lastGone, unsentPhotographs: photographs.unsent, photographTrouble: photographs.trouble, photograph, open, begin, press, pressMany, measure, fault, note, strike, change, end, leave, look, remove, putBack, sendHeld }; // prettier-ignore
 });

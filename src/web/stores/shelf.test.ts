@@ -18,7 +18,7 @@ function server() {
   });
   jest.spyOn(api, 'remove').mockImplementation((id) => {
     kept = kept.filter((one) => one.id !== id);
-    return Promise.resolve();
+    return Promise.resolve(undefined);
   });
   jest.spyOn(api, 'duplicate').mockImplementation((id) => {
     kept = [...kept, designOf(`${id}, copy`)];

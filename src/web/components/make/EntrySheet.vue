@@ -13,6 +13,8 @@ import LengthField from '../fields/LengthField.vue';
 import MassField from '../fields/MassField.vue';
 import DeviceReadings from '../devices/DeviceReadings.vue';
 import SheetDialog from '../frame/SheetDialog.vue';
+import EntryList from './EntryList.vue';
+import { MEASURED_NAMES } from './measuredNames.ts';
 import StepPhotographs from './StepPhotographs.vue';
 
 /** What is measured, noted, photographed or went wrong at a step of one piece. */
@@ -22,7 +24,6 @@ const props = defineProps<{ step: WorkStep; piece: number; number: number; targe
 const makings = useMakings();
 const lengths = useLengths();
 const masses = useMasses();
-const NAMES: Readonly<Record<Measured, string>> = { rim: 'Rim across', foot: 'Foot across', height: 'Height', length: 'Length', width: 'Width', thickness: 'Thickness', other: 'Another size', weight: 'Weight' }; // prettier-ignore
 const tab = ref<'measure' | 'note' | 'photograph' | 'fault'>('measure');
 const what = ref<Measured>('height');
 const value = ref(0);
@@ -32,18 +33,8 @@ const place = ref<{ readonly x: number; readonly y: number } | null>(null);
 const said = ref('');
 
 const spot = computed(() => ({ piece: props.piece, number: props.number, step: props.step.id }));
-const measures = MEASURED.map((one) => ({ value: one, title: NAMES[one] }));
+const measures = MEASURED.map((one) => ({ value: one, title: MEASURED_NAMES[one] }));
 const faults = FAULTS.map((one) => ({ value: one, title: one[0]?.toUpperCase() + one.slice(1) }));
-const mine = computed(() => {
-  const { making } = makings;
-  const here = ({ piece, number }: { piece: number; number: number }) =>
-    piece === props.piece && number === props.number;
-  return {
-    measurements: (making?.measurements ?? []).filter(here),
-    notes: (making?.notes ?? []).filter(here),
-    faults: (making?.faults ?? []).filter(here),
-  };
-});
 const figure = (one: Measured, amount: number) => (one === 'weight' ? masses.write(amount) : lengths.length(amount));
 
 /** The piece as it stands, to press the place on. */
@@ -70,7 +61,7 @@ function point(event: MouseEvent): void {
 function keepMeasure(): void {
   if (value.value <= 0) return void (said.value = 'Write a figure first.');
   makings.measure({ ...spot.value, what: what.value, value: value.value });
-  said.value = `${NAMES[what.value]} ${figure(what.value, value.value)} is written down.`;
+  said.value = `${MEASURED_NAMES[what.value]} ${figure(what.value, value.value)} is written down.`;
   value.value = 0;
 }
 function keepNote(): void {
@@ -152,13 +143,7 @@ function keepFault(): void {
         <VBtn variant="flat" @click="keepFault">Write it down</VBtn>
       </template>
       <p role="status" class="said">{{ said }}</p>
-      <ul v-if="mine.measurements.length + mine.notes.length + mine.faults.length" class="list">
-        <li v-for="one in mine.measurements" :key="one.id">
-          {{ NAMES[one.what] }} <strong>{{ figure(one.what, one.value) }}</strong>
-        </li>
-        <li v-for="one in mine.faults" :key="one.id">{{ one.kind }}</li>
-        <li v-for="one in mine.notes" :key="one.id">{{ one.text }}</li>
-      </ul>
+      <EntryList :piece="piece" :number="number" @said="(words) => (said = words)" />
       <VBtn @click="open = false">Close</VBtn>
     </section>
   </SheetDialog>
@@ -191,9 +176,5 @@ function keepFault(): void {
   margin: 0;
   min-height: 1.4em;
   font-weight: 600;
-}
-.list {
-  margin: 0;
-  padding-left: 20px;
 }
 </style>

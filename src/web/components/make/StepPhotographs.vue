@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Spot } from '../../../core/making/making.ts';
+import { struckOut } from '../../../core/making/strikes.ts';
 import { useMakings } from '../../stores/makings.ts';
 import FileField from '../fields/FileField.vue';
 import HeldPicture from './HeldPicture.vue';
@@ -11,9 +12,15 @@ const emit = defineEmits<{ said: [words: string] }>();
 const makings = useMakings();
 const own = ({ piece, number }: Spot) => piece === props.spot.piece && number === props.spot.number;
 const kept = computed(() => (makings.making?.photographs ?? []).filter(own));
+const gone = computed(() => struckOut(makings.making?.strikes ?? []));
 const unsent = computed(() => makings.unsentPhotographs.filter(own));
 const clock = new Intl.DateTimeFormat('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
 const words = (at: string) => `Photograph, ${clock.format(new Date(at))}`;
+
+function strike(id: string, out: boolean): void {
+  makings.strike(id, out);
+  emit('said', out ? 'The photograph is struck out.' : 'The photograph counts again.');
+}
 
 async function take(file: File): Promise<void> {
   await makings.photograph(props.spot, file);
@@ -31,10 +38,17 @@ async function take(file: File): Promise<void> {
     @read="take"
   />
   <ul v-if="kept.length + unsent.length" class="pictures">
-    <li v-for="{ id, hash, at } in kept" :key="id">
+    <li v-for="{ id, hash, at } in kept" :key="id" :class="{ out: gone.has(id) }">
       <a :href="`/api/photographs/${hash}/full.jpg`" target="_blank" rel="noopener">
         <img :src="`/api/photographs/${hash}/small.jpg`" :alt="words(at)" />
       </a>
+      <VBtn
+        variant="text"
+        :aria-label="`${gone.has(id) ? 'Put back' : 'Strike out'}: ${words(at)}`"
+        @click="strike(id, !gone.has(id))"
+      >
+        {{ gone.has(id) ? 'Put back' : 'Strike out' }}
+      </VBtn>
     </li>
     <li v-for="one in unsent" :key="one.id">
       <HeldPicture :picture="one.picture" :alt="words(one.at)" />
@@ -59,6 +73,9 @@ async function take(file: File): Promise<void> {
   object-fit: cover;
   border-radius: 6px;
   border: 1px solid var(--line);
+}
+.out img {
+  opacity: 0.3;
 }
 span {
   font-size: 15px;

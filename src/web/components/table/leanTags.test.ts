@@ -72,10 +72,10 @@ describe('tags of leaning edges', () => {
 });
 
 describe('dimension lines', () => {
-  it.each([
+  it.each<[[number, number, number, number], string]>([
     [[10, 40, 90, 40], 'M10 40L90 40M10 33L10 47M90 33L90 47'],
     [[10, 40, 10, 90], 'M10 40L10 90M3 40L17 40M3 90L17 90'],
-  ] as const)('have a tick at each end: %j', (ends, path) => {
+  ])('have a tick at each end: %j', (ends, path) => {
     expect(dimensionLine(...ends)).toBe(path);
   });
 
