@@ -27,7 +27,7 @@ export async function makings(): Promise<Times[]> {
   ];
 }
 
-/** Tasks that plans are compared on, and how long the exact solver is given for each (s). */
+/** Tasks that plans are compared on: so many that the exact solver brings to an end in this time for each (s). */
 const TASKS = 100;
 const EXACT_SECONDS = 8;
 
@@ -35,7 +35,7 @@ const EXACT_SECONDS = 8;
 export async function exactPlans(): Promise<void> {
   const random = seeded(23);
   let [worst, over, unsolved, left] = [1, 0, 0, 0];
-  for (let index = 0; index < TASKS; index += 1) {
+  for (let index = 0; index - unsolved < TASKS; index += 1) {
     const task = madeUpTask(random, 2 + (index % 7), 2);
     const exact = await exactEnd(task, EXACT_SECONDS);
     const plan = layPlan(task, { random: seeded(index) });
@@ -46,5 +46,5 @@ export async function exactPlans(): Promise<void> {
       if (plan.end > 1.03 * exact) over += 1;
     }
   }
-  console.log(`plans of 2 to 8 pieces: ${TASKS - unsolved} of ${TASKS} solved exactly; worst ${(100 * (worst - 1)).toFixed(2)} % later, ${over} over 3 %, ${left} with pieces left out that the exact plan has`); // prettier-ignore
+  console.log(`plans of 2 to 8 pieces: ${TASKS} tasks solved exactly, ${unsolved} were not; worst ${(100 * (worst - 1)).toFixed(2)} % later, ${over} over 3 %, ${left} with pieces left out that the exact plan has`); // prettier-ignore
 }

@@ -38,7 +38,7 @@ describe('measuring devices', () => {
     await read(() => field.inputValue(), (text) => /^8[1-5]\.\d\d mm$/.test(text), 'a reading'); // prettier-ignore
     expect(await page.evaluate<string>('document.activeElement.name')).toBe('measured');
     // A hand that types has the field to itself.
-    await field.fill('');
+    await field.press('Control+a');
     await field.pressSequentially('77.5', { delay: 40 });
     await strip.getByRole('button', { name: 'Measure one' }).click();
     await page.waitForTimeout(900);

@@ -78,7 +78,8 @@ describe('a tumbler', () => {
       'another time',
     );
     await textOf(page.locator('.strip'), /Tumblers for the galley/);
-    const { name, dueAt, air, clay, startedAt, schools } = await kept(id);
+    const changed = await read(() => kept(id), (now) => now.name === 'Tumblers for the galley', 'the change on the server'); // prettier-ignore
+    const { name, dueAt, air, clay, startedAt, schools } = changed;
     // A fan is switched on, on another tablet: what that does to the clay, and what lowers it, is said.
     const body = JSON.stringify({
       name,

@@ -46,6 +46,8 @@ describe('a piece that is rehearsed in idle time', () => {
     await page.locator(`[data-design="${design}"] .drawing`).click();
     await kept(page, /1/);
     const table = () => page.locator('.work-table').innerHTML();
+    // The line that it is filled to is made last of what stands on the table.
+    await page.locator('.work-table .fill').waitFor();
     const before = await table();
     expect(await idleTimes()).toBeGreaterThan(3);
     expect(await table()).toBe(before);

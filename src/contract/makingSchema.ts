@@ -53,7 +53,7 @@ const step = Joi.object({
   }),
 });
 
-const schools = Joi.object({
+export const schoolsSchema = Joi.object({
   joins: Joi.string().valid('water', 'slip', 'nothing').required(),
   texture: Joi.string().valid('before', 'after').required(),
   coil: Joi.boolean().strict().required(),
@@ -75,7 +75,7 @@ const head = {
   clay: Joi.string().guid().allow(null).required(),
   startedAt: time(),
   dueAt: time().allow(null),
-  schools: schools.required(),
+  schools: schoolsSchema.required(),
   air: airSchema.required(),
 };
 

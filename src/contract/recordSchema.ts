@@ -6,8 +6,12 @@ import type { Fault } from '../core/errors.ts';
 import { checkKitItem } from '../core/kit/checkKit.ts';
 import { KIT_KINDS, type KitItem } from '../core/kit/kit.ts';
 import { checkPlan, type KeptPlan } from '../core/slabPlan/keptPlan.ts';
+import { checkHouseWay, type HouseWay } from '../core/making/houseWay.ts';
+import { OWN_LIMITS } from '../core/making/ownWork.ts';
+import { FORM_KINDS } from '../core/piece/target.ts';
 import { checkOrder } from '../core/order/keptOrder.ts';
 import { kitMouldSchema } from './formSchema.ts';
+import { airSchema, schoolsSchema } from './makingSchema.ts';
 import { orderSchema } from './orderSchema.ts';
 import { plainName } from './plainName.ts';
 import type { RecordBodies, RecordKind } from './records.ts';
@@ -19,7 +23,7 @@ const name = () => Joi.string().allow('').custom(plainName);
 const oneOf = (values: readonly string[]) => Joi.string().valid(...values);
 
 /** Most entries of each list in a record. */
-const MOST = { bars: 500, settings: 60, pieces: 200, slabs: 200, placements: 2000 } as const;
+const MOST = { bars: 500, settings: 60, pieces: 200, slabs: 200, placements: 2000, steps: 200 } as const;
 
 const bar = Joi.object({
   wet: figure().required(),
@@ -36,6 +40,16 @@ const placement = Joi.object({
   y: figure().required(),
   turn: figure().required(),
   locked: Joi.boolean().strict(),
+});
+
+const stepIds = Joi.array().items(Joi.string().max(80)).max(MOST.steps).required();
+const ownWork = Joi.object({
+  order: stepIds,
+  left: stepIds,
+  added: Joi.array()
+    .items(Joi.object({ id: Joi.string().max(80).required(), title: text().required(), minutes: figure().required() }))
+    .max(OWN_LIMITS.added)
+    .required(),
 });
 
 /** The shape of each kind of record. Ranges are core's, checked once the shape is right. */
@@ -87,6 +101,12 @@ const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> }
       .required(),
   }).required(),
   order: orderSchema,
+  way: Joi.object<HouseWay>({
+    name: name().required(),
+    schools: schoolsSchema.required(),
+    air: airSchema.required(),
+    own: Joi.object().pattern(oneOf(FORM_KINDS), ownWork).required(),
+  }).required(),
 };
 
 const CHECKS: { readonly [K in RecordKind]: (body: RecordBodies[K]) => Fault[] } = {
@@ -95,6 +115,7 @@ const CHECKS: { readonly [K in RecordKind]: (body: RecordBodies[K]) => Fault[] }
   scrap: checkScrap,
   plan: checkPlan,
   order: checkOrder,
+  way: checkHouseWay,
 };
 
 export const RECORD_KINDS = Object.keys(SCHEMAS) as RecordKind[];

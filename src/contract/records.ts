@@ -1,4 +1,5 @@
 import type { Clay, ScrapEntry } from '../core/clay/clay.ts';
+import type { HouseWay } from '../core/making/houseWay.ts';
 import type { KeptOrder } from '../core/order/keptOrder.ts';
 import type { KeptPlan } from '../core/slabPlan/keptPlan.ts';
 import type { KitItem } from '../core/kit/kit.ts';
@@ -10,6 +11,7 @@ export interface RecordBodies {
   readonly scrap: ScrapEntry;
   readonly plan: KeptPlan;
   readonly order: KeptOrder;
+  readonly way: HouseWay;
 }
 export type RecordKind = keyof RecordBodies;
 

@@ -15,6 +15,7 @@ import { useSettings } from '../stores/settings.ts';
 const router = useRouter();
 const settings = useSettings();
 const way = useHouseWay();
+onMounted(way.load);
 const { now, makings, lines, state, trouble, load } = useAgenda();
 /** What was held while the server was away is sent. */
 const store = useMakings();

@@ -1,46 +1,60 @@
 import { defineStore } from 'pinia';
-import { ref } from 'vue';
-import { ROOM, type Air } from '../../core/drying/air.ts';
-import { NO_OWN_WORK, type OwnWork } from '../../core/making/ownWork.ts';
+import { computed, ref, watch } from 'vue';
+import type { Air } from '../../core/drying/air.ts';
+import { HOUSE_WAY_ID, houseWayOf, ownWorkOf, type HouseWay } from '../../core/making/houseWay.ts';
+import type { OwnWork } from '../../core/making/ownWork.ts';
 import type { FormKind } from '../../core/piece/target.ts';
-import { DEFAULT_SCHOOLS, type Schools } from '../../core/making/workStep.ts';
+import type { Schools } from '../../core/making/workStep.ts';
 import { memory } from '../memory.ts';
+import { useWays } from './records.ts';
 
 const KEY = 'fawn-house-way';
 
-/** How this potter works where schools differ, and the air of her shed, as they were last chosen in this browser. */
-export const useHouseWay = defineStore('houseWay', () => {
-  const schools = ref<Schools>(DEFAULT_SCHOOLS);
-  const air = ref<Air>(ROOM);
-  /** Her own order of work, by the kind of piece. */
-  const own = ref<Partial<Record<FormKind, OwnWork>>>({});
+/** The house way as it was last seen in this browser. */
+function lastWay(): HouseWay {
   try {
-    const kept = JSON.parse(memory.read(KEY) ?? '{}') as {
-      schools?: Partial<Schools>;
-      air?: Partial<Air>;
-      own?: Partial<Record<FormKind, OwnWork>>;
-    };
-    schools.value = { ...DEFAULT_SCHOOLS, ...kept.schools };
-    air.value = { ...ROOM, ...kept.air };
-    own.value = kept.own ?? {};
+    return houseWayOf(JSON.parse(memory.read(KEY) ?? '{}') as Partial<HouseWay>);
   } catch {
     // It cannot be read: the defaults stand.
+    return houseWayOf();
   }
+}
 
-  function put(next: {
-    readonly schools?: Schools;
-    readonly air?: Air;
-    readonly own?: Partial<Record<FormKind, OwnWork>>;
-  }): void {
-    schools.value = next.schools ?? schools.value;
-    air.value = next.air ?? air.value;
-    own.value = next.own ?? own.value;
-    memory.write(KEY, JSON.stringify({ schools: schools.value, air: air.value, own: own.value }));
+type Chosen = Partial<Pick<HouseWay, 'schools' | 'air' | 'own'>>;
+
+/** How this potter works where schools differ, and the air of her shed: one record, so that every tablet works alike. The last choice wins. */
+export const useHouseWay = defineStore('houseWay', () => {
+  const ways = useWays();
+  const here = ref<HouseWay>(lastWay());
+  /** What was chosen before the record was seen; what this browser had chosen before there was a record counts as that. */
+  let before: Chosen | null = memory.read(KEY) === null ? null : {};
+  const kept = computed(() => ways.list.find(({ id }) => id === HOUSE_WAY_ID)?.body);
+  const way = computed(() => (kept.value ? houseWayOf(kept.value) : here.value));
+
+  function put(chosen: Chosen): void {
+    const next = { ...way.value, ...chosen };
+    here.value = next;
+    memory.write(KEY, JSON.stringify(next));
+    if (kept.value) ways.follow(HOUSE_WAY_ID, next);
+    else if (ways.state === 'ready') void ways.create(next, HOUSE_WAY_ID);
+    else before = { ...before, ...chosen };
   }
-  const school = (part: Partial<Schools>) => put({ schools: { ...schools.value, ...part } });
+  const school = (part: Partial<Schools>) => put({ schools: { ...way.value.schools, ...part } });
+  const ownOf = (kind: FormKind): OwnWork => ownWorkOf(way.value, kind);
+  const putOwn = (kind: FormKind, work: OwnWork) => put({ own: { ...way.value.own, [kind]: work } });
 
-  const ownOf = (kind: FormKind): OwnWork => ({ ...NO_OWN_WORK, ...own.value[kind] });
-  const putOwn = (kind: FormKind, work: OwnWork) => put({ own: { ...own.value, [kind]: work } });
+  watch(() => ways.state, (state) => {
+    if (state !== 'ready' || !before) return;
+    const chosen = before;
+    before = null;
+    if (!kept.value || Object.keys(chosen).length > 0) put(chosen);
+  }, { flush: 'sync', immediate: true }); // prettier-ignore
+  watch(kept, (now) => now && memory.write(KEY, JSON.stringify(now)));
+  watch(() => ways.conflicts[HOUSE_WAY_ID], (theirs) => theirs && void ways.settle(HOUSE_WAY_ID, 'mine')); // prettier-ignore
 
-  return { schools, air, put, school, ownOf, putOwn };
+  /** Fetches it where that has not been done. */
+  const load = () => (ways.state === 'ready' ? Promise.resolve() : ways.load());
+  const schools = computed(() => way.value.schools);
+  const air = computed<Air>(() => way.value.air);
+  return { schools, air, put, school, ownOf, putOwn, load };
 });

@@ -4,6 +4,7 @@ import type { Kept, RecordBodies, RecordKind } from '../../contract/records.ts';
 import { checkClay, checkScrap } from '../../core/clay/checkClay.ts';
 import type { Fault } from '../../core/errors.ts';
 import { checkKitItem } from '../../core/kit/checkKit.ts';
+import { checkHouseWay } from '../../core/making/houseWay.ts';
 import { checkOrder, withItsWork } from '../../core/order/keptOrder.ts';
 import { checkPlan } from '../../core/slabPlan/keptPlan.ts';
 import { LIMITS } from '../../core/piece/target.ts';
@@ -127,8 +128,7 @@ function bookOf<K extends RecordKind>(
     }
 
     /** A new record stands in the list at once; while the server is away it is held and sent when it is back. */
-    async function create(body: Body): Promise<Kept<K> | null> {
-      const { id } = fresh(newId(), body);
+    async function create(body: Body, id = newId()): Promise<Kept<K> | null> {
       const thing = add(fresh(id, body));
       holdRecord(kind, fresh(id, body));
       await thing.keep();
@@ -253,5 +253,7 @@ export const useClays = bookOf('clay', checkClay);
 export const useKit = bookOf('kit', checkKitItem);
 export const useScraps = bookOf('scrap', checkScrap);
 export const usePlans = bookOf('plan', checkPlan);
+/** The house way: one record. */
+export const useWays = bookOf('way', checkHouseWay);
 /** Orders, laid back from the day they are wanted. */
 export const useOrders = bookOf('order', checkOrder, withItsWork);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue';
+import { computed, onMounted, ref, shallowRef } from 'vue';
 import type { Design } from '../../../contract/api.ts';
 import type { MakingLine } from '../../../contract/makings.ts';
 import type { WorkStep } from '../../../core/making/workStep.ts';
@@ -21,6 +21,7 @@ import { useDrawUp } from './useDrawUp.ts';
 const props = defineProps<{ design: Design; target: Target }>();
 const makings = useMakings();
 const way = useHouseWay();
+onMounted(way.load);
 const draw = useDrawUp();
 const clays = useClays();
 
