@@ -84,6 +84,15 @@ export function rimWork(target: Target): WorkStep[] {
   ];
 }
 
+/** How straps are bent; those over the handles that are joined are spares. */
+function bent(straps: number, joined: number): Phrase {
+  if (straps === 1) return ['Bend it to the drawing and stand it on its side.'];
+  const which = straps === 2 ? 'both' : `all ${straps}`;
+  const spare =
+    straps > joined ? ` ${straps - joined === 1 ? 'One is a spare' : `${straps - joined} are spares`}.` : '';
+  return [`Bend ${which} to the drawing and stand them on their sides.${spare}`];
+}
+
 /** Handle, lugs, feet and lid, as far as the piece has them. */
 export function addedWork(target: Target, { parts, lumps = [] }: Development, schools: Schools): WorkStep[] {
   const { clay, handle, lugs, feet, lid } = target;
@@ -101,7 +110,7 @@ export function addedWork(target: Target, { parts, lumps = [] }: Development, sc
       title: pulled ? 'Pull the handle' : 'Bend the handle',
       says: pulled
         ? [['A lump of ', { grams: pulled.mass }, ' for each, drawn out wet to ', { mm: pulled.length }, '.'], ['Make a spare or two.']]
-        : [[...(strap && strap.count > 1 ? [`Bend ${strap.count === 2 ? 'both' : `all ${strap.count}`} `] : ['Bend it ']), 'to the drawing and stand it on its side.'], ['It stands ', { mm: wet(handle.projection) }, ' off the wall.']],
+        : [bent(strap?.count ?? 1, Math.max(1, places)), ['It stands ', { mm: wet(handle.projection) }, ' off the wall.']],
       part: 'handle',
       tools: pulled ? ['water'] : ['board'],
       until: 'An even curve, no cracks across it.',

@@ -39,6 +39,16 @@ describe('what is done of an order', () => {
     const making = { pieces: [...cups(3, []).pieces, ...cups(3, []).pieces], marks };
     expect(doneBlocks(two, [making])).toEqual([{ line: 1, set: 1, block: 'roll', at: Date.parse(marks.at(-1)?.at ?? '') }]); // prettier-ignore
   });
+
+  it('counts its wait anew when a part was wetted, for its own set only', () => {
+    const marks = all(['roll', 'cut'], [1, 2, 3]);
+    const missed = mark('stiffen', 2, 'too-stiff');
+    const wetted = mark('stiffen', 2, 'wetted');
+    const times = [marks.at(-2)?.at ?? '', marks.at(-1)?.at ?? '', wetted.at].map((at) => Date.parse(at));
+    const found = doneBlocks(laidWith([[2, 1]]), [cups(3, [...marks, missed, wetted])]);
+    expect(found.map(({ set, at }) => [set, at])).toEqual([[1, times[2]], [2, times[1]]]); // prettier-ignore
+    expect(doneBlocks(laidWith([[2, 1]]), [cups(3, marks)]).map(({ at }) => at)).toEqual([times[0], times[1]]);
+  });
 });
 
 describe('an order that is in work', () => {

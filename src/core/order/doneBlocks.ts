@@ -25,18 +25,22 @@ function doneOfSets(
   return sets.flatMap((pieces, index) => {
     const from = first;
     first += pieces;
-    return blocks.flatMap(({ block, steps: own }): DoneBlock[] => {
-      const states = own.flatMap((id) => (progress.get(id) ?? []).slice(from, from + pieces));
+    const statesOf = (id: string) => (progress.get(id) ?? []).slice(from, from + pieces);
+    return blocks.flatMap(({ block, steps: own, wait }): DoneBlock[] => {
+      const states = own.flatMap(statesOf);
       const over = states.every(({ state, at }) => (state === 'done' || state === 'skipped') && at !== undefined);
       if (!over || states.length < own.length * pieces) return [];
-      return [{ line, set: index + 1, block: block.id, at: Math.max(...states.map(({ at }) => Date.parse(at ?? ''))) }];
+      const wetted = wait === undefined ? [] : statesOf(wait).flatMap((state) => state.wetted ?? []);
+      const times = [...states.flatMap(({ at }) => at ?? []), ...wetted].map((at) => Date.parse(at));
+      return [{ line, set: index + 1, block: block.id, at: Math.max(...times) }];
     });
   });
 }
 
 /**
  * What is done of an order by what was ticked in its makings: a block when each act of it is done or passed over on every
- * piece of its set, the sets being the pieces by their numbers. A line that has another number of pieces by now is left out.
+ * piece of its set, the sets being the pieces by their numbers; at the last tick, or when a part was wetted after it, so that
+ * its wait counts anew. A line that has another number of pieces by now is left out.
  */
 export function doneBlocks({ lines, laid }: Pick<KeptOrder, 'lines' | 'laid'>, makings: readonly OrderMaking[]): DoneBlock[] {
   const kinds = makings.flatMap(({ pieces, marks }) => pieces.map((own, piece) => ({ ...own, piece, marks })));

@@ -30,22 +30,25 @@ function blockOf(acts: readonly WorkStep[], waits: Waiting | null): WorkBlock {
 export interface BlockSteps {
   readonly block: WorkBlock;
   readonly steps: readonly string[];
+  /** The wait after it: where its part is wetted again, the wait counts from there. */
+  readonly wait?: string;
 }
 
 /** An order of work as blocks between its waits; where nothing is done between two, the piece is turned over. The last carries it to the kiln. */
 export function blockStepsOf(steps: readonly WorkStep[]): BlockSteps[] {
   const blocks: BlockSteps[] = [];
   let [wait, acts]: [WorkStep | null, WorkStep[]] = [null, []];
-  const close = (bare: Omit<WorkBlock, 'waits'>) => {
+  const close = (bare: Omit<WorkBlock, 'waits'>, after?: WorkStep) => {
     const waits = wait?.waits ?? null;
-    if (acts.length > 0) blocks.push({ block: blockOf(acts, waits), steps: acts.map(({ id }) => id) });
-    else if (wait) blocks.push({ block: { ...bare, waits }, steps: [wait.id] });
+    const ends = after && { wait: after.id };
+    if (acts.length > 0) blocks.push({ block: blockOf(acts, waits), steps: acts.map(({ id }) => id), ...ends });
+    else if (wait) blocks.push({ block: { ...bare, waits }, steps: [wait.id], ...ends });
     acts = [];
   };
   for (const step of steps) {
     if (!step.waits) acts.push(step);
     else {
-      close({ id: `turn ${blocks.length}`, title: 'Uncover and turn over', once: 0, each: TURN });
+      close({ id: `turn ${blocks.length}`, title: 'Uncover and turn over', once: 0, each: TURN }, step);
       wait = step;
     }
   }
