@@ -1,5 +1,5 @@
 const shared = {
-  // Looked up in each test's own world, it takes as long as the sums themselves.
+  // Math looked up in each test's own world takes as long as the sums themselves.
   sandboxInjectedGlobals: ['Math'],
   testEnvironment: 'node',
   transform: {

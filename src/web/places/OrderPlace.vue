@@ -18,6 +18,7 @@ import OrderVerdict from '../components/order/OrderVerdict.vue';
 import { newOrder, useOrderLines } from '../components/order/orderLine.ts';
 import { useOrder } from '../components/order/useOrder.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
+import { useHouseWay } from '../stores/houseWay.ts';
 import { useClays, useOrders } from '../stores/records.ts';
 import { useShelf } from '../stores/shelf.ts';
 
@@ -88,6 +89,8 @@ const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric',
 useShortcuts([{ keys: 'ctrl+z', words: 'Undo', run: () => void orders.undo() }]);
 onMounted(() => {
   void orders.load();
+  // Its work is drawn up in the house way.
+  void useHouseWay().load();
   if (clays.state !== 'ready') void clays.load();
   if (shelf.state !== 'ready') void shelf.load();
   window.addEventListener('pagehide', orders.keepAll);
