@@ -165,6 +165,55 @@ describe('plan', () => {
   }); // prettier-ignore
 });
 
+describe('learn', () => {
+  it('prints what a clay is learned from, and what was set aside, one line a file', async () => {
+    const lines = [{ wet: 96, fired: 84.5 }, { wet: 120, fired: 105.6 }]; // prettier-ignore
+    const pieces = ['a', 'a', 'b', 'b'].map((firing) => ({ firing, lines }));
+    const slip = { firing: 'b', lines: [{ wet: 96, fired: 48 }, ...lines] };
+    const { station, printed } = fakeStation({ a: JSON.stringify({ pieces: [...pieces, slip] }) });
+    expect(await runCommand(['learn', 'a'], station)).toBe(0);
+    const learnt = JSON.parse(printed[0] ?? '') as { shrinkage: { mean: number; low: number } };
+    expect(learnt).toMatchObject({ neutralFraction: null, setAside: [{ piece: 4, line: 0, wet: 96, fired: 48 }] });
+    expect(learnt.shrinkage.mean).toBeCloseTo(0.12, 3);
+    expect(learnt.shrinkage.low).toBeLessThan(0.12);
+  });
+
+  it.each([
+    ['nothing measured', {}, /^x: pieces: \[\]: must have something measured/],
+    ['a length of nothing', { bars: [{ wet: 0, fired: 88 }] }, /^x: bars\.0\.wet: 0: must be/],
+    ['a piece of no firing', { pieces: [{ lines: [] }] }, /^x: pieces\.0\.firing: /],
+  ])('refuses %s', async (_, value, line) => {
+    const { station, complained } = fakeStation({ x: JSON.stringify(value) });
+    expect(await runCommand(['learn', 'x'], station)).toBe(2);
+    expect(complained).toEqual([expect.stringMatching(line)]);
+  }); // prettier-ignore
+});
+
+describe('load', () => {
+  const outline = [[0, 0], [0, 50], [80, 50], [80, 0]]; // prettier-ignore
+  const kiln = (change: object) => JSON.stringify({ shelves: [{ id: 'a', width: 170, depth: 60 }, { id: 'b', diameter: 100 }], clear: [100, 60], gap: 5, pieces: [{ id: 'dish', count: 3, outline, height: 40 }], ...change }); // prettier-ignore
+
+  it('prints what stands where; an outline may run either way round', async () => {
+    const { station, printed } = fakeStation({ a: kiln({}) });
+    expect(await runCommand(['load', 'a'], station)).toBe(0);
+    const { shelves, left } = JSON.parse(printed[0] ?? '') as { shelves: { id: string; placements: object[] }[]; left: object[] }; // prettier-ignore
+    expect(shelves.map(({ id, placements }) => [id, placements.length])).toEqual([['a', 2], ['b', 1]]); // prettier-ignore
+    expect(left).toEqual([]);
+  });
+
+  it.each([
+    ['a shelf that is neither', { shelves: [{ id: 'a' }] }, /^x: shelves\.0: /],
+    ['heights for other shelves', { clear: [1, 2, 3] }, /^x: clear: 3: must have one height for each of the 2/],
+    ['an outline that crosses itself', { pieces: [{ id: 'x', outline: [[0, 0], [50, 50], [50, 0], [0, 40]], height: 40 }] }, /^x: pieces\.0\.outline: .*must not cross/],
+    ['a point that stands twice', { pieces: [{ id: 'x', outline: [[0, 0], [50, 0], [50, 0], [0, 40]], height: 40 }] }, /^x: pieces\.0\.outline: /],
+    ['two shelves of one name', { shelves: [{ id: 'a', diameter: 90 }, { id: 'a', diameter: 90 }] }, /^x: shelves\.1\.id: "a": must be given once/],
+  ])('refuses %s', async (_, change, line) => {
+    const { station, complained } = fakeStation({ x: kiln(change) });
+    expect(await runCommand(['load', 'x'], station)).toBe(2);
+    expect(complained).toEqual([expect.stringMatching(line)]);
+  }); // prettier-ignore
+});
+
 describe('nest', () => {
   const square = [[0, 0], [50, 0], [50, 40], [0, 40]]; // prettier-ignore
   const job = (change: object) => JSON.stringify({ width: 210, gap: 5, parts: [{ id: 'panel', count: 4, outline: square, turns: 'half' }], ...change }); // prettier-ignore

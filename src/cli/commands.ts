@@ -8,6 +8,8 @@ import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
 import { TEMPLATE_FORMATS, type TemplateFormat } from '../print/templateFormat.ts';
 import { dryFiles } from './dryFile.ts';
 import { flattenFile } from './flattenFile.ts';
+import { learnFiles } from './learnFile.ts';
+import { loadFile } from './loadFile.ts';
 import { nestFile } from './nestFile.ts';
 import { planFiles } from './planFile.ts';
 import { readTargets } from './readTargets.ts';
@@ -34,6 +36,12 @@ const USAGE = `Fawn Table, the command line
 
   npm run -s fawn -- plan FILE...
       plans the steps of many pieces for one pair of hands and prints when each is done as JSON, one line a file
+
+  npm run -s fawn -- learn FILE...
+      learns a clay's shrinkage and neutral fraction from what was measured and prints them as JSON, one line a file
+
+  npm run -s fawn -- load FILE
+      loads a kiln's shelves and prints what stands where, and what is left, as JSON
 
 Bad input: exit code 2 and one line a fault, and nothing is written.`;
 
@@ -133,6 +141,8 @@ export async function runCommand(args: readonly string[], station: Station): Pro
   if (files.length === 1 && command === 'flatten') return flattenFile(files[0] as string, parsed.values, station);
   if (files.length > 0 && command === 'dry') return dryFiles(files, station);
   if (files.length > 0 && command === 'plan') return planFiles(files, station);
+  if (files.length > 0 && command === 'learn') return learnFiles(files, station);
+  if (files.length === 1 && command === 'load') return loadFile(files[0] as string, station);
   station.complain(USAGE);
   return BAD_INPUT;
 }

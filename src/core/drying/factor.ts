@@ -1,3 +1,4 @@
+import { normalBelow } from '../normal.ts';
 import type { DryingState } from './dryingClay.ts';
 
 /** What the hand finds. */
@@ -31,15 +32,6 @@ const WRONG = 0.02;
 
 /** Grid of the log of the factor. */
 const GRID = { from: Math.log(0.1), to: Math.log(10), steps: 1200 };
-
-/** The standard normal distribution (Abramowitz and Stegun 7.1.26, error under 2e-7). */
-function normal(x: number): number {
-  if (Math.abs(x) > 7) return x > 0 ? 1 : 0;
-  const t = 1 / (1 + (0.3275911 * Math.abs(x)) / Math.SQRT2);
-  const series = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
-  const tail = series * Math.exp((-x * x) / 2);
-  return x >= 0 ? 1 - tail / 2 : tail / 2;
-}
 
 /** Hours of the model between which the part must have been, for what was found. */
 function bracketOf({ found, reached }: DryingMark): readonly [number, number] | null {
@@ -77,8 +69,8 @@ export function learnFactor(marks: readonly DryingMark[]): DryingFactor {
     const [least, most] = [Math.log(mark.hours / high), low > 0 ? Math.log(mark.hours / low) : Infinity];
     for (let index = 0; index < steps; index += 1) {
       const value = at(index);
-      const over = most === Infinity ? 1 : normal((most - value) / MARK_SPREAD);
-      const under = least === -Infinity ? 0 : normal((least - value) / MARK_SPREAD);
+      const over = most === Infinity ? 1 : normalBelow((most - value) / MARK_SPREAD);
+      const under = least === -Infinity ? 0 : normalBelow((least - value) / MARK_SPREAD);
       logs[index] = (logs[index] as number) + Math.log((1 - WRONG) * Math.max(0, over - under) + WRONG);
     }
   }

@@ -1,0 +1,34 @@
+/** The standard normal distribution (Abramowitz and Stegun 7.1.26, error under 2e-7). */
+export function normalBelow(x: number): number {
+  if (Math.abs(x) > 7) return x > 0 ? 1 : 0;
+  const t = 1 / (1 + (0.3275911 * Math.abs(x)) / Math.SQRT2);
+  const series = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
+  const tail = series * Math.exp((-x * x) / 2);
+  return x >= 0 ? 1 - tail / 2 : tail / 2;
+}
+
+/** A normal distribution and its weight among others. */
+export interface NormalPart {
+  readonly weight: number;
+  readonly mean: number;
+  readonly deviation: number;
+}
+
+/** Where a share of a mixture of normal distributions lies below, by bisection. Weights need not sum to 1. */
+export function mixtureQuantile(parts: readonly NormalPart[], share: number): number {
+  const all = parts.reduce((sum, { weight }) => sum + weight, 0);
+  let low = Math.min(...parts.map(({ mean, deviation }) => mean - 9 * deviation));
+  let high = Math.max(...parts.map(({ mean, deviation }) => mean + 9 * deviation));
+  const below = (at: number) =>
+    parts.reduce(
+      (sum, { weight, mean, deviation }) =>
+        sum + weight * (deviation > 0 ? normalBelow((at - mean) / deviation) : Number(at >= mean)),
+      0,
+    );
+  for (let step = 0; step < 60 && high - low > 1e-9 * Math.max(1, Math.abs(high)); step += 1) {
+    const middle = (low + high) / 2;
+    if (below(middle) < share * all) low = middle;
+    else high = middle;
+  }
+  return (low + high) / 2;
+}
