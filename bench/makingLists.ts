@@ -45,6 +45,7 @@ export async function makingLists(): Promise<Times[]> {
       faults: [],
       notes: [],
       strikes: [],
+      critiques: [],
     });
     if (index < MAKINGS - IN_WORK) await service.change(id, { ...head, endedAt: at });
   }

@@ -9,7 +9,7 @@ import { developWhole, type Development } from '../src/core/piece/develop.ts';
 import { templateParts } from '../src/core/sheet/templateParts.ts';
 import { eachVisit, figure, textOf } from './visit.ts';
 
-jest.setTimeout(120_000);
+jest.setTimeout(400_000);
 
 const FILES = readdirSync('demo').filter((file) => file.endsWith('.fawn.json')).sort().map((file) => join('demo', file)); // prettier-ignore
 const TARGETS = FILES.map((file) => {

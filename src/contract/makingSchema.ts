@@ -4,8 +4,9 @@ import { SUPPORTS } from '../core/drying/partDrying.ts';
 import { CLASS_LIMITS } from '../core/making/classNames.ts';
 import { MARK_KINDS, type Spot } from '../core/making/making.ts';
 import { ACTS } from '../core/making/workStep.ts';
+import { MEASURED, PIECE_STATES } from '../core/making/measured.ts';
 import { plainName } from './plainName.ts';
-import { FAULTS, MEASURED, type Entries, type MakingHead, type MakingStart } from './makings.ts';
+import { FAULTS, type Entries, type MakingHead, type MakingStart } from './makings.ts';
 
 /** How much one making may hold. */
 export const MAKING_LIMITS = { pieces: 40, count: 500, steps: 80, entries: 2000, words: 600, text: 2000 } as const;
@@ -137,6 +138,7 @@ const listOf = (more: Record<string, Joi.Schema>) =>
     .max(MAKING_LIMITS.entries)
     .default([]);
 
+const said = () => Joi.boolean().strict().allow(null).required();
 const share = () => figure().min(0).max(1).allow(null).required();
 
 /** POST /api/makings/:id/entries */
@@ -152,6 +154,7 @@ export const makingEntries = Joi.object<Entries>({
       .valid(...MEASURED)
       .required(),
     value: figure().greater(0).max(1e5).required(),
+    state: Joi.string().valid(...PIECE_STATES),
   }),
   faults: listOf({
     kind: Joi.string()
@@ -161,6 +164,14 @@ export const makingEntries = Joi.object<Entries>({
     y: share(),
   }),
   notes: listOf({ text: words(MAKING_LIMITS.text) }),
+  critiques: listOf({
+    holds: said(),
+    even: said(),
+    balanced: said(),
+    fits: said(),
+    rating: figure().integer().min(1).max(5).allow(null).required(),
+    text: Joi.string().allow('').max(MAKING_LIMITS.text).required(),
+  }),
   strikes: Joi.array()
     .items(Joi.object({ id: id(), of: id(), out: Joi.boolean().strict().required(), at: time() }))
     .max(MAKING_LIMITS.entries)

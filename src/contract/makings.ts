@@ -1,5 +1,6 @@
 import type { Air } from '../core/drying/air.ts';
 import type { Mark, Spot } from '../core/making/making.ts';
+import type { Measured, PieceState } from '../core/making/measured.ts';
 import type { Strike } from '../core/making/strikes.ts';
 import type { Schools, WorkStep } from '../core/making/workStep.ts';
 
@@ -32,15 +33,12 @@ export interface MakingStart extends MakingHead {
   readonly pieces: readonly MakingPiece[];
 }
 
-/** Sizes and weights that are measured while a piece is made. */
-export const MEASURED = ['rim', 'foot', 'height', 'length', 'width', 'thickness', 'other', 'weight'] as const;
-export type Measured = (typeof MEASURED)[number];
-
-/** A measurement at a step: mm, or g for a weight. */
+/** A measurement: mm, g for a weight, ml for what it holds. Without a state it was taken at a step, before the piece was dry. */
 export interface Measurement extends Spot {
   readonly id: string;
   readonly what: Measured;
   readonly value: number;
+  readonly state?: PieceState;
   readonly at: string;
 }
 
@@ -85,6 +83,20 @@ export interface Photograph extends Spot {
   readonly at: string;
 }
 
+/** What was looked at once the piece was done, as its maker's own word; null where nothing was said. The newest counts. */
+export interface Critique extends Spot {
+  readonly id: string;
+  /** Holds what it should, is of one thickness, is balanced, fits where it must. */
+  readonly holds: boolean | null;
+  readonly even: boolean | null;
+  readonly balanced: boolean | null;
+  readonly fits: boolean | null;
+  /** From 1 to 5, by its maker. */
+  readonly rating: number | null;
+  readonly text: string;
+  readonly at: string;
+}
+
 /** All that was pressed and written in a making; sent in any order, kept once by its id. */
 export interface Entries {
   readonly marks: readonly Mark[];
@@ -92,6 +104,7 @@ export interface Entries {
   readonly faults: readonly PieceFault[];
   readonly notes: readonly Note[];
   readonly strikes: readonly Strike[];
+  readonly critiques: readonly Critique[];
 }
 
 /** A making as it is kept. */
@@ -110,4 +123,4 @@ export interface MakingLine extends Omit<MakingHead, 'schools' | 'air'> {
 }
 
 /** What is in work, for Today: steps and marks, without what was measured. */
-export type MakingNow = Omit<Making, 'measurements' | 'faults' | 'notes' | 'strikes' | 'photographs'>;
+export type MakingNow = Omit<Making, 'measurements' | 'faults' | 'notes' | 'strikes' | 'critiques' | 'photographs'>;

@@ -5,11 +5,13 @@ import type { Clay, ScrapEntry } from '../core/clay/clay.ts';
 import type { Fault } from '../core/errors.ts';
 import { checkKitItem } from '../core/kit/checkKit.ts';
 import { KIT_KINDS, type KitItem } from '../core/kit/kit.ts';
+import { checkFiring } from '../core/kiln/keptFiring.ts';
 import { checkPlan, type KeptPlan } from '../core/slabPlan/keptPlan.ts';
 import { checkHouseWay, type HouseWay } from '../core/making/houseWay.ts';
 import { OWN_LIMITS } from '../core/making/ownWork.ts';
 import { FORM_KINDS } from '../core/piece/target.ts';
 import { checkOrder } from '../core/order/keptOrder.ts';
+import { firingSchema } from './firingSchema.ts';
 import { kitMouldSchema } from './formSchema.ts';
 import { airSchema, schoolsSchema } from './makingSchema.ts';
 import { orderSchema } from './orderSchema.ts';
@@ -101,6 +103,7 @@ const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> }
       .required(),
   }).required(),
   order: orderSchema,
+  firing: firingSchema,
   way: Joi.object<HouseWay>({
     name: name().required(),
     schools: schoolsSchema.required(),
@@ -115,6 +118,7 @@ const CHECKS: { readonly [K in RecordKind]: (body: RecordBodies[K]) => Fault[] }
   scrap: checkScrap,
   plan: checkPlan,
   order: checkOrder,
+  firing: checkFiring,
   way: checkHouseWay,
 };
 

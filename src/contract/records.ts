@@ -1,5 +1,6 @@
 import type { Clay, ScrapEntry } from '../core/clay/clay.ts';
 import type { HouseWay } from '../core/making/houseWay.ts';
+import type { KeptFiring } from '../core/kiln/keptFiring.ts';
 import type { KeptOrder } from '../core/order/keptOrder.ts';
 import type { KeptPlan } from '../core/slabPlan/keptPlan.ts';
 import type { KitItem } from '../core/kit/kit.ts';
@@ -12,6 +13,7 @@ export interface RecordBodies {
   readonly plan: KeptPlan;
   readonly order: KeptOrder;
   readonly way: HouseWay;
+  readonly firing: KeptFiring;
 }
 export type RecordKind = keyof RecordBodies;
 

@@ -5,6 +5,7 @@ import { pinoHttp } from 'pino-http';
 import type { Database } from './models/database.ts';
 import { Refusal } from './refusal.ts';
 import { designRoutes } from './routes/designs.ts';
+import { madeRoutes } from './routes/made.ts';
 import { makingRoutes } from './routes/makings.ts';
 import { pageRoutes } from './routes/pages.ts';
 import { patternRoutes } from './routes/pattern.ts';
@@ -14,9 +15,11 @@ import { answerRefusals } from './routes/refusals.ts';
 import { plainAddress, sameSiteOnly, securityHeaders } from './routes/safety.ts';
 import { sessionRoutes, signedInOnly } from './routes/session.ts';
 import { designService } from './services/designs.ts';
+import { madeService } from './services/made.ts';
 import { makingService } from './services/makings.ts';
 import { photographService } from './services/photographs.ts';
 import { recordService } from './services/records.ts';
+import { revisionFacts } from './services/revisionFacts.ts';
 import type { Door } from './services/door.ts';
 import type { Workshop } from './workshop/workshop.ts';
 
@@ -73,11 +76,16 @@ export function buildApp({
   app.use('/api/session', sessionRoutes(door));
   // Before any body is read.
   app.use('/api', signedInOnly(door));
-  app.use('/api/designs', designRoutes(designService(database), workshop));
+  const designs = designService(database);
+  app.use('/api/designs', designRoutes(designs, workshop));
   if (photographs) app.use('/api', photographRoutes(photographService(database, photographs)));
   const records = recordService(database);
   app.use('/api/makings', makingRoutes(makingService(database), records));
   app.use('/api/records', recordRoutes(records));
+  app.use(
+    '/api/made',
+    madeRoutes(madeService(database, records, revisionFacts(database, designs, workshop), workshop)),
+  );
   app.use('/api', patternRoutes(workshop));
   app.use('/api', (_req, _res, next) => next(new Refusal('not-found')));
   app.use(pageRoutes(pages));

@@ -16,7 +16,7 @@ const STEPS: readonly WorkStep[] = [
   { id: 'stiffen', act: 'wait', title: 'Let it stiffen', says: [], tools: [], until: 'It bends.', minutes: 1, waits: { until: 'opens', part: { thickness: 6, faces: 'one', cover: 'open' } } },
 ]; // prettier-ignore
 const AT = '2026-11-28T09:05:00.000Z';
-const none: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [] };
+const none: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [], critiques: [] };
 const spot = () => ({ id: randomUUID(), piece: 0, number: 1, step: 'roll', at: AT });
 
 let database: Database;
@@ -79,6 +79,7 @@ describe('makings', () => {
       faults: [{ ...spot(), kind: 'crack at the seam', x: 0.5, y: 0.25 }, { ...spot(), kind: 'other', x: null, y: null }],
       notes: [{ ...spot(), text: 'A little soft today.' }],
       strikes: [{ id: randomUUID(), of: randomUUID(), out: true, at: AT }, { id: randomUUID(), of: randomUUID(), out: false, at: AT }],
+      critiques: [{ ...spot(), holds: true, even: false, balanced: null, fits: true, rating: 4, text: '' }, { ...spot(), holds: null, even: null, balanced: null, fits: null, rating: null, text: 'Sits well.' }],
     }; // prettier-ignore
     const other: Entries = { ...none, marks: Array.from({ length: 20 }, () => ({ ...spot(), kind: 'open' as const })) };
     const send = (what: Entries) => agent.post(`/api/makings/${id}/entries`).send(what);

@@ -6,6 +6,7 @@ import * as makings from './0004-makings.ts';
 import * as photographs from './0005-photographs.ts';
 import * as names from './0006-names.ts';
 import * as strikes from './0007-strikes.ts';
+import * as made from './0008-made.ts';
 
 /** One step of the database, up and down. */
 export interface Migration {
@@ -23,4 +24,5 @@ export const migrations: Migration[] = [
   { name: '0005-photographs', ...photographs },
   { name: '0006-names', ...names },
   { name: '0007-strikes', ...strikes },
+  { name: '0008-made', ...made },
 ];

@@ -56,6 +56,18 @@ export interface StrikeRow extends Model {
   at: Date;
 }
 
+/** A row of `revision_facts`: what a revision of a design says of the pieces that are made by it. `planned` is JSON text. */
+export interface RevisionFactsRow extends Model {
+  designId: string;
+  revision: number;
+  form: string;
+  thickness: number;
+  seam: string;
+  base: string;
+  shrinkage: number;
+  planned: string;
+}
+
 /** The tables of a making. */
 export interface MakingTables {
   readonly makings: ModelStatic<MakingRow>;
@@ -67,6 +79,8 @@ export interface MakingTables {
   readonly notes: ModelStatic<EntryRow>;
   readonly photographs: ModelStatic<EntryRow>;
   readonly strikes: ModelStatic<StrikeRow>;
+  readonly critiques: ModelStatic<EntryRow>;
+  readonly revisionFacts: ModelStatic<RevisionFactsRow>;
 }
 
 const { BOOLEAN, STRING, TEXT, INTEGER, DOUBLE, DATE, UUID } = DataTypes;
@@ -123,14 +137,29 @@ export function defineMakings(sequelize: Sequelize): MakingTables {
       cover: STRING,
       support: STRING,
     }),
-    measurements: entries('measurements', { what: STRING, value: DOUBLE }),
+    measurements: entries('measurements', { what: STRING, value: DOUBLE, state: STRING }),
     faults: entries('faults', { kind: STRING, x: DOUBLE, y: DOUBLE }),
     notes: entries('notes', { text: TEXT }),
+    critiques: entries('critiques', { holds: BOOLEAN, even: BOOLEAN, balanced: BOOLEAN, fits: BOOLEAN, rating: INTEGER, text: TEXT }), // prettier-ignore
     photographs: entries('photographs', { hash: STRING, width: INTEGER, height: INTEGER }),
     strikes: sequelize.define<StrikeRow>(
       'strike',
       { id: { type: UUID, primaryKey: true }, makingId: UUID, of: UUID, out: BOOLEAN, at: DATE },
       { tableName: 'strikes', timestamps: false },
+    ),
+    revisionFacts: sequelize.define<RevisionFactsRow>(
+      'revisionFacts',
+      {
+        designId: { type: UUID, primaryKey: true },
+        revision: { type: INTEGER, primaryKey: true },
+        form: STRING,
+        thickness: DOUBLE,
+        seam: STRING,
+        base: STRING,
+        shrinkage: DOUBLE,
+        planned: TEXT,
+      },
+      { tableName: 'revision_facts', timestamps: false },
     ),
   };
   tables.makings.hasMany(tables.makingPieces, { foreignKey: 'makingId', as: 'pieces' });

@@ -1,4 +1,4 @@
-import type { MakingHead } from '../../contract/makings.ts';
+import type { Critique, MakingHead } from '../../contract/makings.ts';
 import type { Air } from '../../core/drying/air.ts';
 import type { Mark } from '../../core/making/making.ts';
 import type { Schools } from '../../core/making/workStep.ts';
@@ -36,6 +36,13 @@ export function entryOf<T>(row: Record<string, unknown>): T {
     ([key, value]) => key !== 'makingId' && (value !== null || key === 'x' || key === 'y'),
   );
   return { ...Object.fromEntries(said), at: iso(row['at'] as Date) } as T;
+}
+
+/** A critique as it was sent: what was not said stays null. */
+export function critiqueOf(row: Record<string, unknown>): Critique {
+  const said = (key: string) => (row[key] === null ? null : Boolean(row[key]));
+  const { id, piece, number, step, rating, text } = row as unknown as Critique;
+  return { id, piece, number, step, at: iso(row['at'] as Date), holds: said('holds'), even: said('even'), balanced: said('balanced'), fits: said('fits'), rating, text }; // prettier-ignore
 }
 
 export function markRow({ drying, ...mark }: Mark) {

@@ -8,7 +8,7 @@ import { remembered } from '../../core/numbers.ts';
 import type { Database } from '../models/database.ts';
 import type { MakingPieceRow, MakingRow, MakingStepRow } from '../models/makingRows.ts';
 import { Refusal } from '../refusal.ts';
-import { columns, entryOf, headOf, iso, isoOr, markOf, markRow } from './makingColumns.ts';
+import { columns, critiqueOf, entryOf, headOf, iso, isoOr, markOf, markRow } from './makingColumns.ts';
 
 /** Which makings a list shows. */
 export interface MakingsQuery {
@@ -34,8 +34,19 @@ function group<T>(rows: readonly T[], nameOf: (row: T) => string): Map<string, T
 
 /** The keeping of makings. Every verb that names one refuses with `making-not-found`. */
 export function makingService(database: Database) {
-  const { makings, makingPieces, makingSteps, marks, measurements, faults, notes, photographs, strikes, revisions } =
-    database;
+  const {
+    makings,
+    makingPieces,
+    makingSteps,
+    marks,
+    measurements,
+    faults,
+    notes,
+    photographs,
+    strikes,
+    critiques,
+    revisions,
+  } = database;
 
   async function rowOf(id: string, transaction?: Transaction): Promise<MakingRow> {
     const row = await makings.findByPk(id, { transaction });
@@ -110,6 +121,7 @@ export function makingService(database: Database) {
       faults: await read<Making['faults'][number]>(faults),
       notes: await read<Making['notes'][number]>(notes),
       photographs: await read<Making['photographs'][number]>(photographs),
+      critiques: (await rowsOf(critiques, [row.id], transaction)).map(critiqueOf),
       strikes: (await read<Making['strikes'][number]>(strikes)).map(({ id, of, out, at }) => ({
         id,
         of,
@@ -242,6 +254,7 @@ export function makingService(database: Database) {
           [faults, entries.faults],
           [notes, entries.notes],
           [strikes, entries.strikes],
+          [critiques, entries.critiques],
         ];
         for (const [table, rows] of kept) {
           await (table as Database['marks']).bulkCreate(rows.map((entry) => ({ ...entry, makingId: id })) as never, {

@@ -1,17 +1,21 @@
 import type Joi from 'joi';
+import type { ClayRecords } from '../../contract/made.ts';
 import { createBody, developBody, templateBody, writeBody } from '../../contract/requests.ts';
 import { readShape, readTarget } from '../../contract/targetSchema.ts';
 import { FaultError, type Fault } from '../../core/errors.ts';
 import { fileStem } from '../../core/format/fileStem.ts';
+import { findingOf } from '../../core/learning/findings.ts';
+import { patternsOf } from '../../core/learning/patterns.ts';
 import { developWhole } from '../../core/piece/develop.ts';
 import type { Target } from '../../core/piece/target.ts';
 import { templateParts } from '../../core/sheet/templateParts.ts';
 import { aboutTemplate } from '../../core/sheet/about.ts';
 import { TEMPLATE_TYPES } from '../../print/templateFormat.ts';
 import { writeTemplate } from '../../print/writeTemplate.ts';
+import type { LearningJob } from '../services/made.ts';
 
 /** What the workshop does with the body of a request, as it came. */
-export type WorkKind = 'create' | 'write' | 'develop' | 'sheets';
+export type WorkKind = 'create' | 'write' | 'develop' | 'sheets' | 'learn';
 
 export interface WorkOrder {
   readonly kind: WorkKind;
@@ -63,6 +67,7 @@ export function textsOf(target: Target): { readonly text: string; readonly mesh:
 export async function doWork({ kind, body }: WorkOrder): Promise<WorkDone> {
   const json = parsed(body);
   if ('faults' in json) return refused('bad-request', json.faults);
+  if (kind === 'learn') return { kind: 'json', text: learnt(json.value) };
   const shape = readShape<AnyBody>(SHAPES[kind] as Parameters<typeof readShape<AnyBody>>[0], json.value);
   if ('faults' in shape) return refused('bad-request', shape.faults);
   const reading = readTarget(shape.value.target);
@@ -79,6 +84,17 @@ export async function doWork({ kind, body }: WorkOrder): Promise<WorkDone> {
     kind: 'target',
     read: { name: target.name, ...textsOf(target), baseRevision: shape.value.baseRevision ?? null },
   };
+}
+
+/** What the pieces of each clay say. The body is the server's own: it is not read again. */
+function learnt(value: unknown): string {
+  const { jobs } = value as { readonly jobs: readonly LearningJob[] };
+  const found = jobs.map(({ bars, ...rest }): ClayRecords => ({
+    ...rest,
+    finding: findingOf(rest.pieces, bars, rest.now),
+    patterns: patternsOf(rest.pieces),
+  }));
+  return JSON.stringify(found);
 }
 
 async function sheets(

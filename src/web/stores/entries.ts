@@ -1,17 +1,17 @@
 import type { Entries } from '../../contract/makings.ts';
 
-export const NONE: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [] };
-const KINDS = ['marks', 'measurements', 'faults', 'notes', 'strikes'] as const;
+export const NONE: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [], critiques: [] };
+const KINDS = ['marks', 'measurements', 'faults', 'notes', 'strikes', 'critiques'] as const;
 
 /** Two lists as one, each entry once by its id. */
 function together<T extends { readonly id: string }>(one: readonly T[], other: readonly T[]): T[] {
   return [...new Map([...one, ...other].map((entry) => [entry.id, entry])).values()];
 }
 
-/** A making, or entries, with more of them. What was held before anything could be struck out has no strikes. */
+/** A making, or entries, with more of them. What was held by an earlier version has no strikes and no critiques. */
 export function withEntries<T extends Entries>(
   to: T,
-  { marks, measurements, faults, notes, strikes = [] }: Entries,
+  { marks, measurements, faults, notes, strikes = [], critiques = [] }: Entries,
 ): T {
   return {
     ...to,
@@ -20,14 +20,15 @@ export function withEntries<T extends Entries>(
     faults: together(to.faults, faults),
     notes: together(to.notes, notes),
     strikes: together(to.strikes ?? [], strikes),
+    critiques: together(to.critiques ?? [], critiques),
   };
 }
 
 /** Entries without those that are gone, by their ids. */
 export function without(from: Entries, gone: Entries): Entries {
-  const sent = new Set(KINDS.flatMap((kind) => gone[kind].map(({ id }) => id)));
+  const sent = new Set(KINDS.flatMap((kind) => (gone[kind] ?? []).map(({ id }) => id)));
   const left = <T extends { readonly id: string }>(list: readonly T[]) => list.filter(({ id }) => !sent.has(id));
-  return { marks: left(from.marks), measurements: left(from.measurements), faults: left(from.faults), notes: left(from.notes), strikes: left(from.strikes) }; // prettier-ignore
+  return { marks: left(from.marks), measurements: left(from.measurements), faults: left(from.faults), notes: left(from.notes), strikes: left(from.strikes), critiques: left(from.critiques) }; // prettier-ignore
 }
 
 export const countOf = (entries: Entries) => KINDS.reduce((sum, kind) => sum + entries[kind].length, 0);

@@ -1,19 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Measured } from '../../../contract/makings.ts';
 import { struckOut } from '../../../core/making/strikes.ts';
-import { useLengths } from '../../composables/useLengths.ts';
-import { useMasses } from '../../composables/useMasses.ts';
 import { useMakings } from '../../stores/makings.ts';
-import { MEASURED_NAMES } from './measuredNames.ts';
+import { MEASURED_NAMES, useMeasured } from './measuredNames.ts';
 
 /** What has been written down of one piece; what was wrong is struck out, and can be put back. */
 const props = defineProps<{ piece: number; number: number }>();
 const emit = defineEmits<{ said: [words: string] }>();
 const makings = useMakings();
-const lengths = useLengths();
-const masses = useMasses();
-const figure = (what: Measured, amount: number) => (what === 'weight' ? masses.write(amount) : lengths.length(amount));
+const { figure } = useMeasured();
 const gone = computed(() => struckOut(makings.making?.strikes ?? []));
 const entries = computed(() => {
   const { measurements = [], faults = [], notes = [] } = makings.making ?? {};

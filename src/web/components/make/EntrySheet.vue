@@ -1,20 +1,19 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { FAULTS, MEASURED, type FaultKind, type Measured } from '../../../contract/makings.ts';
+import { FAULTS, type FaultKind } from '../../../contract/makings.ts';
+import { MEASURED, type Measured } from '../../../core/making/measured.ts';
 import { pathData, screenPx } from '../../../core/format/pathData.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
 import type { Target } from '../../../core/piece/target.ts';
 import type { WorkStep } from '../../../core/making/workStep.ts';
-import { useMasses } from '../../composables/useMasses.ts';
-import { useLengths } from '../../composables/useLengths.ts';
 import { useMakings } from '../../stores/makings.ts';
 import LengthField from '../fields/LengthField.vue';
 import MassField from '../fields/MassField.vue';
 import DeviceReadings from '../devices/DeviceReadings.vue';
 import SheetDialog from '../frame/SheetDialog.vue';
 import EntryList from './EntryList.vue';
-import { MEASURED_NAMES } from './measuredNames.ts';
+import { MEASURED_NAMES, useMeasured } from './measuredNames.ts';
 import StepPhotographs from './StepPhotographs.vue';
 
 /** What is measured, noted, photographed or went wrong at a step of one piece. */
@@ -22,8 +21,7 @@ const open = defineModel<boolean>({ required: true });
 const props = defineProps<{ step: WorkStep; piece: number; number: number; target: Target }>();
 
 const makings = useMakings();
-const lengths = useLengths();
-const masses = useMasses();
+const { figure } = useMeasured();
 const tab = ref<'measure' | 'note' | 'photograph' | 'fault'>('measure');
 const what = ref<Measured>('height');
 const value = ref(0);
@@ -33,9 +31,11 @@ const place = ref<{ readonly x: number; readonly y: number } | null>(null);
 const said = ref('');
 
 const spot = computed(() => ({ piece: props.piece, number: props.number, step: props.step.id }));
-const measures = MEASURED.map((one) => ({ value: one, title: MEASURED_NAMES[one] }));
+const measures = MEASURED.filter((one) => one !== 'capacity').map((one) => ({
+  value: one,
+  title: MEASURED_NAMES[one],
+}));
 const faults = FAULTS.map((one) => ({ value: one, title: one[0]?.toUpperCase() + one.slice(1) }));
-const figure = (one: Measured, amount: number) => (one === 'weight' ? masses.write(amount) : lengths.length(amount));
 
 /** The piece as it stands, to press the place on. */
 const frame = ref<HTMLElement | null>(null);

@@ -1,4 +1,9 @@
-import type { Measured } from '../../../contract/makings.ts';
+import type { Measured, PieceState } from '../../../core/making/measured.ts';
+import { writeVolume } from '../../../core/units/volume.ts';
+import { systemsOf } from '../../../core/units/writeLength.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { useMasses } from '../../composables/useMasses.ts';
+import { useSettings } from '../../stores/settings.ts';
 
 /** Names of the sizes that are measured. */
 export const MEASURED_NAMES: Readonly<Record<Measured, string>> = {
@@ -10,4 +15,28 @@ export const MEASURED_NAMES: Readonly<Record<Measured, string>> = {
   thickness: 'Thickness',
   other: 'Another size',
   weight: 'Weight',
+  capacity: 'Holds, to the brim',
 };
+
+/** Names of the states in which a piece is measured. */
+export const STATE_NAMES: Readonly<Record<PieceState, string>> = {
+  wet: 'Wet',
+  'leather-hard': 'Leather-hard',
+  dry: 'Dry',
+  bisque: 'Bisque',
+  fired: 'Fired',
+};
+
+/** Writes what was measured in the unit in use. */
+export function useMeasured() {
+  const lengths = useLengths();
+  const masses = useMasses();
+  const settings = useSettings();
+  const figure = (what: Measured, amount: number) =>
+    what === 'weight'
+      ? masses.write(amount)
+      : what === 'capacity'
+        ? writeVolume(amount, systemsOf(settings.style).volume)
+        : lengths.length(amount);
+  return { figure };
+}

@@ -1,0 +1,42 @@
+import type { Finding } from '../core/learning/findings.ts';
+import type { MadePiece, Planned } from '../core/learning/madePiece.ts';
+import type { Pattern } from '../core/learning/patterns.ts';
+import type { MakingPiece } from './makings.ts';
+
+/** What a revision says of its pieces; null while it is not known, or no longer can be. Thickness mm, wet. */
+export interface RevisionFacts {
+  readonly form: string;
+  readonly thickness: number;
+  readonly seam: string;
+  readonly base: string;
+  readonly shrinkage: number;
+  readonly planned: Planned;
+}
+
+/** One kind of piece of a making, as a list of records shows it. */
+export interface MadeLine extends Omit<MakingPiece, 'steps'> {
+  readonly making: string;
+  readonly piece: number;
+  /** What the making is called. */
+  readonly called: string;
+  /** The clay's record and name in the clay book; null where it is not in it. */
+  readonly clay: string | null;
+  readonly clayName: string | null;
+  readonly startedAt: string;
+  readonly endedAt: string | null;
+  readonly facts: RevisionFacts | null;
+  /** How many of its pieces have a fault, and how many were measured fired. */
+  readonly faulty: number;
+  readonly fired: number;
+}
+
+/** What the pieces of one clay say. */
+export interface ClayRecords {
+  /** The clay's record, its name, and the shrinkage that is worked with (fraction). */
+  readonly clay: string;
+  readonly name: string;
+  readonly now: number;
+  readonly finding: Finding;
+  readonly patterns: readonly Pattern[];
+  readonly pieces: readonly MadePiece[];
+}

@@ -1,0 +1,149 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import request from 'supertest';
+import type { Design } from '../contract/api.ts';
+import type { ClayRecords, MadeLine } from '../contract/made.ts';
+import type { Entries, MakingStart, Measurement } from '../contract/makings.ts';
+import type { Kept } from '../contract/records.ts';
+import { ROOM } from '../core/drying/air.ts';
+import { USUAL_SEGMENTS, type KeptFiring } from '../core/kiln/keptFiring.ts';
+import { DEFAULT_SCHOOLS, type WorkStep } from '../core/making/workStep.ts';
+import { seeded } from '../core/seeded.ts';
+import { buildApp } from './app.ts';
+import { openDatabase, type Database } from './models/database.ts';
+import { searchWords } from './services/madeSearch.ts';
+import { ownWorkshop } from './workshop/workshop.ts';
+
+const TARGET = JSON.parse(readFileSync('demo/01-rack-tumbler.fawn.json', 'utf8')) as { name: string };
+const AT = '2026-11-28T09:05:00.000Z';
+const NONE: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [], critiques: [] };
+const STEPS: readonly WorkStep[] = [
+  { id: 'stiffen', act: 'wait', title: 'Let it stiffen', says: [], tools: [], until: 'It bends.', minutes: 1, waits: { until: 'opens', part: { thickness: 6, faces: 'one', cover: 'open' } } },
+]; // prettier-ignore
+
+let database: Database;
+let agent: ReturnType<typeof request>;
+let design: Design;
+let clay: Kept<'clay'>;
+
+beforeEach(async () => {
+  database = await openDatabase(':memory:');
+  agent = request(buildApp({ database, door: null, workshop: ownWorkshop(), address: '127.0.0.1', pages: null }));
+  design = (await agent.post('/api/designs').send({ target: TARGET })).body as Design;
+  const body = { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [] };
+  clay = (await agent.post('/api/records/clay').send({ body })).body as Kept<'clay'>;
+});
+afterEach(() => database.close());
+
+const spot = (number: number) => ({ id: randomUUID(), piece: 0, number, step: 'stiffen', at: AT });
+
+async function make(count: number, entries: Partial<Entries>, of: Kept<'clay'> | null = clay): Promise<string> {
+  const id = randomUUID();
+  const start: MakingStart = { id, name: 'Tumblers for the galley', clay: of?.id ?? null, startedAt: AT, dueAt: null, schools: DEFAULT_SCHOOLS, air: ROOM, pieces: [{ designId: design.id, revision: 1, name: 'Rack tumbler', count, steps: STEPS }] }; // prettier-ignore
+  await agent.post('/api/makings').send(start).expect(201);
+  await agent.post(`/api/makings/${id}/entries`).send({ ...NONE, ...entries }).expect(200); // prettier-ignore
+  return id;
+}
+
+/** Rim and height of pieces, wet and fired, that shrank by so much. */
+function sizes(count: number, shrinkage: number): Measurement[] {
+  const random = seeded(count);
+  return Array.from({ length: count }, (_, index) => index + 1).flatMap((number) =>
+    (
+      [
+        ['rim', 95.4],
+        ['height', 125],
+      ] as const
+    ).flatMap(([what, about]): Measurement[] => {
+      const wet = about + random();
+      return [
+        { ...spot(number), what, state: 'wet', value: wet },
+        { ...spot(number), what, state: 'fired', value: wet * (1 - shrinkage) + 0.2 * (random() - 0.5) },
+      ];
+    }),
+  );
+}
+
+async function fire(day: string, making: string, count: number): Promise<void> {
+  const pieces = Array.from({ length: count }, (_, index) => ({ making, piece: 0, number: index + 1 }));
+  const body: KeptFiring = { name: `Firing of ${day}`, kind: 'once', day, cone: '6', segments: USUAL_SEGMENTS.once, curve: [], witness: [], gap: 5, shelves: [{ id: 'a', name: 'Top', width: 400, depth: 400, clear: 150 }], wanted: pieces, placed: pieces.map((one, index) => ({ ...one, shelf: 'a', x: 100 * index, y: 100, turn: 0 })), opened: AT, note: '' }; // prettier-ignore
+  await agent.post('/api/records/firing').send({ body }).expect(201);
+}
+
+const learning = async () => (await agent.get('/api/made/learning').expect(200)).body as ClayRecords[];
+
+describe('what pieces say', () => {
+  it('is an offer once enough was measured, from two firings; striking out and taking away remove what they said', async () => {
+    const first = await make(4, { measurements: sizes(4, 0.132) });
+    await fire('2026-11-02', first, 4);
+    expect((await learning())[0]?.finding).toMatchObject({ kind: 'few', pieces: 4, firings: 1 });
+    const measurements = sizes(4, 0.13);
+    const second = await make(4, { measurements });
+    await fire('2026-11-16', second, 4);
+    const [buff] = await learning();
+    expect(buff).toMatchObject({ name: 'Siding buff', now: 0.12, finding: { kind: 'offer', pieces: 8, firings: 2 } });
+    expect(buff?.finding.shrinkage).toBeCloseTo(0.131, 3);
+    expect(buff?.finding.difference).toMatchObject({ name: 'Rack tumbler', count: 8 });
+    expect(buff?.pieces[0]).toMatchObject({ firing: { name: 'Firing of 2026-11-02', shelf: 'Top' }, thickness: 6 });
+    expect(buff?.pieces[0]?.planned.sizes.rim).toBeCloseTo(84, 1);
+
+    const strikes = measurements.map(({ id }) => ({ id: randomUUID(), of: id, out: true, at: AT }));
+    await agent.post(`/api/makings/${second}/entries`).send({ ...NONE, strikes });
+    expect((await learning())[0]?.finding).toMatchObject({ kind: 'few', pieces: 4 });
+    await agent.delete(`/api/makings/${first}`);
+    expect((await learning())[0]?.finding).toMatchObject({ kind: 'few', pieces: 0, firings: 0 });
+  });
+
+  it('is nothing of a making whose clay is not known', async () => {
+    await make(8, { measurements: sizes(8, 0.14) }, null);
+    expect((await learning())[0]).toMatchObject({ pieces: [], finding: { kind: 'few', pieces: 0 } });
+  });
+
+  it('tells what a missed window did', async () => {
+    const found = (number: number, kind: 'ready' | 'too-stiff') => ({ ...spot(number), kind });
+    await make(20, {
+      marks: Array.from({ length: 20 }, (_, index) => found(index + 1, index < 5 ? 'too-stiff' : 'ready')),
+      faults: [1, 2, 3, 4, 9].map((number) => ({ ...spot(number), kind: 'crack at the base', x: null, y: null })),
+    });
+    expect((await learning())[0]?.patterns).toMatchObject([
+      { fault: 'crack at the base', missed: { count: 4, of: 5 }, kept: { count: 1, of: 15 } },
+    ]);
+  });
+});
+
+describe('the search of what was made', () => {
+  const find = async (query: string) => (await agent.get(`/api/made?${query}`).expect(200)).body as MadeLine[];
+
+  it('finds by clay, thickness, fault, note and size, and by all of them', async () => {
+    const id = await make(3, {
+      measurements: sizes(3, 0.12),
+      faults: [{ ...spot(2), kind: 'crack at the seam', x: null, y: null }],
+      notes: [{ ...spot(1), text: '100 % wool under it' }],
+    });
+    await make(1, {}, null);
+    expect(await find('')).toHaveLength(2);
+    for (const query of [
+      'find=Siding buff, 6 mm, cracked',
+      'find=seam tumbler',
+      'find=100 %25',
+      'what=rim&state=fired&least=83&most=86',
+      'find=wool',
+    ]) {
+      // prettier-ignore
+      expect((await find(query)).map(({ making }) => making)).toEqual([id]);
+    }
+    for (const query of ['find=5 mm', 'find=warped', 'what=rim&state=fired&least=90', 'find=_eam']) expect(await find(query)).toEqual([]); // prettier-ignore
+    expect((await find('find=cracked'))[0]).toMatchObject({ faulty: 1, fired: 3, clayName: 'Siding buff', facts: { thickness: 6, planned: { sizes: { rim: expect.closeTo(84, 1) } } } }); // prettier-ignore
+  });
+
+  it.each([
+    ['Siding buff, 5 mm, cracked', ['Siding', 'buff', 'crack'], [5]],
+    ['1/4', ['1/4'], []],
+    ['0.25" seams', ['seam'], [6.35]],
+    ['', [], []],
+  ])('reads “%s”', (text, words, thicknesses) => expect(searchWords(text)).toEqual({ words, thicknesses }));
+
+  it('refuses a state that is none', async () => {
+    expect((await agent.get('/api/made?state=melted')).status).toBe(400);
+  });
+});

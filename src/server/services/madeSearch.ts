@@ -1,0 +1,106 @@
+import { QueryTypes } from 'sequelize';
+import type { MadeLine, RevisionFacts } from '../../contract/made.ts';
+import type { MadeQuery } from '../../contract/madeSchema.ts';
+import type { Planned } from '../../core/learning/madePiece.ts';
+import { MM_PER_INCH } from '../../core/numbers.ts';
+import type { Database } from '../models/database.ts';
+import { iso, isoOr } from './makingColumns.ts';
+
+/** A thickness in the words that are searched: a figure with its unit. */
+const THICKNESS = /(\d+(?:[.,]\d+)?)\s*(mm|cm|in|inch|")/gi;
+const UNITS: Readonly<Record<string, number>> = { mm: 1, cm: 10, in: MM_PER_INCH, inch: MM_PER_INCH, '"': MM_PER_INCH };
+
+/** Thicknesses that differ by less are one (mm). */
+const SAME = 0.06;
+
+/** Words of a search, and the thicknesses in it (mm). An ending that only bends the word is left off: cracked finds a crack. */
+export function searchWords(find: string): { words: string[]; thicknesses: number[] } {
+  const thicknesses = [...find.matchAll(THICKNESS)].map(([, figure = '', unit = '']) => Number(figure.replace(',', '.')) * (UNITS[unit.toLowerCase()] ?? 1)); // prettier-ignore
+  const words = find
+    .replace(THICKNESS, ' ')
+    .split(/[\s,;]+/)
+    .filter(Boolean)
+    .map((word) => (word.length > 4 ? word.replace(/(ed|s)$/i, '') : word));
+  return { words, thicknesses };
+}
+
+interface Row extends Omit<RevisionFacts, 'planned'> {
+  readonly making: string;
+  readonly piece: number;
+  readonly called: string;
+  readonly name: string;
+  readonly count: number;
+  readonly designId: string;
+  readonly revision: number;
+  readonly names: string;
+  readonly clay: string | null;
+  readonly clayName: string | null;
+  readonly startedAt: string;
+  readonly endedAt: string | null;
+  readonly planned: string | null;
+  readonly faulty: number;
+  readonly fired: number;
+}
+
+const FROM = `FROM making_pieces p
+  JOIN makings m ON m.id = p.makingId AND m.deletedAt IS NULL
+  LEFT JOIN revision_facts f ON f.designId = p.designId AND f.revision = p.revision
+  LEFT JOIN records r ON r.id = m.clay`;
+
+/** Entries of a kind of piece that were not struck out. */
+const of = (table: string) => `FROM ${table} e WHERE e.makingId = p.makingId AND e.piece = p.piece AND ${STANDS}`;
+const STANDS = `NOT COALESCE((SELECT s.out FROM strikes s WHERE s.makingId = e.makingId AND s.of = e.id ORDER BY s.at DESC, s.id DESC LIMIT 1), 0)`; // prettier-ignore
+
+/** LIKE takes these for more than themselves. */
+const plain = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
+
+function conditions({ find, what, state, least, most }: MadeQuery): { sql: string; values: Record<string, unknown> } {
+  const { words, thicknesses } = searchWords(find);
+  const values: Record<string, unknown> = {};
+  const like = (column: string, key: string) => `${column} LIKE :${key} ESCAPE '\\'`;
+  const parts = words.map((word, index) => {
+    const key = `word${index}`;
+    values[key] = plain(word);
+    const own = ['p.name', 'm.name', 'r.name', 'f.form', 'f.seam', 'f.base', 'p.names'].map((column) => like(column, key)); // prettier-ignore
+    return `(${[...own, `EXISTS (SELECT 1 ${of('faults')} AND ${like('e.kind', key)})`, `EXISTS (SELECT 1 ${of('notes')} AND ${like('e.text', key)})`].join(' OR ')})`; // prettier-ignore
+  });
+  thicknesses.forEach((mm, index) => {
+    values[`thick${index}`] = mm;
+    parts.push(`ABS(f.thickness - :thick${index}) < ${SAME}`);
+  });
+  if (what !== undefined || state !== undefined || least !== undefined || most !== undefined) {
+    Object.assign(values, { what, state, least, most });
+    const range = [what !== undefined && 'e.what = :what', state !== undefined && 'e.state = :state', least !== undefined && 'e.value >= :least', most !== undefined && 'e.value <= :most'].filter(Boolean); // prettier-ignore
+    parts.push(`EXISTS (SELECT 1 ${of('measurements')} AND ${range.join(' AND ')})`);
+  }
+  return { sql: parts.length > 0 ? `WHERE ${parts.join(' AND ')}` : '', values };
+}
+
+/** Searches everything that was made: words in names, clays, forms, faults and notes, a thickness, and a size between two figures. */
+export async function searchMade(database: Database, query: MadeQuery): Promise<{ lines: MadeLine[]; total: number }> {
+  const { sql, values } = conditions(query);
+  const options = { type: QueryTypes.SELECT, replacements: { ...values, limit: query.limit, offset: query.offset } } as const; // prettier-ignore
+  const rows = await database.sequelize.query<Row>(
+    `SELECT p.makingId AS making, p.piece, m.name AS called, p.name, p.count, p.designId, p.revision, p.names, m.clay, r.name AS clayName,
+       m.startedAt, m.endedAt, f.form, f.thickness, f.seam, f.base, f.shrinkage, f.planned,
+       (SELECT COUNT(DISTINCT e.number) ${of('faults')}) AS faulty,
+       (SELECT COUNT(DISTINCT e.number) ${of('measurements')} AND e.state = 'fired') AS fired
+     ${FROM} ${sql} ORDER BY m.startedAt DESC, m.id, p.piece LIMIT :limit OFFSET :offset`,
+    options,
+  );
+  const [counted] = await database.sequelize.query<{ total: number }>(
+    `SELECT COUNT(*) AS total ${FROM} ${sql}`,
+    options,
+  );
+  const lines = rows.map(
+    ({ form, thickness, seam, base, shrinkage, planned, names, startedAt, endedAt, ...row }): MadeLine => ({
+      // prettier-ignore
+      ...row,
+      ...(names !== '[]' && { names: JSON.parse(names) as string[] }),
+      startedAt: iso(startedAt),
+      endedAt: isoOr(endedAt),
+      facts: planned === null ? null : { form, thickness, seam, base, shrinkage, planned: JSON.parse(planned) as Planned }, // prettier-ignore
+    }),
+  );
+  return { lines, total: counted?.total ?? 0 };
+}

@@ -1,0 +1,71 @@
+import { QueryTypes } from 'sequelize';
+import type { Finished } from '../../core/piece/finished.ts';
+import type { Planned } from '../../core/learning/madePiece.ts';
+import type { Target } from '../../core/piece/target.ts';
+import type { Database } from '../models/database.ts';
+import type { Workshop } from '../workshop/workshop.ts';
+import type { DesignService } from './designs.ts';
+
+/** What is developed of a target, as far as facts are made of it. */
+interface Developed {
+  readonly numbers: { readonly wrapLength?: number };
+  readonly finished: Finished;
+}
+
+/** A piece is longer than wide where its two sides differ by more than this (fired mm). */
+const ROUND = 0.5;
+
+/** No more revisions are looked at in one go. */
+const MOST = 60;
+
+/** Sizes that a finished piece is meant to have: fired mm, g, ml. */
+export function plannedOf(target: Target, { numbers, finished }: Developed): Planned {
+  const { rim, foot, height, widths, mass, capacityBrim } = finished;
+  const [long, wide] = widths.rim;
+  const { form, seam, slab, clay, belly } = target;
+  const oneWrap = form.kind === 'cylinder' && (seam.panels ?? 1) === 1 && !belly && numbers.wrapLength !== undefined;
+  return {
+    sizes: {
+      rim,
+      foot,
+      height,
+      ...(Math.abs(long - wide) > ROUND && { length: long, width: wide }),
+      thickness: slab.wall * (1 - clay.shrinkage),
+      weight: mass.fired,
+      ...(capacityBrim > 0 && { capacity: capacityBrim }),
+    },
+    wrap: oneWrap ? { length: numbers.wrapLength ?? 0, thickness: slab.wall } : null,
+  };
+}
+
+/** What revisions say of the pieces that are made by them: worked out once for each, by the workshop. */
+export function revisionFacts(database: Database, designs: DesignService, workshop: Workshop) {
+  async function fill(designId: string, revision: number): Promise<void> {
+    const { target } = await designs.revision(designId, revision);
+    const made = await workshop.make('develop', new TextEncoder().encode(JSON.stringify({ target })));
+    if (made.kind !== 'json') return;
+    const planned = plannedOf(target, JSON.parse(made.text) as Developed);
+    const { form, slab, seam, base, clay } = target;
+    await database.write(async (transaction) => {
+      await database.revisionFacts.upsert(
+        { designId, revision, form: form.kind, thickness: slab.wall, seam: seam.kind, base: base.join, shrinkage: clay.shrinkage, planned: JSON.stringify(planned) }, // prettier-ignore
+        { transaction },
+      );
+    });
+  }
+
+  return {
+    /** Works out what is missing of all revisions that something was made by. What cannot be developed any more stays unknown. */
+    async fillMissing(): Promise<void> {
+      const missing = await database.sequelize.query<{ designId: string; revision: number }>(
+        `SELECT DISTINCT p.designId, p.revision FROM making_pieces p
+         LEFT JOIN revision_facts f ON f.designId = p.designId AND f.revision = p.revision
+         WHERE f.designId IS NULL LIMIT ${MOST}`,
+        { type: QueryTypes.SELECT },
+      );
+      for (const { designId, revision } of missing) await fill(designId, revision).catch(() => undefined);
+    },
+  };
+}
+
+export type RevisionFacts = ReturnType<typeof revisionFacts>;
