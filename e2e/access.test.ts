@@ -66,6 +66,13 @@ async function orderInWork(page: Page): Promise<void> {
   await openOrder(page);
   await page.getByRole('navigation', { name: 'Pieces in work' }).waitFor();
 }
+async function measuring(page: Page): Promise<void> {
+  const made = page.getByRole('tab', { name: 'Made' });
+  await page.locator('h1').first().waitFor();
+  if ((await made.count()) > 0) await made.click();
+  await page.locator('.made a').first().click();
+  await page.locator('tbody tr').first().waitFor();
+}
 async function devicesOn(page: Page): Promise<void> {
   for (const name of ['Digital caliper', 'Bench scale', 'Thermo-hygrometer']) await page.getByRole('article', { name }).getByRole('button', { name: 'Start' }).click(); // prettier-ignore
 }
@@ -84,6 +91,8 @@ const SCREENS: readonly (readonly [name: string, design: string | null, path: st
   ['orders', null, 'order'],
   ['a making of several kinds', null, 'order', begunOrder],
   ['an order in work', null, 'order', orderInWork],
+  ['the records', null, 'records'],
+  ['pieces to be measured', null, 'records', measuring],
   ['nothing', null, 'nowhere'],
   ['Shape', 'Soup cup', 'shape'],
   ['Flat', 'Soup cup', 'flat'],

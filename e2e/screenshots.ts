@@ -142,7 +142,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'piece-shape', ...DESK, take: onPiece('Rack tumbler', 'shape') },
   { name: 'piece-flat', ...DESK, take: onPiece('Soup cup', 'flat') },
   { name: 'piece-mould', ...DESK, take: blankLaid('shape') },
-  { name: 'piece-darts', ...DESK, take: blankLaid('flat') },
+  { name: 'records', ...DESK, take: onPlace('records', '.plot svg') },
   { name: 'piece-sheet', ...DESK, take: sheetDrawn },
   { name: 'piece-raised', ...DESK, take: raisedTo('Rack tumbler', 100, ['Cut level', 'Seam']) },
   { name: 'piece-handle', ...DESK, take: onPiece('Galley mug', 'shape') },

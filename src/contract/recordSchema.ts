@@ -66,6 +66,14 @@ const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> }
     firing: text(),
     note: text(),
     bars: Joi.array().items(bar).max(MOST.bars).default([]),
+    learnt: Joi.object({
+      shrinkage: figure().required(),
+      low: figure().required(),
+      high: figure().required(),
+      pieces: figure().integer().min(0).required(),
+      firings: figure().integer().min(0).required(),
+      day: Joi.string().max(10).required(),
+    }),
   }).required(),
   kit: Joi.object<KitItem>({
     kind: oneOf(KIT_KINDS).required(),

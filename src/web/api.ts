@@ -7,6 +7,8 @@ import type {
   SessionState,
   TemplateRequest,
 } from '../contract/api.ts';
+import type { ClayRecords, MadeLine } from '../contract/made.ts';
+import type { MadeQuery } from '../contract/madeSchema.ts';
 import type { Kept, RecordBodies, RecordKind } from '../contract/records.ts';
 import type { ErrorCode } from '../contract/errors.ts';
 import type { Entries, Making, MakingHead, MakingLine, MakingNow, MakingStart } from '../contract/makings.ts';
@@ -67,6 +69,9 @@ async function ready(asked: Promise<Design>): Promise<Design> {
   await prepareMould(design.target);
   return design;
 }
+
+/** What is asked of the records; what is left out is the server's to choose. */
+export type MadeAsked = Partial<MadeQuery>;
 
 /** What the screens ask of the server. Every verb may throw {@link Refused} or {@link Unreachable}. */
 export const api = {
@@ -144,6 +149,15 @@ export const api = {
   putBackMaking: (id: string) => ask<Making>(`/makings/${id}/put-back`, 'POST'),
   /** What hands found of a clay, in all makings. */
   found: (clay: string) => ask<FoundMark[]>(`/makings/found?clay=${clay}`),
+  /** A page of what was made, newest first, and how many there are. */
+  made: async (query: MadeAsked): Promise<{ readonly lines: readonly MadeLine[]; readonly total: number }> => {
+    const asked = Object.entries(query).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]]));
+    const reply = await send(`/made?${new URLSearchParams(asked)}`, 'GET');
+    const lines = (await reply.json()) as MadeLine[];
+    return { lines, total: Number(reply.headers.get('X-Total-Count') ?? lines.length) };
+  },
+  /** What the pieces of each clay say. */
+  learning: () => ask<ClayRecords[]>('/made/learning'),
   health: async () => void (await send('/health', 'GET')),
   session: () => ask<SessionState>('/session'),
   signIn: async (passphrase: string) => void (await send('/session', 'POST', { passphrase })),

@@ -35,6 +35,18 @@ export const router = createRouter({
       component: () => import('./places/OrderPlace.vue'),
       meta: { title: 'Orders' },
     },
+    {
+      path: '/records/:clay?',
+      name: 'records',
+      component: () => import('./places/RecordsPlace.vue'),
+      meta: { title: 'Records' },
+    },
+    {
+      path: '/made/:making/:piece',
+      name: 'made',
+      component: () => import('./places/MadePlace.vue'),
+      meta: { title: 'Measured pieces' },
+    },
     { path: '/door', name: 'door', component: () => import('./places/DoorPlace.vue'), meta: { title: 'Sign in' } },
     {
       path: '/:rest(.*)*',

@@ -99,6 +99,11 @@ describe('the shrinkage to work with', () => {
     });
   });
 
+  it('is what was learned from pieces, once that is accepted', () => {
+    const learnt = { shrinkage: 0.124, low: 0.122, high: 0.126 };
+    expect(knownShrinkage({ shrinkage: 0.13, basis: 'maker', bars: [bar(88)], learnt })).toEqual({ shrinkage: 0.124, interval: [0.122, 0.126], from: 'pieces' }); // prettier-ignore
+  });
+
   it('carries its interval to a finished size: 84 mm, between 83.2 and 84.8', () => {
     const [low, high] = firedBetween(84, 0.12, [0.1116, 0.1284]);
     expect(low).toBeCloseTo((84 / 0.88) * (1 - 0.1284), 9);

@@ -118,15 +118,18 @@ export type Basis = (typeof BASES)[number];
 export interface KnownShrinkage {
   readonly shrinkage: number;
   readonly interval: readonly [number, number] | null;
-  readonly from: 'bars' | Basis;
+  readonly from: 'pieces' | 'bars' | Basis;
 }
 
-/** The mean of the fired bars, or without any the figure that was written down. */
+/** What was learned from pieces and accepted; without that the mean of the fired bars, or the figure that was written down. */
 export function knownShrinkage(clay: {
   readonly bars: readonly ShrinkBar[];
   readonly shrinkage: number;
   readonly basis: Basis;
+  readonly learnt?: { readonly shrinkage: number; readonly low: number; readonly high: number };
 }): KnownShrinkage {
+  const { learnt } = clay;
+  if (learnt) return { shrinkage: learnt.shrinkage, interval: [learnt.low, learnt.high], from: 'pieces' };
   const { fired } = barFigures(clay.bars).total;
   if (!fired) return { shrinkage: clay.shrinkage, interval: null, from: clay.basis };
   return { shrinkage: fired.mean, interval: fired.interval, from: 'bars' };

@@ -19,6 +19,9 @@ function barFaults(bar: ShrinkBar, index: number): Fault[] {
   return faults;
 }
 
+/** A learned shrinkage, and the ends of its interval: clay may grow a little by error, never so much. */
+const LEARNT = { least: -0.05, greatest: 0.3 } as const;
+
 /** Every reason why a clay cannot be written down; empty when it can. */
 export function checkClay(clay: Clay): Fault[] {
   const faults = [
@@ -30,6 +33,7 @@ export function checkClay(clay: Clay): Fault[] {
     ...textFaults('firing', clay.firing, CLAY_LIMITS.text),
     ...textFaults('note', clay.note, CLAY_LIMITS.text),
     ...clay.bars.flatMap(barFaults),
+    ...(clay.learnt ? (['shrinkage', 'low', 'high'] as const).flatMap((key) => rangeFaults(`learnt.${key}`, clay.learnt?.[key], LEARNT)) : []), // prettier-ignore
   ];
   if (clay.bars.length > CLAY_LIMITS.bars) {
     faults.push({ code: 'out-of-range', path: 'bars', value: String(clay.bars.length), rule: `must be at most ${CLAY_LIMITS.bars}` }); // prettier-ignore

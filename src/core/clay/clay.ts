@@ -1,5 +1,16 @@
 import type { Basis, ShrinkBar } from './bars.ts';
 
+/** A shrinkage that was learned from pieces and bars, and accepted: fractions, with the 95 % interval, and what it rests on. */
+export interface LearntShrinkage {
+  readonly shrinkage: number;
+  readonly low: number;
+  readonly high: number;
+  readonly pieces: number;
+  readonly firings: number;
+  /** Day on which it was accepted, YYYY-MM-DD. */
+  readonly day: string;
+}
+
 /** A clay body as it stands in the clay book. Densities g/cm3, masses g, shrinkage a fraction of the wet length. */
 export interface Clay {
   readonly name: string;
@@ -14,6 +25,8 @@ export interface Clay {
   readonly firing?: string;
   readonly note?: string;
   readonly bars: readonly ShrinkBar[];
+  /** Counts before the bars where it is there. */
+  readonly learnt?: LearntShrinkage;
 }
 
 /** Limits of a clay's figures; lengths mm, masses g. */

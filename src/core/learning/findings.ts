@@ -127,7 +127,7 @@ export function findingOf(pieces: readonly MadePiece[], bars: readonly LearnBar[
   if (!shrinkage || both.length < NEEDED.pieces || firings < NEEDED.firings)
     return { kind: 'few', shrinkage: now, ...found };
   if (shrinkage.low <= now && now <= shrinkage.high) return { kind: 'agrees', shrinkage: now, ...found };
-  const rounded = Math.round(shrinkage.mean / STEP) * STEP;
+  const rounded = Number((Math.round(shrinkage.mean / STEP) * STEP).toFixed(6));
   const offered = shrinkage.low <= rounded && rounded <= shrinkage.high ? rounded : shrinkage.mean;
   return { kind: 'offer', shrinkage: offered, ...found };
 }

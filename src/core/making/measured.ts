@@ -1,5 +1,15 @@
 /** Sizes, weights and what a piece holds, as they are measured of it. */
-export const MEASURED = ['rim', 'foot', 'height', 'length', 'width', 'thickness', 'other', 'weight', 'capacity'] as const;
+export const MEASURED = [
+  'rim',
+  'foot',
+  'height',
+  'length',
+  'width',
+  'thickness',
+  'other',
+  'weight',
+  'capacity',
+] as const;
 export type Measured = (typeof MEASURED)[number];
 
 /** The states in which a piece is measured, in order. */

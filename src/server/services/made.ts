@@ -3,7 +3,7 @@ import type { ClayRecords, MadeLine } from '../../contract/made.ts';
 import type { MadeQuery } from '../../contract/madeSchema.ts';
 import type { Kept } from '../../contract/records.ts';
 import { knownShrinkage } from '../../core/clay/bars.ts';
-import { pieceKey } from '../../core/kiln/keptFiring.ts';
+import { pieceKey, type KeptFiring, type PieceAt } from '../../core/kiln/keptFiring.ts';
 import type { LearnBar } from '../../core/learning/learn.ts';
 import type { MadePiece, MeasuredSize, Planned } from '../../core/learning/madePiece.ts';
 import type { Measured, PieceState } from '../../core/making/measured.ts';
@@ -51,6 +51,13 @@ function byPiece<T extends SpotRow>(rows: readonly T[]): Map<string, T[]> {
   return lists;
 }
 
+/** The pieces that were in a firing, and the shelf that each stood on where that was planned. */
+function inside({ shelves, placed, wanted }: KeptFiring): (PieceAt & { readonly stood: string | null })[] {
+  const names = new Map(shelves.map(({ id, name }) => [id, name]));
+  const stood = new Map(placed.map((one) => [pieceKey(one), names.get(one.shelf) ?? null]));
+  return wanted.map((one) => ({ ...one, stood: stood.get(pieceKey(one)) ?? null }));
+}
+
 /** What was made, as it is searched and learned from. */
 export function madeService(database: Database, records: RecordService, facts: RevisionFacts, workshop: Workshop) {
   const ask = <T extends object>(sql: string) => database.sequelize.query<T>(sql, { type: QueryTypes.SELECT });
@@ -60,8 +67,7 @@ export function madeService(database: Database, records: RecordService, facts: R
     const firings: Kept<'firing'>[] = (await records.list('firing')).filter(({ body }) => body.kind !== 'bisque');
     const found = new Map<string, MadePiece['firing']>();
     for (const { id, body } of firings.sort((one, other) => (one.body.day < other.body.day ? -1 : 1))) {
-      const shelves = new Map(body.shelves.map((shelf) => [shelf.id, shelf.name]));
-      for (const placed of body.placed) found.set(pieceKey(placed), { id, name: body.name, shelf: shelves.get(placed.shelf) ?? null }); // prettier-ignore
+      for (const { stood, ...one } of inside(body)) found.set(pieceKey(one), { id, name: body.name, shelf: stood });
     }
     return found;
   }

@@ -8,6 +8,7 @@ import type { Database } from '../models/database.ts';
 import { textsOf } from '../workshop/work.ts';
 import { designService } from './designs.ts';
 import { recordService } from './records.ts';
+import { seedPast } from './seedPast.ts';
 
 function refused(file: string, faults: readonly Fault[]): Error {
   return new Error(`${file}: ${faults.map(faultLine).join('; ')}`);
@@ -51,11 +52,12 @@ async function seedBook<K extends SeededKind>(database: Database, folder: string
 }
 
 /**
- * Puts the demo's designs, clays, kit and scraps on a table that never held any of a kind.
+ * Puts the demo's designs, clays, kit, scraps and past on a table that never held any of a kind.
  *
  * @throws Error when a demo file cannot be read
  */
 export async function seedDemo(database: Database, folder: string): Promise<void> {
   await seedDesigns(database, folder);
   for (const kind of Object.keys(FILES) as SeededKind[]) await seedBook(database, folder, kind);
+  await seedPast(database, folder);
 }

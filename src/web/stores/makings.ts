@@ -1,14 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import type {
-  Entries,
-  Making,
-  MakingLine,
-  MakingStart,
-  Measurement,
-  Note,
-  PieceFault,
-} from '../../contract/makings.ts';
+import type { Critique, Entries, Making, MakingLine, MakingStart, Measurement, Note, PieceFault } from '../../contract/makings.ts'; // prettier-ignore
 import type { Mark, Spot } from '../../core/making/making.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { held } from '../held.ts';
@@ -233,6 +225,7 @@ export const useMakings = defineStore('makings', () => {
   const measure = (one: Omit<Measurement, 'id' | 'at'>) => add({ measurements: [{ ...stamp(), ...one }] });
   const fault = (one: Omit<PieceFault, 'id' | 'at'>) => add({ faults: [{ ...stamp(), ...one }] });
   const note = (one: Omit<Note, 'id' | 'at'>) => add({ notes: [{ ...stamp(), ...one }] });
+  const critique = (one: Omit<Critique, 'id' | 'at'>) => add({ critiques: [{ ...stamp(), ...one }] });
   const strike = (of: string, out: boolean) => add({ strikes: [{ ...stamp(), of, out }] });
 
   /** Changes some of the making's head: at once here, and on the server when it answers. False when the server refused it. */
@@ -296,5 +289,5 @@ export const useMakings = defineStore('makings', () => {
     }
   }
 
-  return { making, lines, state, trouble, waiting, found, lastGone, unsentPhotographs: photographs.unsent, photographTrouble: photographs.trouble, photograph, open, begin, press, pressMany, measure, fault, note, strike, change, end, leave, look, remove, putBack, sendHeld }; // prettier-ignore
+  return { making, lines, state, trouble, waiting, found, lastGone, unsentPhotographs: photographs.unsent, photographTrouble: photographs.trouble, photograph, open, begin, press, pressMany, measure, fault, note, critique, strike, change, end, leave, look, remove, putBack, sendHeld }; // prettier-ignore
 });

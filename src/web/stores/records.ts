@@ -5,6 +5,7 @@ import { checkClay, checkScrap } from '../../core/clay/checkClay.ts';
 import type { Fault } from '../../core/errors.ts';
 import { checkKitItem } from '../../core/kit/checkKit.ts';
 import { checkHouseWay } from '../../core/making/houseWay.ts';
+import { checkFiring } from '../../core/kiln/keptFiring.ts';
 import { checkOrder, withItsWork } from '../../core/order/keptOrder.ts';
 import { checkPlan } from '../../core/slabPlan/keptPlan.ts';
 import { LIMITS } from '../../core/piece/target.ts';
@@ -242,8 +243,13 @@ function bookOf<K extends RecordKind>(
       for (const thing of things.value.values()) if (thing.keeping.value === 'changed') void thing.keep();
     }
 
+    /** Waits until everything that was changed is kept, or held where the server is away. */
+    async function whenKept(): Promise<void> {
+      await Promise.all([...things.value.values()].filter(({ keeping }) => keeping.value !== 'kept').map((thing) => thing.keep())); // prettier-ignore
+    }
+
     const { past, future, end: endGesture } = steps;
-    const verbs = { settle, load, create, change, follow, endGesture, remove, undo, redo, keepAll };
+    const verbs = { settle, load, create, change, follow, endGesture, remove, undo, redo, keepAll, whenKept };
     return { list, state, trouble, past, future, conflicts, ...verbs };
   });
 }
@@ -256,4 +262,6 @@ export const usePlans = bookOf('plan', checkPlan);
 /** The house way: one record. */
 export const useWays = bookOf('way', checkHouseWay);
 /** Orders, laid back from the day they are wanted. */
+/** Firings: what stood where, and what the kiln did. */
+export const useFirings = bookOf('firing', checkFiring);
 export const useOrders = bookOf('order', checkOrder, withItsWork);

@@ -23,6 +23,7 @@ const STEP_WORDS: Readonly<Record<BarState, string>> = {
 };
 const sureness = computed(() => {
   const { from, interval } = known.value;
+  if (from === 'pieces' && interval) return `between ${percent(interval[0], 2)} and ${percent(interval[1], 2)}, learned from ${props.clay.learnt?.pieces ?? 0} pieces of ${props.clay.learnt?.firings ?? 0} firings`; // prettier-ignore
   if (from === 'maker') return 'the maker’s figure; no bar of yours has been fired';
   if (from === 'guess') return 'a guess; fire a few bars to know';
   const count = figures.value.total.fired?.count ?? 0;
@@ -87,7 +88,9 @@ const runs = computed(() => {
   background: var(--care);
   border-left: 4px solid var(--care-edge);
 }
-.bars {
+
+.bars,
+.pieces {
   font-weight: 700;
 }
 dl {

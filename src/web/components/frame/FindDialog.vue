@@ -75,6 +75,13 @@ const all = computed<Found[]>(() => [
     to: { name: 'kit' },
     words: 'devices caliper scale hygrometer house way schools',
   },
+  {
+    key: 'records',
+    title: 'Records',
+    kind: 'place',
+    to: { name: 'records' },
+    words: 'made measured came out shrinkage learned cracks faults story',
+  },
   ...shelf.designs.map((design): Found => ({
     key: design.id,
     title: design.name,

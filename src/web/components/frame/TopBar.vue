@@ -12,6 +12,7 @@ const PLACES = [
   { name: 'today', title: 'Today' },
   { name: 'clay', title: 'Clay' },
   { name: 'kit', title: 'Kit' },
+  { name: 'records', title: 'Records' },
 ] as const;
 
 const places = [...PLACES.map(({ name, title }) => ({ title, to: { name } })), { title: 'From what you own', to: { name: 'from' } }]; // prettier-ignore

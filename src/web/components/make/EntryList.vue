@@ -13,7 +13,10 @@ const gone = computed(() => struckOut(makings.making?.strikes ?? []));
 const entries = computed(() => {
   const { measurements = [], faults = [], notes = [] } = makings.making ?? {};
   const all = [
-    ...measurements.map((one) => ({ ...one, words: `${MEASURED_NAMES[one.what]} ${figure(one.what, one.value)}` })),
+    ...measurements.map((one) => ({
+      ...one,
+      words: `${MEASURED_NAMES[one.what]} ${figure(one.what, one.value)}${one.state ? `, ${one.state}` : ''}`,
+    })),
     ...faults.map((one) => ({ ...one, words: one.kind })),
     ...notes.map((one) => ({ ...one, words: one.text })),
   ];

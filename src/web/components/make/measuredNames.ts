@@ -1,5 +1,5 @@
 import type { Measured, PieceState } from '../../../core/making/measured.ts';
-import { writeVolume } from '../../../core/units/volume.ts';
+import { readVolume, writeVolume } from '../../../core/units/volume.ts';
 import { systemsOf } from '../../../core/units/writeLength.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useMasses } from '../../composables/useMasses.ts';
@@ -27,7 +27,7 @@ export const STATE_NAMES: Readonly<Record<PieceState, string>> = {
   fired: 'Fired',
 };
 
-/** Writes what was measured in the unit in use. */
+/** Writes and reads what was measured in the unit in use. */
 export function useMeasured() {
   const lengths = useLengths();
   const masses = useMasses();
@@ -38,5 +38,7 @@ export function useMeasured() {
       : what === 'capacity'
         ? writeVolume(amount, systemsOf(settings.style).volume)
         : lengths.length(amount);
-  return { figure };
+  /** What a piece holds (ml), or null where it cannot be read. */
+  const readCapacity = (text: string) => readVolume(text, systemsOf(settings.style).volume);
+  return { figure, readCapacity };
 }

@@ -45,7 +45,7 @@ const why = computed(() => {
           >, between {{ lengths.volume(capacity[0]) }} and {{ lengths.volume(capacity[1]) }}</span
         >
       </p>
-      <small>19 times in 20, going by your bars of {{ booked?.clay.name }}.</small>
+      <small>19 times in 20, going by your {{ booked?.known.from }} of {{ booked?.clay.name }}.</small>
     </template>
     <p v-else class="unsure">{{ why }} <RouterLink :to="{ name: 'clay' }">Clay book</RouterLink></p>
   </section>

@@ -1,0 +1,70 @@
+import type { Making } from '../src/contract/makings.ts';
+import type { MadeLine } from '../src/contract/made.ts';
+import type { Kept } from '../src/contract/records.ts';
+import { eachVisit, read, textOf } from './visit.ts';
+
+jest.setTimeout(120_000);
+const visit = eachVisit({ demo: true });
+const ask = async <T>(path: string) => (await (await fetch(`${visit.now.table.url}api/${path}`)).json()) as T;
+const clay = async (name: string) => (await ask<Kept<'clay'>[]>('records/clay')).find(({ body }) => body.name === name)?.body; // prettier-ignore
+
+describe('the records', () => {
+  it('offer what pieces say, take it once it is accepted, ask the designs, and undo it', async () => {
+    const { page, troubles } = visit.now;
+    await page.getByRole('link', { name: 'Records' }).click();
+    await textOf(page.locator('h1'), /^Eleven pieces of Window vase came out \d\.\d mm small$/);
+    await textOf(page.locator('.under'), /^Between .* Fog bank grey shrinks 11\.8 % here, not 10\.0 %/);
+    await page.getByRole('button', { name: 'Not yet' }).click();
+    await page.getByRole('button', { name: 'Look at the offer of 11.8 % again' }).click();
+    await page.getByRole('button', { name: 'Use 11.8 % from now on' }).click();
+    await textOf(page.locator('.said'), /^Fog bank grey is worked with at 11\.8 % from now on/);
+    const learnt = await read(() => clay('Fog bank grey'), (now) => now?.learnt !== undefined, 'the clay'); // prettier-ignore
+    expect(learnt?.learnt).toMatchObject({ shrinkage: 0.118, pieces: 11, firings: 2 });
+    await textOf(page.locator('.under'), /^Between .* The 11\.8 % that is worked with fits/);
+
+    await page.getByRole('link', { name: 'Window vase', exact: true }).click();
+    await textOf(page.locator('.apart'), /The clay book says 11\.8 %; this piece is cut for 10\.0 %/);
+    await page.getByRole('button', { name: 'Cut it for 11.8 %' }).click();
+    await page.locator('.apart').waitFor({ state: 'detached' });
+
+    await page.getByRole('link', { name: 'Records' }).click();
+    await page.getByRole('link', { name: /^Fog bank grey/ }).click();
+    await textOf(page.locator('h1'), /Window vase/);
+    await page.getByRole('button', { name: 'Undo' }).click();
+    await read(() => clay('Fog bank grey'), (now) => now !== undefined && now.learnt === undefined, 'the clay, undone'); // prettier-ignore
+    await textOf(page.locator('.under'), /not 10\.0 %/);
+    expect(troubles).toEqual([]);
+  });
+
+  it('are filled by keys, question a slip, and are struck out by an empty cell', async () => {
+    const { page, troubles } = visit.now;
+    await page.getByRole('link', { name: 'Records' }).click();
+    await page.getByLabel('Find what was made').fill('buff, 6 mm, cracked');
+    await read(() => page.locator('.made li').count(), (count) => count === 2, 'two makings with cracks'); // prettier-ignore
+    await page.locator('.made a').first().click();
+    const cell = (what: string, number: number) => page.getByLabel(`${what}, piece ${number}, fired`);
+    // The slip that the demo has: 48.2 where 84 is planned.
+    await textOf(page.locator('tbody tr').nth(3), /84\.0 mm planned: digits turned\?/);
+    await cell('Rim across', 4).fill('84.2');
+    await page.keyboard.press('Enter');
+    await read(() => cell('Foot across', 4).evaluate((field) => field === field.ownerDocument.activeElement), Boolean, 'the next cell'); // prettier-ignore
+    await cell('Weight', 1).fill('351');
+    await cell('Weight', 1).press('Enter');
+    await cell('Height', 2).fill('');
+    await cell('Height', 2).press('Enter');
+    await textOf(page.locator('.said'), /Height of 2 is struck out/);
+    const [line] = await ask<MadeLine[]>('made?find=Tumblers, the rest');
+    const kept = await read(() => ask<Making>(`makings/${line?.making}`), (now) => now.strikes.length === 1, 'the strike'); // prettier-ignore
+    expect(kept.measurements.filter(({ number, state, what }) => state === 'fired' && ((number === 4 && what === 'rim') || what === 'weight')).map(({ value }) => value)).toEqual([48.2, 84.2, 351]); // prettier-ignore
+
+    await page.getByRole('button', { name: 'Wet', exact: true }).click();
+    await textOf(page.locator('thead'), /95\.5 mm/);
+    await page.locator('.critique').getByRole('button', { name: 'Yes' }).first().click();
+    await read(() => ask<Making>(`makings/${line?.making}`), ({ critiques }) => critiques[0]?.holds === true, 'the critique'); // prettier-ignore
+    await page.reload();
+    await textOf(page.locator('h1'), /Rack tumbler, 11/);
+    expect(await cell('Rim across', 4).inputValue()).toBe('84.2');
+    expect(await cell('Height', 2).inputValue()).toBe('');
+    expect(troubles).toEqual([]);
+  });
+});

@@ -1,0 +1,61 @@
+import { useDebounceFn } from '@vueuse/core';
+import { defineStore } from 'pinia';
+import { ref, shallowRef, watch } from 'vue';
+import type { ClayRecords, MadeLine } from '../../contract/made.ts';
+import { api } from '../api.ts';
+import { useConnection } from './connection.ts';
+
+/** After the last letter of a search (ms). */
+const TYPED = 200;
+
+/** What was made, as it is searched, and what it says of each clay. */
+export const useMade = defineStore('made', () => {
+  const connection = useConnection();
+  const clays = shallowRef<readonly ClayRecords[]>([]);
+  const lines = shallowRef<readonly MadeLine[]>([]);
+  const total = ref(0);
+  const find = ref('');
+  const state = ref<'loading' | 'ready' | 'failed'>('loading');
+  const trouble = ref('');
+  /** Offers that were put off, by the clay and how many pieces they rested on: with more pieces they are made again. */
+  const putOff = ref<readonly string[]>([]);
+  let asked = 0;
+
+  /** Asks for a page of what was made: the first, or the one after what is shown. */
+  async function search(more = false): Promise<void> {
+    const mine = (asked += 1);
+    try {
+      const found = await api.made({ find: find.value, offset: more ? lines.value.length : 0 });
+      if (mine !== asked) return;
+      lines.value = more ? [...lines.value, ...found.lines] : found.lines;
+      total.value = found.total;
+      trouble.value = '';
+    } catch (error) {
+      if (mine === asked) trouble.value = connection.note(error);
+    }
+  }
+  const searchSoon = useDebounceFn(() => search(), TYPED);
+  watch(find, () => void searchSoon());
+
+  async function load(): Promise<void> {
+    trouble.value = '';
+    try {
+      const [learning] = await Promise.all([api.learning(), search()]);
+      clays.value = learning;
+      state.value = 'ready';
+    } catch (error) {
+      trouble.value = connection.note(error);
+      if (state.value === 'loading') state.value = 'failed';
+      connection.whenBack(() => void load());
+    }
+  }
+
+  const offerKey = ({ clay, finding }: ClayRecords) => `${clay} ${finding.pieces} ${finding.shrinkage}`;
+  const isPutOff = (one: ClayRecords) => putOff.value.includes(offerKey(one));
+  function setPutOff(one: ClayRecords, off: boolean): void {
+    const others = putOff.value.filter((key) => key !== offerKey(one));
+    putOff.value = off ? [...others, offerKey(one)] : others;
+  }
+
+  return { clays, lines, total, find, state, trouble, load, search, isPutOff, setPutOff };
+});
