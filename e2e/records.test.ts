@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Making } from '../src/contract/makings.ts';
 import type { MadeLine } from '../src/contract/made.ts';
 import type { Kept } from '../src/contract/records.ts';
@@ -9,6 +10,23 @@ const ask = async <T>(path: string) => (await (await fetch(`${visit.now.table.ur
 const clay = async (name: string) => (await ask<Kept<'clay'>[]>('records/clay')).find(({ body }) => body.name === name)?.body; // prettier-ignore
 
 describe('the records', () => {
+  it('go out as a table and come in again; a table with a fault is refused and says where', async () => {
+    const { page, troubles } = visit.now;
+    await page.getByRole('link', { name: 'Records' }).click();
+    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'All records as CSV' }).click()]); // prettier-ignore
+    const text = readFileSync(await download.path(), 'utf8');
+    expect(text.split('\r\n').filter((line) => line.startsWith('measurement,'))).toHaveLength(192);
+    const read = (table: string) => page.locator('input[name="records-csv"]').setInputFiles({ name: 'records.csv', mimeType: 'text/csv', buffer: Buffer.from(table) }); // prettier-ignore
+    await read(text.replace(',rim,83', ',rim,81'));
+    await textOf(
+      page.locator('.table [role="status"]'),
+      /^\d+ entries of the table are kept; what was here already is kept once\.$/,
+    );
+    await read(text.replace(',fired,', ',molten,'));
+    await textOf(page.locator('.table'), /Nothing was taken: line \d+\.state, "?molten"?: must be/);
+    expect(troubles.filter((trouble) => !trouble.includes('400'))).toEqual([]);
+  });
+
   it('offer what pieces say, take it once it is accepted, ask the designs, and undo it', async () => {
     const { page, troubles } = visit.now;
     await page.getByRole('link', { name: 'Records' }).click();

@@ -18,6 +18,7 @@ import { designService } from './services/designs.ts';
 import { madeService } from './services/made.ts';
 import { makingService } from './services/makings.ts';
 import { photographService } from './services/photographs.ts';
+import { recordsTable } from './services/recordsTable.ts';
 import { recordService } from './services/records.ts';
 import { revisionFacts } from './services/revisionFacts.ts';
 import type { Door } from './services/door.ts';
@@ -80,11 +81,16 @@ export function buildApp({
   app.use('/api/designs', designRoutes(designs, workshop));
   if (photographs) app.use('/api', photographRoutes(photographService(database, photographs)));
   const records = recordService(database);
-  app.use('/api/makings', makingRoutes(makingService(database), records));
+  const makings = makingService(database);
+  app.use('/api/makings', makingRoutes(makings, records));
   app.use('/api/records', recordRoutes(records));
   app.use(
     '/api/made',
-    madeRoutes(madeService(database, records, revisionFacts(database, designs, workshop), workshop)),
+    madeRoutes(
+      madeService(database, records, revisionFacts(database, designs, workshop), workshop),
+      recordsTable(database, makings),
+      workshop,
+    ),
   );
   app.use('/api', patternRoutes(workshop));
   app.use('/api', (_req, _res, next) => next(new Refusal('not-found')));

@@ -156,6 +156,11 @@ export const api = {
     const lines = (await reply.json()) as MadeLine[];
     return { lines, total: Number(reply.headers.get('X-Total-Count') ?? lines.length) };
   },
+  /** Reads a table of records in: how many entries it has, and makings that are not here. */
+  readRecords: async (table: Blob): Promise<{ readonly entries: number; readonly unknown: readonly string[] }> => {
+    const reply = await send('/made/records.csv', 'POST', undefined, { body: table, headers: { 'Content-Type': 'text/csv' } }); // prettier-ignore
+    return (await reply.json()) as { entries: number; unknown: string[] };
+  },
   /** What the pieces of each clay say. */
   learning: () => ask<ClayRecords[]>('/made/learning'),
   health: async () => void (await send('/health', 'GET')),

@@ -3,12 +3,20 @@ import express, { type RequestHandler } from 'express';
 /** Largest body that the server reads: a mesh of the most vertices. */
 const TARGET_LIMIT = '4mb';
 
+/** Largest table of records: some 200,000 rows. */
+const TABLE_LIMIT = '40mb';
+
 /** Largest body of anything else. */
 const SMALL_LIMIT = '1mb';
 
 /** A body as it came: it is read in the workshop. */
 export function rawBody(): RequestHandler {
   return express.raw({ limit: TARGET_LIMIT, type: () => true });
+}
+
+/** A table of records as it came: it is read in the workshop. */
+export function tableBody(): RequestHandler {
+  return express.raw({ limit: TABLE_LIMIT, type: () => true });
 }
 
 /** A body of JSON. */

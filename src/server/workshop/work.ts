@@ -1,5 +1,6 @@
 import type Joi from 'joi';
 import type { ClayRecords } from '../../contract/made.ts';
+import { readRecordsCsv } from '../../contract/recordsCsv.ts';
 import { createBody, developBody, templateBody, writeBody } from '../../contract/requests.ts';
 import { readShape, readTarget } from '../../contract/targetSchema.ts';
 import { FaultError, type Fault } from '../../core/errors.ts';
@@ -15,7 +16,7 @@ import { writeTemplate } from '../../print/writeTemplate.ts';
 import type { LearningJob } from '../services/made.ts';
 
 /** What the workshop does with the body of a request, as it came. */
-export type WorkKind = 'create' | 'write' | 'develop' | 'sheets' | 'learn';
+export type WorkKind = 'create' | 'write' | 'develop' | 'sheets' | 'learn' | 'records';
 
 export interface WorkOrder {
   readonly kind: WorkKind;
@@ -65,6 +66,7 @@ export function textsOf(target: Target): { readonly text: string; readonly mesh:
 
 /** Does one order: reads, checks, develops, draws. Never throws for what the caller sent. */
 export async function doWork({ kind, body }: WorkOrder): Promise<WorkDone> {
+  if (kind === 'records') return tableRead(body);
   const json = parsed(body);
   if ('faults' in json) return refused('bad-request', json.faults);
   if (kind === 'learn') return { kind: 'json', text: learnt(json.value) };
@@ -84,6 +86,12 @@ export async function doWork({ kind, body }: WorkOrder): Promise<WorkDone> {
     kind: 'target',
     read: { name: target.name, ...textsOf(target), baseRevision: shape.value.baseRevision ?? null },
   };
+}
+
+/** A table of records, read whole or refused with its faults. */
+function tableRead(body: Uint8Array): WorkDone {
+  const read = readRecordsCsv(new TextDecoder().decode(body));
+  return read.kind === 'faults' ? refused('bad-request', read.faults) : { kind: 'json', text: JSON.stringify(read) };
 }
 
 /** What the pieces of each clay say. The body is the server's own: it is not read again. */

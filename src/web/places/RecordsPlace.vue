@@ -8,6 +8,7 @@ import CameOutPlot from '../components/records/CameOutPlot.vue';
 import FaultShares from '../components/records/FaultShares.vue';
 import { betweenOf, headingOf, missingOf, percent, tagOf } from '../components/records/findingWords.ts';
 import MadeList from '../components/records/MadeList.vue';
+import RecordsTable from '../components/records/RecordsTable.vue';
 import OfferBeside from '../components/records/OfferBeside.vue';
 import { useLengths } from '../composables/useLengths.ts';
 import { useMade } from '../stores/made.ts';
@@ -97,9 +98,15 @@ onMounted(() => {
             </RouterLink>
           </li>
         </ul>
-        <MadeList v-if="!narrow" />
+        <template v-if="!narrow">
+          <MadeList />
+          <RecordsTable />
+        </template>
       </nav>
-      <MadeList v-if="narrow && tab === 'made'" class="left" />
+      <div v-if="narrow && tab === 'made'" class="left">
+        <MadeList />
+        <RecordsTable />
+      </div>
       <template v-if="!narrow || tab === 'says'">
         <section v-if="shown" :key="shown.clay" class="middle">
           <h1 class="serif">{{ headingOf(shown, length) }}</h1>

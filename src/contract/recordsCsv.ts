@@ -1,0 +1,121 @@
+import Papa from 'papaparse';
+import { shortValue, type Fault } from '../core/errors.ts';
+import { makingEntries } from './makingSchema.ts';
+import type { Entries } from './makings.ts';
+import { readShape } from './targetSchema.ts';
+
+/** What a row of the table of records is. */
+const KINDS = { measurement: 'measurements', fault: 'faults', note: 'notes', mark: 'marks', strike: 'strikes', critique: 'critiques' } as const; // prettier-ignore
+type RowKind = keyof typeof KINDS;
+
+/** Columns in their order: what every row has, then what only some have. */
+const COLUMNS = ['row', 'id', 'making', 'making name', 'piece', 'piece name', 'number', 'step', 'at', 'state', 'what', 'value', 'kind', 'x', 'y', 'text', 'holds', 'even', 'balanced', 'fits', 'rating', 'of', 'out', 'hours', 'thickness', 'faces', 'cover', 'support'] as const; // prettier-ignore
+type Cells = Partial<Record<(typeof COLUMNS)[number], string | number | boolean | null>>;
+
+/** Entries of one making, and how it and its pieces are called. */
+export interface NamedEntries {
+  readonly making: string;
+  readonly name: string;
+  readonly pieces: readonly string[];
+  readonly entries: Entries;
+}
+
+/** A text that a spreadsheet would take for a formula gets a mark before it, and loses it again when it is read. */
+const FORMULA = /^'*[=+\-@\t\r]/;
+const guarded = (text: string) => (FORMULA.test(text) ? `'${text}` : text);
+const plain = (text: string) => (text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text);
+
+function rowsOf({ making, name, pieces, entries }: NamedEntries): Cells[] {
+  const rows: Cells[] = [];
+  for (const kind of Object.keys(KINDS) as RowKind[]) {
+    for (const entry of entries[KINDS[kind]]) {
+      const { drying, ...rest } = entry as { drying?: { part: object; hours: number }; piece?: number };
+      const dried = drying ? { hours: drying.hours, ...drying.part } : {};
+      const called = rest.piece === undefined ? {} : { 'piece name': pieces[rest.piece] ?? '' };
+      rows.push({ row: kind, making, 'making name': name, ...called, ...rest, ...dried });
+    }
+  }
+  return rows;
+}
+
+const LINE = '\r\n';
+export const CSV_HEAD = COLUMNS.join(',') + LINE;
+
+/** Lines of the table of records (RFC 4180) for some makings, without the head. */
+export function writeRecordsCsv(makings: readonly NamedEntries[]): string {
+  const data = makings.flatMap(rowsOf).map((cells) => COLUMNS.map((column) => {
+    const cell = cells[column];
+    return typeof cell === 'string' ? guarded(cell) : (cell ?? '');
+  })); // prettier-ignore
+  return data.length === 0 ? '' : Papa.unparse(data, { newline: LINE }) + LINE;
+}
+
+const FIGURES = new Set<string>(['piece', 'number', 'value', 'x', 'y', 'rating', 'hours', 'thickness']);
+const SAID = new Set<string>(['holds', 'even', 'balanced', 'fits', 'out']);
+
+/** Columns of each kind of row that are null where they are empty. */
+const NULLED: Partial<Record<RowKind, readonly string[]>> = {
+  fault: ['x', 'y'],
+  critique: ['holds', 'even', 'balanced', 'fits', 'rating'],
+};
+/** Columns of each kind that are texts, empty or not. */
+const TEXTS: Partial<Record<RowKind, readonly string[]>> = { critique: ['text'] };
+const DRYING = ['thickness', 'faces', 'cover', 'support'] as const;
+const HEADS: readonly string[] = ['row', 'making', 'making name', 'piece name', 'hours', ...DRYING];
+
+function cellOf(column: string, text: string): unknown {
+  if (FIGURES.has(column)) return Number(text.replace(',', '.'));
+  return SAID.has(column) ? text.toLowerCase() === 'true' : plain(text);
+}
+
+/** One row as an entry, without what is empty. */
+function entryOf(kind: RowKind, cells: Readonly<Record<string, string>>): Record<string, unknown> {
+  const entry: Record<string, unknown> = {};
+  for (const column of COLUMNS) {
+    const text = cells[column] ?? '';
+    if (HEADS.includes(column)) continue;
+    if (text !== '') entry[column] = cellOf(column, text);
+    else if (NULLED[kind]?.includes(column)) entry[column] = null;
+    else if (TEXTS[kind]?.includes(column)) entry[column] = '';
+  }
+  if (kind !== 'mark' || !cells['hours']) return entry;
+  const part = Object.fromEntries(DRYING.flatMap((key) => (cells[key] ? [[key, cellOf(key, cells[key])]] : [])));
+  return { ...entry, drying: { part, hours: cellOf('hours', cells['hours']) } };
+}
+
+/** No more faults than this are told. */
+const MOST_FAULTS = 100;
+
+/** Entries by their makings, or every fault with its line; nothing is half read. */
+export type CsvReading =
+  | { readonly kind: 'makings'; readonly makings: readonly Omit<NamedEntries, 'pieces'>[] }
+  | { readonly kind: 'faults'; readonly faults: readonly Fault[] };
+
+/** Reads the table of records again, as it was written or changed in a spreadsheet: columns may stand in any order. Never throws. */
+export function readRecordsCsv(text: string): CsvReading {
+  const { data, meta, errors } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: true }); // prettier-ignore
+  // Spreadsheets leave off empty cells at the end of a row.
+  const broken = errors.filter(({ code }) => code !== 'TooFewFields' && code !== 'UndetectableDelimiter');
+  const faults: Fault[] = broken.slice(0, MOST_FAULTS).map(({ row, message }) => ({ code: 'unreadable', path: row === undefined ? '' : `line ${row + 2}`, value: 'the table', rule: message })); // prettier-ignore
+  for (const column of ['row', 'id', 'making', 'at']) {
+    if (!meta.fields?.includes(column)) faults.push({ code: 'missing', path: column, value: 'nothing', rule: 'is a column that every row needs' }); // prettier-ignore
+  }
+  if (faults.length > 0) return { kind: 'faults', faults };
+  const makings = new Map<string, { name: string; entries: Record<string, unknown[]> }>();
+  data.forEach((cells, index) => {
+    const kind = cells['row'] as RowKind;
+    const list = KINDS[kind] as (typeof KINDS)[RowKind] | undefined;
+    const fault = (path: string, value: string, rule: string) => faults.length < MOST_FAULTS && faults.push({ code: 'out-of-range', path: `line ${index + 2}${path && `.${path}`}`, value, rule }); // prettier-ignore
+    if (!list) return void fault('row', shortValue(cells['row']), `must be one of ${Object.keys(KINDS).join(', ')}`);
+    const entry = entryOf(kind, cells);
+    const shape = readShape<Entries>(makingEntries, { [list]: [entry] });
+    if ('faults' in shape) return shape.faults.forEach(({ path, value, rule }) => fault(path.split('.').slice(2).join('.'), value, rule)); // prettier-ignore
+    const id = cells['making'] ?? '';
+    const own = makings.get(id) ?? { name: plain(cells['making name'] ?? ''), entries: {} };
+    (own.entries[list] ??= []).push(...shape.value[list]);
+    makings.set(id, own);
+  });
+  if (faults.length > 0) return { kind: 'faults', faults };
+  const none: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [], critiques: [] };
+  return { kind: 'makings', makings: [...makings].map(([making, { name, entries }]) => ({ making, name, entries: { ...none, ...entries } })) }; // prettier-ignore
+}
