@@ -14,6 +14,7 @@ import { blocking } from './blocking.ts';
 import { flattenings } from './flattening.ts';
 import { keystrokes } from './keystroke.ts';
 import { exactPlans, makings } from './making.ts';
+import { learning, packing } from './kilns.ts';
 import { makingLists } from './makingLists.ts';
 import { searches } from './search.ts';
 import { openings } from './opening.ts';
@@ -86,6 +87,7 @@ report([
   await searches(DESIGNS),
   ...(await makings()),
   ...(await makingLists()),
+  ...(await learning()),
 ]);
 report([await measure('yardstick: 200,000 sines', 60, yardstick), ...(await attacks())]);
 const soaked = await soak();
@@ -94,4 +96,5 @@ console.log(`soak: ${soaked.wrong} refused, ${soaked.slow} slowest works done, m
 await openings();
 await blocking();
 nesting();
+packing();
 await exactPlans();

@@ -6,6 +6,7 @@ import { orderOfWork } from '../src/core/making/orderOfWork.ts';
 import { DEFAULT_SCHOOLS } from '../src/core/making/workStep.ts';
 import { develop } from '../src/core/piece/develop.ts';
 import { designService } from '../src/server/services/designs.ts';
+import { recordService } from '../src/server/services/records.ts';
 import { makingService } from '../src/server/services/makings.ts';
 import { keptTarget } from './keptTarget.ts';
 import { measure, type Times } from './measure.ts';
@@ -25,13 +26,14 @@ export async function makingLists(): Promise<Times[]> {
   const { id: designId } = JSON.parse(JSON.stringify(await designs.create(kept))) as Design;
   const developed = develop(JSON.parse(kept.text) as Design['target']);
   const steps = orderOfWork(JSON.parse(kept.text) as Design['target'], developed, developed.slabs);
+  const { id: clay } = await recordService(database).create('clay', { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [] }); // prettier-ignore
   const day = (number: number) => new Date(Date.UTC(2012, 0, 1) + number * 86_400_000).toISOString();
   for (let index = 0; index < MAKINGS; index += 1) {
     const id = randomUUID();
     const at = day(index);
     const head = {
       name: `Tumblers ${index}`,
-      clay: null,
+      clay: index % 3 === 0 ? null : clay,
       startedAt: at,
       dueAt: null,
       schools: DEFAULT_SCHOOLS,
@@ -50,9 +52,13 @@ export async function makingLists(): Promise<Times[]> {
     if (index < MAKINGS - IN_WORK) await service.change(id, { ...head, endedAt: at });
   }
   const ask = async (path: string) => (await fetch(`${table.url}api/makings${path}`)).json();
+  const made = async (query: string, path = '') => (await fetch(`${table.url}api/made${path}?${query}`)).json();
   const times = [
     await measure(`Today: ${IN_WORK} of ${MAKINGS} makings in work, over the API`, 40, () => ask('/now')),
     await measure(`first page of ${MAKINGS} makings`, 40, () => ask('')),
+    await measure(`all that was made, found by clay, thickness and fault`, 40, () => made('find=buff, 6 mm, cracked')),
+    await measure(`all that was made, found by a size`, 40, () => made('what=height&least=100&most=101')),
+    await measure(`what the pieces of all clays say`, 3, () => made('', '/learning')),
     await measure(`makings of one design, found by a name`, 40, () => ask(`?design=${designId}&find=499`)),
   ];
   await table.close();

@@ -73,6 +73,15 @@ async function measuring(page: Page): Promise<void> {
   await page.locator('.made a').first().click();
   await page.locator('tbody tr').first().waitFor();
 }
+async function packed(page: Page): Promise<void> {
+  await page.locator('.all a').first().click();
+  await page.locator('.piece').first().waitFor();
+}
+async function story(page: Page): Promise<void> {
+  await measuring(page);
+  await page.getByRole('link', { name: 'Their story' }).click();
+  await page.locator('tbody tr').first().waitFor();
+}
 async function devicesOn(page: Page): Promise<void> {
   for (const name of ['Digital caliper', 'Bench scale', 'Thermo-hygrometer']) await page.getByRole('article', { name }).getByRole('button', { name: 'Start' }).click(); // prettier-ignore
 }
@@ -91,6 +100,9 @@ const SCREENS: readonly (readonly [name: string, design: string | null, path: st
   ['orders', null, 'order'],
   ['a making of several kinds', null, 'order', begunOrder],
   ['an order in work', null, 'order', orderInWork],
+  ['the firings', null, 'kiln'],
+  ['a firing', null, 'kiln', packed],
+  ['a story', null, 'records', story],
   ['the records', null, 'records'],
   ['pieces to be measured', null, 'records', measuring],
   ['nothing', null, 'nowhere'],

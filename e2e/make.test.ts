@@ -79,6 +79,9 @@ describe('a tumbler', () => {
     );
     await textOf(page.locator('.strip'), /Tumblers for the galley/);
     const changed = await read(() => kept(id), (now) => now.name === 'Tumblers for the galley', 'the change on the server'); // prettier-ignore
+    // And nothing is held any more that would be sent again over what follows.
+    await textOf(page.locator('main'), /All is kept\./);
+    await page.waitForTimeout(500);
     const { name, dueAt, air, clay, startedAt, schools } = changed;
     // A fan is switched on, on another tablet: what that does to the clay, and what lowers it, is said.
     const body = JSON.stringify({

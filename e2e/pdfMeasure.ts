@@ -26,6 +26,15 @@ export function rasterise(file: string): Raster[] {
     .map((page) => ({ ...page, grey: readFileSync(page.file) }));
 }
 
+/** The words of each page of a PDF. */
+export function wordsOf(file: string): string[] {
+  const lines = execFileSync(process.execPath, ['e2e/pdfWords.mjs', file], { encoding: 'utf8' });
+  return lines
+    .split('\n')
+    .filter((line) => line.startsWith('"'))
+    .map((line) => JSON.parse(line) as string);
+}
+
 /** Middles (px) of the groups of neighbouring values for which `dark` is true. */
 function middles(length: number, dark: (at: number) => boolean): number[] {
   const found: number[] = [];

@@ -77,11 +77,12 @@ describe('in every window', () => {
     const flats = demo.filter(({ name }) => ['Bread bowl, square to round', 'Soup cup', 'Salt box', 'Window vase', 'Preserve jar'].includes(name)).map((one) => `piece/${one.id}/flat`); // prettier-ignore
     const order = await orderOf(page, table.url);
     const [first] = (await (await page.request.get(`${table.url}api/made`)).json()) as { making: string; piece: number }[]; // prettier-ignore
+    const [firing] = (await (await page.request.get(`${table.url}api/records/firing`)).json()) as { id: string }[];
     const measured = `made/${first?.making}/${first?.piece}`;
     const found: string[] = [];
     for (const [width, height] of WINDOWS) {
       await page.setViewportSize({ width, height });
-      for (const path of ['', 'today', 'clay', 'kit', 'from', 'records', measured, `order/${order}`, ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
+      for (const path of ['', 'today', 'clay', 'kit', 'from', 'records', measured, measured.replace('made', 'story'), 'kiln', `kiln/${firing?.id}`, `order/${order}`, ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
         await page.goto(`${table.url}${path}`);
         await textOf(page.locator('h1').first(), /\S/);
         await page.waitForTimeout(600);

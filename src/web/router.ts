@@ -47,6 +47,18 @@ export const router = createRouter({
       component: () => import('./places/MadePlace.vue'),
       meta: { title: 'Measured pieces' },
     },
+    {
+      path: '/kiln/:id?',
+      name: 'kiln',
+      component: () => import('./places/KilnPlace.vue'),
+      meta: { title: 'Kiln' },
+    },
+    {
+      path: '/story/:making/:piece',
+      name: 'story',
+      component: () => import('./places/StoryPlace.vue'),
+      meta: { title: 'Story' },
+    },
     { path: '/door', name: 'door', component: () => import('./places/DoorPlace.vue'), meta: { title: 'Sign in' } },
     {
       path: '/:rest(.*)*',

@@ -79,18 +79,33 @@ function leftOf(pieces: readonly PieceReadings[], out: ReadonlySet<string>): Pie
   }));
 }
 
-/** What is expected of a piece before it is looked at, from the others of its firing and from all. */
-function expectedOf(left: readonly PieceReadings[], at: number, { mean, spread }: Hierarchy): Known {
-  const firing = left[at]?.firing;
-  const ofAll = { value: mean, variance: spread.firing ** 2 };
-  const others = left.flatMap((one, index) => {
-    if (index === at || one.firing !== firing || one.readings.length === 0) return [];
-    const { value, variance } = pieceOf(one.readings, spread.measuring);
-    return [{ value, variance: variance + spread.piece ** 2 }];
+/** What the pieces of each firing say together: the sum of their weights, and of their values by weight; and each piece's own share. */
+function sharesOf(left: readonly PieceReadings[], { spread }: Hierarchy) {
+  const firings = new Map<string, { weights: number; weighted: number }>();
+  const own = left.map(({ firing, readings }) => {
+    if (readings.length === 0) return { weight: 0, weighted: 0 };
+    const { value, variance } = pieceOf(readings, spread.measuring);
+    const weight = 1 / (variance + spread.piece ** 2);
+    const sum = firings.get(firing) ?? { weights: 0, weighted: 0 };
+    firings.set(firing, { weights: sum.weights + weight, weighted: sum.weighted + weight * value });
+    return { weight, weighted: weight * value };
   });
-  const known = pooled([...(ofAll.variance > 0 ? [ofAll] : []), ...others]);
-  const settled = ofAll.variance > 0 ? known : ofAll;
-  return { value: settled.value, variance: settled.variance + spread.piece ** 2 };
+  return { firings, own };
+}
+
+/** What is expected of a piece before it is looked at, from the others of its firing and from all. */
+function expectedOf(
+  firing: string,
+  own: { readonly weight: number; readonly weighted: number },
+  firings: ReturnType<typeof sharesOf>['firings'],
+  { mean, spread }: Hierarchy,
+): Known {
+  // Without a spread of firings nothing is learned from the others that the mean does not say.
+  if (spread.firing === 0) return { value: mean, variance: spread.piece ** 2 };
+  const { weights = 0, weighted = 0 } = firings.get(firing) ?? {};
+  const [ofAll, ofOthers] = [1 / spread.firing ** 2, Math.max(0, weights - own.weight)];
+  const value = (mean * ofAll + (weighted - own.weighted)) / (ofAll + ofOthers);
+  return { value, variance: 1 / (ofAll + ofOthers) + spread.piece ** 2 };
 }
 
 function pieceOf(readings: readonly Reading[], measuring: number): Known {
@@ -100,9 +115,10 @@ function pieceOf(readings: readonly Reading[], measuring: number): Known {
 /** Readings that do not belong, once the spreads are known: each is asked against all others. */
 function farFrom(pieces: readonly PieceReadings[], out: ReadonlySet<string>, fit: Hierarchy): Set<string> {
   const left = leftOf(pieces, out);
+  const { firings, own } = sharesOf(left, fit);
   const found = new Set<string>();
-  pieces.forEach(({ readings }, piece) => {
-    const expected = expectedOf(left, piece, fit);
+  pieces.forEach(({ firing, readings }, piece) => {
+    const expected = expectedOf(firing, own[piece] ?? { weight: 0, weighted: 0 }, firings, fit);
     const whole = left[piece]?.readings ?? [];
     if (whole.length > 1) {
       const { value, variance } = pieceOf(whole, fit.spread.measuring);

@@ -98,6 +98,7 @@ watch(kind, (now) => now && (document.title = `${now.name} · Fawn Table`));
       <section class="grid" aria-labelledby="grid-heading">
         <header>
           <h1 id="grid-heading" class="serif">{{ kind.name }}, {{ kind.count }}</h1>
+          <VBtn v-if="making" :to="{ name: 'story', params: { making: making.id, piece } }">Their story</VBtn>
           <VBtn :to="{ name: 'records' }" :active="false">Records</VBtn>
           <VBtnToggle v-model="state" mandatory aria-label="Measured in which state">
             <VBtn v-for="one in states" :key="one.value" :value="one.value">{{ one.title }}</VBtn>

@@ -76,6 +76,13 @@ const all = computed<Found[]>(() => [
     words: 'devices caliper scale hygrometer house way schools',
   },
   {
+    key: 'kiln',
+    title: 'Kiln',
+    kind: 'place',
+    to: { name: 'kiln' },
+    words: 'firing load shelves pack bisque glaze schedule cone curve controller',
+  },
+  {
     key: 'records',
     title: 'Records',
     kind: 'place',

@@ -15,6 +15,7 @@ function says({ faulty, fired, clayName, startedAt }: MadeLine): string {
 
 <template>
   <section class="made" aria-labelledby="made-heading">
+    <VBtn :to="{ name: 'kiln' }">Kiln and firings</VBtn>
     <h2 id="made-heading">Made</h2>
     <VTextField
       v-model="made.find"

@@ -1,0 +1,289 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import type { RevisionEntry } from '../../contract/api.ts';
+import type { MadeLine } from '../../contract/made.ts';
+import { pathData, screenPx } from '../../core/format/pathData.ts';
+import { pieceKey } from '../../core/kiln/keptFiring.ts';
+import { numbersText, storyOf, type SizeTold } from '../../core/learning/story.ts';
+import type { Measured, PieceState } from '../../core/making/measured.ts';
+import { struckOut } from '../../core/making/strikes.ts';
+import { elevation } from '../../core/piece/elevation.ts';
+import type { Target } from '../../core/piece/target.ts';
+import { api } from '../api.ts';
+import EmptyPlace from '../components/frame/EmptyPlace.vue';
+import { MEASURED_NAMES, STATE_NAMES, useMeasured } from '../components/make/measuredNames.ts';
+import { counted, percent } from '../components/records/findingWords.ts';
+import { useConnection } from '../stores/connection.ts';
+import { useMakings } from '../stores/makings.ts';
+import { useFirings } from '../stores/records.ts';
+
+/** What became of one kind of piece of a making, on one page that can be printed. */
+const makings = useMakings();
+const firings = useFirings();
+const connection = useConnection();
+const route = useRoute();
+const { figure } = useMeasured();
+
+const piece = computed(() => Number(route.params['piece']));
+const making = computed(() => (makings.making?.id === route.params['making'] ? makings.making : null));
+const kind = computed(() => making.value?.pieces[piece.value]);
+const line = ref<MadeLine | null>(null);
+const target = ref<Target | null>(null);
+const later = ref<readonly RevisionEntry[]>([]);
+const trouble = ref('');
+
+const story = computed(() => {
+  if (!making.value || !kind.value) return null;
+  const gone = struckOut(making.value.strikes);
+  const own = <T extends { readonly id: string; readonly piece: number }>(list: readonly T[]) => list.filter((one) => one.piece === piece.value && !gone.has(one.id)); // prettier-ignore
+  const { measurements, faults, notes, marks } = making.value;
+  const { steps, count } = kind.value;
+  return storyOf({ count, steps, marks: own(marks), measurements: own(measurements), faults: own(faults), notes: own(notes), planned: line.value?.facts?.planned ?? null, shrinkage: line.value?.facts?.shrinkage ?? 0 }); // prettier-ignore
+});
+const photographs = computed(() => {
+  const gone = struckOut(making.value?.strikes ?? []);
+  return (making.value?.photographs ?? []).filter((one) => one.piece === piece.value && !gone.has(one.id));
+});
+const states = computed(() => (['wet', 'leather-hard', 'dry', 'bisque', 'fired'] as const).filter((state) => state === 'wet' || state === 'fired' || story.value?.sizes.some(({ measured }) => measured[state]))); // prettier-ignore
+const fired = computed(() => {
+  const keys = new Set(Array.from({ length: kind.value?.count ?? 0 }, (_, index) => pieceKey({ making: making.value?.id ?? '', piece: piece.value, number: index + 1 }))); // prettier-ignore
+  return firings.list.filter(({ body }) => body.wanted.some((one) => keys.has(pieceKey(one))));
+});
+
+/** The piece as it was drawn (px). */
+const HIGH = 170;
+const side = computed(() => (target.value ? elevation(target.value, 'fired') : null));
+const scale = computed(() => (side.value ? Math.min(240 / side.value.width, (HIGH - 10) / side.value.height) : 1));
+const origin = computed(() => [5 - (side.value?.left ?? 0) * scale.value, HIGH - 5] as const);
+
+const told = (what: Measured, size: SizeTold) => (size.count === 1 ? figure(what, size.middle) : `${figure(what, size.middle)} (${figure(what, size.least)} to ${figure(what, size.greatest)})`); // prettier-ignore
+const planned = (what: Measured, state: PieceState, sizes: Partial<Record<PieceState, number>>) => (sizes[state] === undefined ? '' : figure(what, sizes[state])); // prettier-ignore
+const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+const dayOf = (at: string) => day.format(new Date(at));
+const print = () => window.print();
+
+async function load(): Promise<void> {
+  trouble.value = '';
+  const id = String(route.params['making']);
+  await makings.look(id);
+  if (makings.making?.id !== id || !kind.value) {
+    trouble.value = makings.trouble || 'It may have been taken away.';
+    return;
+  }
+  document.title = `The story of ${kind.value.name} · Fawn Table`;
+  try {
+    if (firings.state !== 'ready') void firings.load();
+    const { designId, revision } = kind.value;
+    const { lines } = await api.made({ find: '', limit: 200 });
+    line.value = lines.find((one) => one.making === id && one.piece === piece.value) ?? null;
+    target.value = await api.revision(designId, revision);
+    const { entries } = await api.history(designId, 0);
+    later.value = entries.filter(({ number }) => number > revision);
+  } catch (error) {
+    // What this browser holds of the making is told all the same.
+    connection.note(error);
+  }
+}
+onMounted(load);
+watch(() => [route.params['making'], route.params['piece']], load);
+</script>
+
+<template>
+  <main class="place">
+    <EmptyPlace v-if="trouble" heading="h1" title="This story cannot be told" :words="trouble">
+      <VBtn variant="flat" :to="{ name: 'records' }">To the records</VBtn>
+    </EmptyPlace>
+    <VSkeletonLoader
+      v-else-if="!story || !kind || !making"
+      type="heading, list-item@4"
+      loading-text="Fetching the story"
+    />
+    <article v-else>
+      <header>
+        <div>
+          <h1 class="serif">{{ kind.count }} × {{ kind.name }}</h1>
+          <p>
+            {{ making.name }}, {{ line?.clayName ?? 'clay not told' }}, begun {{ dayOf(making.startedAt) }}.
+            <template v-if="line?.facts">
+              Slab {{ figure('thickness', line.facts.thickness) }}, {{ line.facts.seam }} seam, base
+              {{ line.facts.base }}, made for {{ percent(line.facts.shrinkage) }}; revision {{ kind.revision }}.
+            </template>
+          </p>
+          <nav class="verbs" aria-label="Of this story">
+            <VBtn variant="flat" @click="print">Print it</VBtn>
+            <VBtn :to="{ name: 'made', params: { making: making.id, piece } }">Measure them</VBtn>
+            <VBtn :to="{ name: 'records' }" :active="false">Records</VBtn>
+          </nav>
+        </div>
+        <svg
+          v-if="side"
+          width="250"
+          :height="HIGH"
+          role="img"
+          :aria-label="`${kind.name} as it was drawn, from the side`"
+        >
+          <path
+            v-for="(shape, index) in [...side.added, side.outer]"
+            :key="index"
+            class="clay"
+            :d="pathData(shape, scale, origin, screenPx)"
+          />
+        </svg>
+      </header>
+      <section aria-labelledby="sizes-heading">
+        <h2 id="sizes-heading">Planned and measured</h2>
+        <VTable>
+          <thead>
+            <tr>
+              <th scope="col"><span class="unseen">Size</span></th>
+              <th v-for="state in states" :key="state" scope="col">{{ STATE_NAMES[state] }}</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="row in story.sizes" :key="row.what">
+              <th scope="row">{{ MEASURED_NAMES[row.what] }}</th>
+              <td v-for="state in states" :key="state">
+                <strong v-if="row.measured[state]">{{ told(row.what, row.measured[state]) }}</strong>
+                <small v-if="planned(row.what, state, row.planned)"
+                  >planned {{ planned(row.what, state, row.planned) }}</small
+                >
+              </td>
+            </tr>
+          </tbody>
+        </VTable>
+      </section>
+      <div class="columns">
+        <section aria-labelledby="windows-heading">
+          <h2 id="windows-heading">Windows and fire</h2>
+          <p v-if="story.kept.length">Joined in its window: {{ numbersText(story.kept) }}.</p>
+          <p v-if="story.missed.length">
+            <strong>Too late: {{ numbersText(story.missed) }}.</strong>
+          </p>
+          <p v-if="!story.kept.length && !story.missed.length">No window was felt by hand.</p>
+          <p v-for="{ id, body } in fired" :key="id">
+            {{ body.name }}: {{ body.kind }}{{ body.cone && `, cone ${body.cone}` }}.
+          </p>
+          <p v-if="fired.length === 0">No firing is written down.</p>
+        </section>
+        <section aria-labelledby="wrong-heading">
+          <h2 id="wrong-heading">What went wrong</h2>
+          <p v-for="{ kind: what, numbers } in story.faults" :key="what">
+            <strong>{{ what }}</strong>: {{ counted(numbers.length, 'piece') }}, {{ numbersText(numbers) }}.
+          </p>
+          <p v-if="story.faults.length === 0">No fault is written down.</p>
+        </section>
+        <section v-if="story.notes.length" aria-labelledby="notes-heading">
+          <h2 id="notes-heading">Notes</h2>
+          <p v-for="(note, index) in story.notes" :key="index">{{ note.number }}: {{ note.text }}</p>
+        </section>
+        <section aria-labelledby="after-heading">
+          <h2 id="after-heading">Changed after it</h2>
+          <p v-for="{ number, keptAt } in later" :key="number">Revision {{ number }} of {{ dayOf(keptAt) }}.</p>
+          <p v-if="later.length === 0">The design is as it was.</p>
+        </section>
+      </div>
+      <ul v-if="photographs.length" class="pictures" aria-label="Photographs">
+        <li v-for="one in photographs" :key="one.id">
+          <img
+            :src="`/api/photographs/${one.hash}/full.jpg`"
+            :alt="`Photograph of piece ${one.number}, ${dayOf(one.at)}`"
+          />
+        </li>
+      </ul>
+      <p class="care">
+        Figures are estimates until a test piece confirms them. Whether it may hold food is the word of the glaze's
+        maker and of a testing laboratory.
+      </p>
+    </article>
+  </main>
+</template>
+
+<style scoped>
+.place {
+  flex: 1;
+}
+article {
+  max-width: 900px;
+  padding: 24px 28px 40px;
+  margin: 0 auto;
+  display: grid;
+  gap: 20px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 20px;
+  justify-content: space-between;
+}
+header > div {
+  flex: 1 1 320px;
+}
+h1 {
+  font-size: 34px;
+}
+h2 {
+  font-size: 19px;
+  margin-bottom: 4px;
+}
+p {
+  margin: 4px 0;
+}
+.verbs {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  margin-top: 12px;
+}
+.clay {
+  fill: var(--slab);
+  stroke: var(--slab-edge);
+  stroke-width: 2;
+}
+th,
+td {
+  text-align: left;
+  vertical-align: top;
+  padding: 6px 8px;
+}
+td strong,
+td small {
+  display: block;
+}
+td strong {
+  font-size: 18px;
+}
+small,
+.care {
+  color: var(--ink-soft);
+}
+.columns {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
+  gap: 20px;
+}
+.pictures {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  padding: 0;
+  list-style: none;
+}
+.pictures img {
+  height: 220px;
+  max-width: 100%;
+  object-fit: contain;
+}
+@media print {
+  .verbs {
+    display: none;
+  }
+  article {
+    padding: 0;
+    gap: 10px;
+  }
+  .pictures img {
+    height: 44mm;
+  }
+}
+</style>

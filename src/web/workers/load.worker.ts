@@ -1,0 +1,20 @@
+import type { Loaded, LoadJob } from '../../core/kiln/loadJob.ts';
+import { packLoad } from '../../core/kiln/packLoad.ts';
+import { seeded } from '../../core/seeded.ts';
+
+/** What the worker is asked: a load to be packed, in so many seconds. */
+export interface LoadQuestion {
+  readonly job: LoadJob;
+  readonly seconds: number;
+}
+export type LoadReply = { readonly kind: 'loaded'; readonly loaded: Loaded } | { readonly kind: 'broken' };
+
+const port = self as unknown as {
+  onmessage: (event: MessageEvent<LoadQuestion>) => void;
+  postMessage: (reply: LoadReply) => void;
+};
+port.onmessage = ({ data: { job, seconds } }) => {
+  const from = performance.now();
+  const loaded = packLoad(job, { random: seeded(1), going: () => performance.now() - from < 1000 * seconds });
+  port.postMessage({ kind: 'loaded', loaded });
+};
