@@ -70,7 +70,7 @@ async function measuring(page: Page): Promise<void> {
   const made = page.getByRole('tab', { name: 'Made' });
   await page.locator('h1').first().waitFor();
   if ((await made.count()) > 0) await made.click();
-  await page.locator('.made a').first().click();
+  await page.locator('.made li a').first().click();
   await page.locator('tbody tr').first().waitFor();
 }
 async function packed(page: Page): Promise<void> {

@@ -59,7 +59,7 @@ describe('the records', () => {
     await page.getByRole('link', { name: 'Records' }).click();
     await page.getByLabel('Find what was made').fill('buff, 6 mm, cracked');
     await read(() => page.locator('.made li').count(), (count) => count === 2, 'two makings with cracks'); // prettier-ignore
-    await page.locator('.made a').first().click();
+    await page.locator('.made li a').first().click();
     const cell = (what: string, number: number) => page.getByLabel(`${what}, piece ${number}, fired`);
     // The slip that the demo has: 48.2 where 84 is planned.
     await textOf(page.locator('tbody tr').nth(3), /84\.0 mm planned: digits turned\?/);
