@@ -32,7 +32,16 @@ const drawn = computed(() =>
     const key = pieceKey(piece);
     const path = `M${kind.outline.map(([x, y]) => `${(x * props.scale).toFixed(1)} ${(-y * props.scale).toFixed(1)}`).join('L')}Z`; // prettier-ignore
     const at = [zero.value[0] + piece.x * props.scale, zero.value[1] - piece.y * props.scale] as const;
-    return [{ piece, key, path, at, wrong: props.wrong.get(key), name: `${props.letterOf(piece)}${piece.number}, ${props.nameOf(piece)}` }];
+    return [
+      {
+        piece,
+        key,
+        path,
+        at,
+        wrong: props.wrong.get(key),
+        name: `${props.letterOf(piece)}${piece.number}, ${props.nameOf(piece)}`,
+      },
+    ];
   }),
 );
 
