@@ -90,7 +90,7 @@ describe('an order', () => {
     await sent();
     await page.goto(`${url}order/${(await order()).id}`);
     await textOf(page.locator('.makings'), /3\D+Rack tumbler ?1 of \d+ acts done; 0 ready for the kiln ?2\D+Ticket cup ?1 of .*1\D+Soup cup ?0 of/); // prettier-ignore
-    const made = (await (await fetch(`${url}api/makings`)).json()) as { id: string; pieces: { count: number }[] }[];
+    const made = (await (await fetch(`${url}api/makings/now`)).json()) as { id: string; pieces: { count: number }[] }[];
     expect(made.map(({ pieces }) => pieces.map(({ count }) => count)).sort()).toEqual([[1], [3, 2]]);
     await countOf(page.locator('.block.done'), 0);
     const both = made.find(({ pieces }) => pieces.length === 2)?.id;
