@@ -1,3 +1,4 @@
+import { isDay } from '../day.ts';
 import { shortValue, type Fault } from '../errors.ts';
 import { LIMITS } from '../piece/target.ts';
 import { rangeFaults, textFaults } from '../ranges.ts';
@@ -69,20 +70,17 @@ export const FIRING_LIMITS = {
   money: { least: 0, greatest: 1e6 },
 } as const;
 
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
-
 /** Every reason why a firing cannot be kept; empty when it can. */
 export function checkFiring(firing: KeptFiring): Fault[] {
   const { name, day, cone, note, segments, curve, shelves, wanted, placed, energy, price, gap } = firing;
   const fault = (path: string, found: unknown, rule: string): Fault => ({ code: 'out-of-range', path, value: shortValue(found), rule }); // prettier-ignore
-  const isDay = DAY.test(day) && !Number.isNaN(Date.parse(day)) && new Date(day).toISOString().startsWith(day);
   const backwards = curve.findIndex(([at], index) => index > 0 && at <= (curve[index - 1]?.[0] ?? -1));
   const ids = new Set(shelves.map(({ id }) => id));
   return [
     ...textFaults('name', name, LIMITS.nameLength.greatest, LIMITS.nameLength.least),
     ...textFaults('cone', cone, 60),
     ...textFaults('note', note, FIRING_LIMITS.text),
-    ...(isDay ? [] : [fault('day', day, 'must be a day, YYYY-MM-DD')]),
+    ...(isDay(day) ? [] : [fault('day', day, 'must be a day, YYYY-MM-DD')]),
     ...segments.flatMap(({ rate, to, hold }, index) => [
       ...rangeFaults(`segments.${index}.rate`, rate, FIRING_LIMITS.rate),
       ...rangeFaults(`segments.${index}.to`, to, FIRING_LIMITS.celsius),

@@ -1,5 +1,6 @@
 import type { Air } from '../drying/air.ts';
 import { AIR_LIMITS } from '../drying/air.ts';
+import { isDay } from '../day.ts';
 import type { Fault } from '../errors.ts';
 import { LIMITS } from '../piece/target.ts';
 import { rangeFaults, textFaults } from '../ranges.ts';
@@ -52,9 +53,6 @@ export const ORDER_LIMITS = {
 
 /** How kilns of studios usually run (h), and the potter's own minutes. Rules of the bench. */
 export const USUAL_FIRING = { once: false, bisque: 22, glaze: 24, glazing: 6, load: 60 } as const;
-
-const DAY = /^\d{4}-\d{2}-\d{2}$/;
-const isDay = (text: string) => DAY.test(text) && !Number.isNaN(Date.parse(text)) && new Date(text).toISOString().startsWith(text); // prettier-ignore
 
 /** Every reason why an order cannot be kept; empty when it can. */
 export function checkOrder(order: KeptOrder): Fault[] {

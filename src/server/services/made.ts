@@ -10,7 +10,7 @@ import type { Measured, PieceState } from '../../core/making/measured.ts';
 import type { WorkStep } from '../../core/making/workStep.ts';
 import type { Database } from '../models/database.ts';
 import type { Workshop } from '../workshop/workshop.ts';
-import { searchMade } from './madeSearch.ts';
+import { searchMade, STANDS } from './madeSearch.ts';
 import type { RecordService } from './records.ts';
 import type { RevisionFacts } from './revisionFacts.ts';
 
@@ -36,8 +36,6 @@ interface SpotRow {
   readonly number: number;
   readonly at: string;
 }
-
-const STANDS = `NOT COALESCE((SELECT s.out FROM strikes s WHERE s.makingId = e.makingId AND s.of = e.id ORDER BY s.at DESC, s.id DESC LIMIT 1), 0)`; // prettier-ignore
 
 /** Rows in lists by the piece that they belong to. */
 function byPiece<T extends SpotRow>(rows: readonly T[]): Map<string, T[]> {

@@ -49,7 +49,8 @@ const FROM = `FROM making_pieces p
 
 /** Entries of a kind of piece that were not struck out. */
 const of = (table: string) => `FROM ${table} e WHERE e.makingId = p.makingId AND e.piece = p.piece AND ${STANDS}`;
-const STANDS = `NOT COALESCE((SELECT s.out FROM strikes s WHERE s.makingId = e.makingId AND s.of = e.id ORDER BY s.at DESC, s.id DESC LIMIT 1), 0)`; // prettier-ignore
+/** An entry `e` that was not struck out, or was put back. */
+export const STANDS = `NOT COALESCE((SELECT s.out FROM strikes s WHERE s.makingId = e.makingId AND s.of = e.id ORDER BY s.at DESC, s.id DESC LIMIT 1), 0)`; // prettier-ignore
 
 /** LIKE takes these for more than themselves. */
 const plain = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
