@@ -1,6 +1,14 @@
 import { seeded } from '../seeded.ts';
 import { AIR_SPEEDS, COVERS, evaporation, faceAir, ROOM, saturation, type Air } from './air.ts';
-import { activityOf, balanceAt, diffusivity, DRY_DENSITY, lengthLeft, PLASTIC, SHRINKAGE_ENDS } from './dryingClay.ts';
+import {
+  activityOf,
+  balanceAt,
+  diffusivityAt,
+  DRY_DENSITY,
+  lengthLeft,
+  PLASTIC,
+  SHRINKAGE_ENDS,
+} from './dryingClay.ts';
 import { dryLayer, momentAt } from './diffusion.ts';
 import { dryPart, dryPlainly, type DryingPart } from './partDrying.ts';
 import { learnFactor, type DryingMark, type Found } from './factor.ts';
@@ -147,8 +155,8 @@ describe('what the figures rest on', () => {
   });
 
   it('lets water through less the drier and the colder it is', () => {
-    expect(diffusivity(0.1, 20)).toBeLessThan(diffusivity(0.2, 20));
-    expect(diffusivity(0.2, 10)).toBeLessThan(diffusivity(0.2, 20));
+    expect(diffusivityAt(20)(0.1)).toBeLessThan(diffusivityAt(20)(0.2));
+    expect(diffusivityAt(10)(0.2)).toBeLessThan(diffusivityAt(20)(0.2));
   });
 });
 

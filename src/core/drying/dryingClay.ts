@@ -53,7 +53,7 @@ const viscosity = (temperature: number) => 2.414e-5 * 10 ** (247.8 / (temperatur
  * (Ford, Ceramics Drying, 1986), falling steeply as pores empty, and with temperature as the viscosity of water does (Scherer,
  * Theory of Drying, 1990).
  */
-export function diffusivity(moisture: number, temperature: number): number {
+export function diffusivityAt(temperature: number): (moisture: number) => number {
   const warmth = ((temperature + 273.15) * viscosity(20)) / (293.15 * viscosity(temperature));
-  return 6e-9 * warmth * Math.exp(9 * (Math.min(moisture, PLASTIC) - PLASTIC));
+  return (moisture) => 6e-9 * warmth * Math.exp(9 * (Math.min(moisture, PLASTIC) - PLASTIC));
 }

@@ -2,7 +2,7 @@ import { evaporation, faceAir, type Air, type Cover } from './air.ts';
 import {
   balanceAt,
   activityOf,
-  diffusivity,
+  diffusivityAt,
   DRY_DENSITY,
   lengthLeft,
   PLASTIC,
@@ -102,6 +102,22 @@ function courseOf(layer: Layer, both: boolean, hours: number, slower: number): D
   };
 }
 
+/** Steps of the table of a face's law: a hundredth of what the isotherm bends in. */
+const TABLE = 2048;
+
+/** A law that is read from a table up to the greatest moisture, straight between its steps. */
+function tabulated(law: (moisture: number) => number, greatest: number): (moisture: number) => number {
+  const values = new Float64Array(TABLE + 1);
+  for (let at = 0; at <= TABLE; at += 1) values[at] = law((greatest * at) / TABLE);
+  return (moisture) => {
+    const place = (moisture / greatest) * TABLE;
+    if (!(place > 0 && place < TABLE)) return law(moisture);
+    const at = Math.floor(place);
+    const low = values[at] as number;
+    return low + ((values[at + 1] as number) - low) * (place - at);
+  };
+}
+
 /**
  * A part that dries in the air of the shed.
  *
@@ -110,12 +126,12 @@ function courseOf(layer: Layer, both: boolean, hours: number, slower: number): D
 export function dryPart(part: DryingPart, air: Air, hours: number, slower = 1): DryingCourse {
   const over = faceAir(air, part.cover);
   const balance = balanceAt(air.humidity);
-  const open: FaceLaw = (moisture) => evaporation(over, activityOf(moisture)) / DRY_DENSITY;
+  const open = tabulated((moisture) => evaporation(over, activityOf(moisture)) / DRY_DENSITY, Math.max(PLASTIC, balance)); // prettier-ignore
   const plaster: FaceLaw = (moisture) => PLASTER.transfer * Math.max(0, (moisture - PLASTER.leaves) / (PLASTIC - PLASTER.leaves)); // prettier-ignore
   const under = part.faces === 'both' ? open : part.support === 'plaster' ? plaster : null;
   const material = {
     initial: Math.max(PLASTIC, balance),
-    diffusivity: (moisture: number) => diffusivity(moisture, air.temperature),
+    diffusivity: diffusivityAt(air.temperature),
     lengthLeft,
   };
   return courseOf({ thickness: part.thickness / 1000, material, faces: [open, under] }, under !== null, hours, slower);
