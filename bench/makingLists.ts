@@ -5,6 +5,7 @@ import { ROOM } from '../src/core/drying/air.ts';
 import { orderOfWork } from '../src/core/making/orderOfWork.ts';
 import { DEFAULT_SCHOOLS } from '../src/core/making/workStep.ts';
 import { develop } from '../src/core/piece/develop.ts';
+import { seeded } from '../src/core/seeded.ts';
 import { designService } from '../src/server/services/designs.ts';
 import { recordService } from '../src/server/services/records.ts';
 import { makingService } from '../src/server/services/makings.ts';
@@ -27,6 +28,7 @@ export async function makingLists(): Promise<Times[]> {
   const developed = develop(JSON.parse(kept.text) as Design['target']);
   const steps = orderOfWork(JSON.parse(kept.text) as Design['target'], developed, developed.slabs);
   const { id: clay } = await recordService(database).create('clay', { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [] }); // prettier-ignore
+  const random = seeded(1);
   const day = (number: number) => new Date(Date.UTC(2012, 0, 1) + number * 86_400_000).toISOString();
   for (let index = 0; index < MAKINGS; index += 1) {
     const id = randomUUID();
@@ -42,9 +44,13 @@ export async function makingLists(): Promise<Times[]> {
     await service.begin({ id, ...head, pieces: [{ designId, revision: 1, name: 'Rack tumbler', count: 6, steps }] });
     const spot = (number: number) => ({ id: randomUUID(), piece: 0, number: 1 + (number % 6), step: steps[number % steps.length]?.id ?? '', at }); // prettier-ignore
     await service.keep(id, {
-      marks: Array.from({ length: EACH }, (_, number) => ({ ...spot(number), kind: 'done' as const })),
-      measurements: Array.from({ length: EACH }, (_, number) => ({ ...spot(number), what: 'height' as const, value: 100 + number / 10 })), // prettier-ignore
-      faults: [],
+      marks: Array.from({ length: EACH }, (_, number) => ({
+        ...spot(number),
+        kind: number % 6 === 5 ? ('dry' as const) : ('done' as const),
+      })),
+      // Rim and height of every piece wet and fired, each by a number of its own; the last is dry.
+      measurements: Array.from({ length: EACH }, (_, number) => ({ ...spot(number >> 2), what: number & 1 ? ('rim' as const) : ('height' as const), state: number & 2 ? ('fired' as const) : ('wet' as const), value: (number & 1 ? 95 : 125) * (number & 2 ? 0.88 : 1) + random() })), // prettier-ignore
+      faults: index % 5 === 0 ? [{ ...spot(index), kind: 'crack at the base' as const, x: null, y: null }] : [],
       notes: [],
       strikes: [],
       critiques: [],
@@ -57,8 +63,9 @@ export async function makingLists(): Promise<Times[]> {
     await measure(`Today: ${IN_WORK} of ${MAKINGS} makings in work, over the API`, 40, () => ask('/now')),
     await measure(`first page of ${MAKINGS} makings`, 40, () => ask('')),
     await measure(`all that was made, found by clay, thickness and fault`, 40, () => made('find=buff, 6 mm, cracked')),
-    await measure(`all that was made, found by a size`, 40, () => made('what=height&least=100&most=101')),
+    await measure(`all that was made, found by a size`, 40, () => made('what=rim&state=fired&least=83.6&most=83.61')),
     await measure(`what the pieces of all clays say`, 3, () => made('', '/learning')),
+    await measure(`what is dry and waits for the kiln`, 10, () => made('', '/dry')),
     await measure(`makings of one design, found by a name`, 40, () => ask(`?design=${designId}&find=499`)),
   ];
   await table.close();

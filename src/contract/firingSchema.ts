@@ -41,6 +41,12 @@ export const firingSchema = Joi.object<KeptFiring>({
   energy: figure(),
   price: figure(),
   gap: figure().required(),
+  kiln: Joi.object({
+    name: words(120),
+    length: figure().required(),
+    width: figure().required(),
+    height: figure().required(),
+  }),
   shelves: Joi.array()
     .items(
       Joi.object({

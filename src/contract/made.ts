@@ -1,6 +1,8 @@
+import type { Behaviour } from '../core/learning/behaviour.ts';
 import type { Finding } from '../core/learning/findings.ts';
 import type { MadePiece, Planned } from '../core/learning/madePiece.ts';
 import type { Pattern } from '../core/learning/patterns.ts';
+import type { CostOf } from '../core/price/priceOf.ts';
 import type { MakingPiece } from './makings.ts';
 
 /** What a revision says of its pieces; null while it is not known, or no longer can be. Thickness mm, wet. */
@@ -38,5 +40,18 @@ export interface ClayRecords {
   readonly now: number;
   readonly finding: Finding;
   readonly patterns: readonly Pattern[];
+  readonly behaviour: Behaviour;
   readonly pieces: readonly MadePiece[];
 }
+
+/** Pieces of one kind of a making that are dry and were in no firing yet, by their numbers. */
+export interface DryLine {
+  readonly making: string;
+  readonly piece: number;
+  readonly name: string;
+  readonly called: string;
+  readonly numbers: readonly number[];
+}
+
+/** What one kind of piece of a making cost, without what the page knows: minutes that were noted, and the price of an hour. */
+export type MadeCosts = Omit<CostOf, 'minutes' | 'hour'>;

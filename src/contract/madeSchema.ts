@@ -1,8 +1,9 @@
 import Joi from 'joi';
 import { MEASURED, PIECE_STATES, type Measured, type PieceState } from '../core/making/measured.ts';
 
-/** Which records are asked for: words, and a size between two figures in a state. */
+/** Which records are asked for: of one making or of all, words, and a size between two figures in a state. */
 export interface MadeQuery {
+  readonly making?: string;
   readonly find: string;
   readonly what?: Measured;
   readonly state?: PieceState;
@@ -14,6 +15,7 @@ export interface MadeQuery {
 
 /** GET /api/made */
 export const madeQuery = Joi.object<MadeQuery>({
+  making: Joi.string().guid(),
   find: Joi.string().allow('').max(200).default(''),
   what: Joi.string().valid(...MEASURED),
   state: Joi.string().valid(...PIECE_STATES),
@@ -21,4 +23,10 @@ export const madeQuery = Joi.object<MadeQuery>({
   most: Joi.number().min(0).max(1e6),
   limit: Joi.number().integer().min(1).max(200).default(60),
   offset: Joi.number().integer().min(0).default(0),
+}).required();
+
+/** GET /api/made/costs/:making/:piece */
+export const madePath = Joi.object<{ readonly making: string; readonly piece: number }>({
+  making: Joi.string().guid().required(),
+  piece: Joi.number().integer().min(0).max(1000).required(),
 }).required();

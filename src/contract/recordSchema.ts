@@ -54,6 +54,16 @@ const ownWork = Joi.object({
     .required(),
 });
 
+/** A learned shrinkage that was accepted. */
+const learnt = {
+  shrinkage: figure().required(),
+  low: figure().required(),
+  high: figure().required(),
+  pieces: figure().integer().min(0).required(),
+  firings: figure().integer().min(0).required(),
+  day: Joi.string().max(10).required(),
+};
+
 /** The shape of each kind of record. Ranges are core's, checked once the shape is right. */
 const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> } = {
   clay: Joi.object<Clay>({
@@ -66,14 +76,7 @@ const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> }
     firing: text(),
     note: text(),
     bars: Joi.array().items(bar).max(MOST.bars).default([]),
-    learnt: Joi.object({
-      shrinkage: figure().required(),
-      low: figure().required(),
-      high: figure().required(),
-      pieces: figure().integer().min(0).required(),
-      firings: figure().integer().min(0).required(),
-      day: Joi.string().max(10).required(),
-    }),
+    learnt: Joi.object({ ...learnt, before: Joi.object(learnt) }),
   }).required(),
   kit: Joi.object<KitItem>({
     kind: oneOf(KIT_KINDS).required(),

@@ -15,9 +15,11 @@ import { answerRefusals } from './routes/refusals.ts';
 import { plainAddress, sameSiteOnly, securityHeaders } from './routes/safety.ts';
 import { sessionRoutes, signedInOnly } from './routes/session.ts';
 import { designService } from './services/designs.ts';
+import { dryPieces } from './services/dryPieces.ts';
 import { madeService } from './services/made.ts';
 import { makingService } from './services/makings.ts';
 import { photographService } from './services/photographs.ts';
+import { pieceCosts } from './services/pieceCosts.ts';
 import { recordsTable } from './services/recordsTable.ts';
 import { recordService } from './services/records.ts';
 import { revisionFacts } from './services/revisionFacts.ts';
@@ -84,13 +86,16 @@ export function buildApp({
   const makings = makingService(database);
   app.use('/api/makings', makingRoutes(makings, records));
   app.use('/api/records', recordRoutes(records));
+  const facts = revisionFacts(database, designs, workshop);
   app.use(
     '/api/made',
-    madeRoutes(
-      madeService(database, records, revisionFacts(database, designs, workshop), workshop),
-      recordsTable(database, makings),
+    madeRoutes({
+      made: madeService(database, records, facts, workshop),
+      costs: pieceCosts(database, records, facts),
+      dry: dryPieces(database, records),
+      table: recordsTable(database, makings),
       workshop,
-    ),
+    }),
   );
   app.use('/api', patternRoutes(workshop));
   app.use('/api', (_req, _res, next) => next(new Refusal('not-found')));

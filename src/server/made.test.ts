@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import request from 'supertest';
 import type { Design } from '../contract/api.ts';
-import type { ClayRecords, MadeLine } from '../contract/made.ts';
+import type { ClayRecords, DryLine, MadeCosts, MadeLine } from '../contract/made.ts';
 import type { Entries, MakingStart, Measurement } from '../contract/makings.ts';
 import type { Kept } from '../contract/records.ts';
 import { ROOM } from '../core/drying/air.ts';
@@ -112,6 +112,57 @@ describe('what pieces say', () => {
   });
 });
 
+describe('what pieces cost', () => {
+  const costs = async (making: string, piece = 0) => (await agent.get(`/api/made/costs/${making}/${piece}`)).body as MadeCosts; // prettier-ignore
+
+  it('is their clay, and their share of each firing by the room they took', async () => {
+    const body = { ...clay.body, price: 20, bag: 10_000 };
+    await agent.put(`/api/records/clay/${clay.id}`).send({ body, baseRevision: 1 }).expect(200);
+    const [own, other] = [
+      await make(2, { faults: [{ ...spot(1), kind: 'warped', x: null, y: null }] }),
+      await make(6, {}),
+    ];
+    const pieces = [own, own, other, other, other, other, other, other].map((making, index) => ({ making, piece: 0, number: index < 2 ? index + 1 : index - 1 })); // prettier-ignore
+    const firing: KeptFiring = { name: 'First', kind: 'once', day: '2026-11-02', cone: '6', segments: USUAL_SEGMENTS.once, curve: [], witness: [], gap: 5, shelves: [], wanted: pieces, placed: [], price: 9.3, opened: AT, note: '' }; // prettier-ignore
+    await agent.post('/api/records/firing').send({ body: firing }).expect(201);
+    const { clay: mass, ...found } = await costs(own);
+    expect(found).toEqual({ count: 2, faulty: 1, bag: { price: 20, grams: 10_000 }, firings: [{ name: 'First', price: 9.3, share: 0.25 }] }); // prettier-ignore
+    // A wall of 270.8 x 119 and a base of 94 across, both 6 thick, at 1.95 g/cm3.
+    expect(mass?.wet).toBeGreaterThan(430);
+    expect(mass?.wet).toBeLessThan(480);
+  });
+
+  it('is not told of what is not here', async () => {
+    const id = await make(1, {});
+    expect((await agent.get(`/api/made/costs/${id}/1`)).status).toBe(404);
+    expect((await agent.get(`/api/made/costs/${randomUUID()}/0`)).status).toBe(404);
+    expect((await agent.get('/api/made/costs/one/0')).status).toBe(400);
+  });
+
+  it('is known of a design that was taken off the shelf before anybody asked', async () => {
+    const id = await make(1, {});
+    await agent.delete(`/api/designs/${design.id}`).expect(204);
+    expect((await costs(id)).clay?.wet).toBeGreaterThan(0);
+  });
+});
+
+describe('what is dry and waits for the kiln', () => {
+  const dry = async () => ((await agent.get('/api/made/dry').expect(200)).body as DryLine[]).map(({ making, numbers }) => [making, ...numbers]); // prettier-ignore
+  const mark = (number: number, kind: 'dry' | 'again' | 'wetted', second = 0) => ({ ...spot(number), kind, at: `2026-11-28T10:00:0${second}.000Z` }); // prettier-ignore
+
+  it('is what a hand found dry, and has not wetted, made again, fired or put into a firing since', async () => {
+    const id = await make(6, {
+      marks: [1, 2, 3, 4, 5].map((number) => mark(number, 'dry')).concat([mark(2, 'again', 5), mark(3, 'wetted', 5), mark(3, 'dry', 8)]), // prettier-ignore
+      measurements: [{ ...spot(4), what: 'rim', state: 'fired', value: 84 }],
+    });
+    expect(await dry()).toEqual([[id, 1, 3, 5]]);
+    await fire('2026-11-02', id, 1);
+    expect(await dry()).toEqual([[id, 3, 5]]);
+    await agent.delete(`/api/makings/${id}`).expect(204);
+    expect(await dry()).toEqual([]);
+  });
+});
+
 describe('the table of all records', () => {
   it('goes out and comes in again without loss, on a table that has the makings and nothing in them', async () => {
     const entries = { measurements: sizes(3, 0.12), notes: [{ ...spot(1), text: '=1, "two"\nthree' }], critiques: [{ ...spot(2), holds: true, even: null, balanced: false, fits: null, rating: 3, text: '' }] }; // prettier-ignore
@@ -161,6 +212,7 @@ describe('the search of what was made', () => {
       // prettier-ignore
       expect((await find(query)).map(({ making }) => making)).toEqual([id]);
     }
+    expect((await find(`making=${id}`)).map(({ making }) => making)).toEqual([id]);
     for (const query of ['find=5 mm', 'find=warped', 'what=rim&state=fired&least=90', 'find=_eam']) expect(await find(query)).toEqual([]); // prettier-ignore
     expect((await find('find=cracked'))[0]).toMatchObject({ faulty: 1, fired: 3, clayName: 'Siding buff', facts: { thickness: 6, planned: { sizes: { rim: expect.closeTo(84, 1) } } } }); // prettier-ignore
   });

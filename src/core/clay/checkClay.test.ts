@@ -1,6 +1,6 @@
 import type { ShrinkBar } from './bars.ts';
 import { checkClay, checkScrap } from './checkClay.ts';
-import { CLAY_LIMITS, type Clay, type ScrapEntry } from './clay.ts';
+import { acceptedAfter, CLAY_LIMITS, type Clay, type ScrapEntry } from './clay.ts';
 
 /** A bar that was fired with others. */
 const bar = (lengths: Omit<ShrinkBar, 'run'>): ShrinkBar => ({ ...lengths, run: 'any' });
@@ -69,4 +69,14 @@ describe('an entry of scraps', () => {
   ])('is refused at %s: %j', (path, change) => {
     expect(paths(checkScrap({ ...ENTRY, ...change }))).toEqual([path]);
   });
+});
+
+it('an accepted figure keeps the one before it, and no more', () => {
+  const one = { shrinkage: 0.12, low: 0.118, high: 0.122, pieces: 11, firings: 2, day: '2026-11-01' };
+  const [two, three] = [
+    { ...one, shrinkage: 0.121 },
+    { ...one, shrinkage: 0.122 },
+  ];
+  expect(acceptedAfter(one, undefined)).toEqual(one);
+  expect(acceptedAfter(three, acceptedAfter(two, one))).toEqual({ ...three, before: two });
 });

@@ -1,3 +1,4 @@
+import { isDay } from '../day.ts';
 import { shortValue, type Fault } from '../errors.ts';
 import { LIMITS } from '../piece/target.ts';
 import { rangeFaults, textFaults } from '../ranges.ts';
@@ -39,12 +40,6 @@ export function checkClay(clay: Clay): Fault[] {
     faults.push({ code: 'out-of-range', path: 'bars', value: String(clay.bars.length), rule: `must be at most ${CLAY_LIMITS.bars}` }); // prettier-ignore
   }
   return faults;
-}
-
-/** A day of the calendar: a date parser takes the 31st of February for a day in March. */
-function isDay(day: string): boolean {
-  const at = /^\d{4}-\d{2}-\d{2}$/.test(day) ? new Date(`${day}T00:00:00Z`) : null;
-  return at !== null && !Number.isNaN(at.getTime()) && at.toISOString().startsWith(day);
 }
 
 /** Every reason why a scrap entry cannot be written down; empty when it can. */

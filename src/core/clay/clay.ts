@@ -9,6 +9,18 @@ export interface LearntShrinkage {
   readonly firings: number;
   /** Day on which it was accepted, YYYY-MM-DD. */
   readonly day: string;
+  /** The one that was accepted before it, which is worked with again when this one is taken back. */
+  readonly before?: Omit<LearntShrinkage, 'before'>;
+}
+
+/** A figure that is accepted now; the one before it is kept, but not what was before that. */
+export function acceptedAfter(
+  now: Omit<LearntShrinkage, 'before'>,
+  last: LearntShrinkage | undefined,
+): LearntShrinkage {
+  if (!last) return now;
+  const { shrinkage, low, high, pieces, firings, day } = last;
+  return { ...now, before: { shrinkage, low, high, pieces, firings, day } };
 }
 
 /** A clay body as it stands in the clay book. Densities g/cm3, masses g, shrinkage a fraction of the wet length. */

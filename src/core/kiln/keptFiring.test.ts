@@ -1,4 +1,4 @@
-import { checkFiring, leftOver, USUAL_SEGMENTS, type KeptFiring } from './keptFiring.ts';
+import { checkFiring, insideOf, leftOver, openedAt, USUAL_SEGMENTS, type KeptFiring } from './keptFiring.ts';
 import { celsiusAt, gapsOf, peakOf, scheduleCurve } from './schedule.ts';
 
 const piece = { making: 'a', piece: 0, number: 1 };
@@ -35,9 +35,28 @@ describe('a firing', () => {
     ['placed.0.shelf', { placed: [{ ...piece, shelf: 'none', x: 0, y: 0, turn: 0 }] }],
     ['wanted', { wanted: [piece, piece] }],
     ['price', { price: -1 }],
+    ['kiln.height', { kiln: { name: 'Shed kiln', length: 500, width: 450, height: 0 } }],
   ])('is refused at %s', (path, change) => {
     expect(checkFiring({ ...FIRING, ...change }).map((fault) => fault.path)).toEqual([path]);
   }); // prettier-ignore
+});
+
+describe('what is in a firing', () => {
+  const second = { ...piece, number: 2 };
+  it.each<readonly [string, Partial<KeptFiring>, readonly number[]]>([
+    ['what stands, while it is packed', {}, [1]],
+    ['all that was written down, where nothing is placed', { placed: [] }, [1, 2]],
+    ['all of it once it was opened', { opened: '2026-11-03T17:30:00.000Z' }, [1, 2]],
+  ])('is %s', (_, change, numbers) => {
+    expect(insideOf({ ...FIRING, ...change }).map(({ number }) => number)).toEqual(numbers);
+  });
+
+  it('leaves the rest for the next when it is opened, and takes what is added after that', () => {
+    const opened = openedAt(FIRING, '2026-11-03T17:30:00.000Z');
+    expect(opened.wanted).toEqual([piece]);
+    expect(checkFiring(opened)).toEqual([]);
+    expect(insideOf({ ...opened, wanted: [...opened.wanted, second] })).toEqual([piece, second]);
+  });
 });
 
 describe('a schedule', () => {

@@ -30,6 +30,14 @@ export interface FiringPiece extends PieceAt {
 /** A shelf of the kiln with the posts over it (mm). */
 export type FiringShelf = Shelf & { readonly id: string; readonly name: string; readonly clear: number };
 
+/** A kiln by its chamber (mm). */
+export interface FiringKiln {
+  readonly name: string;
+  readonly length: number;
+  readonly width: number;
+  readonly height: number;
+}
+
 /** A firing as it is kept: what was to be in it, what stood where, the schedule and what the kiln did. */
 export interface KeptFiring {
   readonly name: string;
@@ -45,6 +53,8 @@ export interface KeptFiring {
   readonly energy?: number;
   readonly price?: number;
   readonly gap: number;
+  /** The kiln that it is fired in, as the kit had it. */
+  readonly kiln?: FiringKiln;
   readonly shelves: readonly FiringShelf[];
   readonly wanted: readonly PieceAt[];
   readonly placed: readonly FiringPiece[];
@@ -72,7 +82,7 @@ export const FIRING_LIMITS = {
 
 /** Every reason why a firing cannot be kept; empty when it can. */
 export function checkFiring(firing: KeptFiring): Fault[] {
-  const { name, day, cone, note, segments, curve, shelves, wanted, placed, energy, price, gap } = firing;
+  const { name, day, cone, note, segments, curve, kiln, shelves, wanted, placed, energy, price, gap } = firing;
   const fault = (path: string, found: unknown, rule: string): Fault => ({ code: 'out-of-range', path, value: shortValue(found), rule }); // prettier-ignore
   const backwards = curve.findIndex(([at], index) => index > 0 && at <= (curve[index - 1]?.[0] ?? -1));
   const ids = new Set(shelves.map(({ id }) => id));
@@ -92,6 +102,8 @@ export function checkFiring(firing: KeptFiring): Fault[] {
     ...rangeFaults('gap', gap, FIRING_LIMITS.gap),
     ...rangeFaults('energy', energy, FIRING_LIMITS.money),
     ...rangeFaults('price', price, FIRING_LIMITS.money),
+    ...(kiln ? textFaults('kiln.name', kiln.name, LIMITS.nameLength.greatest) : []),
+    ...(kiln ? (['length', 'width', 'height'] as const).flatMap((key) => rangeFaults(`kiln.${key}`, kiln[key], FIRING_LIMITS.shelf)) : []), // prettier-ignore
     ...shelves.flatMap((shelf, index) => [
       ...('width' in shelf
         ? [...rangeFaults(`shelves.${index}.width`, shelf.width, FIRING_LIMITS.shelf), ...rangeFaults(`shelves.${index}.depth`, shelf.depth, FIRING_LIMITS.shelf)] // prettier-ignore
@@ -111,6 +123,21 @@ export const pieceKey = ({ making, piece, number }: PieceAt) => `${making} ${pie
 export function leftOver({ wanted, placed }: Pick<KeptFiring, 'wanted' | 'placed'>): PieceAt[] {
   const there = new Set(placed.map(pieceKey));
   return wanted.filter((one) => !there.has(pieceKey(one)));
+}
+
+/**
+ * The pieces that a firing has fired, or will: what stands on its shelves, and what was written down as fired in it. While
+ * the kiln is packed, what found no place is not in it; once it was opened, nothing is left over.
+ */
+export function insideOf({ wanted, placed, opened }: Pick<KeptFiring, 'wanted' | 'placed' | 'opened'>): PieceAt[] {
+  if (placed.length === 0 || opened !== null) return [...wanted];
+  const there = new Set(placed.map(pieceKey));
+  return wanted.filter((one) => there.has(pieceKey(one)));
+}
+
+/** A firing whose kiln was opened at a moment (ISO 8601, UTC): what found no place is left for the next one. */
+export function openedAt(firing: KeptFiring, moment: string): KeptFiring {
+  return { ...firing, wanted: insideOf(firing), opened: moment };
 }
 
 /** A usual schedule of each kind (°C/h, °C, min): rules of the bench; the clay's and glaze's makers say better. */

@@ -3,7 +3,7 @@ import { findingOf } from './findings.ts';
 import type { MadePiece, MeasuredSize } from './madePiece.ts';
 import { faultsBy } from './patterns.ts';
 
-const PIECE: MadePiece = { making: 'a', piece: 0, number: 1, name: 'Cup', firing: null, shrinkage: 0.12, planned: { sizes: { rim: 84 }, wrap: null }, measured: [], faults: [], missed: null, thickness: 6, seam: 'bevel', base: 'under', drying: null }; // prettier-ignore
+const PIECE: MadePiece = { making: 'a', piece: 0, number: 1, name: 'Cup', form: 'cylinder', firing: null, shrinkage: 0.12, planned: { sizes: { rim: 84 }, clay: { wet: 400, away: 0 }, room: 800, wrap: null }, measured: [], faults: [], missed: null, thickness: 6, seam: 'bevel', base: 'under', drying: null }; // prettier-ignore
 
 /** Pieces of several firings that shrank by so much, drawn 84 and made 95.45 wet. */
 function pieces(shrinkage: number, firings: number, each: number, wetToo = true): MadePiece[] {

@@ -1,10 +1,6 @@
-import { shrinkageFigure } from '../clay/bars.ts';
+import { shrinkageFigure, type ShrinkBar } from '../clay/bars.ts';
 import { learnClay, type LearnBar, type LearnJob, type LearnPiece, type Learnt } from './learn.ts';
-import type { Measured } from '../making/measured.ts';
-import { sizeOf, type MadePiece } from './madePiece.ts';
-
-/** Sizes that shrinkage is learned from: thickness is pressed and rolled, and too small for it. */
-export const LENGTHS = ['rim', 'foot', 'height', 'length', 'width'] as const satisfies readonly Measured[];
+import { firingOf, LENGTHS, sizeOf, type MadePiece } from './madePiece.ts';
 
 /** How much has to be written down before a figure is offered: pieces measured wet and fired, and firings they were in. */
 export const NEEDED = { pieces: 5, firings: 2 } as const;
@@ -45,16 +41,14 @@ export interface Finding {
   readonly cameOut: readonly CameOut[];
 }
 
-/** Pieces whose firing was not written down are taken for one firing of their own making. */
-const firingOf = ({ firing, making }: MadePiece) => firing?.id ?? `made ${making}`;
-
 interface Sourced {
   readonly job: LearnJob;
   /** Which piece and sizes each piece of the job is. */
   readonly sources: readonly { readonly piece: MadePiece; readonly lines: readonly (typeof LENGTHS)[number][] }[];
 }
 
-function jobOf(pieces: readonly MadePiece[], bars: readonly LearnBar[]): Sourced {
+function jobOf(pieces: readonly MadePiece[], bars: readonly ShrinkBar[]): Sourced {
+  const firedBars = bars.flatMap(({ wet, fired, aside }): LearnBar[] => (fired === undefined || aside ? [] : [{ wet, fired }])); // prettier-ignore
   const sources = pieces.map((piece) => ({
     piece,
     lines: LENGTHS.filter((what) => sizeOf(piece, what, 'wet') !== null && sizeOf(piece, what, 'fired') !== null),
@@ -68,7 +62,7 @@ function jobOf(pieces: readonly MadePiece[], bars: readonly LearnBar[]): Sourced
       ...(wrap && outside !== null && { wrap: { ...wrap, outside } }),
     };
   });
-  return { job: { bars, pieces: measured }, sources };
+  return { job: { bars: firedBars, pieces: measured }, sources };
 }
 
 function cameOutOf(pieces: readonly MadePiece[], aside: ReadonlySet<string>): CameOut[] {
@@ -109,7 +103,7 @@ function differenceOf(all: readonly CameOut[]): Difference | null {
  *
  * @param now the shrinkage that is worked with (fraction)
  */
-export function findingOf(pieces: readonly MadePiece[], bars: readonly LearnBar[], now: number): Finding {
+export function findingOf(pieces: readonly MadePiece[], bars: readonly ShrinkBar[], now: number): Finding {
   const { job, sources } = jobOf(pieces, bars);
   const learnt = learnClay(job);
   const aside = new Set<string>();

@@ -83,7 +83,9 @@ function sumsOf(pieces: readonly PieceReadings[]): Sums {
     const mean = readings.reduce((sum, { value, scale }) => sum + value / scale ** 2, 0) / precision;
     within += readings.reduce((sum, { value, scale }) => sum + ((value - mean) / scale) ** 2, 0);
     free += readings.length - 1;
-    firings.set(firing, [...(firings.get(firing) ?? []), { mean, precision }]);
+    const own = firings.get(firing);
+    if (own) own.push({ mean, precision });
+    else firings.set(firing, [{ mean, precision }]);
   }
   return { firings: [...firings.values()], within, free };
 }

@@ -1,5 +1,5 @@
 import type { WorkStep } from '../making/workStep.ts';
-import { numbersText, storyOf, type StoryOf } from './story.ts';
+import { joinedInTime, numbersText, storyOf, type StoryOf } from './story.ts';
 
 const step = (id: string, until?: 'opens' | 'dry'): WorkStep => ({ id, act: until ? 'wait' : 'cut', title: id, says: [], tools: [], until: '', minutes: 1, ...(until && { waits: { until, part: { thickness: 5, faces: 'both', cover: 'open' } } }) }); // prettier-ignore
 let made = 0;
@@ -26,9 +26,17 @@ const OF: StoryOf = {
     { ...at(4), kind: 'warped' },
   ],
   notes: [{ ...at(3), text: 'Soft.' }],
-  planned: { sizes: { rim: 84, weight: 352 }, wrap: null },
+  planned: { sizes: { rim: 84, weight: 352 }, clay: { wet: 400, away: 0 }, room: 800, wrap: null },
   shrinkage: 0.12,
 };
+
+it.each([
+  [1, true],
+  [2, false],
+  [3, null],
+])('piece %d was joined in time: %s', (number, wanted) => {
+  expect(joinedInTime(OF.steps, OF.marks.filter((mark) => mark.number === number))).toBe(wanted); // prettier-ignore
+});
 
 describe('a story', () => {
   const story = storyOf(OF);

@@ -1,4 +1,4 @@
-import { inOrder, type Mark, type Spot } from '../making/making.ts';
+import { inOrder, isTooLate, type Mark, type Spot } from '../making/making.ts';
 import { PIECE_STATES, type Measured, type PieceState } from '../making/measured.ts';
 import type { WorkStep } from '../making/workStep.ts';
 import type { Planned } from './madePiece.ts';
@@ -41,8 +41,6 @@ export interface Story {
   readonly notes: readonly { readonly number: number; readonly text: string }[];
 }
 
-const TOO_LATE = ['too-stiff', 'leather-hard', 'dry'];
-
 /** Sizes that are lengths of the whole piece: wet they are longer by the shrinkage. */
 const WET: readonly Measured[] = ['rim', 'foot', 'height', 'length', 'width', 'thickness'];
 
@@ -57,8 +55,10 @@ function toldOf(values: readonly number[]): SizeTold {
 }
 
 function sizesOf({ measurements, planned, shrinkage }: StoryOf): SizeRow[] {
+  // Minutes add up to a price; they are no size.
+  const sizes = measurements.filter(({ what }) => what !== 'minutes');
   const newest = new Map<string, { what: Measured; state: PieceState; value: number }>();
-  for (const { what, value, number, state = 'wet' } of inOrder(measurements)) newest.set(`${what} ${state} ${number}`, { what, state, value }); // prettier-ignore
+  for (const { what, value, number, state = 'wet' } of inOrder(sizes)) newest.set(`${what} ${state} ${number}`, { what, state, value }); // prettier-ignore
   const all = [...newest.values()];
   const kinds = new Set([...all.map(({ what }) => what), ...(Object.keys(planned?.sizes ?? {}) as Measured[])]);
   return [...kinds].map((what): SizeRow => {
@@ -75,10 +75,21 @@ function sizesOf({ measurements, planned, shrinkage }: StoryOf): SizeRow[] {
   });
 }
 
+/** What a hand found at the joins of some pieces: marks of windows alone. */
+function feltAt(steps: readonly WorkStep[], marks: readonly Mark[]): Mark[] {
+  const joins = new Set(steps.filter(({ waits }) => waits?.until === 'opens').map(({ id }) => id));
+  return marks.filter(({ step, kind }) => joins.has(step) && (kind === 'ready' || isTooLate(kind)));
+}
+
+/** Whether a piece was joined within its windows, by its own marks; null where no hand felt it. */
+export function joinedInTime(steps: readonly WorkStep[], marks: readonly Mark[]): boolean | null {
+  const felt = feltAt(steps, marks);
+  return felt.length === 0 ? null : !felt.some(({ kind }) => isTooLate(kind));
+}
+
 /** Tells the story of one kind of piece of a making: the newest of each size counts. */
 export function storyOf(of: StoryOf): Story {
-  const joins = new Set(of.steps.filter(({ waits }) => waits?.until === 'opens').map(({ id }) => id));
-  const found = of.marks.filter(({ step, kind }) => joins.has(step) && (kind === 'ready' || TOO_LATE.includes(kind)));
+  const found = feltAt(of.steps, of.marks);
   const numbers = Array.from({ length: of.count }, (_, index) => index + 1);
   const late = new Set(found.filter(({ kind }) => kind !== 'ready').map(({ number }) => number));
   const felt = new Set(found.map(({ number }) => number));

@@ -39,7 +39,9 @@ const ENDS: Readonly<Record<NonNullable<WorkStep['waits']>['until'], readonly Ma
   leatherHard: ['leather-hard', 'dry'],
   dry: ['dry'],
 };
+/** Findings of a hand that say that a join's window has closed. */
 const MISSED: readonly MarkKind[] = ['too-stiff', 'leather-hard', 'dry'];
+export const isTooLate = (kind: MarkKind) => MISSED.includes(kind);
 
 /** Marks in the order in which they were pressed; those of one moment by their ids, so that every tablet agrees. */
 export function inOrder<T extends { readonly at: string; readonly id: string }>(marks: readonly T[]): T[] {
@@ -56,7 +58,7 @@ function after(step: WorkStep, before: StepState, { kind, at }: Mark): StepState
   if (kind === 'wetted') return { state: 'open', wetted: at };
   if (!step.waits || kind === 'again') return before;
   if (ENDS[step.waits.until].includes(kind)) return { state: 'done', at };
-  return step.waits.until === 'opens' && MISSED.includes(kind) ? { state: 'missed', at } : before;
+  return step.waits.until === 'opens' && isTooLate(kind) ? { state: 'missed', at } : before;
 }
 
 /** How each of one kind of piece stands at each step: by step, then by number from 1. */

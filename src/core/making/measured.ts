@@ -1,4 +1,4 @@
-/** Sizes, weights and what a piece holds, as they are measured of it. */
+/** Sizes, weights, what a piece holds and the minutes that it took at the table, as they are written down of it. */
 export const MEASURED = [
   'rim',
   'foot',
@@ -9,6 +9,7 @@ export const MEASURED = [
   'other',
   'weight',
   'capacity',
+  'minutes',
 ] as const;
 export type Measured = (typeof MEASURED)[number];
 

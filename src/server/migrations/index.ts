@@ -7,6 +7,7 @@ import * as photographs from './0005-photographs.ts';
 import * as names from './0006-names.ts';
 import * as strikes from './0007-strikes.ts';
 import * as made from './0008-made.ts';
+import * as factsAgain from './0009-facts-again.ts';
 
 /** One step of the database, up and down. */
 export interface Migration {
@@ -25,4 +26,5 @@ export const migrations: Migration[] = [
   { name: '0006-names', ...names },
   { name: '0007-strikes', ...strikes },
   { name: '0008-made', ...made },
+  { name: '0009-facts-again', ...factsAgain },
 ];

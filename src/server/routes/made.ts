@@ -1,9 +1,11 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Router } from 'express';
-import { madeQuery } from '../../contract/madeSchema.ts';
+import { madePath, madeQuery } from '../../contract/madeSchema.ts';
 import type { CsvReading } from '../../contract/recordsCsv.ts';
+import type { DryPieces } from '../services/dryPieces.ts';
 import type { MadeService } from '../services/made.ts';
+import type { PieceCosts } from '../services/pieceCosts.ts';
 import type { RecordsTable } from '../services/recordsTable.ts';
 import type { Workshop } from '../workshop/workshop.ts';
 import { tableBody } from './body.ts';
@@ -12,17 +14,35 @@ import { parseText } from './parse.ts';
 /** A body that was not sent is empty. */
 const bytesOf = (body: unknown) => (Buffer.isBuffer(body) ? body : new Uint8Array());
 
+/** What the routes of what was made are answered by. */
+export interface MadeServices {
+  readonly made: MadeService;
+  readonly costs: PieceCosts;
+  readonly dry: DryPieces;
+  readonly table: RecordsTable;
+  readonly workshop: Workshop;
+}
+
 /** /api/made: what was made, and what it says. */
-export function madeRoutes(service: MadeService, table: RecordsTable, workshop: Workshop): Router {
+export function madeRoutes({ made, costs, dry, table, workshop }: MadeServices): Router {
   const router = Router();
 
   router.get('/', async (req, res) => {
-    const { lines, total } = await service.search(parseText(madeQuery, req.query));
+    const { lines, total } = await made.search(parseText(madeQuery, req.query));
     res.set('X-Total-Count', String(total)).json(lines);
   });
 
   router.get('/learning', async (_req, res) => {
-    res.type('json').send(await service.learning());
+    res.type('json').send(await made.learning());
+  });
+
+  router.get('/dry', async (_req, res) => {
+    res.json(await dry());
+  });
+
+  router.get('/costs/:making/:piece', async (req, res) => {
+    const { making, piece } = parseText(madePath, req.params);
+    res.json(await costs.costs(making, piece));
   });
 
   router.get('/records.csv', async (_req, res) => {
@@ -31,8 +51,8 @@ export function madeRoutes(service: MadeService, table: RecordsTable, workshop: 
   });
 
   router.post('/records.csv', tableBody(), async (req, res) => {
-    const made = await workshop.make('records', bytesOf(req.body));
-    const { makings } = JSON.parse(made.kind === 'json' ? made.text : '') as Extract<CsvReading, { kind: 'makings' }>;
+    const read = await workshop.make('records', bytesOf(req.body));
+    const { makings } = JSON.parse(read.kind === 'json' ? read.text : '') as Extract<CsvReading, { kind: 'makings' }>;
     res.json(await table.keep(makings));
   });
 

@@ -44,8 +44,8 @@ export interface ListPage {
 export function designService(database: Database) {
   const { designs, revisions, meshes } = database;
 
-  async function rowOf(id: string, transaction?: Transaction): Promise<DesignRow> {
-    const row = await designs.findByPk(id, { transaction });
+  async function rowOf(id: string, transaction?: Transaction, removedToo = false): Promise<DesignRow> {
+    const row = await designs.findByPk(id, { transaction, paranoid: !removedToo });
     if (!row) throw new Refusal('design-not-found');
     return row;
   }
@@ -104,8 +104,8 @@ export function designService(database: Database) {
     });
   }
 
-  async function revisionRow(id: string, number: number): Promise<RevisionRow> {
-    await rowOf(id);
+  async function revisionRow(id: string, number: number, removedToo = false): Promise<RevisionRow> {
+    await rowOf(id, undefined, removedToo);
     const row = await revisions.findOne({ where: { designId: id, number } });
     if (!row) throw new Refusal('revision-not-found');
     return row;
@@ -193,8 +193,9 @@ export function designService(database: Database) {
       return { entries, total: count };
     },
 
+    /** A revision as it was kept, also of a design that was taken off the shelf: what was made by it still is. */
     async revision(id: string, number: number): Promise<Revision> {
-      const row = await revisionRow(id, number);
+      const row = await revisionRow(id, number, true);
       const { text, mesh } = await readAgain(row, null);
       return { number: row.number, cause: row.cause, keptAt: row.createdAt.toISOString(), target: JSON.parse(wholeText(text, mesh)) as Target }; // prettier-ignore
     },

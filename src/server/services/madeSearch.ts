@@ -55,7 +55,10 @@ export const STANDS = `NOT COALESCE((SELECT s.out FROM strikes s WHERE s.makingI
 /** LIKE takes these for more than themselves. */
 const plain = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
 
-function conditions({ find, what, state, least, most }: MadeQuery): { sql: string; values: Record<string, unknown> } {
+function conditions({ making, find, what, state, least, most }: MadeQuery): {
+  sql: string;
+  values: Record<string, unknown>;
+} {
   const { words, thicknesses } = searchWords(find);
   const values: Record<string, unknown> = {};
   const like = (column: string, key: string) => `${column} LIKE :${key} ESCAPE '\\'`;
@@ -65,6 +68,10 @@ function conditions({ find, what, state, least, most }: MadeQuery): { sql: strin
     const own = ['p.name', 'm.name', 'r.name', 'f.form', 'f.seam', 'f.base', 'p.names'].map((column) => like(column, key)); // prettier-ignore
     return `(${[...own, `EXISTS (SELECT 1 ${of('faults')} AND ${like('e.kind', key)})`, `EXISTS (SELECT 1 ${of('notes')} AND ${like('e.text', key)})`].join(' OR ')})`; // prettier-ignore
   });
+  if (making !== undefined) {
+    values['making'] = making;
+    parts.push('p.makingId = :making');
+  }
   thicknesses.forEach((mm, index) => {
     values[`thick${index}`] = mm;
     parts.push(`ABS(f.thickness - :thick${index}) < ${SAME}`);

@@ -1,7 +1,9 @@
 import { QueryTypes } from 'sequelize';
-import type { Finished } from '../../core/piece/finished.ts';
+import { standingKind } from '../../core/kiln/standingKind.ts';
 import type { Planned } from '../../core/learning/madePiece.ts';
+import type { Finished } from '../../core/piece/finished.ts';
 import type { Target } from '../../core/piece/target.ts';
+import { area } from '../../core/outline/outline.ts';
 import type { Database } from '../models/database.ts';
 import type { Workshop } from '../workshop/workshop.ts';
 import type { DesignService } from './designs.ts';
@@ -18,9 +20,15 @@ const ROUND = 0.5;
 /** No more revisions are looked at in one go. */
 const MOST = 60;
 
-/** Sizes that a finished piece is meant to have: fired mm, g, ml. */
+/** The room that a piece takes on a shelf, as high as it is (fired ml). */
+function roomOf(target: Target): number {
+  const { outline, height } = standingKind(target, 1 - target.clay.shrinkage);
+  return (area(outline) * height) / 1000;
+}
+
+/** What a revision says of its finished piece. */
 export function plannedOf(target: Target, { numbers, finished }: Developed): Planned {
-  const { rim, foot, height, widths, mass, capacityBrim } = finished;
+  const { rim, foot, height, widths, mass, cutAway, capacityBrim } = finished;
   const [long, wide] = widths.rim;
   const { form, seam, slab, clay, belly } = target;
   const oneWrap = form.kind === 'cylinder' && (seam.panels ?? 1) === 1 && !belly && numbers.wrapLength !== undefined;
@@ -34,6 +42,8 @@ export function plannedOf(target: Target, { numbers, finished }: Developed): Pla
       weight: mass.fired,
       ...(capacityBrim > 0 && { capacity: capacityBrim }),
     },
+    clay: { wet: mass.wet, away: cutAway },
+    room: roomOf(target),
     wrap: oneWrap ? { length: numbers.wrapLength ?? 0, thickness: slab.wall } : null,
   };
 }

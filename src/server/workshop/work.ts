@@ -5,6 +5,7 @@ import { createBody, developBody, templateBody, writeBody } from '../../contract
 import { readShape, readTarget } from '../../contract/targetSchema.ts';
 import { FaultError, type Fault } from '../../core/errors.ts';
 import { fileStem } from '../../core/format/fileStem.ts';
+import { behaviourOf } from '../../core/learning/behaviour.ts';
 import { findingOf } from '../../core/learning/findings.ts';
 import { patternsOf } from '../../core/learning/patterns.ts';
 import { developWhole } from '../../core/piece/develop.ts';
@@ -100,6 +101,7 @@ function learnt(value: unknown): string {
   const found = jobs.map(({ bars, ...rest }): ClayRecords => ({
     ...rest,
     finding: findingOf(rest.pieces, bars, rest.now),
+    behaviour: behaviourOf(rest.pieces, bars),
     patterns: patternsOf(rest.pieces),
   }));
   return JSON.stringify(found);

@@ -1,0 +1,72 @@
+import { formSizes } from './formSizes.ts';
+import type { Target } from './target.ts';
+
+/** One thing that differs between two targets: null where one of them has none. Lengths mm, shares fractions. */
+export interface Change {
+  readonly label: string;
+  readonly unit: 'length' | 'share' | 'plain';
+  readonly before: number | string | null;
+  readonly after: number | string | null;
+}
+
+type Row = readonly [label: string, unit: Change['unit'], value: number | string | undefined];
+
+/** What a target says in single figures and words; sizes of different forms have no common ones. */
+function rowsOf({ name, set, clay, slab, size, form, seam, base, rim }: Target): Row[] {
+  return [
+    ['Name', 'plain', name],
+    ['Set', 'plain', set],
+    ['Form', 'plain', form.kind],
+    ...formSizes(form).map(({ key, label, value, unit }): Row => [`${form.kind} ${key}\n${label}`, unit === 'length' ? 'length' : 'plain', value]), // prettier-ignore
+    ['Sizes are meant', 'plain', `${size.state}, ${size.face}`],
+    ['Clay', 'plain', clay.name],
+    ['Shrinkage', 'share', clay.shrinkage],
+    ['Wet density', 'plain', clay.wetDensity],
+    ['Stiffness', 'plain', clay.stiffness],
+    ['Wall', 'length', slab.wall],
+    ['Base thickness', 'length', slab.base],
+    ['Neutral fraction', 'plain', slab.neutralFraction],
+    ['Face up', 'plain', slab.faceUp],
+    ['Seam', 'plain', seam.kind],
+    ['Panels', 'plain', seam.panels],
+    ['Base', 'plain', base.join],
+    ['Trim', 'length', base.trim],
+    ['Rim', 'plain', rim],
+  ];
+}
+
+/** Additions are told as a whole: what is in them stands on the drawing. */
+const WHOLE = [
+  ['handle', 'Handle'],
+  ['lugs', 'Lugs'],
+  ['feet', 'Feet'],
+  ['lid', 'Lid'],
+  ['belly', 'Belly'],
+  ['marks', 'Marks'],
+  ['fit', 'Fit'],
+  ['owned', 'Template that is owned'],
+  ['inHand', 'What it keeps to'],
+] as const satisfies readonly (readonly [keyof Target, string])[];
+
+const HAS = 'as it was';
+const OTHER = 'changed';
+
+/** What differs between two states of a design, in the order in which a potter would tell it. Whatever has no name of its own is told as one. */
+export function changedBetween(before: Target, after: Target): Change[] {
+  const [was, is] = [before, after].map((target) => new Map(rowsOf(target).map(([label, unit, value]) => [label, { unit, value }]))); // prettier-ignore
+  const labels = [...new Set([...(is?.keys() ?? []), ...(was?.keys() ?? [])])];
+  const changes = labels.flatMap((label): Change[] => {
+    const [one, other] = [was?.get(label), is?.get(label)];
+    if (one?.value === other?.value) return [];
+    const unit = (other ?? one)?.unit ?? 'plain';
+    return [
+      { label: label.split('\n').at(-1) ?? label, unit, before: one?.value ?? null, after: other?.value ?? null },
+    ];
+  });
+  for (const [key, label] of WHOLE) {
+    const [one, other] = [before[key], after[key]];
+    if (JSON.stringify(one) === JSON.stringify(other)) continue;
+    changes.push({ label, unit: 'plain', before: one ? HAS : null, after: other ? OTHER : null });
+  }
+  return changes.length > 0 || JSON.stringify(before) === JSON.stringify(after) ? changes : [{ label: 'The drawing', unit: 'plain', before: HAS, after: OTHER }]; // prettier-ignore
+}
