@@ -7,7 +7,7 @@ import type {
   SessionState,
   TemplateRequest,
 } from '../contract/api.ts';
-import type { ClayRecords, MadeLine } from '../contract/made.ts';
+import type { ClayRecords, DryLine, MadeCosts, MadeLine } from '../contract/made.ts';
 import type { MadeQuery } from '../contract/madeSchema.ts';
 import type { Kept, RecordBodies, RecordKind } from '../contract/records.ts';
 import type { ErrorCode } from '../contract/errors.ts';
@@ -161,6 +161,10 @@ export const api = {
     const reply = await send('/made/records.csv', 'POST', undefined, { body: table, headers: { 'Content-Type': 'text/csv' } }); // prettier-ignore
     return (await reply.json()) as { entries: number; unknown: string[] };
   },
+  /** What is dry and was in no firing yet. */
+  dry: () => ask<DryLine[]>('/made/dry'),
+  /** What one kind of piece of a making cost, but for its minutes. */
+  costs: (making: string, piece: number) => ask<MadeCosts>(`/made/costs/${making}/${piece}`),
   /** What the pieces of each clay say. */
   learning: () => ask<ClayRecords[]>('/made/learning'),
   health: async () => void (await send('/health', 'GET')),

@@ -3,10 +3,11 @@ import { useElementSize } from '@vueuse/core';
 import { computed, onMounted, onUnmounted, ref } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import { useDisplay } from 'vuetify';
+import { chamberFaults } from '../../core/kiln/chamber.ts';
 import { kindKey } from '../../core/kiln/firingLoad.ts';
-import { pieceKey, USUAL_SEGMENTS, type FiringPiece, type KeptFiring } from '../../core/kiln/keptFiring.ts';
+import { openedAt, pieceKey, type FiringPiece, type KeptFiring } from '../../core/kiln/keptFiring.ts';
 import { shelfArea } from '../../core/kiln/loadJob.ts';
-import { OPEN_AT, type CurvePoint } from '../../core/kiln/schedule.ts';
+import type { CurvePoint } from '../../core/kiln/schedule.ts';
 import { area } from '../../core/outline/outline.ts';
 import BookConflicts from '../components/frame/BookConflicts.vue';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
@@ -15,10 +16,14 @@ import FireIt from '../components/kiln/FireIt.vue';
 import FiringCurve from '../components/kiln/FiringCurve.vue';
 import FiringList from '../components/kiln/FiringList.vue';
 import FiringFields from '../components/kiln/FiringFields.vue';
+import { freshFiring } from '../components/kiln/freshFiring.ts';
 import KilnSide from '../components/kiln/KilnSide.vue';
 import ShelfPlan from '../components/kiln/ShelfPlan.vue';
+import TypedCurve from '../components/kiln/TypedCurve.vue';
 import { useKiln } from '../components/kiln/useKiln.ts';
+import WantedPieces from '../components/kiln/WantedPieces.vue';
 import { counted } from '../components/records/findingWords.ts';
+import { useLengths } from '../composables/useLengths.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { useClays, useFirings, useKit } from '../stores/records.ts';
 
@@ -28,6 +33,7 @@ const kit = useKit();
 const clays = useClays();
 const route = useRoute();
 const router = useRouter();
+const lengths = useLengths();
 const { width } = useDisplay();
 const narrow = computed(() => width.value < 1200);
 const changing = ref(false);
@@ -41,7 +47,7 @@ const { width: room } = useElementSize(middle);
 /** Shelves are drawn two beside one another where there is room, at one scale. */
 const scale = computed(() => {
   const widest = Math.max(200, ...(body.value?.shelves ?? []).map((shelf) => ('width' in shelf ? shelf.width : shelf.diameter))); // prettier-ignore
-  const columns = room.value > 760 && (body.value?.shelves.length ?? 0) > 1 ? 2 : 1;
+  const columns = room.value > 560 && (body.value?.shelves.length ?? 0) > 1 ? 2 : 1;
   return Math.min(0.9, Math.max(0.1, (room.value - 70) / columns / widest));
 });
 /** From the side the kiln is drawn smaller by this. */
@@ -52,7 +58,6 @@ const full = (id: string) => {
   const covered = onShelf(id).reduce((sum, one) => sum + area(kiln.kinds.value.get(kindKey(one))?.outline ?? []), 0);
   return shelf ? Math.round((100 * covered) / shelfArea(shelf)) : 0;
 };
-const isWanted = (making: string, piece: number) => body.value?.wanted.some((one) => one.making === making && one.piece === piece) ?? false; // prettier-ignore
 /** Pieces that stand nowhere, by their names. */
 const leftWords = computed(() => {
   const counts = new Map<string, number>();
@@ -63,18 +68,28 @@ const nameOf = (piece: FiringPiece) => kiln.nameOf(piece);
 const turn = (by: number) => kiln.picked.value && kiln.put(pieceKey(kiln.picked.value), { turn: (kiln.picked.value.turn + by + 360) % 360 }); // prettier-ignore
 
 async function begin(): Promise<void> {
-  const day = new Date().toISOString().slice(0, 10);
-  const name = `Firing of ${new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' }).format(new Date())}`;
-  const fresh: KeptFiring = { name, kind: 'once', day, cone: '', segments: USUAL_SEGMENTS.once, curve: [], witness: [], gap: 5, shelves: [], wanted: [], placed: [], opened: null, note: '' }; // prettier-ignore
-  const made = await firings.create(fresh);
-  if (made) void router.push({ name: 'kiln', params: { id: made.id } });
+  const made = await firings.create(freshFiring());
+  if (made) go(made.id);
 }
+const go = (id: string) => void router.push({ name: 'kiln', params: { id } });
 async function remove(id: string): Promise<void> {
   changing.value = false;
   await firings.remove(id);
   void router.replace({ name: 'kiln' });
 }
 const setCurve = (curve: readonly CurvePoint[]) => kiln.change({ curve }, 'curve');
+const typing = ref(false);
+function setTyped(curve: readonly CurvePoint[]): void {
+  kiln.change({ curve });
+  firings.endGesture();
+}
+/** The kiln was opened: what found no place is left for the next firing. */
+function open(): void {
+  if (body.value) kiln.change(openedAt(body.value, new Date().toISOString()));
+  firings.endGesture();
+}
+const chamber = computed(() => chamberFaults(body.value?.kiln, body.value?.shelves ?? []));
+const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit' });
 const told = ({ wanted, day }: KeptFiring) => `${counted(wanted.length, 'piece')} on ${day}`;
 
 useShortcuts([{ keys: 'ctrl+z', words: 'Undo', run: () => void firings.undo() }]);
@@ -103,7 +118,7 @@ onBeforeRouteLeave(() => firings.keepAll());
     <EmptyPlace v-else-if="firings.state === 'failed'" heading="h1" title="The firings could not be fetched">
       <VBtn variant="flat" @click="firings.load()">Try again</VBtn>
     </EmptyPlace>
-    <FiringList v-else-if="!shown || !body" :firings="firings.list" @begin="begin" />
+    <FiringList v-else-if="!shown || !body" :firings="firings.list" @begin="begin" @open="go" />
     <div v-else class="bench">
       <aside v-if="!narrow" class="left" aria-label="The firing">
         <FiringFields
@@ -111,6 +126,7 @@ onBeforeRouteLeave(() => firings.keepAll());
           :firing="body"
           :kit="kit.list"
           :change="kiln.change"
+          :replace="kiln.replace"
           :done="firings.endGesture"
           @remove="remove(shown.id)"
         />
@@ -139,6 +155,13 @@ onBeforeRouteLeave(() => firings.keepAll());
           </div>
           <VProgressLinear v-if="kiln.busy.value" indeterminate aria-label="Packing" />
         </header>
+        <VAlert v-for="(fault, index) in chamber" :key="index" type="warning">
+          <template v-if="fault.kind === 'high'">
+            The shelves stand {{ lengths.length(fault.stands) }} high; the chamber of {{ body.kiln?.name }} has
+            {{ lengths.length(fault.chamber) }}.
+          </template>
+          <template v-else>{{ fault.shelf }} does not lie in {{ body.kiln?.name }}.</template>
+        </VAlert>
         <p v-if="body.shelves.length === 0">Add a shelf of your kit, say what is to be fired, and pack the kiln.</p>
         <div class="shelves">
           <figure v-for="shelf in body.shelves" :key="shelf.id">
@@ -183,26 +206,14 @@ onBeforeRouteLeave(() => firings.keepAll());
         <h2>Its course</h2>
         <FiringCurve :segments="body.segments" :curve="body.curve" />
         <FireIt :segments="body.segments" :read="body.curve.length" @curve="setCurve" @over="firings.endGesture()" />
+        <div class="verbs after">
+          <VBtn @click="typing = true">Type what the kiln did</VBtn>
+          <VBtn v-if="body.opened === null" :disabled="!body.wanted.length" @click="open">The kiln was opened</VBtn>
+          <span v-else>Opened {{ day.format(new Date(body.opened)) }}.</span>
+        </div>
+        <TypedCurve v-model="typing" :curve="body.curve" @curve="setTyped" />
       </section>
-      <aside class="right" aria-label="What is fired">
-        <h2>What is to be fired</h2>
-        <ul>
-          <li v-for="line in kiln.lines.value" :key="`${line.making} ${line.piece}`">
-            <VCheckbox
-              :model-value="isWanted(line.making, line.piece)"
-              :label="`${isWanted(line.making, line.piece) ? `${kiln.letterOf(line)}: ` : ''}${line.count} × ${line.name}, ${line.called}`"
-              density="compact"
-              @update:model-value="(now: boolean | null) => kiln.want(line, now === true)"
-            />
-          </li>
-        </ul>
-        <p v-if="kiln.lines.value.length === 0">Nothing was made yet: begin a piece at its stage Make.</p>
-        <VAlert type="warning">
-          Ventilation, clearance and wiring follow the kiln maker's manual, local codes and a licensed electrician.
-          Never open it hot: wait until it is under {{ OPEN_AT }} °C. Food use is the word of the glaze's maker and a
-          testing laboratory.
-        </VAlert>
-      </aside>
+      <WantedPieces :key="shown.id" :kiln="kiln" :firing="shown.id" />
       <SheetDialog v-if="narrow" v-model="changing" aria-label="The firing" scrollable>
         <section class="sheet-card">
           <FiringFields
@@ -210,6 +221,7 @@ onBeforeRouteLeave(() => firings.keepAll());
             :firing="body"
             :kit="kit.list"
             :change="kiln.change"
+            :replace="kiln.replace"
             :done="firings.endGesture"
             @remove="remove(shown.id)"
           />
@@ -226,24 +238,16 @@ onBeforeRouteLeave(() => firings.keepAll());
   display: flex;
   flex-direction: column;
 }
-.right ul {
-  padding: 0;
-  list-style: none;
-}
 .bench {
   flex: 1;
   display: grid;
   grid-template-columns: 300px minmax(0, 1fr) 280px;
 }
-.left,
-.right {
+.left {
   padding: 16px 18px;
 }
 .left {
   border-right: 1px solid var(--line);
-}
-.right {
-  border-left: 1px solid var(--line);
 }
 .middle {
   min-width: 0;
@@ -268,6 +272,9 @@ h2 {
   align-items: center;
   margin-bottom: 10px;
 }
+.after {
+  margin-top: 10px;
+}
 .shelves {
   display: flex;
   flex-wrap: wrap;
@@ -279,9 +286,6 @@ figure {
 @media (max-width: 1199px) {
   .bench {
     grid-template-columns: minmax(0, 1fr);
-  }
-  .right {
-    border: 0;
   }
   .middle {
     padding: 14px 12px 30px;

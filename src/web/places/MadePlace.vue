@@ -6,12 +6,12 @@ import { sizeOf, type MeasuredSize } from '../../core/learning/madePiece.ts';
 import { PIECE_STATES, type Measured, type PieceState } from '../../core/making/measured.ts';
 import { struckOut } from '../../core/making/strikes.ts';
 import { api } from '../api.ts';
-import DeviceReadings from '../components/devices/DeviceReadings.vue';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import EntryList from '../components/make/EntryList.vue';
 import { MEASURED_NAMES, STATE_NAMES, useMeasured } from '../components/make/measuredNames.ts';
 import CritiqueFields from '../components/records/CritiqueFields.vue';
 import FiringChoice from '../components/records/FiringChoice.vue';
+import PieceFacts from '../components/records/PieceFacts.vue';
 import SizeCell from '../components/records/SizeCell.vue';
 import { useMakings } from '../stores/makings.ts';
 
@@ -76,8 +76,8 @@ async function load(): Promise<void> {
   await makings.look(id);
   failed.value = makings.making?.id !== id;
   try {
-    const { lines } = await api.made({ find: '', limit: 200 });
-    line.value = lines.find((one) => one.making === id && one.piece === piece.value) ?? null;
+    const { lines } = await api.made({ making: id, limit: 200 });
+    line.value = lines.find((one) => one.piece === piece.value) ?? null;
   } catch {
     // Without the server there is nothing planned to show beside; what is measured is held.
   }
@@ -105,7 +105,6 @@ watch(kind, (now) => now && (document.title = `${now.name} · Fawn Table`));
           </VBtnToggle>
           <FiringChoice :pieces="spots" @said="(words) => (said = words)" />
         </header>
-        <DeviceReadings />
         <div class="scroll">
           <VTable>
             <thead>
@@ -148,6 +147,7 @@ watch(kind, (now) => now && (document.title = `${now.name} · Fawn Table`));
       </section>
       <aside aria-label="Of one piece">
         <h2>Piece {{ rows[chosen - 1]?.name }}</h2>
+        <PieceFacts :piece="piece" :number="chosen" :line="line" @said="(words) => (said = words)" />
         <CritiqueFields :key="`${piece} ${chosen}`" :piece="piece" :number="chosen" />
         <EntryList :piece="piece" :number="chosen" @said="(words) => (said = words)" />
         <p class="care">

@@ -2,13 +2,14 @@
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useDisplay } from 'vuetify';
-import type { LearntShrinkage } from '../../core/clay/clay.ts';
+import { acceptedAfter } from '../../core/clay/clay.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import CameOutPlot from '../components/records/CameOutPlot.vue';
 import FaultShares from '../components/records/FaultShares.vue';
 import { betweenOf, headingOf, missingOf, percent, tagOf } from '../components/records/findingWords.ts';
 import MadeList from '../components/records/MadeList.vue';
 import RecordsTable from '../components/records/RecordsTable.vue';
+import ShrunkBy from '../components/records/ShrunkBy.vue';
 import OfferBeside from '../components/records/OfferBeside.vue';
 import { useLengths } from '../composables/useLengths.ts';
 import { useMade } from '../stores/made.ts';
@@ -40,24 +41,33 @@ const length = (mm: number) => lengths.length(mm);
 const between = computed(() => (shown.value?.finding.difference ? betweenOf(shown.value.finding.difference, length) : null)); // prettier-ignore
 const missing = computed(() => (shown.value ? missingOf(shown.value) : []));
 
-/** Works with the offered figure from now on; the clay book's undo takes it back. */
+const kept = computed(() => clays.list.find(({ id }) => id === shown.value?.clay));
+/** Works with the offered figure from now on, until it is taken back. */
 async function accept(): Promise<void> {
-  const now = shown.value;
-  const kept = clays.list.find(({ id }) => id === now?.clay);
+  const [now, clay] = [shown.value, kept.value];
   const interval = now?.finding.learnt.shrinkage;
-  if (!now || !kept || !interval) return;
+  if (!now || !clay || !interval) return;
   const { pieces, firings, shrinkage } = now.finding;
-  const learnt: LearntShrinkage = { shrinkage, low: interval.low, high: interval.high, pieces, firings, day: new Date().toISOString().slice(0, 10) }; // prettier-ignore
-  clays.change(kept.id, { ...kept.body, learnt }, null);
+  const day = new Date().toISOString().slice(0, 10);
+  const learnt = acceptedAfter(
+    { shrinkage, low: interval.low, high: interval.high, pieces, firings, day },
+    clay.body.learnt,
+  );
+  clays.change(clay.id, { ...clay.body, learnt }, null);
   clays.endGesture();
   await clays.whenKept();
   said.value = `${now.name} is worked with at ${percent(shrinkage)} from now on. Designs ask whether to follow.`;
   await made.load();
 }
-async function undo(): Promise<void> {
-  await clays.undo();
+/** Works with what was worked with before the figure was accepted, whatever else was done in the clay book since. */
+async function takeBack(): Promise<void> {
+  const now = kept.value;
+  if (!now?.body.learnt) return;
+  const { learnt, ...body } = now.body;
+  clays.change(now.id, { ...body, ...(learnt.before && { learnt: learnt.before }) }, null);
+  clays.endGesture();
   await clays.whenKept();
-  said.value = 'Undone.';
+  said.value = `${body.name} is worked with as before.`;
   await made.load();
 }
 
@@ -135,8 +145,9 @@ onMounted(() => {
             <VBtn v-else-if="shown.finding.kind === 'offer'" @click="made.setPutOff(shown, false)">
               Look at the offer of {{ percent(shown.finding.shrinkage) }} again
             </VBtn>
-            <VBtn v-if="clays.past.length" @click="undo">Undo</VBtn>
+            <VBtn v-if="kept?.body.learnt" @click="takeBack">Take {{ percent(kept.body.learnt.shrinkage) }} back</VBtn>
           </div>
+          <ShrunkBy v-if="shown.pieces.length" :pieces="shown.pieces" :now="shown.now" />
           <FaultShares v-if="shown.pieces.length" :pieces="shown.pieces" />
         </section>
         <EmptyPlace

@@ -1,10 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import type { RevisionEntry } from '../../contract/api.ts';
 import type { MadeLine } from '../../contract/made.ts';
 import { pathData, screenPx } from '../../core/format/pathData.ts';
-import { pieceKey } from '../../core/kiln/keptFiring.ts';
+import { insideOf, pieceKey } from '../../core/kiln/keptFiring.ts';
 import { numbersText, storyOf, type SizeTold } from '../../core/learning/story.ts';
 import type { Measured, PieceState } from '../../core/making/measured.ts';
 import { struckOut } from '../../core/making/strikes.ts';
@@ -13,7 +12,10 @@ import type { Target } from '../../core/piece/target.ts';
 import { api } from '../api.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import { MEASURED_NAMES, STATE_NAMES, useMeasured } from '../components/make/measuredNames.ts';
+import ChangedAfter from '../components/records/ChangedAfter.vue';
 import { counted, percent } from '../components/records/findingWords.ts';
+import PriceTable from '../components/records/PriceTable.vue';
+import StoryPhotographs from '../components/records/StoryPhotographs.vue';
 import { useConnection } from '../stores/connection.ts';
 import { useMakings } from '../stores/makings.ts';
 import { useFirings } from '../stores/records.ts';
@@ -30,7 +32,6 @@ const making = computed(() => (makings.making?.id === route.params['making'] ? m
 const kind = computed(() => making.value?.pieces[piece.value]);
 const line = ref<MadeLine | null>(null);
 const target = ref<Target | null>(null);
-const later = ref<readonly RevisionEntry[]>([]);
 const trouble = ref('');
 
 const story = computed(() => {
@@ -48,7 +49,7 @@ const photographs = computed(() => {
 const states = computed(() => (['wet', 'leather-hard', 'dry', 'bisque', 'fired'] as const).filter((state) => state === 'wet' || state === 'fired' || story.value?.sizes.some(({ measured }) => measured[state]))); // prettier-ignore
 const fired = computed(() => {
   const keys = new Set(Array.from({ length: kind.value?.count ?? 0 }, (_, index) => pieceKey({ making: making.value?.id ?? '', piece: piece.value, number: index + 1 }))); // prettier-ignore
-  return firings.list.filter(({ body }) => body.wanted.some((one) => keys.has(pieceKey(one))));
+  return firings.list.filter(({ body }) => insideOf(body).some((one) => keys.has(pieceKey(one))));
 });
 
 /** The piece as it was drawn (px). */
@@ -75,11 +76,9 @@ async function load(): Promise<void> {
   try {
     if (firings.state !== 'ready') void firings.load();
     const { designId, revision } = kind.value;
-    const { lines } = await api.made({ find: '', limit: 200 });
-    line.value = lines.find((one) => one.making === id && one.piece === piece.value) ?? null;
+    const { lines } = await api.made({ making: id, limit: 200 });
+    line.value = lines.find((one) => one.piece === piece.value) ?? null;
     target.value = await api.revision(designId, revision);
-    const { entries } = await api.history(designId, 0);
-    later.value = entries.filter(({ number }) => number > revision);
   } catch (error) {
     // What this browser holds of the making is told all the same.
     connection.note(error);
@@ -153,6 +152,7 @@ watch(() => [route.params['making'], route.params['piece']], load);
           </tbody>
         </VTable>
       </section>
+      <PriceTable :making="making.id" :piece="piece" />
       <div class="columns">
         <section aria-labelledby="windows-heading">
           <h2 id="windows-heading">Windows and fire</h2>
@@ -177,20 +177,9 @@ watch(() => [route.params['making'], route.params['piece']], load);
           <h2 id="notes-heading">Notes</h2>
           <p v-for="(note, index) in story.notes" :key="index">{{ note.number }}: {{ note.text }}</p>
         </section>
-        <section aria-labelledby="after-heading">
-          <h2 id="after-heading">Changed after it</h2>
-          <p v-for="{ number, keptAt } in later" :key="number">Revision {{ number }} of {{ dayOf(keptAt) }}.</p>
-          <p v-if="later.length === 0">The design is as it was.</p>
-        </section>
+        <ChangedAfter :design="kind.designId" :revision="kind.revision" />
       </div>
-      <ul v-if="photographs.length" class="pictures" aria-label="Photographs">
-        <li v-for="one in photographs" :key="one.id">
-          <img
-            :src="`/api/photographs/${one.hash}/full.jpg`"
-            :alt="`Photograph of piece ${one.number}, ${dayOf(one.at)}`"
-          />
-        </li>
-      </ul>
+      <StoryPhotographs v-if="photographs.length" :photographs="photographs" :target="target" :name="kind.name" />
       <p class="care">
         Figures are estimates until a test piece confirms them. Whether it may hold food is the word of the glaze's
         maker and of a testing laboratory.
@@ -262,28 +251,22 @@ small,
   grid-template-columns: repeat(auto-fit, minmax(230px, 1fr));
   gap: 20px;
 }
-.pictures {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-  padding: 0;
-  list-style: none;
-}
-.pictures img {
-  height: 220px;
-  max-width: 100%;
-  object-fit: contain;
-}
 @media print {
   .verbs {
     display: none;
   }
   article {
     padding: 0;
-    gap: 10px;
+    gap: 8px;
   }
-  .pictures img {
-    height: 44mm;
+  .v-table,
+  article :deep(.v-table) {
+    --v-table-row-height: 24px;
+    --v-table-header-height: 24px;
+  }
+  th,
+  td {
+    padding: 2px 8px;
   }
 }
 </style>

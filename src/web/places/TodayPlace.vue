@@ -3,6 +3,7 @@ import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { AgendaLine } from '../../core/making/agenda.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
+import DryNow from '../components/kiln/DryNow.vue';
 import { spanWords } from '../components/make/momentWords.ts';
 import PlannedDay from '../components/today/PlannedDay.vue';
 import TodayLines from '../components/today/TodayLines.vue';
@@ -53,6 +54,7 @@ const under = computed(() => {
 const due = computed(() => makings.value.filter(({ dueAt }) => dueAt !== null).sort((one, other) => ((one.dueAt ?? '') < (other.dueAt ?? '') ? -1 : 1))); // prettier-ignore
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
 
+const toKiln = (id: string) => void router.push({ name: 'kiln', params: { id } });
 function go(line: AgendaLine): void {
   const making = makings.value.find(({ id }) => id === line.making);
   const design = making?.pieces[line.piece]?.designId;
@@ -80,6 +82,7 @@ function go(line: AgendaLine): void {
         <VBtn variant="flat" :to="{ name: 'shelf' }">To the shelf</VBtn>
         <VBtn :to="{ name: 'order' }">Plan an order</VBtn>
       </EmptyPlace>
+      <DryNow @taken="toKiln" />
       <PlannedDay :now="now.getTime()" :makings="makings" />
     </div>
     <template v-else>
@@ -109,6 +112,7 @@ function go(line: AgendaLine): void {
           at the last making.
         </p>
         <p v-if="trouble" role="status">{{ trouble }}</p>
+        <DryNow @taken="toKiln" />
         <VBtn :to="{ name: 'order' }">Plan an order</VBtn>
         <VBtn :aria-pressed="settings.alerts" @click="turnAlerts">
           {{ settings.alerts ? 'Stop telling me when a window opens' : 'Tell me when a window opens' }}

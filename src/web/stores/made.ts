@@ -2,11 +2,21 @@ import { useDebounceFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef, watch } from 'vue';
 import type { ClayRecords, MadeLine } from '../../contract/made.ts';
+import type { Measured, PieceState } from '../../core/making/measured.ts';
 import { api } from '../api.ts';
 import { useConnection } from './connection.ts';
 
 /** After the last letter of a search (ms). */
 const TYPED = 200;
+
+/** A size that is searched for, in a state, between two figures (mm, g, ml, min); null is any. */
+export interface SizeRange {
+  readonly what: Measured | null;
+  readonly state: PieceState | null;
+  readonly least: number | null;
+  readonly most: number | null;
+}
+const ANY_SIZE: SizeRange = { what: null, state: null, least: null, most: null };
 
 /** What was made, as it is searched, and what it says of each clay. */
 export const useMade = defineStore('made', () => {
@@ -15,6 +25,7 @@ export const useMade = defineStore('made', () => {
   const lines = shallowRef<readonly MadeLine[]>([]);
   const total = ref(0);
   const find = ref('');
+  const range = ref<SizeRange>(ANY_SIZE);
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const trouble = ref('');
   /** Offers that were put off, by the clay and how many pieces they rested on: with more pieces they are made again. */
@@ -25,7 +36,8 @@ export const useMade = defineStore('made', () => {
   async function search(more = false): Promise<void> {
     const mine = (asked += 1);
     try {
-      const found = await api.made({ find: find.value, offset: more ? lines.value.length : 0 });
+      const { what, state: measured, least, most } = range.value;
+      const found = await api.made({ find: find.value, offset: more ? lines.value.length : 0, ...(what && { what }), ...(measured && { state: measured }), ...(least !== null && { least }), ...(most !== null && { most }) }); // prettier-ignore
       if (mine !== asked) return;
       lines.value = more ? [...lines.value, ...found.lines] : found.lines;
       total.value = found.total;
@@ -35,7 +47,8 @@ export const useMade = defineStore('made', () => {
     }
   }
   const searchSoon = useDebounceFn(() => search(), TYPED);
-  watch(find, () => void searchSoon());
+  watch([find, range], () => void searchSoon());
+  const clearRange = () => void (range.value = ANY_SIZE);
 
   async function load(): Promise<void> {
     trouble.value = '';
@@ -57,5 +70,5 @@ export const useMade = defineStore('made', () => {
     putOff.value = off ? [...others, offerKey(one)] : others;
   }
 
-  return { clays, lines, total, find, state, trouble, load, search, isPutOff, setPutOff };
+  return { clays, lines, total, find, range, clearRange, state, trouble, load, search, isPutOff, setPutOff };
 });

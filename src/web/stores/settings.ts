@@ -28,6 +28,8 @@ interface Kept {
   /** Where Enter goes from a field, and whether single letters are shortcuts. */
   readonly enter: EnterGoes;
   readonly letters: boolean;
+  /** What an hour at the table costs, in whatever money is used; 0 is not told. */
+  readonly hour: number;
   /** Told by the browser when a waiting window opens. */
   readonly alerts: boolean;
 }
@@ -53,6 +55,7 @@ function read(): Kept {
     enter: 'next',
     letters: true,
     alerts: false,
+    hour: 0,
   };
   try {
     const kept = JSON.parse(memory.read(KEY) ?? '{}') as Partial<Kept>;
@@ -71,6 +74,7 @@ function read(): Kept {
       enter: kept.enter === 'stays' ? 'stays' : 'next',
       letters: kept.letters !== false,
       alerts: kept.alerts === true,
+      hour: typeof kept.hour === 'number' && kept.hour > 0 && kept.hour < 1e6 ? kept.hour : 0,
     };
   } catch {
     return fallback;
@@ -91,9 +95,10 @@ export const useSettings = defineStore('settings', () => {
   const enter = ref(kept.enter);
   const letters = ref(kept.letters);
   const alerts = ref(kept.alerts);
+  const hour = ref(kept.hour);
   const style = computed<LengthStyle>(() => ({ unit: unit.value, marks: marks.value, volumes: volumes.value }));
 
-  watch([unit, marks, volumes, light, paper, hand, slab, cutters, enter, letters, alerts], () => {
+  watch([unit, marks, volumes, light, paper, hand, slab, cutters, enter, letters, alerts, hour], () => {
     const now: Kept = {
       cutters: cutters.value,
       unit: unit.value,
@@ -106,6 +111,7 @@ export const useSettings = defineStore('settings', () => {
       enter: enter.value,
       letters: letters.value,
       alerts: alerts.value,
+      hour: hour.value,
     };
     memory.write(KEY, JSON.stringify(now));
   });
@@ -130,6 +136,7 @@ export const useSettings = defineStore('settings', () => {
     enter,
     letters,
     alerts,
+    hour,
     style,
     nextUnit,
     turnLight,

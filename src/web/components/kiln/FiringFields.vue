@@ -15,6 +15,8 @@ const props = defineProps<{
   firing: KeptFiring;
   kit: readonly Kept<'kit'>[];
   change: (part: Partial<KeptFiring>, group?: string | null) => readonly Fault[];
+  /** The firing as a whole: what is left out is gone. */
+  replace: (firing: KeptFiring) => readonly Fault[];
   done: () => void;
 }>();
 defineEmits<{ remove: [] }>();
@@ -23,6 +25,19 @@ const KIND_WORDS: Readonly<Record<FiringKind, string>> = { bisque: 'Bisque', gla
 const kinds = FIRING_KINDS.map((value) => ({ value, words: KIND_WORDS[value] }));
 const cones = CONE_STATES.map((value) => ({ value, title: value }));
 const shelfKinds = computed(() => props.kit.filter(({ body }) => body.kind === 'shelf' || body.kind === 'round-shelf'));
+
+/** Kilns of the kit, and the one that the firing keeps, should it be gone from there. */
+const kilns = computed(() => {
+  const names = props.kit.filter(({ body }) => body.kind === 'kiln').map(({ body }) => body.name);
+  return [...new Set([...names, ...(props.firing.kiln ? [props.firing.kiln.name] : [])])];
+});
+function setKiln(name: string | null): void {
+  const { kiln: before, ...rest } = props.firing;
+  const found = props.kit.find(({ body }) => body.kind === 'kiln' && body.name === name)?.body;
+  const kiln = found && { name: found.name, length: sizeOf(found, 'length'), width: sizeOf(found, 'width'), height: sizeOf(found, 'height') }; // prettier-ignore
+  if (name !== before?.name) props.replace(kiln ? { ...rest, kiln } : rest);
+  props.done();
+}
 
 /** A kind of firing brings its usual schedule along, where nobody has changed the one before. */
 function setKind(kind: FiringKind): void {
@@ -75,6 +90,15 @@ const addCone = () => props.change({ witness: [...props.firing.witness, { cone: 
       :most="60"
       :take="(cone) => change({ cone }, 'cone')"
       :done="done"
+    />
+    <VSelect
+      label="In which kiln"
+      :items="kilns"
+      :model-value="firing.kiln?.name ?? null"
+      placeholder="not said"
+      persistent-placeholder
+      clearable
+      @update:model-value="setKiln"
     />
     <h2>Shelves</h2>
     <div v-for="shelf in firing.shelves" :key="shelf.id" class="shelf">
@@ -142,7 +166,7 @@ const addCone = () => props.change({ witness: [...props.firing.witness, { cone: 
       label="Energy"
       name="firing-energy"
       unit=" kWh"
-      zero=""
+      zero="not told"
       :value="firing.energy ?? 0"
       :take="(energy) => change({ energy }, 'energy')"
       :done="done"
@@ -151,7 +175,7 @@ const addCone = () => props.change({ witness: [...props.firing.witness, { cone: 
       label="Price"
       name="firing-price"
       unit=""
-      zero=""
+      zero="not told"
       :value="firing.price ?? 0"
       :take="(price) => change({ price }, 'price')"
       :done="done"

@@ -2,10 +2,11 @@
 import { computed } from 'vue';
 import type { Kept } from '../../../contract/records.ts';
 import { counted } from '../records/findingWords.ts';
+import DryNow from './DryNow.vue';
 
 /** All firings, newest first, and the way to a new one. */
 const props = defineProps<{ firings: readonly Kept<'firing'>[] }>();
-defineEmits<{ begin: [] }>();
+defineEmits<{ begin: []; open: [firing: string] }>();
 const newestFirst = computed(() => [...props.firings].sort((one, other) => (one.body.day < other.body.day ? 1 : -1)));
 </script>
 
@@ -17,6 +18,7 @@ const newestFirst = computed(() => [...props.firings].sort((one, other) => (one.
       written down with it.
     </p>
     <VBtn variant="flat" size="large" @click="$emit('begin')">A new firing</VBtn>
+    <DryNow @taken="(id) => $emit('open', id)" />
     <ul>
       <li v-for="{ id, body } in newestFirst" :key="id">
         <RouterLink :to="{ name: 'kiln', params: { id } }">

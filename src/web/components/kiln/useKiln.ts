@@ -45,35 +45,39 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
   const wrong = computed(() => new Map((body.value ? misplaced(body.value, kinds.value) : []).map(({ piece, why }) => [pieceKey(piece), why]))); // prettier-ignore
   const left = computed(() => (body.value ? leftOver(body.value) : []));
 
-  async function loadLines(): Promise<void> {
-    try {
+  /** What is still fetched: the kiln is packed once all of it is here. */
+  let fetched: Promise<void> = Promise.resolve();
+  const afterThat = (work: () => Promise<void>): Promise<void> => (fetched = fetched.then(work).catch((error: unknown) => void (trouble.value = connection.note(error)))); // prettier-ignore
+
+  const loadLines = () =>
+    afterThat(async () => {
       lines.value = (await api.made({ limit: 200 })).lines;
-    } catch (error) {
-      trouble.value = connection.note(error);
-    }
-  }
+    });
 
   /** Fetches the designs of what is wanted, each once. */
+  async function fetchTargets(): Promise<void> {
+    for (const key of new Set((body.value?.wanted ?? []).map(kindKey))) {
+      const line = lineOf.value.get(key);
+      if (!line || targets.value.has(key)) continue;
+      const target = await api.revision(line.designId, line.revision);
+      targets.value = new Map(targets.value).set(key, target);
+    }
+  }
   watch(
     () => [lineOf.value, body.value?.wanted] as const,
-    async ([known, wanted = []]) => {
-      for (const key of new Set(wanted.map(kindKey))) {
-        const line = known.get(key);
-        if (!line || targets.value.has(key)) continue;
-        try {
-          const target = await api.revision(line.designId, line.revision);
-          targets.value = new Map(targets.value).set(key, target);
-        } catch (error) {
-          trouble.value = connection.note(error);
-        }
-      }
-    },
+    () => void afterThat(fetchTargets),
     { immediate: true },
   );
 
   function change(part: Partial<KeptFiring>, group: string | null = null): readonly Fault[] {
     const now = firing();
     return now ? firings.change(now.id, { ...now.body, ...part }, group) : [];
+  }
+
+  /** Puts another whole in the place of the firing: what is left out is gone. */
+  function replace(whole: KeptFiring): readonly Fault[] {
+    const now = firing();
+    return now ? firings.change(now.id, whole, null) : [];
   }
 
   /** Wants all pieces of a line in this firing, or none of them. */
@@ -88,9 +92,10 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
   }
 
   async function pack(): Promise<void> {
+    trouble.value = '';
+    await afterThat(fetchTargets);
     const now = firing();
     if (!now) return;
-    trouble.value = '';
     // A plain copy: what the stores hold may be watched.
     const question = JSON.parse(JSON.stringify({ job: loadJobOf(now.body, kinds.value), seconds: SECONDS })) as LoadQuestion; // prettier-ignore
     const reply = await job.ask(question);
@@ -114,7 +119,7 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
   const letters = computed(() => [...new Set((body.value?.wanted ?? []).map(kindKey))]);
   const letterOf = (one: Pick<FiringPiece, 'making' | 'piece'>) => String.fromCharCode(65 + (Math.max(0, letters.value.indexOf(kindKey(one))) % 26)); // prettier-ignore
 
-  return { letterOf, body, lines, kinds, wrong, left, trouble, chosen, picked, busy: job.busy, loadLines, change, want, pack, stop: job.stop, put, nameOf }; // prettier-ignore
+  return { letterOf, body, lines, kinds, wrong, left, trouble, chosen, picked, busy: job.busy, loadLines, change, replace, want, pack, stop: job.stop, put, nameOf }; // prettier-ignore
 }
 
 export type Kiln = ReturnType<typeof useKiln>;

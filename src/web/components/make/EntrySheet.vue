@@ -10,6 +10,7 @@ import type { WorkStep } from '../../../core/making/workStep.ts';
 import { useMakings } from '../../stores/makings.ts';
 import LengthField from '../fields/LengthField.vue';
 import MassField from '../fields/MassField.vue';
+import NumberField from '../fields/NumberField.vue';
 import DeviceReadings from '../devices/DeviceReadings.vue';
 import SheetDialog from '../frame/SheetDialog.vue';
 import EntryList from './EntryList.vue';
@@ -95,6 +96,16 @@ function keepFault(): void {
           name="measured"
           :grams="value"
           :take="(grams) => ((value = grams), [])"
+          :done="() => undefined"
+        />
+        <NumberField
+          v-else-if="what === 'minutes'"
+          label="Minutes"
+          name="measured"
+          unit=" min"
+          :digits="0"
+          :value="value"
+          :take="(minutes) => ((value = minutes), [])"
           :done="() => undefined"
         />
         <LengthField

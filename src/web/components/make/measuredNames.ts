@@ -16,6 +16,7 @@ export const MEASURED_NAMES: Readonly<Record<Measured, string>> = {
   other: 'Another size',
   weight: 'Weight',
   capacity: 'Holds, to the brim',
+  minutes: 'Minutes at the table',
 };
 
 /** Names of the states in which a piece is measured. */
@@ -37,7 +38,9 @@ export function useMeasured() {
       ? masses.write(amount)
       : what === 'capacity'
         ? writeVolume(amount, systemsOf(settings.style).volume)
-        : lengths.length(amount);
+        : what === 'minutes'
+          ? `${amount} min`
+          : lengths.length(amount);
   /** What a piece holds (ml), or null where it cannot be read. */
   const readCapacity = (text: string) => readVolume(text, systemsOf(settings.style).volume);
   return { figure, readCapacity };

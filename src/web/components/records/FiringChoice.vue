@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
 import type { Kept } from '../../../contract/records.ts';
-import { pieceKey, USUAL_SEGMENTS, type KeptFiring, type PieceAt } from '../../../core/kiln/keptFiring.ts';
+import { openedAt, pieceKey, type KeptFiring, type PieceAt } from '../../../core/kiln/keptFiring.ts';
 import { useFirings } from '../../stores/records.ts';
+import { freshFiring } from '../kiln/freshFiring.ts';
 
 /** In which firing pieces got their last fire: one that is written down, or a new one of today. */
 const props = defineProps<{ pieces: readonly PieceAt[] }>();
@@ -22,20 +23,18 @@ const items = computed(() => [
 
 /** Without these pieces, or with all of them. */
 const without = (body: KeptFiring): KeptFiring => ({ ...body, wanted: body.wanted.filter((one) => !keys.value.has(pieceKey(one))), placed: body.placed.filter((one) => !keys.value.has(pieceKey(one))) }); // prettier-ignore
-const withThem = (body: KeptFiring): KeptFiring => ({ ...without(body), wanted: [...without(body).wanted, ...props.pieces] }); // prettier-ignore
-
-function freshFiring(): KeptFiring {
-  const now = new Date();
-  const day = now.toISOString().slice(0, 10);
-  const name = `Firing of ${new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' }).format(now)}`;
-  return { name, kind: 'once', day, cone: '', segments: USUAL_SEGMENTS.once, curve: [], witness: [], gap: 5, shelves: [], wanted: [...props.pieces], placed: [], opened: null, note: '' }; // prettier-ignore
-}
+/** What was fired in it is written down after it was opened: pieces that found no place in it are not in it. */
+const opened = (body: KeptFiring) => (body.opened === null && body.placed.length > 0 ? openedAt(body, new Date().toISOString()) : body); // prettier-ignore
+const withThem = (body: KeptFiring): KeptFiring => {
+  const rest = opened(without(body));
+  return { ...rest, wanted: [...rest.wanted, ...props.pieces] };
+};
 
 async function choose(id: string): Promise<void> {
   for (const firing of firings.list.filter((one) => one.id !== id && holds(one))) firings.change(firing.id, without(firing.body)); // prettier-ignore
   const chosen = firings.list.find((one) => one.id === id);
   const problem = chosen ? firings.change(id, withThem(chosen.body))[0] : undefined;
-  const made = chosen ?? (await firings.create(freshFiring()));
+  const made = chosen ?? (await firings.create(freshFiring(props.pieces)));
   firings.endGesture();
   emit('said', problem?.rule ?? `Their last fire was the ${made?.body.name ?? 'firing'}.`);
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { MadeLine } from '../../../contract/made.ts';
 import { useMade } from '../../stores/made.ts';
+import SizeRange from './SizeRange.vue';
 
 /** Everything that was made, newest first, found by words and figures. */
 const made = useMade();
@@ -24,6 +25,7 @@ function says({ faulty, fired, clayName, startedAt }: MadeLine): string {
       aria-label="Find what was made"
       placeholder="buff, 5 mm, cracked"
     />
+    <SizeRange />
     <ul>
       <li v-for="line in made.lines" :key="`${line.making} ${line.piece}`">
         <RouterLink :to="{ name: 'made', params: { making: line.making, piece: line.piece } }">
@@ -34,7 +36,9 @@ function says({ faulty, fired, clayName, startedAt }: MadeLine): string {
     </ul>
     <p v-if="made.lines.length === 0" class="none">
       {{
-        made.find ? 'Nothing that was made fits these words.' : 'Nothing was made yet: begin a piece at its stage Make.'
+        made.find || made.range.what || made.range.state
+          ? 'Nothing that was made fits this.'
+          : 'Nothing was made yet: begin a piece at its stage Make.'
       }}
     </p>
     <VBtn v-if="made.lines.length < made.total" @click="made.search(true)">
@@ -56,7 +60,7 @@ ul {
   padding: 0;
   list-style: none;
 }
-a {
+li a {
   display: grid;
   align-content: center;
   min-height: 54px;
@@ -65,7 +69,7 @@ a {
   text-decoration: none;
   border-bottom: 1px dotted var(--line);
 }
-a:hover .name {
+li a:hover .name {
   text-decoration: underline;
 }
 small,

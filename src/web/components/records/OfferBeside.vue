@@ -3,6 +3,7 @@ import { computed } from 'vue';
 import type { ClayRecords } from '../../../contract/made.ts';
 import type { Design } from '../../../contract/api.ts';
 import { useLengths } from '../../composables/useLengths.ts';
+import BehaviourList from './BehaviourList.vue';
 import { counted, percent } from './findingWords.ts';
 
 /** What an offer changes, how sure it is, and which patterns the pieces show. */
@@ -72,6 +73,7 @@ const aside = computed(() => learnt.value.setAside.map((one) => ('wrap' in one ?
         inside, between {{ learnt.neutralFraction.low.toFixed(2) }} and {{ learnt.neutralFraction.high.toFixed(2) }}.
       </p>
     </section>
+    <BehaviourList :behaviour="shown.behaviour" />
     <VAlert v-for="pattern in shown.patterns" :key="pattern.fault" type="warning">
       <strong>{{ pattern.missed.count }} of {{ pattern.missed.of }}</strong> joined after the window closed have a
       {{ pattern.fault }}; {{ pattern.kept.count }} of {{ pattern.kept.of }} within it.

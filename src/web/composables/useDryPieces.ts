@@ -1,0 +1,39 @@
+import { onMounted, shallowRef } from 'vue';
+import type { DryLine } from '../../contract/made.ts';
+import { pieceKey, type PieceAt } from '../../core/kiln/keptFiring.ts';
+import { api } from '../api.ts';
+import { freshFiring } from '../components/kiln/freshFiring.ts';
+import { useConnection } from '../stores/connection.ts';
+import { useFirings } from '../stores/records.ts';
+
+/** What is dry and in no firing yet; it goes into the firing that is being packed, or into a new one. */
+export function useDryPieces() {
+  const connection = useConnection();
+  const firings = useFirings();
+  const lines = shallowRef<readonly DryLine[]>([]);
+
+  async function load(): Promise<void> {
+    try {
+      lines.value = await api.dry();
+    } catch (error) {
+      // What is in work is shown all the same.
+      connection.note(error);
+    }
+  }
+  onMounted(() => void load());
+
+  /** Wants all that is dry in a firing, by its id; without one in the newest whose kiln was not opened. Gives the firing's id. */
+  async function take(id?: string): Promise<string | null> {
+    if (firings.state !== 'ready') await firings.load();
+    const pieces = lines.value.flatMap(({ making, piece, numbers }) => numbers.map((number): PieceAt => ({ making, piece, number }))); // prettier-ignore
+    const firing = id ? firings.list.find((one) => one.id === id) : firings.list.findLast(({ body }) => body.opened === null && body.curve.length === 0); // prettier-ignore
+    lines.value = [];
+    if (!firing) return (await firings.create(freshFiring(pieces)))?.id ?? null;
+    const there = new Set(firing.body.wanted.map(pieceKey));
+    firings.change(firing.id, { ...firing.body, wanted: [...firing.body.wanted, ...pieces.filter((one) => !there.has(pieceKey(one)))] }); // prettier-ignore
+    firings.endGesture();
+    return firing.id;
+  }
+
+  return { lines, load, take };
+}
