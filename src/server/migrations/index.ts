@@ -8,6 +8,7 @@ import * as names from './0006-names.ts';
 import * as strikes from './0007-strikes.ts';
 import * as made from './0008-made.ts';
 import * as factsAgain from './0009-facts-again.ts';
+import * as madeIndexes from './0010-made-indexes.ts';
 
 /** One step of the database, up and down. */
 export interface Migration {
@@ -27,4 +28,5 @@ export const migrations: Migration[] = [
   { name: '0007-strikes', ...strikes },
   { name: '0008-made', ...made },
   { name: '0009-facts-again', ...factsAgain },
+  { name: '0010-made-indexes', ...madeIndexes },
 ];

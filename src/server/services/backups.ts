@@ -22,7 +22,7 @@ export function backupsOf(folder: string): string[] {
 
 /** Tables whose rows tell when they were last changed, and those whose rows never change. */
 const CHANGED = ['designs', 'records', 'makings'] as const;
-const ADDED = ['marks', 'measurements', 'faults', 'notes', 'photographs', 'strikes'] as const;
+const ADDED = ['marks', 'measurements', 'faults', 'notes', 'photographs', 'strikes', 'critiques'] as const;
 
 /** What was changed last, as text: two states that differ have another. */
 async function stateOf({ sequelize }: Database): Promise<string> {

@@ -49,8 +49,10 @@ const FROM = `FROM making_pieces p
 
 /** Entries of a kind of piece that were not struck out. */
 const of = (table: string) => `FROM ${table} e WHERE e.makingId = p.makingId AND e.piece = p.piece AND ${STANDS}`;
+/** What is struck out now: asked once for a whole search. The last word on an entry counts. */
+const STRUCK = `SELECT s.of FROM strikes s WHERE s.out AND NOT EXISTS (SELECT 1 FROM strikes l WHERE l.of = s.of AND l.makingId = s.makingId AND (l.at > s.at OR (l.at = s.at AND l.id > s.id)))`; // prettier-ignore
 /** An entry `e` that was not struck out, or was put back. */
-export const STANDS = `NOT COALESCE((SELECT s.out FROM strikes s WHERE s.makingId = e.makingId AND s.of = e.id ORDER BY s.at DESC, s.id DESC LIMIT 1), 0)`; // prettier-ignore
+export const STANDS = `e.id NOT IN (${STRUCK})`;
 
 /** LIKE takes these for more than themselves. */
 const plain = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
