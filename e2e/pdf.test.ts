@@ -5,12 +5,13 @@ import { develop } from '../src/core/piece/develop.ts';
 import { newTarget, type Target } from '../src/core/piece/target.ts';
 import { aboutTemplate } from '../src/core/sheet/about.ts';
 import type { PaperName } from '../src/core/sheet/paper.ts';
+import type { CheckedPrinter } from '../src/core/sheet/printerCheck.ts';
 import { writeTemplate } from '../src/print/writeTemplate.ts';
 import { levels, rasterise, uprights } from './pdfMeasure.ts';
 
 jest.setTimeout(120_000);
 
-async function drawn(target: Target, paper: PaperName) {
+async function drawn(target: Target, paper: PaperName, printer?: CheckedPrinter) {
   const file = join(mkdtempSync(join(tmpdir(), 'fawn-')), 'template.pdf');
   writeFileSync(
     file,
@@ -19,13 +20,14 @@ async function drawn(target: Target, paper: PaperName) {
       paper,
       style: { unit: 'mm' },
       about: aboutTemplate(target, { unit: 'mm' }, 3),
+      ...(printer && { printer }),
     }),
   );
   return rasterise(file);
 }
 
 /** A band of rows of the wall, clear of the words in its middle (mm from the top of the page). */
-const BAND: Readonly<Record<PaperName, readonly [number, number]>> = { a4: [142, 190], letter: [124, 172] };
+const BAND: Readonly<Record<'a4' | 'letter', readonly [number, number]>> = { a4: [142, 190], letter: [124, 172] };
 
 describe.each(['a4', 'letter'] as const)('the PDF on %s, drawn at 300 dpi', (paper) => {
   const target = newTarget('Rack tumbler');
@@ -44,12 +46,32 @@ describe.each(['a4', 'letter'] as const)('the PDF on %s, drawn at 300 dpi', (pap
     expect(Math.abs(length - (develop(target).numbers.wrapLength ?? NaN))).toBeLessThan(0.2);
   });
 
+  it('comes true out of a printer of 97.3 % by 99.1 %', async () => {
+    const scale = { short: 0.973, long: 0.991 };
+    const pages = await drawn(target, paper, { name: 'Office printer', paper, scale });
+    const [left, right] = pages;
+    if (!left || !right) throw new Error('two pages of wall were expected');
+    // What the file measures, as that printer makes it: upright pages lie with their short edge across.
+    const printed = left.width < left.height ? scale.short : scale.long;
+    const up = left.width < left.height ? scale.long : scale.short;
+    const band = BAND[paper].map((mm) => mm / up) as [number, number];
+    const ends = (page: typeof left, dark: readonly [number, number]) => uprights(page, band, dark);
+    const leftEnd = ends(left, [0.97, 1])[0] ?? NaN;
+    const rightEnd = ends(right, [0.97, 1])[0] ?? NaN;
+    const length = (ends(left, [0.5, 0.8]).at(-1) ?? NaN) - leftEnd + (rightEnd - (ends(right, [0.5, 0.8])[0] ?? NaN));
+    // Two joins and two ends, each within a dot of 0.085 mm.
+    expect(Math.abs(length * printed - (develop(target).numbers.wrapLength ?? NaN))).toBeLessThan(0.2);
+    const height = (left.height * 25.4) / 300;
+    // The ruler's end lines are 0.15 mm wide, half of them beyond it at both ends.
+    expect(Math.abs((levels(left, height - 28 / up, 95)[0] ?? 0) * printed - 100)).toBeLessThan(0.2);
+  });
+
   it('draws the letters of other tongues, and a sign for what no shipped typeface has', async () => {
     const ink = async (name: string) => {
       const [page] = await drawn({ ...target, name }, paper);
       if (!page) throw new Error('no page');
-      // The line of the name in the footer.
-      const [from, to] = [page.height - Math.round((45 * 300) / 25.4), page.height - Math.round((40.5 * 300) / 25.4)];
+      // The lines of the name in the footer, of one part or of several.
+      const [from, to] = [page.height - Math.round((52 * 300) / 25.4), page.height - Math.round((40.5 * 300) / 25.4)];
       return page.grey.slice(from * page.width, to * page.width).reduce((sum, grey) => sum + (grey < 150 ? 1 : 0), 0);
     };
     const unknown = await ink('茶茶茶茶');

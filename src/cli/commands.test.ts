@@ -1,29 +1,6 @@
-import { nest } from '../core/nest/nest.ts';
-import { seeded } from '../core/seeded.ts';
 import { newTarget } from '../core/piece/target.ts';
 import { runCommand } from './commands.ts';
-import type { Station } from './station.ts';
-
-function fakeStation(files: Record<string, string>) {
-  const printed: string[] = [];
-  const complained: string[] = [];
-  const written = new Map<string, Uint8Array>();
-  const station: Station = {
-    readText: (file) => {
-      const text = files[file];
-      if (text === undefined) throw new Error('ENOENT: no such file');
-      return text;
-    },
-    writeFile: (file, bytes) => void written.set(file, bytes),
-    nest: (job, seconds) => {
-      const until = Date.now() + 1000 * seconds;
-      return Promise.resolve(nest(job, { random: seeded(1), going: () => Date.now() < until }));
-    },
-    print: (line) => void printed.push(line),
-    complain: (line) => void complained.push(line),
-  };
-  return { station, printed, complained, written };
-}
+import { fakeStation } from './fakeStation.test.helper.ts';
 
 const good = JSON.stringify(newTarget('Rack tumbler'));
 const bad = (change: object) => JSON.stringify({ ...newTarget('Bad'), ...change });
@@ -63,50 +40,6 @@ describe('develop', () => {
     const { station, complained } = fakeStation({});
     expect(await runCommand(['develop', 'gone.json'], station)).toBe(2);
     expect(complained[0]).toMatch(/^gone\.json: .*cannot be read/);
-  });
-});
-
-describe('sheet', () => {
-  it('writes every format and prints the paths; two pieces of one name do not overwrite one another', async () => {
-    const { station, printed, written } = fakeStation({ a: good, b: good });
-    expect(await runCommand(['sheet', 'a', 'b', '--out', 'out', '--paper', 'letter'], station)).toBe(0);
-    const names = ['rack-tumbler', 'rack-tumbler-2'].flatMap((stem) =>
-      ['pdf', 'svg', 'dxf'].map((end) => `out/${stem}.${end}`),
-    );
-    expect(printed).toEqual(names);
-    expect([...written.keys()]).toEqual(names);
-    expect(
-      Buffer.from(written.get('out/rack-tumbler.pdf') ?? [])
-        .subarray(0, 5)
-        .toString(),
-    ).toBe('%PDF-');
-  });
-
-  it.each([
-    [['sheet', 'a', '--paper', 'a0'], /--paper: a0/],
-    [['sheet', 'a', '--formats', 'svg,png'], /--formats: png/],
-    [['sheet', 'a', '--units', 'ell'], /--units: ell/],
-    [['sheet', 'a', '--colour'], /--colour/],
-    [['sheet'], /Fawn Table, the command line/],
-    [['bake', 'a'], /Fawn Table, the command line/],
-    [[], /Fawn Table, the command line/],
-  ])('refuses the call %j and writes nothing', async (args, words) => {
-    const { station, written, complained } = fakeStation({ a: good });
-    expect(await runCommand(args, station)).toBe(2);
-    expect(written.size).toBe(0);
-    expect(complained.join('\n')).toMatch(words);
-  });
-
-  it('writes nothing when one of the files is bad', async () => {
-    const { station, written } = fakeStation({ a: good, b: '{' });
-    expect(await runCommand(['sheet', 'a', 'b'], station)).toBe(2);
-    expect(written.size).toBe(0);
-  });
-
-  it('prints its help', async () => {
-    const { station, printed } = fakeStation({});
-    expect(await runCommand(['--help'], station)).toBe(0);
-    expect(printed[0]).toMatch(/develop FILE/);
   });
 });
 

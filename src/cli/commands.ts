@@ -1,11 +1,5 @@
 import { parseArgs } from 'node:util';
-import { templateParts } from '../core/sheet/templateParts.ts';
-import { aboutTemplate } from '../core/sheet/about.ts';
-import { fileStem } from '../core/format/fileStem.ts';
 import { developWhole } from '../core/piece/develop.ts';
-import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
-import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
-import { TEMPLATE_FORMATS, type TemplateFormat } from '../print/templateFormat.ts';
 import { dryFiles } from './dryFile.ts';
 import { flattenFile } from './flattenFile.ts';
 import { learnFiles } from './learnFile.ts';
@@ -13,6 +7,7 @@ import { loadFile } from './loadFile.ts';
 import { nestFile } from './nestFile.ts';
 import { planFiles } from './planFile.ts';
 import { readTargets } from './readTargets.ts';
+import { sheetFiles } from './sheetFiles.ts';
 import type { Station } from './station.ts';
 
 /** Exit codes: 0 done, 2 bad input or bad call. */
@@ -23,8 +18,10 @@ const USAGE = `Fawn Table, the command line
 
   npm run -s fawn -- develop FILE...
       develops each target and prints the result as JSON, one line a file; - reads standard input
-  npm run -s fawn -- sheet FILE... [--out DIR] [--formats svg,pdf,dxf] [--paper a4|letter] [--units mm|cm|inch]
-      writes templates at true size and prints their paths
+  npm run -s fawn -- sheet FILE|FOLDER... [--out DIR] [--formats svg,pdf,dxf,png,plt] [--units mm|cm|inch]
+      [--paper a4|letter|legal|a3|tabloid] [--printer 0.973x0.991] [--dpi 300] [--offset 0.5]
+      writes templates at true size and a summary, and prints their paths; --printer: printed over true length along the
+      short and the long edge of the sheet; --dpi: of a PNG; --offset: mm that a drag knife's tip trails, in a plot file
 
   npm run -s fawn -- nest FILE [--seconds N]
       lays parts on the shortest slab that is found in N seconds (30) and prints the layout as JSON
@@ -52,53 +49,6 @@ function developFiles(files: readonly string[], station: Station): number {
   return DONE;
 }
 
-interface SheetCall {
-  readonly out: string;
-  readonly formats: readonly TemplateFormat[];
-  readonly paper: PaperName;
-  readonly units: LengthUnit;
-}
-
-/** One value out of a list, or a complaint. */
-function chosen<T extends string>(name: string, value: string, offered: readonly T[], station: Station): T | null {
-  const found = offered.find((one) => one === value);
-  if (found === undefined) station.complain(`--${name}: ${value}: must be ${offered.join(' or ')}`);
-  return found ?? null;
-}
-
-function readSheetCall(values: Record<string, string | undefined>, station: Station): SheetCall | null {
-  const formats = (values['formats'] ?? TEMPLATE_FORMATS.join(','))
-    .split(',')
-    .map((format) => chosen('formats', format.trim(), TEMPLATE_FORMATS, station));
-  const paper = chosen('paper', values['paper'] ?? DEFAULT_PAPER, PAPER_NAMES, station);
-  const units = chosen('units', values['units'] ?? 'mm', LENGTH_UNITS, station);
-  const good = formats.filter((format) => format !== null);
-  if (good.length !== formats.length || !paper || !units) return null;
-  return { out: values['out'] ?? '.', formats: [...new Set(good)], paper, units };
-}
-
-async function writeSheets(files: readonly string[], call: SheetCall, station: Station): Promise<number> {
-  const targets = readTargets(files, station);
-  if (!targets) return BAD_INPUT;
-  // Loaded here, so that `develop` need not wait for the PDF writer.
-  const { writeTemplate } = await import('../print/writeTemplate.ts');
-  const used = new Map<string, number>();
-  for (const { target } of targets) {
-    const { parts } = developWhole(target);
-    const stem = fileStem(target.name);
-    const times = (used.get(stem) ?? 0) + 1;
-    used.set(stem, times);
-    for (const format of call.formats) {
-      const file = `${call.out}/${times > 1 ? `${stem}-${times}` : stem}.${format}`;
-      const style = { unit: call.units };
-      const options = { name: target.name, paper: call.paper, style, about: aboutTemplate(target, style, null) };
-      station.writeFile(file, await writeTemplate(templateParts(target, parts), format, options));
-      station.print(file);
-    }
-  }
-  return DONE;
-}
-
 /**
  * Runs one command of the command line.
  *
@@ -117,6 +67,9 @@ export async function runCommand(args: readonly string[], station: Station): Pro
         formats: text,
         paper: text,
         units: text,
+        printer: text,
+        dpi: text,
+        offset: text,
         seconds: text,
         thickness: text,
         side: text,
@@ -133,10 +86,7 @@ export async function runCommand(args: readonly string[], station: Station): Pro
     return DONE;
   }
   if (files.length > 0 && command === 'develop') return developFiles(files, station);
-  if (files.length > 0 && command === 'sheet') {
-    const call = readSheetCall(parsed.values as Record<string, string | undefined>, station);
-    return call ? writeSheets(files, call, station) : BAD_INPUT;
-  }
+  if (files.length > 0 && command === 'sheet') return sheetFiles(files, parsed.values, station);
   if (files.length === 1 && command === 'nest') return nestFile(files[0] as string, parsed.values.seconds, station);
   if (files.length === 1 && command === 'flatten') return flattenFile(files[0] as string, parsed.values, station);
   if (files.length > 0 && command === 'dry') return dryFiles(files, station);

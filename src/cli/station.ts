@@ -1,11 +1,13 @@
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { dirname, resolve } from 'node:path';
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join, resolve } from 'node:path';
 import type { Nested, NestJob } from '../core/nest/nestJob.ts';
 
 /** What a command needs of the machine; tests bring their own. */
 export interface Station {
   /** Text of a file; `-` is standard input. Throws when it cannot be read. */
   readonly readText: (file: string) => string;
+  /** The target files in a folder, by name; null where this is no folder. */
+  readonly targetsIn: (folder: string) => string[] | null;
   /** Writes a file, making its folder. */
   readonly writeFile: (file: string, bytes: Uint8Array) => void;
   /** Nests for some seconds, as many searches at a time as the machine can do. */
@@ -18,6 +20,11 @@ export interface Station {
 export function nodeStation(folder: string = process.env['INIT_CWD'] ?? process.cwd()): Station {
   return {
     readText: (file) => readFileSync(file === '-' ? 0 : resolve(folder, file), 'utf8'),
+    targetsIn: (name) => {
+      const path = resolve(folder, name);
+      if (name === '-' || !existsSync(path) || !statSync(path).isDirectory()) return null;
+      return readdirSync(path).filter((file) => file.endsWith('.fawn.json')).sort().map((file) => join(path, file)); // prettier-ignore
+    },
     writeFile: (file, bytes) => {
       const path = resolve(folder, file);
       mkdirSync(dirname(path), { recursive: true });

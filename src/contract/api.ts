@@ -1,6 +1,8 @@
 import type { Fault } from '../core/errors.ts';
 import type { Target } from '../core/piece/target.ts';
 import type { PaperName } from '../core/sheet/paper.ts';
+import type { CheckedPrinter } from '../core/sheet/printerCheck.ts';
+import type { TemplateFormat } from '../core/sheet/templateFormat.ts';
 import type { InchMarks, LengthUnit } from '../core/units/lengthUnit.ts';
 import type { ErrorCode } from './errors.ts';
 import type { Kept, RecordKind } from './records.ts';
@@ -40,12 +42,17 @@ export interface DesignWrite {
 /** Body of a request for a template file. */
 export interface TemplateRequest {
   readonly target: Target;
-  readonly format: 'pdf' | 'svg' | 'dxf';
+  readonly format: TemplateFormat;
   readonly paper?: PaperName;
   readonly units?: LengthUnit;
   readonly marks?: InchMarks;
   /** The revision that the template is made from, to be printed on it. */
   readonly revision?: number;
+  /** Dots an inch of a PNG, and the offset of a drag knife in a plot file (mm). */
+  readonly dpi?: number;
+  readonly offset?: number;
+  /** The printer that its pages are corrected for. */
+  readonly printer?: CheckedPrinter;
 }
 
 /** Whether a passphrase is asked for, and whether this browser has given it. */

@@ -1,4 +1,5 @@
 import Joi from 'joi';
+import { PAPER_NAMES } from '../core/sheet/paper.ts';
 import { BAR_RUNS, BASES } from '../core/clay/bars.ts';
 import { checkClay, checkScrap } from '../core/clay/checkClay.ts';
 import type { Clay, ScrapEntry } from '../core/clay/clay.ts';
@@ -84,6 +85,12 @@ const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> }
     sizes: Joi.object().pattern(Joi.string(), figure()).required(),
     settings: Joi.array().items(figure()).max(MOST.settings),
     mould: kitMouldSchema,
+    check: Joi.object({
+      paper: oneOf(PAPER_NAMES).required(),
+      across: figure().required(),
+      up: figure().required(),
+      day: text().required(),
+    }),
     note: text(),
   }).required(),
   scrap: Joi.object<ScrapEntry>({

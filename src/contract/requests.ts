@@ -1,5 +1,8 @@
 import Joi from 'joi';
+import { LIMITS } from '../core/piece/target.ts';
 import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
+import { SCALE_LIMITS, type CheckedPrinter } from '../core/sheet/printerCheck.ts';
+import { DPI_LIMITS, OFFSET_LIMITS, TEMPLATE_FORMATS } from '../core/sheet/templateFormat.ts';
 import { DEFAULT_INCH_MARKS, LENGTH_UNITS, type InchMarks, type LengthUnit } from '../core/units/lengthUnit.ts';
 import type { TemplateRequest } from './api.ts';
 
@@ -23,12 +26,18 @@ export const restoreBody = Joi.object<{ baseRevision: number }>({ baseRevision: 
 /** POST /api/develop */
 export const developBody = Joi.object<{ target: unknown }>({ target: target() }).required();
 
+/** Printed over true length. */
+const printed = () => Joi.number().min(SCALE_LIMITS.least).max(SCALE_LIMITS.greatest).required();
+
 /** POST /api/sheets */
+type Chosen = 'format' | 'paper' | 'units' | 'marks';
 export const templateBody = Joi.object<
-  Required<Omit<TemplateRequest, 'target' | 'revision'>> & { target: unknown; revision?: number }
+  Required<Pick<TemplateRequest, Chosen>> & Omit<TemplateRequest, 'target' | Chosen> & { target: unknown }
 >({
   target: target(),
-  format: Joi.string().valid('pdf', 'svg', 'dxf').required(),
+  format: Joi.string()
+    .valid(...TEMPLATE_FORMATS)
+    .required(),
   paper: Joi.string<PaperName>()
     .valid(...PAPER_NAMES)
     .default(DEFAULT_PAPER),
@@ -37,6 +46,22 @@ export const templateBody = Joi.object<
     .default('mm'),
   marks: Joi.number<InchMarks>().valid(16, 32).default(DEFAULT_INCH_MARKS),
   revision: revision(),
+  dpi: Joi.number().integer().min(DPI_LIMITS.least).max(DPI_LIMITS.greatest),
+  offset: Joi.number().min(0).max(OFFSET_LIMITS.greatest),
+  printer: Joi.object<CheckedPrinter>({
+    name: Joi.string().max(LIMITS.nameLength.greatest).required(),
+    paper: Joi.string<PaperName>()
+      .valid(...PAPER_NAMES)
+      .required(),
+    scale: Joi.object({ short: printed(), long: printed() }).required(),
+  }),
+}).required();
+
+/** GET /api/printer-check.pdf */
+export const printerCheckQuery = Joi.object<{ paper: PaperName }>({
+  paper: Joi.string<PaperName>()
+    .valid(...PAPER_NAMES)
+    .default(DEFAULT_PAPER),
 }).required();
 
 /** POST /api/session */

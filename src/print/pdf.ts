@@ -150,8 +150,9 @@ export function writePdf(title: string, pages: readonly Page[]): Promise<Buffer>
     doc.on('error', reject);
   });
   for (const page of pages) {
-    doc.addPage({ size: [page.width * POINTS_PER_MM, page.height * POINTS_PER_MM], margin: 0 });
-    doc.scale(POINTS_PER_MM);
+    const [x, y] = page.stretch.map((factor) => factor * POINTS_PER_MM) as [number, number];
+    doc.addPage({ size: [page.width * x, page.height * y], margin: 0 });
+    doc.scale(x, y);
     for (const layer of page.layers) {
       doc.save();
       if (layer.clip) {

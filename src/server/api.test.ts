@@ -161,7 +161,7 @@ describe('refusals', () => {
     ['post', '/api/designs', { target: {}, extra: 1 }, 400, 'bad-request'],
     ['post', '/api/designs', { target: { ...tumbler(), rim: 'wavy' } }, 422, 'bad-target'],
     ['post', '/api/develop', { target: tumbler(-4) }, 422, 'bad-target'],
-    ['post', '/api/sheets', { target: tumbler(), format: 'png' }, 400, 'bad-request'],
+    ['post', '/api/sheets', { target: tumbler(), format: 'bmp' }, 400, 'bad-request'],
     ['put', `/api/designs/${NOBODY}`, { target: tumbler(), baseRevision: 1 }, 404, 'design-not-found'],
     ['put', `/api/designs/${NOBODY}`, { target: tumbler() }, 400, 'bad-request'],
     ['post', `/api/designs/${NOBODY}/put-back`, undefined, 404, 'design-not-found'],

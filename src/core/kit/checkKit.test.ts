@@ -48,3 +48,14 @@ describe('the settings of a roller', () => {
     expect(paths({ ...usual('roller'), settings })).toEqual(wanted);
   });
 });
+
+describe('a printer’s check', () => {
+  const printer = usual('printer');
+  const check = { paper: 'a4', across: 146, up: 198.2, day: '2026-11-23' } as const;
+  it.each<readonly [string, KitItem, readonly string[]]>([
+    ['is kept', { ...printer, check }, []],
+    ['needs lengths near those of the sheet', { ...printer, check: { ...check, across: 15 } }, ['check.across']],
+    ['needs a day', { ...printer, check: { ...check, day: 'today' } }, ['check.day']],
+    ['belongs to a printer', { ...usual('cutter'), check }, ['check']],
+  ])('%s', (_, item, wanted) => expect(paths(item)).toEqual(wanted));
+});

@@ -4,7 +4,9 @@ import { rangeFaults, textFaults } from '../ranges.ts';
 import { mouldFaults } from '../mould/drapedFaults.ts';
 import type { MouldForm } from '../mould/mouldForm.ts';
 import { planRanges } from '../piece/checkTarget.ts';
-import { KIT, KIT_LIMITS, type KitItem } from './kit.ts';
+import { isDay } from '../day.ts';
+import { CHECK_LENGTHS, printerFinding } from '../sheet/printerCheck.ts';
+import { KIT, KIT_LIMITS, type KitItem, type PrinterCheck } from './kit.ts';
 import type { KitMould } from './kitMould.ts';
 
 /** Why a drawn mould cannot be used; its figures are checked as they are in a piece. */
@@ -17,6 +19,15 @@ function drawnFaults({ kind }: KitItem, mould: KitMould): Fault[] {
   });
   const ranges = [...plans, ...rangeFaults('mould.depth', mould.depth, { above: 0, greatest: KIT_LIMITS.size })];
   return ranges.length > 0 ? ranges : mouldFaults(form, 0).map((one) => ({ ...one, path: one.path.replace(/^form/, 'mould') })); // prettier-ignore
+}
+
+/** Why the two lengths of a check sheet cannot be right. */
+function checkSheetFaults({ day, ...measured }: PrinterCheck): Fault[] {
+  const finding = printerFinding(measured);
+  return [
+    ...(isDay(day) ? [] : [{ code: 'wrong-type', path: 'check.day', value: shortValue(day), rule: 'must be a day such as 2026-11-23' } as const]), // prettier-ignore
+    ...(finding.kind === 'misread' ? [{ code: 'out-of-range', path: `check.${finding.which}`, value: shortValue(measured[finding.which]), rule: `must be near ${CHECK_LENGTHS[finding.which]}: measure it again` } as const] : []), // prettier-ignore
+  ];
 }
 
 /** Every reason why a thing of the kit cannot be written down; empty when it can. */
@@ -44,6 +55,8 @@ export function checkKitItem(item: KitItem): Fault[] {
   if (settings.length > KIT_LIMITS.settings) {
     faults.push({ code: 'out-of-range', path: 'settings', value: String(settings.length), rule: `must be at most ${KIT_LIMITS.settings}` }); // prettier-ignore
   }
+  if (item.check && item.kind !== 'printer') faults.push({ code: 'unknown-key', path: 'check', value: 'check', rule: 'only a printer is checked' }); // prettier-ignore
+  if (item.check) faults.push(...checkSheetFaults(item.check));
   if (item.mould) faults.push(...drawnFaults(item, item.mould));
   return faults;
 }

@@ -1,3 +1,4 @@
+import type { PaperName } from '../sheet/paper.ts';
 import type { KitMould } from './kitMould.ts';
 
 /** Kinds of things that a potter owns and patterns are made for. */
@@ -114,12 +115,22 @@ export const KIT: Readonly<Record<KitKind, { one: string; many: string; sizes: r
   },
 };
 
+/** The two lengths of a check sheet as they came out of a printer. */
+export interface PrinterCheck {
+  readonly paper: PaperName;
+  readonly across: number;
+  readonly up: number;
+  readonly day: string;
+}
+
 /** A thing of the kit: its figures by their keys (mm); a roller has its settings, thicknesses that it rolls to. */
 export interface KitItem {
   readonly kind: KitKind;
   readonly name: string;
   readonly sizes: Readonly<Record<string, number>>;
   readonly settings?: readonly number[];
+  /** What a printer's check sheet measured (mm), on which paper, and when (YYYY-MM-DD). */
+  readonly check?: PrinterCheck;
   /** A mould as it was drawn in a piece. */
   readonly mould?: KitMould;
   readonly note?: string;

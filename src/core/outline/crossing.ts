@@ -17,12 +17,12 @@ const SAGITTA = 0.002;
 /** An arc is looked at in no more chords than this. */
 const MOST_CHORDS = 128;
 
-/** Points along an outline whose chords follow its arcs within {@link SAGITTA} (mm). */
-export function chordPoints(outline: Outline): Point[] {
+/** Points along an outline whose chords follow its arcs within `sagitta` mm, in no more than `chords` for an arc. */
+export function chordPoints(outline: Outline, sagitta = SAGITTA, chords = MOST_CHORDS): Point[] {
   return edges(outline).flatMap(({ radius, length }, index) => {
     const turn = radius === Infinity ? 0 : length / radius;
-    const most = radius === Infinity ? Infinity : 2 * Math.acos(Math.max(0, 1 - SAGITTA / radius));
-    const count = Math.min(MOST_CHORDS, Math.max(1, Math.ceil(turn / most)));
+    const most = radius === Infinity ? Infinity : 2 * Math.acos(Math.max(0, 1 - sagitta / radius));
+    const count = Math.min(chords, Math.max(1, Math.ceil(turn / most)));
     return Array.from({ length: count }, (_, step) => alongEdge(outline, index, step / count));
   });
 }

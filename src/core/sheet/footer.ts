@@ -5,7 +5,9 @@ import { isRolled, type Part } from '../part/part.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
 import type { About } from './about.ts';
 import type { Primitive } from './drawing.ts';
-import { PAPER_MARGIN } from './paper.ts';
+import { isPrinted, isWhole, type PlannedPart } from './pagePlan.ts';
+import { PAPER_MARGIN, type PaperName } from './paper.ts';
+import { printerWords, type CheckedPrinter } from './printerCheck.ts';
 import { rollArrow } from './rollArrow.ts';
 import { EDGE_WORDS, leanWords, sizeWords, titleWords } from './words.ts';
 
@@ -17,13 +19,16 @@ export const RULER_INCHES = 4;
 
 /** What stands at the foot of a page. */
 export interface FooterOptions {
-  readonly part: Part;
+  readonly parts: readonly PlannedPart[];
   readonly name: string;
   readonly style: LengthStyle;
   readonly about?: About;
-  readonly column: number;
-  readonly row: number;
-  readonly grid: { readonly width: number; readonly columns: number; readonly rows: number };
+  readonly printer?: CheckedPrinter;
+  readonly paper: PaperName;
+  /** Width of the paper as it lies (mm), and which page of how many it is. */
+  readonly width: number;
+  readonly number: number;
+  readonly total: number;
 }
 
 function ruler(x: number, y: number, length: number, step: number, long: number): Primitive[] {
@@ -43,71 +48,68 @@ function ruler(x: number, y: number, length: number, step: number, long: number)
   ];
 }
 
-/** The little map of the part's pages, this one shaded, the first at the upper left as they are laid out. */
-function pageMap({ grid, column, row }: FooterOptions): Primitive[] {
+/** The little map of the first part's pages, this one shaded, those that are not printed left out. */
+function pageMap({ parts: [first], width }: FooterOptions): Primitive[] {
+  if (!first || isWhole(first.grid)) return [];
+  const { grid, column, row } = first;
   const cellHeight = Math.min(5, 13 / grid.rows);
   const cellWidth = Math.min(7, 34 / grid.columns);
-  const right = grid.width - PAPER_MARGIN;
-  const x0 = right - grid.columns * cellWidth;
+  const x0 = width - PAPER_MARGIN - grid.columns * cellWidth;
   const y0 = PAPER_MARGIN + 2;
   const cells: Primitive[] = [];
   for (let r = 0; r < grid.rows; r += 1) {
     for (let c = 0; c < grid.columns; c += 1) {
-      const number = (grid.rows - 1 - r) * grid.columns + c + 1;
+      if (!isPrinted(grid, c, r)) continue;
       const here = r === row && c === column;
-      const x = x0 + c * cellWidth;
-      const y = y0 + r * cellHeight;
-      cells.push({
-        kind: 'path',
-        layer: 'mark',
-        outline: moved(rectangle(cellWidth, cellHeight), x, y),
-        ...(here && { fill: 'shade' as const }),
-      });
-      if (cellHeight >= 4 && cellWidth >= 4) {
-        cells.push({
-          kind: 'text',
-          layer: 'text',
-          at: [x + cellWidth / 2, y + cellHeight / 2 - 1],
-          size: 2.6,
-          text: String(number),
-          anchor: 'middle',
-          ...(here && { weight: 'bold' as const }),
-        });
-      }
+      cells.push({ kind: 'path', layer: 'mark', outline: moved(rectangle(cellWidth, cellHeight), x0 + c * cellWidth, y0 + r * cellHeight), ...(here && { fill: 'shade' as const }) }); // prettier-ignore
     }
   }
   return cells;
 }
 
+const leansOf = ({ leans }: Part) => leans.map((lean) => `${EDGE_WORDS[lean.edge]} ${leanWords(lean)}`).join(', ');
+
+/** Lines at the foot of a page of one part: large, with all that is told of it. */
+function linesOfOne(part: Part, { name, style, about, number, total }: FooterOptions, text: Text): Primitive[] {
+  return [
+    text(37, 4, `${titleWords(part)} · ${sizeWords(part, style)}`, 'bold'),
+    text(32.5, 3, about?.whole ?? name, 'bold'),
+    ...(about?.of(part) ?? []).map((words, index) => text(28.5 - 3.6 * index, 2.7, words)),
+    text(17.5, 2.7, `${leansOf(part)}. Page ${number} of ${total}.`),
+  ];
+}
+
+/** Lines at the foot of a page of several parts: a line with its size and leans for each, and what is told of it. */
+function linesOfSeveral({ parts, name, style, about, number, total }: FooterOptions, text: Text): Primitive[] {
+  const rows = parts.flatMap(({ part }): (readonly [words: string, weight?: 'bold'])[] => [
+    [`${titleWords(part)} · ${sizeWords(part, style)}${part.leans.length > 0 ? ` · ${leansOf(part)}` : ''}`, 'bold'],
+    ...(about?.of(part) ?? []).map((words) => [words] as const),
+  ]);
+  return [
+    text(38, 3, `${about?.whole ?? name} · page ${number} of ${total}`, 'bold'),
+    ...rows.map(([words, weight], index) => text(34 - 3.4 * index, 2.6, words, weight)),
+  ];
+}
+
+type Text = (up: number, size: number, words: string, weight?: 'bold') => Primitive;
+
 /** Rulers, name, size, leans and page map at the foot of a page: everything that must not cross a join. */
 export function footer(options: FooterOptions): Primitive[] {
-  const { part, name, style, about, grid, row, column } = options;
-  const x = PAPER_MARGIN;
-  const y = PAPER_MARGIN;
-  const total = grid.columns * grid.rows;
-  const number = (grid.rows - 1 - row) * grid.columns + column + 1;
-  const leans = part.leans.map((lean) => `${EDGE_WORDS[lean.edge]} ${leanWords(lean)}`).join(', ');
-  const text = (at: readonly [number, number], size: number, words: string, weight?: 'bold'): Primitive => ({
-    kind: 'text',
-    layer: 'text',
-    at,
-    size,
-    text: words,
-    anchor: 'start',
-    ...(weight && { weight }),
-  });
+  const { parts, width, printer, paper } = options;
+  const [x, y] = [PAPER_MARGIN, PAPER_MARGIN];
+  const at = (left: number, up: number, size: number, words: string, weight?: 'bold'): Primitive => ({ kind: 'text', layer: 'text', at: [left, y + up], size, text: words, anchor: 'start', ...(weight && { weight }) }); // prettier-ignore
+  const text: Text = (up, size, words, weight) => at(x, up, size, words, weight);
+  const [first] = parts;
   return [
-    text([x, y + 37], 4, `${titleWords(part)} · ${sizeWords(part, style)}`, 'bold'),
-    text([x, y + 32.5], 3, about?.whole ?? name, 'bold'),
-    ...(about?.of(part) ?? []).map((words, index) => text([x, y + 28.5 - 3.6 * index], 2.7, words)),
-    text([x, y + 17.5], 2.7, `${leans}. Page ${number} of ${total}.`),
-    ...(!isRolled(part) ? [] : rollArrow(grid.width - PAPER_MARGIN - 52, y + 30)),
+    ...(first && parts.length === 1 ? linesOfOne(first.part, options, text) : linesOfSeveral(options, text)),
+    ...(parts.some(({ part }) => isRolled(part)) ? rollArrow(width - PAPER_MARGIN - 52, y + 14) : []),
     ...ruler(x, y + 9, RULER_MM, 10, 5),
-    text([x + RULER_MM + 2, y + 9], 2.8, '100 mm'),
+    at(x + RULER_MM + 2, 9, 2.8, '100 mm'),
     ...ruler(x, y + 1, RULER_INCHES * MM_PER_INCH, MM_PER_INCH / 2, 2),
-    text([x + RULER_INCHES * MM_PER_INCH + 2, y + 1], 2.8, '4 inch'),
-    text([x + RULER_MM + 16, y + 9], 2.6, 'Print at 100 %,'),
-    text([x + RULER_MM + 16, y + 1], 2.6, 'then lay a ruler on both.'),
+    at(x + RULER_INCHES * MM_PER_INCH + 2, 1, 2.8, '4 inch'),
+    ...(printer ? [at(x, 14.2, 2.6, printerWords(printer, paper), 'bold')] : []),
+    at(x + RULER_MM + 16, 9, 2.6, 'Print at 100 %,'),
+    at(x + RULER_MM + 16, 1, 2.6, 'then lay a ruler on both.'),
     ...pageMap(options),
   ];
 }

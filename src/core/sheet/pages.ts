@@ -1,11 +1,25 @@
-import { bounds, type Bounds } from '../outline/outline.ts';
+import { movedPrimitive, type Primitive } from './drawing.ts';
+import type { Bounds } from '../outline/outline.ts';
 import type { Part } from '../part/part.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
 import type { About } from './about.ts';
-import { movedPrimitive, type Primitive } from './drawing.ts';
+import { textWidth } from './edgeWords.ts';
 import { footer } from './footer.ts';
-import { FOOTER_HEIGHT, PAGE_OVERLAP, PAPERS, PAPER_MARGIN, type PaperName } from './paper.ts';
+import { PAGE_OVERLAP, PAPERS, type PaperName } from './paper.ts';
+import {
+  clearOf,
+  grownBox,
+  isPrinted,
+  isWhole,
+  pageWindow,
+  planPages,
+  tileOf,
+  type Grid,
+  type PartRoom,
+  type PlannedPart,
+} from './pagePlan.ts';
 import { partDrawing } from './partDrawing.ts';
+import { printedSize, stretchOf, TRUE_SCALE, type CheckedPrinter } from './printerCheck.ts';
 
 /** A window of a page: what is drawn in it is cut off at its edge. Mm, y up, from the page's lower left corner. */
 export interface Layered {
@@ -13,18 +27,23 @@ export interface Layered {
   readonly items: readonly Primitive[];
 }
 
-/** One printed page (mm). */
+/** A part on a page: its place in its own grid of pages, from the lower left, and how far its frame was moved to the page's. */
+export interface PagePart {
+  readonly id: string;
+  readonly column: number;
+  readonly row: number;
+  readonly dx: number;
+  readonly dy: number;
+}
+
+/** One printed page (mm, as it comes out of the printer). */
 export interface Page {
   readonly width: number;
   readonly height: number;
-  readonly partId: string;
-  /** Place in the part's grid of pages, from the lower left. */
-  readonly column: number;
-  readonly row: number;
-  /** How far the part's own frame was moved to the page's frame. */
-  readonly dx: number;
-  readonly dy: number;
+  readonly parts: readonly PagePart[];
   readonly layers: readonly Layered[];
+  /** Factors by which the file draws it larger along its width and height, for a printer that is not true. */
+  readonly stretch: readonly [number, number];
 }
 
 /** What the pages are for. */
@@ -34,141 +53,99 @@ export interface PageOptions {
   readonly style: LengthStyle;
   /** What is told beside the lines; left out, the name alone. */
   readonly about?: About;
+  /** The printer that it is corrected for. */
+  readonly printer?: CheckedPrinter;
 }
 
-interface Grid {
-  readonly width: number;
-  readonly height: number;
-  readonly columns: number;
-  readonly rows: number;
-  readonly windowWidth: number;
-  readonly windowHeight: number;
+/** A hair of air round a part (mm). */
+const AIR = 1;
+
+/** What a part takes of a page: its lines, and the words that stand beside it. */
+function roomOf(part: Part, { style, about }: PageOptions): PartRoom {
+  const box = grownBox([part.outline, part.underside], AIR);
+  const besideIn = (window?: Bounds) =>
+    partDrawing(part, style, window).flatMap((item): Bounds[] => {
+      if (item.kind !== 'text') return [];
+      const wide = textWidth(item.text, item.size);
+      const minX = item.at[0] - (item.anchor === 'start' ? 0 : item.anchor === 'middle' ? wide / 2 : wide);
+      const words: Bounds = { minX, minY: item.at[1] - item.size / 3, maxX: minX + wide, maxY: item.at[1] + item.size };
+      const inside =
+        words.minX >= box.minX && words.maxX <= box.maxX && words.minY >= box.minY && words.maxY <= box.maxY;
+      return inside ? [] : [words];
+    });
+  return { part, box, besideIn, lines: 1 + Math.max(1, about?.of(part).length ?? 1) };
 }
 
-/** How many windows of `window` mm, each overlapping the next, cover `length` mm. */
-function count(length: number, window: number): number {
-  return Math.max(1, Math.ceil((length - PAGE_OVERLAP) / (window - PAGE_OVERLAP) - 1e-9));
-}
+/** A cross with its name. */
+const cross = (x: number, y: number, name: string): Primitive[] => [
+  { kind: 'line', layer: 'mark', from: [x - 4, y], to: [x + 4, y] },
+  { kind: 'line', layer: 'mark', from: [x, y - 4], to: [x, y + 4] },
+  { kind: 'text', layer: 'text', at: [x + 1.2, y + 1.2], size: 2.8, text: name, anchor: 'start' },
+];
 
-function gridOf(box: Bounds, width: number, height: number): Grid {
-  const windowWidth = width - 2 * PAPER_MARGIN;
-  const windowHeight = height - 2 * PAPER_MARGIN - FOOTER_HEIGHT;
-  return {
-    width,
-    height,
-    columns: count(box.maxX - box.minX, windowWidth),
-    rows: count(box.maxY - box.minY, windowHeight),
-    windowWidth,
-    windowHeight,
-  };
-}
-
-/** Upright or lying pages, whichever needs fewer; upright when both need as many. */
-function bestGrid(box: Bounds, paper: PaperName): Grid {
-  const { width, height } = PAPERS[paper];
-  const upright = gridOf(box, width, height);
-  const lying = gridOf(box, height, width);
-  return lying.columns * lying.rows < upright.columns * upright.rows ? lying : upright;
-}
-
-/** The printed part's box: traced line, underside and the ends of marks, with a hair of air. */
-function printBox(part: Part): Bounds {
-  const up = bounds(part.outline);
-  const under = bounds(part.underside);
-  return {
-    minX: Math.min(up.minX, under.minX) - 1,
-    minY: Math.min(up.minY, under.minY) - 1,
-    maxX: Math.max(up.maxX, under.maxX) + 1,
-    maxY: Math.max(up.maxY, under.maxY) + 1,
-  };
-}
-
-/** A cross with its name, and the line along which two pages meet, in the part's frame. */
-function joiningMarks(box: Bounds, grid: Grid): Primitive[] {
-  const items: Primitive[] = [];
-  const cross = (x: number, y: number, name: string) => {
-    items.push(
-      { kind: 'line', layer: 'mark', from: [x - 4, y], to: [x + 4, y] },
-      { kind: 'line', layer: 'mark', from: [x, y - 4], to: [x, y + 4] },
-      { kind: 'text', layer: 'text', at: [x + 1.2, y + 1.2], size: 2.8, text: name, anchor: 'start' },
-    );
-  };
-  const stepX = grid.windowWidth - PAGE_OVERLAP;
-  const stepY = grid.windowHeight - PAGE_OVERLAP;
-  for (let column = 1; column < grid.columns; column += 1) {
-    const x = box.minX + column * stepX + PAGE_OVERLAP / 2;
-    items.push({ kind: 'line', layer: 'mark', from: [x, box.minY], to: [x, box.maxY], dash: 'dash' });
-    for (let row = 0; row < grid.rows; row += 1) {
-      const low = box.minY + row * stepY;
-      const high = Math.min(low + grid.windowHeight, box.maxY);
-      const name = `${String.fromCharCode(64 + column)}${row + 1}`;
-      cross(x, low + (high - low) * 0.3, `${name}a`);
-      cross(x, low + (high - low) * 0.7, `${name}b`);
-    }
+/** The line along which two pages meet, with a cross at both thirds that has one name on both, in the part's frame. */
+function joinOf(room: PartRoom, grid: Grid, column: number, row: number, towards: 'right' | 'up'): Primitive[] {
+  const { minX, minY, maxX, maxY } = tileOf(room, grid, column, row);
+  const [right, top] = [Math.min(maxX, room.box.maxX), Math.min(maxY, room.box.maxY)];
+  if (towards === 'right') {
+    const x = maxX - PAGE_OVERLAP / 2;
+    const name = `${String.fromCharCode(65 + column)}${row + 1}`;
+    return [
+      { kind: 'line', layer: 'mark', from: [x, minY], to: [x, top], dash: 'dash' },
+      ...cross(x, minY + (top - minY) * 0.3, `${name}a`),
+      ...cross(x, minY + (top - minY) * 0.7, `${name}b`),
+    ];
   }
-  for (let row = 1; row < grid.rows; row += 1) {
-    const y = box.minY + row * stepY + PAGE_OVERLAP / 2;
-    items.push({ kind: 'line', layer: 'mark', from: [box.minX, y], to: [box.maxX, y], dash: 'dash' });
+  const y = maxY - PAGE_OVERLAP / 2;
+  const name = `${row + 1}${String.fromCharCode(65 + column)}`;
+  return [
+    { kind: 'line', layer: 'mark', from: [minX, y], to: [right, y], dash: 'dash' },
+    ...cross(minX + (right - minX) * 0.3, y, `${name}a`),
+    ...cross(minX + (right - minX) * 0.7, y, `${name}b`),
+  ];
+}
+
+/** All joins of a part's printed pages. */
+function joinsOf(room: PartRoom, grid: Grid): Primitive[] {
+  const items: Primitive[] = [];
+  for (let row = 0; row < grid.rows; row += 1) {
     for (let column = 0; column < grid.columns; column += 1) {
-      const left = box.minX + column * stepX;
-      const right = Math.min(left + grid.windowWidth, box.maxX);
-      const name = `${row}${String.fromCharCode(65 + column)}`;
-      cross(left + (right - left) * 0.3, y, `${name}a`);
-      cross(left + (right - left) * 0.7, y, `${name}b`);
+      if (!isPrinted(grid, column, row)) continue;
+      if (isPrinted(grid, column + 1, row)) items.push(...joinOf(room, grid, column, row, 'right'));
+      if (isPrinted(grid, column, row + 1)) items.push(...joinOf(room, grid, column, row, 'up'));
     }
   }
   return items;
 }
 
-function pagesOfPart(part: Part, options: PageOptions): Page[] {
-  const box = printBox(part);
-  const grid = bestGrid(box, options.paper);
-  const stepX = grid.windowWidth - PAGE_OVERLAP;
-  const stepY = grid.windowHeight - PAGE_OVERLAP;
-  const joins = joiningMarks(box, grid);
-  const clip: Bounds = {
-    minX: PAPER_MARGIN,
-    minY: PAPER_MARGIN + FOOTER_HEIGHT,
-    maxX: grid.width - PAPER_MARGIN,
-    maxY: grid.height - PAPER_MARGIN,
-  };
-  const pages: Page[] = [];
-  for (let row = grid.rows - 1; row >= 0; row -= 1) {
-    for (let column = 0; column < grid.columns; column += 1) {
-      const left = box.minX + column * stepX;
-      const low = box.minY + row * stepY;
-      const dx = clip.minX - left;
-      const dy = clip.minY - low;
-      // Words stand clear of the overlaps, so that no figure crosses a join.
-      const own: Bounds = {
-        minX: left + (column > 0 ? PAGE_OVERLAP : 0),
-        minY: low + (row > 0 ? PAGE_OVERLAP : 0),
-        maxX: left + grid.windowWidth - (column < grid.columns - 1 ? PAGE_OVERLAP : 0),
-        maxY: low + grid.windowHeight - (row < grid.rows - 1 ? PAGE_OVERLAP : 0),
-      };
-      const drawing = [...partDrawing(part, options.style, own), ...joins];
-      pages.push({
-        width: grid.width,
-        height: grid.height,
-        partId: part.id,
-        column,
-        row,
-        dx,
-        dy,
-        layers: [
-          { clip, items: drawing.map((item) => movedPrimitive(item, dx, dy)) },
-          { clip: null, items: footer({ part, grid, column, row, ...options }) },
-        ],
-      });
-    }
-  }
-  return pages;
+/** A part as it is drawn on one of its pages, in the page's frame. */
+function drawnOn(planned: PlannedPart, room: PartRoom, style: LengthStyle): Primitive[] {
+  const { part, grid, column, row, dx, dy } = planned;
+  const own = clearOf(room, grid, column, row);
+  const drawing = isWhole(grid) ? partDrawing(part, style) : [...partDrawing(part, style, own), ...joinsOf(room, grid)];
+  return drawing.map((item) => movedPrimitive(item, dx, dy));
 }
 
 /**
- * The pages of a template at true size: each part on its own pages, tiled with {@link PAGE_OVERLAP} and joining marks,
- * rulers and a page map at the foot of each. Drawing in mm, y up.
+ * The pages of a template at true size: parts laid on few pages ({@link planPages}), those larger than a page tiled with
+ * {@link PAGE_OVERLAP} and joining marks, rulers and a page map at the foot of each. Drawing in mm, y up.
  */
 export function pagesOf(parts: readonly Part[], options: PageOptions): Page[] {
-  return parts.flatMap((part) => pagesOfPart(part, options));
+  const rooms = new Map(parts.map((part) => [part, roomOf(part, options)]));
+  const scale = options.printer?.scale ?? TRUE_SCALE;
+  const plan = planPages([...rooms.values()], printedSize(PAPERS[options.paper], scale));
+  return plan.map(({ width, height, parts: planned }, index): Page => {
+    const clip = pageWindow({ width, height });
+    const items = planned.flatMap((one) => drawnOn(one, rooms.get(one.part) as PartRoom, options.style));
+    return {
+      width,
+      height,
+      stretch: stretchOf({ width, height }, scale),
+      parts: planned.map(({ part, column, row, dx, dy }) => ({ id: part.id, column, row, dx, dy })),
+      layers: [
+        { clip, items },
+        { clip: null, items: footer({ parts: planned, width, number: index + 1, total: plan.length, ...options }) },
+      ],
+    };
+  });
 }

@@ -1,12 +1,23 @@
 /** Papers that a template prints on. */
-export type PaperName = 'a4' | 'letter';
+export const PAPER_NAMES = ['a4', 'letter', 'legal', 'a3', 'tabloid'] as const;
+export type PaperName = (typeof PAPER_NAMES)[number];
 
-export const PAPER_NAMES: readonly PaperName[] = ['a4', 'letter'];
+/** What the papers are called. */
+export const PAPER_TITLES: Readonly<Record<PaperName, string>> = { a4: 'A4', letter: 'Letter', legal: 'Legal', a3: 'A3', tabloid: 'Tabloid' }; // prettier-ignore
+
+/** A sheet of paper as it lies (mm). */
+export interface PaperSize {
+  readonly width: number;
+  readonly height: number;
+}
 
 /** Width and height upright (mm). */
-export const PAPERS: Readonly<Record<PaperName, { readonly width: number; readonly height: number }>> = {
+export const PAPERS: Readonly<Record<PaperName, PaperSize>> = {
   a4: { width: 210, height: 297 },
   letter: { width: 215.9, height: 279.4 },
+  legal: { width: 215.9, height: 355.6 },
+  a3: { width: 297, height: 420 },
+  tabloid: { width: 279.4, height: 431.8 },
 };
 
 export const DEFAULT_PAPER: PaperName = 'a4';

@@ -2,7 +2,7 @@ import { bounds, type Bounds } from '../outline/outline.ts';
 import { middleOf, type Mark, type Part } from '../part/part.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
 import type { Primitive } from './drawing.ts';
-import { ASIDE_ROOM, edgeWords } from './edgeWords.ts';
+import { ASIDE_ROOM, edgeWords, textWidth } from './edgeWords.ts';
 import { sizeWords, titleWords } from './words.ts';
 
 const LETTER_SIZE = 6;
@@ -52,6 +52,12 @@ export function partDrawing(
         (Math.max(box.minX, window.minX) + Math.min(box.maxX, window.maxX)) / 2,
         (Math.max(box.minY, window.minY) + Math.min(box.maxY, window.maxY)) / 2,
       ] as const);
+  // Words wider than what is seen of the part run on beside it, not off the page.
+  const words = (text: string, up: number, weight?: 'bold'): Primitive => {
+    const half = textWidth(text, TITLE_SIZE) / 2;
+    const x = Math.max(window.minX + half, Math.min(window.maxX - half, centre[0]));
+    return { kind: 'text', layer: 'text', at: [x, centre[1] + up], size: TITLE_SIZE, text, anchor: 'middle', ...(weight && { weight }) }; // prettier-ignore
+  };
   const leans = part.leans.some((lean) => lean.word !== 'straight down');
   const marks = part.marks.map(markDrawing);
   return [
@@ -59,23 +65,8 @@ export function partDrawing(
     { kind: 'path', layer: 'cut', outline: part.outline },
     ...(part.holes ?? []).map((outline) => ({ kind: 'path', layer: 'cut', outline }) as const),
     ...marks,
-    {
-      kind: 'text',
-      layer: 'text',
-      at: [centre[0], centre[1] + 3],
-      size: TITLE_SIZE,
-      text: titleWords(part),
-      anchor: 'middle',
-      weight: 'bold',
-    },
-    {
-      kind: 'text',
-      layer: 'text',
-      at: [centre[0], centre[1] - 5],
-      size: TITLE_SIZE,
-      text: sizeWords(part, style),
-      anchor: 'middle',
-    },
+    words(titleWords(part), 3, 'bold'),
+    words(sizeWords(part, style), -5),
     ...edgeWords(part, window),
   ];
 }

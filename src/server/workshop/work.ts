@@ -12,7 +12,7 @@ import { developWhole } from '../../core/piece/develop.ts';
 import type { Target } from '../../core/piece/target.ts';
 import { templateParts } from '../../core/sheet/templateParts.ts';
 import { aboutTemplate } from '../../core/sheet/about.ts';
-import { TEMPLATE_TYPES } from '../../print/templateFormat.ts';
+import { TEMPLATE_TYPES } from '../../core/sheet/templateFormat.ts';
 import { writeTemplate } from '../../print/writeTemplate.ts';
 import type { LearningJob } from '../services/made.ts';
 
@@ -109,12 +109,12 @@ function learnt(value: unknown): string {
 
 async function sheets(
   target: Target,
-  { format, paper, units, marks, revision }: Omit<TemplateShape, 'target'>,
+  { format, units, marks, revision, ...rest }: Omit<TemplateShape, 'target'>,
 ): Promise<WorkDone> {
   const { parts } = developWhole(target);
   const style = { unit: units, marks };
   const about = aboutTemplate(target, style, revision ?? null);
-  const file = await writeTemplate(templateParts(target, parts), format, { name: target.name, paper, style, about });
+  const file = await writeTemplate(templateParts(target, parts), format, { name: target.name, style, about, ...rest });
   const bytes = typeof file === 'string' ? new TextEncoder().encode(file) : new Uint8Array(file);
   return { kind: 'file', name: `${fileStem(target.name)}.${format}`, type: TEMPLATE_TYPES[format], bytes };
 }

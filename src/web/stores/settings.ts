@@ -30,6 +30,8 @@ interface Kept {
   readonly letters: boolean;
   /** What an hour at the table costs, in whatever money is used; 0 is not told. */
   readonly hour: number;
+  /** The printer of the kit that templates are corrected for, by its id; empty is none. */
+  readonly printer: string;
   /** Told by the browser when a waiting window opens. */
   readonly alerts: boolean;
 }
@@ -56,6 +58,7 @@ function read(): Kept {
     letters: true,
     alerts: false,
     hour: 0,
+    printer: '',
   };
   try {
     const kept = JSON.parse(memory.read(KEY) ?? '{}') as Partial<Kept>;
@@ -74,6 +77,7 @@ function read(): Kept {
       enter: kept.enter === 'stays' ? 'stays' : 'next',
       letters: kept.letters !== false,
       alerts: kept.alerts === true,
+      printer: typeof kept.printer === 'string' ? kept.printer : '',
       hour: typeof kept.hour === 'number' && kept.hour > 0 && kept.hour < 1e6 ? kept.hour : 0,
     };
   } catch {
@@ -96,9 +100,10 @@ export const useSettings = defineStore('settings', () => {
   const letters = ref(kept.letters);
   const alerts = ref(kept.alerts);
   const hour = ref(kept.hour);
+  const printer = ref(kept.printer);
   const style = computed<LengthStyle>(() => ({ unit: unit.value, marks: marks.value, volumes: volumes.value }));
 
-  watch([unit, marks, volumes, light, paper, hand, slab, cutters, enter, letters, alerts, hour], () => {
+  watch([unit, marks, volumes, light, paper, hand, slab, cutters, enter, letters, alerts, hour, printer], () => {
     const now: Kept = {
       cutters: cutters.value,
       unit: unit.value,
@@ -112,6 +117,7 @@ export const useSettings = defineStore('settings', () => {
       letters: letters.value,
       alerts: alerts.value,
       hour: hour.value,
+      printer: printer.value,
     };
     memory.write(KEY, JSON.stringify(now));
   });
@@ -137,6 +143,7 @@ export const useSettings = defineStore('settings', () => {
     letters,
     alerts,
     hour,
+    printer,
     style,
     nextUnit,
     turnLight,

@@ -6,6 +6,7 @@ import { useLengths } from '../../composables/useLengths.ts';
 import LengthField from '../fields/LengthField.vue';
 import TextField from '../fields/TextField.vue';
 import { without } from '../../without.ts';
+import PrinterCheckFields from './PrinterCheckFields.vue';
 
 /** The figures of one thing of the kit. */
 const props = defineProps<{
@@ -58,6 +59,7 @@ function putSettings(text: string): readonly Fault[] {
       :take="putSettings"
       :done="done"
     />
+    <PrinterCheckFields v-if="item.kind === 'printer'" :item="item" :put="put" :done="done" />
     <TextField
       label="Note"
       name="kit-note"

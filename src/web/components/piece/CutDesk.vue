@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { aboutTemplate } from '../../../core/sheet/about.ts';
 import { templateParts } from '../../../core/sheet/templateParts.ts';
 import { pagesOf } from '../../../core/sheet/pages.ts';
+import { usePrinter } from '../../composables/usePrinter.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
 import PagePreview from './PagePreview.vue';
@@ -11,12 +12,14 @@ import PagePreview from './PagePreview.vue';
 /** The pages as they will be printed, laid out on the table. */
 const piece = usePiece();
 const { paper, style } = storeToRefs(useSettings());
+const { chosen } = usePrinter();
 const pages = computed(() =>
   pagesOf(templateParts(piece.target, piece.developed.parts), {
     name: piece.target.name,
     paper: paper.value,
     style: style.value,
     about: aboutTemplate(piece.target, style.value, piece.design?.revision ?? null),
+    ...(chosen.value && { printer: chosen.value }),
   }),
 );
 </script>

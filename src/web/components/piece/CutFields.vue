@@ -7,7 +7,7 @@ import { fileStem } from '../../../core/format/fileStem.ts';
 import type { Fault } from '../../../core/errors.ts';
 import { checkTarget } from '../../../core/piece/checkTarget.ts';
 import { atScale } from '../../../core/reverse/scaled.ts';
-import type { PaperName } from '../../../core/sheet/paper.ts';
+import { PAPER_TITLES, type PaperName } from '../../../core/sheet/paper.ts';
 import { api } from '../../api.ts';
 import { tracingPhrases, tracingWay } from '../../../core/reverse/tracing.ts';
 import { useLengths } from '../../composables/useLengths.ts';
@@ -17,6 +17,7 @@ import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import FoldAway from '../frame/FoldAway.vue';
+import { usePrinter } from '../../composables/usePrinter.ts';
 import NumberField from '../fields/NumberField.vue';
 import ChoiceField from '../fields/ChoiceField.vue';
 
@@ -27,6 +28,7 @@ const connection = useConnection();
 const shelf = useShelf();
 const router = useRouter();
 const { paper, unit, marks } = storeToRefs(useSettings());
+const { id: printer, printers, chosen, otherPaper } = usePrinter();
 const busy = ref<string | null>(null);
 const trouble = ref('');
 
@@ -36,11 +38,16 @@ const SCALES = { least: 0.1, greatest: 5 } as const;
 const PAPERS = [
   { value: 'a4', title: 'A4', why: '210 × 297 mm' },
   { value: 'letter', title: 'Letter', why: '8 1/2 × 11 inches' },
+  { value: 'legal', title: 'Legal', why: '8 1/2 × 14 inches' },
+  { value: 'a3', title: 'A3', why: '297 × 420 mm' },
+  { value: 'tabloid', title: 'Tabloid', why: '11 × 17 inches' },
 ] as const satisfies readonly { value: PaperName; title: string; why: string }[];
 
 const FILES = [
   { format: 'svg', title: 'SVG, for a cutter or drawing' },
   { format: 'dxf', title: 'DXF, for a laser or router' },
+  { format: 'plt', title: 'Plot file, for a pen plotter or card cutter' },
+  { format: 'png', title: 'PNG, 300 dots an inch' },
 ] as const;
 
 /** Another size is another design, developed for the same slab. */
@@ -77,7 +84,7 @@ async function save(format: TemplateRequest['format']): Promise<void> {
   try {
     await piece.keep();
     const revision = piece.design?.revision;
-    const request = { target, format, paper: paper.value, units: unit.value, marks: marks.value, ...(revision !== undefined && { revision }) }; // prettier-ignore
+    const request = { target, format, paper: paper.value, units: unit.value, marks: marks.value, ...(revision !== undefined && { revision }), ...(chosen.value && { printer: chosen.value }) }; // prettier-ignore
     saveFile(`${fileStem(target.name)}.${format}`, await api.template(request));
   } catch (error) {
     trouble.value = connection.note(error);
@@ -108,6 +115,19 @@ function saveDesign(): void {
     </template>
     <h2 id="cut-heading">Print the templates</h2>
     <ChoiceField label="Paper" name="paper" :value="paper" :choices="PAPERS" @choose="(name) => (paper = name)" />
+    <VSelect
+      v-if="printers.length"
+      v-model="printer"
+      label="Corrected for"
+      :items="[{ value: '', title: 'no printer' }, ...printers]"
+    />
+    <p v-else>
+      A printer that is not quite true is checked once in <RouterLink :to="{ name: 'kit' }">Kit</RouterLink>, and
+      corrected from then on.
+    </p>
+    <VAlert v-if="otherPaper" type="warning">
+      It was checked on {{ PAPER_TITLES[otherPaper] }}: check it on this paper too, or lay a ruler on the sheet.
+    </VAlert>
     <VBtn variant="flat" class="wide" name="pdf" :disabled="busy !== null" @click="save('pdf')">
       {{ busy === 'pdf' ? 'Drawing the pages' : 'PDF at true size' }}
     </VBtn>

@@ -14,7 +14,7 @@ const origin = computed(() => [0, props.page.height] as const);
     <svg
       :viewBox="`0 0 ${page.width} ${page.height}`"
       role="img"
-      :aria-label="`Page ${number} of ${total}, ${page.partId}`"
+      :aria-label="`Page ${number} of ${total}, ${page.parts.map(({ id }) => id).join(' and ')}`"
     >
       <rect class="paper" :width="page.width" :height="page.height" />
       <template v-for="(layer, index) in page.layers" :key="index">

@@ -1,0 +1,68 @@
+import sharp from 'sharp';
+import { newTarget } from '../core/piece/target.ts';
+import { readHpgl } from '../core/plot/readHpgl.ts';
+import { runCommand } from './commands.ts';
+import { fakeStation } from './fakeStation.test.helper.ts';
+
+const good = JSON.stringify(newTarget('Rack tumbler'));
+
+describe('sheet', () => {
+  it('writes every format and prints the paths; two pieces of one name do not overwrite one another', async () => {
+    const { station, printed, written } = fakeStation({ a: good, b: good });
+    expect(await runCommand(['sheet', 'a', 'b', '--out', 'out', '--paper', 'letter'], station)).toBe(0);
+    const names = ['rack-tumbler', 'rack-tumbler-2'].flatMap((stem) =>
+      ['pdf', 'svg', 'dxf'].map((end) => `out/${stem}.${end}`),
+    );
+    expect(printed).toEqual([...names, 'out/summary.json']);
+    expect([...written.keys()]).toEqual([...names, 'out/summary.json']);
+    const { designs } = JSON.parse(Buffer.from(written.get('out/summary.json') ?? []).toString()) as { designs: { pages: number; parts: { width: number }[] }[] }; // prettier-ignore
+    expect(designs.map(({ pages, parts }) => [pages, parts.length, parts[0]?.width])).toEqual(Array.from({ length: 2 }, () => [2, 2, expect.closeTo(281.03, 1)])); // prettier-ignore
+    expect(
+      Buffer.from(written.get('out/rack-tumbler.pdf') ?? [])
+        .subarray(0, 5)
+        .toString(),
+    ).toBe('%PDF-');
+  });
+
+  it('takes a folder, and writes a picture and a plot file at true size', async () => {
+    const { station, written } = fakeStation({ 'shelf/a.fawn.json': good });
+    expect(await runCommand(['sheet', 'shelf', '--formats', 'png,plt', '--dpi', '100', '--offset', '0.5'], station)).toBe(0); // prettier-ignore
+    const { width, density } = await sharp(Buffer.from(written.get('./rack-tumbler.png') ?? [])).metadata();
+    expect(density).toBe(100);
+    // The wall of 281.03 mm with its underside 6 mm further to the right, and 10 mm on both sides.
+    expect((width * 25.4) / 100).toBeGreaterThan(301);
+    const plot = readHpgl(Buffer.from(written.get('./rack-tumbler.plt') ?? []).toString());
+    expect(plot.kind === 'lines' && plot.lines.length).toBe(2);
+  });
+
+  it.each([
+    [['sheet', 'a', '--paper', 'a0'], /--paper: a0/],
+    [['sheet', 'a', '--formats', 'svg,bmp'], /--formats: bmp/],
+    [['sheet', 'a', '--units', 'ell'], /--units: ell/],
+    [['sheet', 'a', '--printer', '0.97'], /--printer: 0\.97: must be two figures/],
+    [['sheet', 'a', '--printer', '0.97x7'], /--printer/],
+    [['sheet', 'a', '--dpi', '9000'], /--dpi: 9000: must be from 36 to 1200/],
+    [['sheet', 'a', '--offset', ''], /--offset: : must be from 0 to 5/],
+    [['sheet', 'a', '--colour'], /--colour/],
+    [['sheet'], /Fawn Table, the command line/],
+    [['bake', 'a'], /Fawn Table, the command line/],
+    [[], /Fawn Table, the command line/],
+  ])('refuses the call %j and writes nothing', async (args, words) => {
+    const { station, written, complained } = fakeStation({ a: good });
+    expect(await runCommand(args, station)).toBe(2);
+    expect(written.size).toBe(0);
+    expect(complained.join('\n')).toMatch(words);
+  });
+
+  it('writes nothing when one of the files is bad', async () => {
+    const { station, written } = fakeStation({ a: good, b: '{' });
+    expect(await runCommand(['sheet', 'a', 'b'], station)).toBe(2);
+    expect(written.size).toBe(0);
+  });
+
+  it('prints its help', async () => {
+    const { station, printed } = fakeStation({});
+    expect(await runCommand(['--help'], station)).toBe(0);
+    expect(printed[0]).toMatch(/develop FILE/);
+  });
+});

@@ -1,0 +1,38 @@
+import { UNITS_PER_MM, type PlotPoint } from './hpgl.ts';
+
+/** What a plot file does: lines with the pen down (mm), or the first command that is not understood. */
+export type PlotReading =
+  | { readonly kind: 'lines'; readonly lines: readonly (readonly PlotPoint[])[] }
+  | { readonly kind: 'fault'; readonly command: string; readonly why: string };
+
+/** Commands that choose pens, speeds and the like, and move nothing. */
+const IDLE = ['IN', 'SP', 'VS', 'FS', 'LT', 'DF', 'PG', 'IP', 'SC'] as const;
+
+/** Follows a plot file in HP-GL: pen up and down, absolute and relative moves. No text is drawn. Never throws. */
+export function readHpgl(text: string): PlotReading {
+  const lines: PlotPoint[][] = [];
+  let at: PlotPoint = [0, 0];
+  let [down, absolute, open] = [false, true, false];
+  for (const command of text
+    .split(/[;\r\n]+/)
+    .map((one) => one.trim())
+    .filter(Boolean)) {
+    const [name, rest] = [command.slice(0, 2).toUpperCase(), command.slice(2).trim()];
+    const fault = (why: string): PlotReading => ({ kind: 'fault', command: command.slice(0, 40), why });
+    if ((IDLE as readonly string[]).includes(name)) continue;
+    if (!['PU', 'PD', 'PA', 'PR'].includes(name)) return fault('is no command that is known here');
+    if (name === 'PA' || name === 'PR') absolute = name === 'PA';
+    else [down, open] = [name === 'PD', name === 'PD' && open];
+    const figures = rest === '' ? [] : rest.split(/[\s,]+/).map(Number);
+    if (figures.length % 2 === 1 || figures.some((one) => !Number.isFinite(one))) return fault('has figures that cannot be read'); // prettier-ignore
+    for (let index = 0; index < figures.length; index += 2) {
+      const [x, y] = [(figures[index] ?? 0) / UNITS_PER_MM, (figures[index + 1] ?? 0) / UNITS_PER_MM];
+      const to: PlotPoint = absolute ? [x, y] : [at[0] + x, at[1] + y];
+      if (down && !open) lines.push([at]);
+      if (down) lines.at(-1)?.push(to);
+      open = down;
+      at = to;
+    }
+  }
+  return { kind: 'lines', lines };
+}

@@ -1,0 +1,19 @@
+/** The template files on offer. */
+export const TEMPLATE_FORMATS = ['pdf', 'svg', 'dxf', 'png', 'plt'] as const;
+export type TemplateFormat = (typeof TEMPLATE_FORMATS)[number];
+
+/** Media type of each template file. */
+export const TEMPLATE_TYPES: Readonly<Record<TemplateFormat, string>> = {
+  pdf: 'application/pdf',
+  svg: 'image/svg+xml',
+  dxf: 'image/vnd.dxf',
+  png: 'image/png',
+  plt: 'application/vnd.hp-hpgl',
+};
+
+/** Dots an inch of a PNG: limits, and where nothing else is said. */
+export const DPI_LIMITS = { least: 36, greatest: 1200 } as const;
+export const DEFAULT_DPI = 300;
+
+/** How far a drag knife's tip trails behind its middle, in a plot file (mm). */
+export const OFFSET_LIMITS = { least: 0, greatest: 5 } as const;
