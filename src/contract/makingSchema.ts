@@ -6,7 +6,7 @@ import { MARK_KINDS, type Spot } from '../core/making/making.ts';
 import { ACTS } from '../core/making/workStep.ts';
 import { MEASURED, PIECE_STATES } from '../core/making/measured.ts';
 import { plainName } from './plainName.ts';
-import { FAULTS, type Entries, type MakingHead, type MakingStart } from './makings.ts';
+import { FAULTS, type Entries, type MakingHead, type MakingStart, type Photograph } from './makings.ts';
 
 /** How much one making may hold. */
 export const MAKING_LIMITS = { pieces: 40, count: 500, steps: 80, entries: 2000, words: 600, text: 2000 } as const;
@@ -137,6 +137,16 @@ const listOf = (more: Record<string, Joi.Schema>) =>
     .items(Joi.object({ ...spot, ...more }))
     .max(MAKING_LIMITS.entries)
     .default([]);
+
+/** A photograph as a table has it: its picture lies in the data folder under its hash. */
+export const photographRow = Joi.object<Photograph>({
+  ...spot,
+  hash: Joi.string()
+    .pattern(/^[0-9a-f]{64}$/)
+    .required(),
+  width: figure().integer().min(1).required(),
+  height: figure().integer().min(1).required(),
+}).required();
 
 const said = () => Joi.boolean().strict().allow(null).required();
 const share = () => figure().min(0).max(1).allow(null).required();

@@ -1,6 +1,16 @@
 import { randomUUID } from 'node:crypto';
 import type { Entries } from './makings.ts';
-import { CSV_HEAD, readRecordsCsv, writeRecordsCsv, type NamedEntries } from './recordsCsv.ts';
+import { ROOM } from '../core/drying/air.ts';
+import { USUAL_SEGMENTS, type KeptFiring } from '../core/kiln/keptFiring.ts';
+import { DEFAULT_SCHOOLS } from '../core/making/workStep.ts';
+import {
+  CSV_HEAD,
+  readRecordsCsv,
+  writeFiringsCsv,
+  writeRecordsCsv,
+  type NamedEntries,
+  type WholeStart,
+} from './recordsCsv.ts';
 
 const AT = '2026-11-28T09:05:00.000Z';
 const spot = (number = 1) => ({ id: randomUUID(), piece: 0, number, step: 'records', at: AT });
@@ -12,18 +22,21 @@ const ENTRIES: Entries = {
   strikes: [{ id: randomUUID(), of: randomUUID(), out: false, at: AT }],
   critiques: [{ ...spot(), holds: true, even: false, balanced: null, fits: null, rating: 4, text: '' }],
 }; // prettier-ignore
-const MADE: NamedEntries = { making: randomUUID(), name: '=Cups, "12"', pieces: ['Soup cup'], entries: ENTRIES };
-const OTHER: NamedEntries = { ...MADE, making: randomUUID(), name: 'Others', entries: { ...ENTRIES, notes: [], marks: [] } }; // prettier-ignore
+const START = { id: randomUUID(), name: '=Cups, "12"', clay: null, startedAt: AT, dueAt: null, endedAt: AT, schools: DEFAULT_SCHOOLS, air: ROOM, pieces: [{ designId: randomUUID(), revision: 2, name: 'Soup cup', count: 2, steps: [{ id: 'cut', act: 'cut', title: 'Cut it', says: [['=a, "b"']], tools: [], until: 'x', minutes: 1 }] }] } as unknown as WholeStart; // prettier-ignore
+const MADE: NamedEntries = { making: START.id, name: START.name, pieces: ['Soup cup'], start: START, photographs: [{ ...spot(), hash: 'a'.repeat(64), width: 3, height: 2 }], entries: ENTRIES }; // prettier-ignore
+const FIRING: KeptFiring = { name: 'Firing of 2 November', kind: 'once', day: '2026-11-02', cone: '6', segments: USUAL_SEGMENTS.once, curve: [[0, 20], [90, 140.5]], witness: [], gap: 5, price: 9.3, shelves: [], wanted: [], placed: [], opened: null, note: 'a, "b"\n=c' }; // prettier-ignore
+const OTHER: NamedEntries = { ...MADE, making: randomUUID(), name: 'Others', start: undefined, photographs: [], entries: { ...ENTRIES, notes: [], marks: [] } }; // prettier-ignore
 
 describe('the table of records', () => {
   it('is read again as it was written, whatever is in it', () => {
-    const read = readRecordsCsv(CSV_HEAD + writeRecordsCsv([MADE, OTHER]));
-    expect(read).toEqual({ kind: 'makings', makings: [MADE, OTHER].map(({ making, name, entries }) => ({ making, name, entries })) }); // prettier-ignore
+    const firing = { id: randomUUID(), body: FIRING };
+    const read = readRecordsCsv(CSV_HEAD + writeRecordsCsv([MADE, OTHER]) + writeFiringsCsv([firing]));
+    expect(read).toEqual({ kind: 'makings', firings: [firing], makings: [MADE, OTHER].map((one) => ({ ...one, pieces: undefined })) }); // prettier-ignore
   });
 
   it('has no cell that a spreadsheet takes for a formula', () => {
     const text = writeRecordsCsv([MADE]);
-    expect(text).not.toMatch(/(^|,|")[=+@]/m);
+    expect(text).not.toMatch(/(^|,)"?[=+@]/m);
   });
 
   it('may have its columns in any order, and a mark of its encoding before them', () => {
@@ -37,6 +50,9 @@ describe('the table of records', () => {
     ['a row of no kind', `${CSV_HEAD}sherd,x,y\n`, ['line 2.row']],
     ['a size of nothing', `${CSV_HEAD}measurement,${randomUUID()},m,n,0,p,1,s,${AT},fired,rim,0\n`, ['line 2.value']],
     ['a state that is none', `${CSV_HEAD}measurement,${randomUUID()},m,n,0,p,1,s,${AT},melted,rim,3\n`, ['line 2.state']],
+    ['a making without its steps', `${CSV_HEAD}making,${randomUUID()},m,n,,,,,${AT},,,,,,,{}\n`, ['line 2.id']],
+    ['a firing that is none', `${CSV_HEAD}firing,${randomUUID()},,n,,,,,${AT},,,,,,,{\n`, ['line 2.name']],
+    ['a photograph without its picture', `${CSV_HEAD}photograph,${randomUUID()},m,n,0,p,1,s,${AT},,,,,,,{}\n`, ['line 2.hash']],
     ['a quote that does not end', `${CSV_HEAD}note,"x\n`, ['line 3']],
   ])('is refused whole with %s', (_, text, paths) => {
     const read = readRecordsCsv(text);

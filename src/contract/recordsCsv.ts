@@ -1,7 +1,9 @@
 import Papa from 'papaparse';
 import { shortValue, type Fault } from '../core/errors.ts';
-import { makingEntries } from './makingSchema.ts';
-import type { Entries } from './makings.ts';
+import type { KeptFiring } from '../core/kiln/keptFiring.ts';
+import { makingEntries, makingStart, photographRow } from './makingSchema.ts';
+import type { Entries, MakingStart, Photograph } from './makings.ts';
+import { readRecord } from './recordSchema.ts';
 import { readShape } from './targetSchema.ts';
 
 /** What a row of the table of records is. */
@@ -12,12 +14,23 @@ type RowKind = keyof typeof KINDS;
 const COLUMNS = ['row', 'id', 'making', 'making name', 'piece', 'piece name', 'number', 'step', 'at', 'state', 'what', 'value', 'kind', 'x', 'y', 'text', 'holds', 'even', 'balanced', 'fits', 'rating', 'of', 'out', 'hours', 'thickness', 'faces', 'cover', 'support'] as const; // prettier-ignore
 type Cells = Partial<Record<(typeof COLUMNS)[number], string | number | boolean | null>>;
 
-/** Entries of one making, and how it and its pieces are called. */
+/** A making as it was begun, and when it ended. */
+export type WholeStart = MakingStart & { readonly endedAt: string | null };
+
+/** Entries of one making with the photographs of it, and how it and its pieces are called; where it is known, how it was begun. */
 export interface NamedEntries {
   readonly making: string;
   readonly name: string;
   readonly pieces: readonly string[];
+  readonly start?: WholeStart;
+  readonly photographs: readonly Photograph[];
   readonly entries: Entries;
+}
+
+/** A firing by its id. */
+export interface CsvFiring {
+  readonly id: string;
+  readonly body: KeptFiring;
 }
 
 /** A text that a spreadsheet would take for a formula gets a mark before it, and loses it again when it is read. */
@@ -25,8 +38,12 @@ const FORMULA = /^'*[=+\-@\t\r]/;
 const guarded = (text: string) => (FORMULA.test(text) ? `'${text}` : text);
 const plain = (text: string) => (text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text);
 
-function rowsOf({ making, name, pieces, entries }: NamedEntries): Cells[] {
-  const rows: Cells[] = [];
+/** What has no columns of its own stands as JSON in `text`: how a making was begun, and what a firing was. */
+function rowsOf({ making, name, pieces, start, photographs, entries }: NamedEntries): Cells[] {
+  const rows: Cells[] = start ? [{ row: 'making', id: making, making, 'making name': name, at: start.startedAt, text: JSON.stringify(start) }] : []; // prettier-ignore
+  for (const { hash, width, height, ...spot } of photographs) {
+    rows.push({ row: 'photograph', making, 'making name': name, 'piece name': pieces[spot.piece] ?? '', ...spot, text: JSON.stringify({ hash, width, height }) }); // prettier-ignore
+  }
   for (const kind of Object.keys(KINDS) as RowKind[]) {
     for (const entry of entries[KINDS[kind]]) {
       const { drying, ...rest } = entry as { drying?: { part: object; hours: number }; piece?: number };
@@ -43,7 +60,16 @@ export const CSV_HEAD = COLUMNS.join(',') + LINE;
 
 /** Lines of the table of records (RFC 4180) for some makings, without the head. */
 export function writeRecordsCsv(makings: readonly NamedEntries[]): string {
-  const data = makings.flatMap(rowsOf).map((cells) => COLUMNS.map((column) => {
+  return linesOf(makings.flatMap(rowsOf));
+}
+
+/** Lines of the table for firings. */
+export function writeFiringsCsv(firings: readonly CsvFiring[]): string {
+  return linesOf(firings.map(({ id, body }): Cells => ({ row: 'firing', id, making: '', 'making name': body.name, at: body.opened ?? body.day, text: JSON.stringify(body) }))); // prettier-ignore
+}
+
+function linesOf(rows: readonly Cells[]): string {
+  const data = rows.map((cells) => COLUMNS.map((column) => {
     const cell = cells[column];
     return typeof cell === 'string' ? guarded(cell) : (cell ?? '');
   })); // prettier-ignore
@@ -83,12 +109,25 @@ function entryOf(kind: RowKind, cells: Readonly<Record<string, string>>): Record
   return { ...entry, drying: { part, hours: cellOf('hours', cells['hours']) } };
 }
 
+/** JSON of a cell; what is none is an empty object, whose missing keys are told. */
+function jsonOf(text: string | undefined): unknown {
+  try {
+    return JSON.parse(plain(text ?? '')) as unknown;
+  } catch {
+    return {};
+  }
+}
+
 /** No more faults than this are told. */
 const MOST_FAULTS = 100;
 
 /** Entries by their makings, or every fault with its line; nothing is half read. */
 export type CsvReading =
-  | { readonly kind: 'makings'; readonly makings: readonly Omit<NamedEntries, 'pieces'>[] }
+  | {
+      readonly kind: 'makings';
+      readonly makings: readonly Omit<NamedEntries, 'pieces'>[];
+      readonly firings: readonly CsvFiring[];
+    }
   | { readonly kind: 'faults'; readonly faults: readonly Fault[] };
 
 /** Reads the table of records again, as it was written or changed in a spreadsheet: columns may stand in any order. Never throws. */
@@ -101,21 +140,50 @@ export function readRecordsCsv(text: string): CsvReading {
     if (!meta.fields?.includes(column)) faults.push({ code: 'missing', path: column, value: 'nothing', rule: 'is a column that every row needs' }); // prettier-ignore
   }
   if (faults.length > 0) return { kind: 'faults', faults };
-  const makings = new Map<string, { name: string; entries: Record<string, unknown[]> }>();
+  const makings = new Map<
+    string,
+    { name: string; entries: Record<string, unknown[]>; start?: WholeStart; photographs: Photograph[] }
+  >();
+  const firings: CsvFiring[] = [];
+  const ownOf = (cells: Readonly<Record<string, string>>) => {
+    const id = cells['making'] ?? '';
+    const own = makings.get(id) ?? { name: plain(cells['making name'] ?? ''), entries: {}, photographs: [] };
+    makings.set(id, own);
+    return own;
+  };
   data.forEach((cells, index) => {
     const kind = cells['row'] as RowKind;
     const list = KINDS[kind] as (typeof KINDS)[RowKind] | undefined;
     const fault = (path: string, value: string, rule: string) => faults.length < MOST_FAULTS && faults.push({ code: 'out-of-range', path: `line ${index + 2}${path && `.${path}`}`, value, rule }); // prettier-ignore
-    if (!list) return void fault('row', shortValue(cells['row']), `must be one of ${Object.keys(KINDS).join(', ')}`);
+    const told = (faulty: readonly Fault[], from: number) => faulty.forEach(({ path, value, rule }) => fault(path.split('.').slice(from).join('.'), value, rule)); // prettier-ignore
+    if (cells['row'] === 'firing') {
+      const read = readRecord('firing', jsonOf(cells['text']));
+      return 'faults' in read ? told(read.faults, 0) : void firings.push({ id: cells['id'] ?? '', body: read.body });
+    }
+    if (cells['row'] === 'making') {
+      const { endedAt, ...start } = jsonOf(cells['text']) as { endedAt?: unknown };
+      const read = readShape<MakingStart>(makingStart, start);
+      if ('faults' in read) return told(read.faults, 0);
+      ownOf(cells).start = { ...read.value, endedAt: typeof endedAt === 'string' ? endedAt : null };
+      return;
+    }
+    if (cells['row'] === 'photograph') {
+      const { id, step, at, piece, number, text } = cells;
+      const read = readShape<Photograph>(photographRow, { ...(jsonOf(text) as object), id, step, at, piece: Number(piece), number: Number(number) }); // prettier-ignore
+      return 'faults' in read ? told(read.faults, 0) : void ownOf(cells).photographs.push(read.value);
+    }
+    if (!list)
+      return void fault(
+        'row',
+        shortValue(cells['row']),
+        `must be one of ${[...Object.keys(KINDS), 'making', 'photograph', 'firing'].join(', ')}`,
+      );
     const entry = entryOf(kind, cells);
     const shape = readShape<Entries>(makingEntries, { [list]: [entry] });
-    if ('faults' in shape) return shape.faults.forEach(({ path, value, rule }) => fault(path.split('.').slice(2).join('.'), value, rule)); // prettier-ignore
-    const id = cells['making'] ?? '';
-    const own = makings.get(id) ?? { name: plain(cells['making name'] ?? ''), entries: {} };
-    (own.entries[list] ??= []).push(...shape.value[list]);
-    makings.set(id, own);
+    if ('faults' in shape) return told(shape.faults, 2);
+    (ownOf(cells).entries[list] ??= []).push(...shape.value[list]);
   });
   if (faults.length > 0) return { kind: 'faults', faults };
   const none: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [], critiques: [] };
-  return { kind: 'makings', makings: [...makings].map(([making, { name, entries }]) => ({ making, name, entries: { ...none, ...entries } })) }; // prettier-ignore
+  return { kind: 'makings', firings, makings: [...makings].map(([making, { name, entries, start, photographs }]) => ({ making, name, ...(start && { start }), photographs, entries: { ...none, ...entries } })) }; // prettier-ignore
 }

@@ -93,7 +93,7 @@ export function buildApp({
       made: madeService(database, records, facts, workshop),
       costs: pieceCosts(database, records, facts),
       dry: dryPieces(database, records),
-      table: recordsTable(database, makings),
+      table: recordsTable(database, makings, records),
       workshop,
     }),
   );

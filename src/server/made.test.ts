@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
+import { QueryTypes } from 'sequelize';
 import request from 'supertest';
 import type { Design } from '../contract/api.ts';
 import type { ClayRecords, DryLine, MadeCosts, MadeLine } from '../contract/made.ts';
-import type { Entries, MakingStart, Measurement } from '../contract/makings.ts';
+import type { Entries, Making, MakingStart, Measurement } from '../contract/makings.ts';
 import type { Kept } from '../contract/records.ts';
 import { ROOM } from '../core/drying/air.ts';
 import { USUAL_SEGMENTS, type KeptFiring } from '../core/kiln/keptFiring.ts';
@@ -167,7 +168,8 @@ describe('the table of all records', () => {
   it('goes out and comes in again without loss, on a table that has the makings and nothing in them', async () => {
     const entries = { measurements: sizes(3, 0.12), notes: [{ ...spot(1), text: '=1, "two"\nthree' }], critiques: [{ ...spot(2), holds: true, even: null, balanced: false, fits: null, rating: 3, text: '' }] }; // prettier-ignore
     const [full, empty] = [await make(3, entries), await make(3, {})];
-    const text = (await agent.get('/api/made/records.csv').expect(200)).text;
+    const lines = (await agent.get('/api/made/records.csv').expect(200)).text.split('\r\n');
+    const text = lines.filter((line) => !line.startsWith('making,')).join('\r\n');
     const other = text.replaceAll(full, empty).replace(/[0-9a-f]{8}(?=-[0-9a-f]{4}-4)/g, (start, at: number) => (text.slice(at, at + 36) === full ? empty.slice(0, 8) : start.replace(/^./, (sign) => (sign === '0' ? '1' : '0')))); // prettier-ignore
     const send = () => agent.post('/api/made/records.csv').set('Content-Type', 'text/csv').send(other);
     expect((await send()).body).toEqual({ entries: 14, unknown: [] });
@@ -179,11 +181,37 @@ describe('the table of all records', () => {
     expect((now.body as Entries).measurements).toHaveLength(12);
   });
 
-  it('tells makings that are not here, and refuses a table with a fault whole', async () => {
+  it('begins makings again on another table that has their designs, with their firings and photographs', async () => {
+    const id = await make(3, { measurements: sizes(3, 0.12) });
+    await fire('2026-11-02', id, 3);
+    const photograph = { id: randomUUID(), makingId: id, piece: 0, number: 2, step: 'stiffen', at: AT, hash: 'b'.repeat(64), width: 30, height: 20 }; // prettier-ignore
+    await database.photographs.bulkCreate([photograph] as never);
+    const text = (await agent.get('/api/made/records.csv').expect(200)).text;
+    const other = await openDatabase(':memory:');
+    const there = request(buildApp({ database: other, door: null, workshop: ownWorkshop(), address: '127.0.0.1', pages: null })); // prettier-ignore
+    for (const table of ['designs', 'revisions'] as const) {
+      const rows = await database.sequelize.query<object>(`SELECT * FROM ${table}`, { type: QueryTypes.SELECT });
+      await other.sequelize.getQueryInterface().bulkInsert(table, rows);
+    }
+    const send = () => there.post('/api/made/records.csv').set('Content-Type', 'text/csv').send(text);
+    // Twelve sizes, a photograph and a firing.
+    expect((await send()).body).toEqual({ entries: 14, unknown: [] });
+    expect((await send()).body).toEqual({ entries: 14, unknown: [] });
+    const [was, now] = [(await agent.get(`/api/makings/${id}`)).body as Making, (await there.get(`/api/makings/${id}`)).body as Making]; // prettier-ignore
+    // The clay book of the other table does not have its clay.
+    expect({ ...now, updatedAt: '' }).toEqual({ ...was, updatedAt: '', clay: null });
+    const firings = async (of: typeof agent) => ((await of.get('/api/records/firing')).body as Kept<'firing'>[]).map(({ id: own, body }) => ({ own, body })); // prettier-ignore
+    expect(await firings(there)).toEqual(await firings(agent));
+    await there.delete(`/api/makings/${id}`);
+    expect((await send()).body).toMatchObject({ unknown: ['Tumblers for the galley'] });
+    await other.close();
+  });
+
+  it('tells makings that are not here, nor their designs, and refuses a table with a fault whole', async () => {
     const id = await make(1, { measurements: sizes(1, 0.12) });
     const text = (await agent.get('/api/made/records.csv')).text;
     const send = (table: string) => agent.post('/api/made/records.csv').set('Content-Type', 'text/csv').send(table);
-    expect((await send(text.replaceAll(id, randomUUID()))).body).toEqual({ entries: 0, unknown: ['Tumblers for the galley'] }); // prettier-ignore
+    expect((await send(text.replaceAll(id, randomUUID()).replaceAll(design.id, randomUUID()))).body).toEqual({ entries: 0, unknown: ['Tumblers for the galley'] }); // prettier-ignore
     const bad = await send(text.replace(',fired,rim,', ',molten,rim,'));
     expect(bad.status).toBe(400);
     expect((bad.body as { faults: { path: string }[] }).faults[0]?.path).toMatch(/^line \d+\.state$/);

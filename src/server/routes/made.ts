@@ -52,8 +52,9 @@ export function madeRoutes({ made, costs, dry, table, workshop }: MadeServices):
 
   router.post('/records.csv', tableBody(), async (req, res) => {
     const read = await workshop.make('records', bytesOf(req.body));
-    const { makings } = JSON.parse(read.kind === 'json' ? read.text : '') as Extract<CsvReading, { kind: 'makings' }>;
-    res.json(await table.keep(makings));
+    res.json(
+      await table.keep(JSON.parse(read.kind === 'json' ? read.text : '') as Extract<CsvReading, { kind: 'makings' }>),
+    );
   });
 
   return router;

@@ -1,7 +1,16 @@
-import type { Entries } from '../../contract/makings.ts';
-import { CSV_HEAD, writeRecordsCsv, type NamedEntries } from '../../contract/recordsCsv.ts';
+import type { Entries, Making } from '../../contract/makings.ts';
+import {
+  CSV_HEAD,
+  writeFiringsCsv,
+  writeRecordsCsv,
+  type CsvReading,
+  type NamedEntries,
+  type WholeStart,
+} from '../../contract/recordsCsv.ts';
 import type { Database } from '../models/database.ts';
+import { Refusal } from '../refusal.ts';
 import type { MakingService } from './makings.ts';
+import type { RecordService } from './records.ts';
 
 /** What came of a table that was read in: entries that it had, and makings that are not here, by their names. */
 export interface CsvKept {
@@ -27,8 +36,38 @@ function sharesOf(entries: Entries): Entries[] {
   });
 }
 
+/** A making as the table has it. */
+function namedOf(making: Making): NamedEntries {
+  const { id, name, clay, startedAt, dueAt, endedAt, schools, air, pieces, photographs } = making;
+  const { measurements, faults, notes, marks, strikes, critiques } = making;
+  return {
+    making: id,
+    name,
+    pieces: pieces.map((piece) => piece.name),
+    start: { id, name, clay, startedAt, dueAt, endedAt, schools, air, pieces },
+    photographs,
+    entries: { measurements, faults, notes, marks, strikes, critiques },
+  };
+}
+
 /** The table of all records, out and in again. */
-export function recordsTable(database: Database, makings: MakingService) {
+export function recordsTable(database: Database, makings: MakingService, records: RecordService) {
+  /** Whether a making is here, or could be begun as the table has it: its designs must be here, and it was not taken away. */
+  async function isHere(id: string, start: WholeStart | undefined): Promise<boolean> {
+    if ((await database.makings.count({ where: { id } })) > 0) return true;
+    if (!start || start.id !== id || (await database.makings.count({ where: { id }, paranoid: false })) > 0)
+      return false;
+    try {
+      const { endedAt, ...begun } = start;
+      const { clay } = await makings.begin(begun);
+      await makings.change(id, { ...begun, clay, endedAt });
+      return true;
+    } catch (error) {
+      if (error instanceof Refusal) return false;
+      throw error;
+    }
+  }
+
   return {
     /** All of it, a share at a time. */
     async *write(): AsyncGenerator<string> {
@@ -36,23 +75,33 @@ export function recordsTable(database: Database, makings: MakingService) {
       const rows = await database.makings.findAll({ attributes: ['id'], order: ['startedAt', 'id'], raw: true });
       for (let from = 0; from < rows.length; from += AT_A_TIME) {
         const whole = await Promise.all(rows.slice(from, from + AT_A_TIME).map(({ id }) => makings.read(id)));
-        yield writeRecordsCsv(whole.map(({ id, name, pieces, ...entries }): NamedEntries => ({ making: id, name, pieces: pieces.map((piece) => piece.name), entries }))); // prettier-ignore
+        yield writeRecordsCsv(whole.map(namedOf));
       }
+      yield writeFiringsCsv((await records.list('firing')).map(({ id, body }) => ({ id, body })));
     },
 
     /** Keeps what a table has, each entry once by its id; what belongs to makings that are not here is told, not kept. */
-    async keep(read: readonly Omit<NamedEntries, 'pieces'>[]): Promise<CsvKept> {
+    async keep({
+      makings: read,
+      firings,
+    }: Pick<Extract<CsvReading, { kind: 'makings' }>, 'makings' | 'firings'>): Promise<CsvKept> {
       const unknown: string[] = [];
       let entries = 0;
-      for (const { making, name, entries: own } of read) {
-        if ((await database.makings.count({ where: { id: making } })) === 0) {
+      for (const { making, name, start, photographs, entries: own } of read) {
+        if (!(await isHere(making, start))) {
           unknown.push(name || making);
           continue;
         }
         for (const share of sharesOf(own)) await makings.keep(making, share);
-        entries += countOf(own);
+        const rows = photographs.map((one) => ({ ...one, makingId: making }));
+        await database.write((transaction) => database.photographs.bulkCreate(rows as never, { transaction, ignoreDuplicates: true })); // prettier-ignore
+        entries += countOf(own) + photographs.length;
       }
-      return { entries, unknown };
+      for (const { id, body } of firings) {
+        if ((await database.records.count({ where: { id }, paranoid: false })) === 0)
+          await records.create('firing', body, id);
+      }
+      return { entries: entries + firings.length, unknown };
     },
   };
 }

@@ -41,7 +41,7 @@ async function read(file: File): Promise<void> {
       label="Read a CSV in"
       name="records-csv"
       accept=".csv,text/csv"
-      note="Entries of makings that are on this table; each is kept once."
+      note="Makings of designs that are here, what was written down of them, and firings; each is kept once. Pictures stay in the data folder."
       :trouble="trouble"
       @read="read"
     />
