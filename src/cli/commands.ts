@@ -19,9 +19,10 @@ const USAGE = `Fawn Table, the command line
   npm run -s fawn -- develop FILE...
       develops each target and prints the result as JSON, one line a file; - reads standard input
   npm run -s fawn -- sheet FILE|FOLDER... [--out DIR] [--formats svg,pdf,dxf,png,plt] [--units mm|cm|inch]
-      [--paper a4|letter|legal|a3|tabloid] [--printer 0.973x0.991] [--dpi 300] [--offset 0.5]
+      [--paper a4|letter|legal|a3|tabloid] [--printer 0.973x0.991] [--dpi 300] [--offset 0.5] [--class names.csv]
       writes templates at true size and a summary, and prints their paths; --printer: printed over true length along the
-      short and the long edge of the sheet; --dpi: of a PNG; --offset: mm that a drag knife's tip trails, in a plot file
+      short and the long edge of the sheet; --dpi: of a PNG; --offset: mm that a drag knife's tip trails, in a plot file; --class: a
+      card and templates for each name, in class.pdf
 
   npm run -s fawn -- nest FILE [--seconds N]
       lays parts on the shortest slab that is found in N seconds (30) and prints the layout as JSON
@@ -70,6 +71,7 @@ export async function runCommand(args: readonly string[], station: Station): Pro
         printer: text,
         dpi: text,
         offset: text,
+        class: text,
         seconds: text,
         thickness: text,
         side: text,

@@ -35,10 +35,24 @@ describe('sheet', () => {
     expect(plot.kind === 'lines' && plot.lines.length).toBe(2);
   });
 
+  it('writes a card and templates for each name of a class, and says how much paper and clay that takes', async () => {
+    const { station, written, printed } = fakeStation({ a: good, 'names.csv': '\uFEFFName,Table\r\n"Ann, the elder",1\r\n\r\nBo,2\r\n' }); // prettier-ignore
+    expect(await runCommand(['sheet', 'a', '--formats', 'svg', '--class', 'names.csv'], station)).toBe(0);
+    expect(printed).toEqual(['./rack-tumbler.svg', './class.pdf', './summary.json']);
+    const summary = JSON.parse(Buffer.from(written.get('./summary.json') ?? []).toString()) as {
+      class: { clay: number };
+    };
+    // Two names, a card and two pages of template each. The wall of 281 x 119 and the base of 95.5 across, both 6 thick.
+    expect(summary.class).toMatchObject({ names: 2, sheets: 6 });
+    expect(Math.abs(summary.class.clay / 2 / (((281.03 * 119 + (Math.PI / 4) * 95.4545 ** 2) * 6 * 1.9) / 1000) - 1)).toBeLessThan(0.03); // prettier-ignore
+    expect((Buffer.from(written.get('./class.pdf') ?? []).toString('latin1').match(/\/Type \/Page\b/g) ?? []).length).toBe(6); // prettier-ignore
+  });
+
   it.each([
     [['sheet', 'a', '--paper', 'a0'], /--paper: a0/],
     [['sheet', 'a', '--formats', 'svg,bmp'], /--formats: bmp/],
     [['sheet', 'a', '--units', 'ell'], /--units: ell/],
+    [['sheet', 'a', '--class', 'gone.csv'], /--class: gone\.csv: cannot be read/],
     [['sheet', 'a', '--printer', '0.97'], /--printer: 0\.97: must be two figures/],
     [['sheet', 'a', '--printer', '0.97x7'], /--printer/],
     [['sheet', 'a', '--dpi', '9000'], /--dpi: 9000: must be from 36 to 1200/],

@@ -1,13 +1,16 @@
+import { faultLine, FaultError } from '../core/errors.ts';
 import { fileStem } from '../core/format/fileStem.ts';
 import { bounds } from '../core/outline/outline.ts';
 import { developWhole } from '../core/piece/develop.ts';
 import { aboutTemplate } from '../core/sheet/about.ts';
-import { pagesOf } from '../core/sheet/pages.ts';
+import { pagesOf, type PageOptions } from '../core/sheet/pages.ts';
 import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
 import { SCALE_LIMITS, type CheckedPrinter } from '../core/sheet/printerCheck.ts';
 import { DEFAULT_DPI, DPI_LIMITS, OFFSET_LIMITS, TEMPLATE_FORMATS, type TemplateFormat } from '../core/sheet/templateFormat.ts'; // prettier-ignore
 import { templateParts } from '../core/sheet/templateParts.ts';
 import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
+import type { Target } from '../core/piece/target.ts';
+import { classSet, readNames } from './classSet.ts';
 import { readTargets } from './readTargets.ts';
 import type { Station } from './station.ts';
 
@@ -18,7 +21,9 @@ const BAD_INPUT = 2;
 const USUAL = 'pdf,svg,dxf';
 
 /** What of the call says how templates are written. */
-type Values = Readonly<Partial<Record<'out' | 'formats' | 'paper' | 'units' | 'printer' | 'dpi' | 'offset', string>>>;
+type Values = Readonly<
+  Partial<Record<'out' | 'formats' | 'paper' | 'units' | 'printer' | 'dpi' | 'offset' | 'class', string>>
+>;
 
 interface SheetCall {
   readonly out: string;
@@ -80,10 +85,19 @@ interface Summed {
   readonly parts: readonly { readonly id: string; readonly count: number; readonly width: number; readonly height: number }[]; // prettier-ignore
 }
 
+/** A file that measured otherwise than it was developed is told, and not written. */
+function notTrue(name: string, error: unknown, station: Station): null {
+  if (!(error instanceof FaultError)) throw error;
+  for (const fault of error.faults) station.complain(`${name}: ${faultLine(fault)}`);
+  return null;
+}
+
 /** Writes the templates of targets, or of all target files of a folder, and `summary.json` beside them. */
 export async function sheetFiles(named: readonly string[], values: Values, station: Station): Promise<number> {
   const call = readCall(values, station);
   if (!call) return BAD_INPUT;
+  const names = values.class === undefined ? [] : readNames(values.class, station);
+  if (!names) return BAD_INPUT;
   const targets = readTargets(
     named.flatMap((name) => station.targetsIn(name) ?? [name]),
     station,
@@ -94,6 +108,7 @@ export async function sheetFiles(named: readonly string[], values: Values, stati
   const { out, formats, units, ...rest } = call;
   const used = new Map<string, number>();
   const summary: Summed[] = [];
+  const pieces: { target: Target; options: PageOptions }[] = [];
   for (const { target } of targets) {
     const parts = templateParts(target, developWhole(target).parts);
     const stem = fileStem(target.name);
@@ -101,10 +116,13 @@ export async function sheetFiles(named: readonly string[], values: Values, stati
     used.set(stem, times);
     const style = { unit: units };
     const options = { name: target.name, style, about: aboutTemplate(target, style, null), ...rest };
+    pieces.push({ target, options });
     const files: string[] = [];
     for (const format of formats) {
+      const bytes = await writeTemplate(parts, format, options).catch((error: unknown) => notTrue(target.name, error, station)); // prettier-ignore
+      if (!bytes) return BAD_INPUT;
       const file = `${out}/${times > 1 ? `${stem}-${times}` : stem}.${format}`;
-      station.writeFile(file, await writeTemplate(parts, format, options));
+      station.writeFile(file, bytes);
       station.print(file);
       files.push(file);
     }
@@ -114,8 +132,12 @@ export async function sheetFiles(named: readonly string[], values: Values, stati
     });
     summary.push({ name: target.name, files, pages: formats.includes('pdf') ? pagesOf(parts, options).length : null, parts: sizes }); // prettier-ignore
   }
+  const pupils = names.length > 0 ? await classSet(pieces, names, out, station) : null;
   const file = `${out}/summary.json`;
-  station.writeFile(file, Buffer.from(`${JSON.stringify({ designs: summary }, null, 2)}\n`));
+  station.writeFile(
+    file,
+    Buffer.from(`${JSON.stringify({ designs: summary, ...(pupils && { class: pupils }) }, null, 2)}\n`),
+  );
   station.print(file);
   return DONE;
 }

@@ -42,7 +42,8 @@ export interface DesignWrite {
 /** Body of a request for a template file. */
 export interface TemplateRequest {
   readonly target: Target;
-  readonly format: TemplateFormat;
+  /** A template file, or the bench card. */
+  readonly format: TemplateFormat | 'card';
   readonly paper?: PaperName;
   readonly units?: LengthUnit;
   readonly marks?: InchMarks;

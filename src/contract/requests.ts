@@ -36,7 +36,7 @@ export const templateBody = Joi.object<
 >({
   target: target(),
   format: Joi.string()
-    .valid(...TEMPLATE_FORMATS)
+    .valid(...TEMPLATE_FORMATS, 'card')
     .required(),
   paper: Joi.string<PaperName>()
     .valid(...PAPER_NAMES)

@@ -9,7 +9,7 @@ import { isPrinted, isWhole, type PlannedPart } from './pagePlan.ts';
 import { PAPER_MARGIN, type PaperName } from './paper.ts';
 import { printerWords, type CheckedPrinter } from './printerCheck.ts';
 import { rollArrow } from './rollArrow.ts';
-import { EDGE_WORDS, leanWords, sizeWords, titleWords } from './words.ts';
+import { checkedWords, EDGE_WORDS, leanWords, sizeWords, titleWords, type Checked } from './words.ts';
 
 /** Length of the metric check ruler (mm). */
 export const RULER_MM = 100;
@@ -24,6 +24,7 @@ export interface FooterOptions {
   readonly style: LengthStyle;
   readonly about?: About;
   readonly printer?: CheckedPrinter;
+  readonly checked?: readonly Checked[];
   readonly paper: PaperName;
   /** Width of the paper as it lies (mm), and which page of how many it is. */
   readonly width: number;
@@ -91,6 +92,15 @@ function linesOfSeveral({ parts, name, style, about, number, total }: FooterOpti
   ];
 }
 
+/** What was measured of the parts on this page, as far as there is room between the words beside the rulers. */
+function checkedRows({ parts, checked = [] }: FooterOptions): string[] {
+  const rows = checked.filter(({ id }) => parts.some(({ part }) => part.id === id));
+  const [first] = rows;
+  if (!first) return [];
+  if (rows.length === 1) return [checkedWords(first)];
+  return [`Checked in this file: ${rows.length} parts, off by ${Math.max(...rows.map(({ off }) => off)).toFixed(2)} mm.`]; // prettier-ignore
+}
+
 type Text = (up: number, size: number, words: string, weight?: 'bold') => Primitive;
 
 /** Rulers, name, size, leans and page map at the foot of a page: everything that must not cross a join. */
@@ -107,6 +117,7 @@ export function footer(options: FooterOptions): Primitive[] {
     at(x + RULER_MM + 2, 9, 2.8, '100 mm'),
     ...ruler(x, y + 1, RULER_INCHES * MM_PER_INCH, MM_PER_INCH / 2, 2),
     at(x + RULER_INCHES * MM_PER_INCH + 2, 1, 2.8, '4 inch'),
+    ...checkedRows(options).map((words, index) => at(x + RULER_MM + 16, 6.2 - 2.4 * index, 2, words)),
     ...(printer ? [at(x, 14.2, 2.6, printerWords(printer, paper), 'bold')] : []),
     at(x + RULER_MM + 16, 9, 2.6, 'Print at 100 %,'),
     at(x + RULER_MM + 16, 1, 2.6, 'then lay a ruler on both.'),

@@ -19,6 +19,7 @@ import {
   type PlannedPart,
 } from './pagePlan.ts';
 import { partDrawing } from './partDrawing.ts';
+import type { Checked } from './words.ts';
 import { printedSize, stretchOf, TRUE_SCALE, type CheckedPrinter } from './printerCheck.ts';
 
 /** A window of a page: what is drawn in it is cut off at its edge. Mm, y up, from the page's lower left corner. */
@@ -53,6 +54,8 @@ export interface PageOptions {
   readonly style: LengthStyle;
   /** What is told beside the lines; left out, the name alone. */
   readonly about?: About;
+  /** What was measured of the file, once it was read back. */
+  readonly checked?: readonly Checked[];
   /** The printer that it is corrected for. */
   readonly printer?: CheckedPrinter;
 }

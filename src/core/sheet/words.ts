@@ -53,3 +53,16 @@ export function titleWords(part: Part): string {
   if (part.id === PAPER_ID) return `${part.name}, cut ${part.count}`;
   return `${part.name}, cut ${part.count}, ${part.faceUp} face up`;
 }
+
+/** What a part's lines measure in a file that was read back: the box of its outline, and how far the worst of its lines is off (mm). */
+export interface Checked {
+  readonly id: string;
+  readonly width: number;
+  readonly height: number;
+  readonly off: number;
+}
+
+/** `Checked: 281.03 × 119.00 mm in this file, off by 0.00.` Always in mm: a hundredth is what is told. */
+export function checkedWords({ width, height, off }: Checked): string {
+  return `Checked: ${width.toFixed(2)} × ${height.toFixed(2)} mm in this file, off by ${off.toFixed(2)}.`;
+}

@@ -1,9 +1,11 @@
-import type { Part } from '../part/part.ts';
+import type { Bench } from '../checks/bench.ts';
+import { PAPER_ID, type Part } from '../part/part.ts';
+import type { Development } from '../piece/develop.ts';
 import type { Target } from '../piece/target.ts';
 import { seeded } from '../seeded.ts';
 import type { SlabNeeded } from '../slab/slabNeeded.ts';
 import { planSlabs } from './planSlabs.ts';
-import { groupsOf, type PlanRules } from './slabPlan.ts';
+import { DEFAULT_PLAN, groupsOf, type PlanRules } from './slabPlan.ts';
 
 /** A slab of a plan as it is rolled and weighed. */
 export function slabOf(
@@ -27,4 +29,14 @@ export function quickPlan(target: Target, parts: readonly Part[], rules: PlanRul
   return slabs.map((slab) =>
     slabOf(slab, [...new Set(slab.placements.map(({ id }) => names.get(id) ?? id))], target.clay.wetDensity),
   );
+}
+
+/** The slabs that one piece is rolled from, whatever has been laid out: the one answer to what is rolled and weighed out. */
+export function slabsToRoll(
+  target: Target,
+  { parts, slabs }: Pick<Development, 'parts' | 'slabs'>,
+  greatest: Bench['slab'],
+): readonly SlabNeeded[] {
+  const cut = parts.filter(({ id }) => id !== PAPER_ID);
+  return quickPlan(target, cut, { ...greatest, ...DEFAULT_PLAN }) ?? slabs;
 }

@@ -13,6 +13,7 @@ import type { Target } from '../../core/piece/target.ts';
 import { templateParts } from '../../core/sheet/templateParts.ts';
 import { aboutTemplate } from '../../core/sheet/about.ts';
 import { TEMPLATE_TYPES } from '../../core/sheet/templateFormat.ts';
+import { writeCard } from '../../print/writeCard.ts';
 import { writeTemplate } from '../../print/writeTemplate.ts';
 import type { LearningJob } from '../services/made.ts';
 
@@ -114,6 +115,15 @@ async function sheets(
   const { parts } = developWhole(target);
   const style = { unit: units, marks };
   const about = aboutTemplate(target, style, revision ?? null);
+  if (format === 'card') {
+    const card = await writeCard(target, { style, about, ...rest });
+    return {
+      kind: 'file',
+      name: `${fileStem(target.name)}-card.pdf`,
+      type: TEMPLATE_TYPES.pdf,
+      bytes: new Uint8Array(card),
+    };
+  }
   const file = await writeTemplate(templateParts(target, parts), format, { name: target.name, style, about, ...rest });
   const bytes = typeof file === 'string' ? new TextEncoder().encode(file) : new Uint8Array(file);
   return { kind: 'file', name: `${fileStem(target.name)}.${format}`, type: TEMPLATE_TYPES[format], bytes };

@@ -85,7 +85,8 @@ async function save(format: TemplateRequest['format']): Promise<void> {
     await piece.keep();
     const revision = piece.design?.revision;
     const request = { target, format, paper: paper.value, units: unit.value, marks: marks.value, ...(revision !== undefined && { revision }), ...(chosen.value && { printer: chosen.value }) }; // prettier-ignore
-    saveFile(`${fileStem(target.name)}.${format}`, await api.template(request));
+    const ending = format === 'card' ? '-card.pdf' : `.${format}`;
+    saveFile(`${fileStem(target.name)}${ending}`, await api.template(request));
   } catch (error) {
     trouble.value = connection.note(error);
   } finally {
@@ -131,6 +132,7 @@ function saveDesign(): void {
     <VBtn variant="flat" class="wide" name="pdf" :disabled="busy !== null" @click="save('pdf')">
       {{ busy === 'pdf' ? 'Drawing the pages' : 'PDF at true size' }}
     </VBtn>
+    <VBtn class="wide" :disabled="busy !== null" @click="save('card')">Bench card, one page</VBtn>
     <VBtn v-for="file in FILES" :key="file.format" class="wide" :disabled="busy !== null" @click="save(file.format)">
       {{ file.title }}
     </VBtn>

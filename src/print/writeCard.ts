@@ -1,0 +1,67 @@
+import { DEFAULT_BENCH } from '../core/checks/bench.ts';
+import { orderOfWork } from '../core/making/orderOfWork.ts';
+import { DEFAULT_SCHOOLS } from '../core/making/workStep.ts';
+import { developWhole } from '../core/piece/develop.ts';
+import type { Target } from '../core/piece/target.ts';
+import { slabsToRoll } from '../core/slabPlan/quickPlan.ts';
+import { benchCard } from '../core/sheet/benchCard.ts';
+import { pagesOf, type Page, type PageOptions } from '../core/sheet/pages.ts';
+import { PAPER_MARGIN, PAPERS } from '../core/sheet/paper.ts';
+import { templateParts } from '../core/sheet/templateParts.ts';
+import { printedSize, stretchOf, TRUE_SCALE } from '../core/sheet/printerCheck.ts';
+import { writePdf } from './pdf.ts';
+
+/** What a card is written for: as its templates are, and for whom in a class. */
+export interface CardOptions extends Omit<PageOptions, 'name'> {
+  /** The greatest slab that is rolled: along and across (mm). */
+  readonly bench?: { readonly length: number; readonly width: number };
+  readonly student?: string;
+}
+
+/** The bench card of a piece, as a page. */
+export function cardPage(
+  target: Target,
+  { paper, style, about, printer, student, bench = DEFAULT_BENCH.slab }: CardOptions,
+): Page {
+  const developed = developWhole(target);
+  const steps = orderOfWork(target, developed, slabsToRoll(target, developed, bench), DEFAULT_SCHOOLS);
+  const scale = printer?.scale ?? TRUE_SCALE;
+  const size = printedSize(PAPERS[paper], scale);
+  const items = benchCard({ target, developed, steps, style, whole: about?.whole ?? target.name, ...(student !== undefined && { student }) }, size); // prettier-ignore
+  return { ...size, parts: [], layers: [{ clip: null, items }], stretch: stretchOf(size, scale) };
+}
+
+/** The bench card of a piece as a PDF of one page. */
+export function writeCard(target: Target, options: CardOptions): Promise<Buffer> {
+  return writePdf(`${target.name}, bench card`, [cardPage(target, options)]);
+}
+
+/** One piece of a class: what is made, and how its template is told. */
+export interface ClassPiece {
+  readonly target: Target;
+  readonly options: PageOptions;
+}
+
+/** Names stand at the head of each page, clear of what is drawn (mm). */
+const NAME = { size: 5, under: 4 } as const;
+
+/** A template's page with the name of the one who cuts it. */
+function named(page: Page, name: string): Page {
+  const at = [page.width - PAPER_MARGIN, page.height - NAME.size - NAME.under] as const;
+  return { ...page, layers: [...page.layers, { clip: null, items: [{ kind: 'text', layer: 'text', at, size: NAME.size, text: name, anchor: 'end', weight: 'bold' }] }] }; // prettier-ignore
+}
+
+/** The pages of a class: for each name, or once without names, a card and its templates for every piece. */
+export function classPages(pieces: readonly ClassPiece[], names: readonly string[]): Page[] {
+  const made = pieces.map(({ target, options }) => ({ target, options, pages: pagesOf(templateParts(target, developWhole(target).parts), options) })); // prettier-ignore
+  const whole = (student?: string) => made.flatMap(({ target, options, pages }) => [
+    cardPage(target, { ...options, ...(student !== undefined && { student }) }),
+    ...pages.map((page) => (student === undefined ? page : named(page, student))),
+  ]); // prettier-ignore
+  return names.length === 0 ? whole() : names.flatMap((name) => whole(name));
+}
+
+/** A class's cards and templates as one PDF. */
+export function writeClass(title: string, pieces: readonly ClassPiece[], names: readonly string[]): Promise<Buffer> {
+  return writePdf(title, classPages(pieces, names));
+}
