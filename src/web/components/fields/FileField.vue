@@ -33,6 +33,10 @@ function onChange(chosen: File | readonly File[] | null): void {
 </template>
 
 <style scoped>
+/* The browser's own file field is not seen, and must not reach beyond what is. */
+:deep(input[type='file']) {
+  max-width: 100%;
+}
 .note {
   padding: 4px 0 8px;
   font-size: 15px;
