@@ -20,7 +20,7 @@ describe('cutting', () => {
     const check = await (await fetch(`${table.url}api/printer-check.pdf?paper=a4`)).arrayBuffer();
     const sheet = join(mkdtempSync(join(tmpdir(), 'fawn-cut-')), 'check.pdf');
     writeFileSync(sheet, Buffer.from(check));
-    expect(wordsOf(sheet)[0]).toMatch(/A\s+is\s+150\s+mm\s+and\s+B\s+200\s+mm/);
+    expect(wordsOf(sheet)[0]).toMatch(/A\s+should\s+be\s+150\s+mm\s+and\s+B\s+200\s+mm/);
 
     await page.goto(`${table.url}kit`);
     const caliper = page.getByRole('article', { name: 'Digital caliper' });
@@ -48,7 +48,7 @@ describe('cutting', () => {
     const words = wordsOf(await saved('PDF at true size'))
       .join(' ')
       .replace(/\s+/g, ' ');
-    expect(words).toContain('Only for Office printer, which prints 97.3 % across and 99.1 % along: corrected.');
+    expect(words).toContain('Corrected for Office printer (97.3 % across, 99.1 % along): do not print it on another.');
     expect(words).toContain('Checked: 281.03 × 119.00 mm in this file, off by 0.00.');
     expect(words).not.toContain('CHECKED ON ANOTHER PAPER');
     await page.locator('button[name="paper"]').click();

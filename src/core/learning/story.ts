@@ -1,5 +1,5 @@
 import { inOrder, isTooLate, type Mark, type Spot } from '../making/making.ts';
-import { PIECE_STATES, type Measured, type PieceState } from '../making/measured.ts';
+import { MEASURED, PIECE_STATES, type Measured, type PieceState } from '../making/measured.ts';
 import type { WorkStep } from '../making/workStep.ts';
 import type { Planned } from './madePiece.ts';
 
@@ -61,7 +61,8 @@ function sizesOf({ measurements, planned, shrinkage }: StoryOf): SizeRow[] {
   for (const { what, value, number, state = 'wet' } of inOrder(sizes)) newest.set(`${what} ${state} ${number}`, { what, state, value }); // prettier-ignore
   const all = [...newest.values()];
   const kinds = new Set([...all.map(({ what }) => what), ...(Object.keys(planned?.sizes ?? {}) as Measured[])]);
-  return [...kinds].map((what): SizeRow => {
+  // In one order, whatever was measured first.
+  return MEASURED.filter((what) => kinds.has(what)).map((what): SizeRow => {
     const size = planned?.sizes[what];
     const states = PIECE_STATES.flatMap((state) => {
       const values = all.filter((one) => one.what === what && one.state === state).map(({ value }) => value);

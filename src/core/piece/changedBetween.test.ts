@@ -8,7 +8,7 @@ it.each<readonly [string, Partial<Target>, readonly (readonly [string, unknown, 
   ['one size', { form: { kind: 'cylinder', diameter: 84, height: 112 } }, [['Height', 110, 112]]],
   ['its clay', { clay: { ...CUP.clay, shrinkage: 0.124, name: 'Siding buff' } }, [['Clay', null, 'Siding buff'], ['Shrinkage', 0.12, 0.124]]],
   ['slab and joins', { slab: { ...CUP.slab, wall: 5 }, base: { join: 'inside', trim: 0 }, rim: 'level' }, [['Wall', 6, 5], ['Base', 'under', 'inside'], ['Rim', 'square', 'level']]],
-  ['a belly that was added', { belly: 96 }, [['Belly', null, 'changed']]],
+  ['a belly that was added', { belly: 96 }, [['Belly', null, 'added']]],
   ['what no row names', { seam: { ...CUP.seam, angle: 40 } as Target['seam'] }, [['The drawing', 'as it was', 'changed']]],
 ])('tells %s', (_, change, wanted) => {
   expect(changedBetween(CUP, { ...CUP, ...change }).map(({ label, before, after }) => [label, before, after])).toEqual(wanted);

@@ -44,12 +44,13 @@ const WHOLE = [
   ['belly', 'Belly'],
   ['marks', 'Marks'],
   ['fit', 'Fit'],
-  ['owned', 'Template that is owned'],
-  ['inHand', 'What it keeps to'],
+  ['owned', 'Owned template'],
+  ['inHand', 'Kept fixed'],
 ] as const satisfies readonly (readonly [keyof Target, string])[];
 
 const HAS = 'as it was';
 const OTHER = 'changed';
+const ADDED = 'added';
 
 /** What differs between two states of a design, in the order in which a potter would tell it. Whatever has no name of its own is told as one. */
 export function changedBetween(before: Target, after: Target): Change[] {
@@ -66,7 +67,7 @@ export function changedBetween(before: Target, after: Target): Change[] {
   for (const [key, label] of WHOLE) {
     const [one, other] = [before[key], after[key]];
     if (JSON.stringify(one) === JSON.stringify(other)) continue;
-    changes.push({ label, unit: 'plain', before: one ? HAS : null, after: other ? OTHER : null });
+    changes.push({ label, unit: 'plain', before: one ? HAS : null, after: other ? (one ? OTHER : ADDED) : null });
   }
   return changes.length > 0 || JSON.stringify(before) === JSON.stringify(after) ? changes : [{ label: 'The drawing', unit: 'plain', before: HAS, after: OTHER }]; // prettier-ignore
 }

@@ -31,9 +31,9 @@ export type PriceLine =
 /** The sums of a kind of piece. */
 export interface Price {
   readonly lines: readonly PriceLine[];
-  /** All that is known, together. */
+  /** The sum of what is known. */
   readonly total: number;
-  /** A price is missing somewhere: the total is less than it cost. */
+  /** No price is missing; where one is, the total is less than it cost. */
   readonly isWhole: boolean;
   /** For each piece that was made, and for each without a fault, which bears the others; null where there is none. */
   readonly each: number | null;

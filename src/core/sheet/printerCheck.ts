@@ -17,7 +17,7 @@ export interface CheckedPrinter {
 /** What a template says of the printer that it was corrected for; louder when its paper is not the one that was checked. */
 export function printerWords({ name, scale, paper }: CheckedPrinter, now: PaperName): string {
   const share = (one: number) => `${(100 * one).toFixed(2).replace(/\.?0+$/, '')} %`;
-  const corrected = `Only for ${name}, which prints ${share(scale.short)} across and ${share(scale.long)} along: corrected.`;
+  const corrected = `Corrected for ${name} (${share(scale.short)} across, ${share(scale.long)} along): do not print it on another.`;
   return paper === now
     ? corrected
     : `${corrected} CHECKED ON ANOTHER PAPER (${PAPER_TITLES[paper]}): lay a ruler on it.`;
@@ -87,7 +87,7 @@ export function checkSheet({ width, height }: PaperSize): Primitive[] {
     text(x + 16, height - PAPER_MARGIN - 24, 6, 'Printer check', 'bold'),
     text(x + 16, height - PAPER_MARGIN - 34, 4, 'Print this sheet at 100 %, never fitted to the page.'),
     text(x + 16, height - PAPER_MARGIN - 41, 4, 'Measure A and B between the ends of the cross lines,'),
-    text(x + 16, height - PAPER_MARGIN - 48, 4, 'and write both down in Kit, at your printer.'),
-    text(x + 16, height - PAPER_MARGIN - 55, 4, `True, A is ${across} mm and B ${up} mm.`),
+    text(x + 16, height - PAPER_MARGIN - 48, 4, 'and enter both in Kit, under your printer.'),
+    text(x + 16, height - PAPER_MARGIN - 55, 4, `A should be ${across} mm and B ${up} mm.`),
   ];
 }

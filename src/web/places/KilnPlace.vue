@@ -157,10 +157,10 @@ onBeforeRouteLeave(() => firings.keepAll());
         </header>
         <VAlert v-for="(fault, index) in chamber" :key="index" type="warning">
           <template v-if="fault.kind === 'high'">
-            The shelves stand {{ lengths.length(fault.stands) }} high; the chamber of {{ body.kiln?.name }} has
-            {{ lengths.length(fault.chamber) }}.
+            The shelves and posts are {{ lengths.length(fault.stands) }} high, but the chamber of
+            {{ body.kiln?.name }} is only {{ lengths.length(fault.chamber) }}.
           </template>
-          <template v-else>{{ fault.shelf }} does not lie in {{ body.kiln?.name }}.</template>
+          <template v-else>{{ fault.shelf }} does not fit into {{ body.kiln?.name }}.</template>
         </VAlert>
         <p v-if="body.shelves.length === 0">Add a shelf of your kit, say what is to be fired, and pack the kiln.</p>
         <div class="shelves">

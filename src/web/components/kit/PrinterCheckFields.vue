@@ -34,17 +34,17 @@ const words = computed(() => {
   if (!found || found.kind === 'misread') return '';
   if (found.kind === 'true') return 'It prints true.';
   const { short, long } = found.scale;
-  if (found.kind === 'fitted') return `It made both ways ${share((short + long) / 2)}, alike: that is “fit to page”. Print the sheet again at 100 % and measure anew; left so, templates are corrected for it.`; // prettier-ignore
-  return `It prints ${share(short)} across and ${share(long)} along: templates are corrected when you choose it at Cut.`;
+  if (found.kind === 'fitted') return `Both lengths came out at ${share((short + long) / 2)}: the sheet was printed “fit to page”. Print it again at 100 % and measure again; otherwise templates are corrected for that setting.`; // prettier-ignore
+  return `It prints ${share(short)} across and ${share(long)} along. Choose it at Cut, and templates are corrected for it.`;
 });
 </script>
 
 <template>
   <h3>Printer check</h3>
   <VSelect v-model="paper" label="Paper" :items="papers" />
-  <VBtn :href="`/api/printer-check.pdf?paper=${paper}`" download>The check sheet</VBtn>
+  <VBtn :href="`/api/printer-check.pdf?paper=${paper}`" download>Download the check sheet</VBtn>
   <LengthField
-    :label="`A, true ${CHECK_LENGTHS.across} mm`"
+    :label="`A (should be ${CHECK_LENGTHS.across} mm)`"
     name="check-across"
     none="not measured"
     :mm="across"
@@ -52,7 +52,7 @@ const words = computed(() => {
     :done="done"
   />
   <LengthField
-    :label="`B, true ${CHECK_LENGTHS.up} mm`"
+    :label="`B (should be ${CHECK_LENGTHS.up} mm)`"
     name="check-up"
     none="not measured"
     :mm="up"

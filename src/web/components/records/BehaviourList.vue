@@ -27,7 +27,7 @@ const rows = computed<Row[]>(() => {
     ...learned('Along the roll', along),
     ...learned('Across the roll', across),
     ...seen('Springs back off its mould', springBack),
-    ...seen('Ovals go back to round by', relaxing),
+    ...seen('Ovals relax toward round by', relaxing),
   ];
 });
 </script>

@@ -36,7 +36,7 @@ const noted = computed(() => {
   return own.reduce((sum, { value }) => sum + value, 0);
 });
 const price = computed(() => costs.value && priceOf({ ...costs.value, minutes: noted.value, hour: settings.hour || null })); // prettier-ignore
-const money = (sum: number | null) => (sum === null ? 'not told' : sum.toFixed(2));
+const money = (sum: number | null) => (sum === null ? 'not entered' : sum.toFixed(2));
 function nameOf(line: PriceLine): string {
   if (line.of === 'firing') return line.name;
   return line.of === 'clay' ? 'Clay in the pieces' : 'Time at the table';
@@ -73,7 +73,7 @@ const setHour = (hour: number) => {
           <td>{{ money(line.sum) }}</td>
         </tr>
         <tr>
-          <th scope="row">{{ price.isWhole ? 'Together' : 'Together, as far as it is told' }}</th>
+          <th scope="row">{{ price.isWhole ? 'Total' : 'Total, without what is not entered' }}</th>
           <td>
             <strong>{{ money(price.total) }}</strong>
           </td>
@@ -98,7 +98,7 @@ const setHour = (hour: number) => {
     <p v-if="price.back > 0">{{ masses.write(price.back) }} was cut away and goes back to the bag.</p>
     <div class="asked">
       <NumberField
-        label="Minutes to note"
+        label="Minutes to add"
         name="minutes"
         unit=" min"
         :digits="0"
@@ -106,12 +106,12 @@ const setHour = (hour: number) => {
         :take="(now) => ((minutes = Math.max(0, now)), [])"
         :done="() => undefined"
       />
-      <VBtn :disabled="minutes <= 0" @click="note">Note them</VBtn>
+      <VBtn :disabled="minutes <= 0" @click="note">Add them</VBtn>
       <NumberField
         label="An hour costs"
         name="hour"
         unit=""
-        zero="not told"
+        zero="not entered"
         :value="settings.hour"
         :take="setHour"
         :done="() => undefined"
