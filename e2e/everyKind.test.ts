@@ -32,9 +32,12 @@ describe('the real command line', () => {
 
   it('writes a DXF of every kind that a reader opens with the very outlines, closed, arcs as arcs', () => {
     const folder = mkdtempSync(join(tmpdir(), 'fawn-kinds-'));
-    const paths = fawn('sheet', ...FILES, '--out', folder, '--formats', 'dxf')
+    const written = fawn('sheet', ...FILES, '--out', folder, '--formats', 'dxf')
       .trim()
       .split('\n');
+    expect(written.at(-1)).toBe(join(folder, 'summary.json'));
+    const paths = written.slice(0, -1);
+    expect(paths).toHaveLength(FILES.length);
     paths.forEach((path, index) => {
       const target = TARGETS[index];
       if (!target) throw new Error(`${path} belongs to no design`);

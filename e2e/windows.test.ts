@@ -65,7 +65,7 @@ async function orderOf(page: Page, url: string): Promise<string> {
 describe('in every window', () => {
   const visit = eachVisit({ demo: true });
 
-  it('nothing lies off the side, no words lie on others and everything is large enough for a finger, with a long name and in inches', async () => {
+  it.each(WINDOWS)('%d x %d: nothing lies off the side, no words lie on others and everything is large enough for a finger, with a long name and in inches', async (width, height) => {
     const { page, table } = visit.now;
     const target = { ...newTarget(NAME), form: { kind: 'box', length: 1007.9, width: 603.6, height: 404.4 }, fit: { shelf: 420, clearance: 1 } }; // prettier-ignore
     const made = await page.request.post(`${table.url}api/designs`, { data: { target } });
@@ -80,15 +80,13 @@ describe('in every window', () => {
     const [firing] = (await (await page.request.get(`${table.url}api/records/firing`)).json()) as { id: string }[];
     const measured = `made/${first?.making}/${first?.piece}`;
     const found: string[] = [];
-    for (const [width, height] of WINDOWS) {
-      await page.setViewportSize({ width, height });
-      for (const path of ['', 'today', 'clay', 'kit', 'from', 'records', measured, measured.replace('made', 'story'), 'kiln', `kiln/${firing?.id}`, `order/${order}`, ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
-        await page.goto(`${table.url}${path}`);
-        await textOf(page.locator('h1').first(), /\S/);
-        await page.waitForTimeout(600);
-        const words = [...(await page.evaluate<string[]>(CROWDED)), ...(await crossedWords(page))];
-        found.push(...words.map((word) => `${width} x ${height}, ${path.replace(id, '…') || 'shelf'}: ${word}`));
-      }
+    await page.setViewportSize({ width, height });
+    for (const path of ['', 'today', 'clay', 'kit', 'from', 'records', measured, measured.replace('made', 'story'), 'kiln', `kiln/${firing?.id}`, `order/${order}`, ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
+      await page.goto(`${table.url}${path}`);
+      await textOf(page.locator('h1').first(), /\S/);
+      await page.waitForTimeout(600);
+      const words = [...(await page.evaluate<string[]>(CROWDED)), ...(await crossedWords(page))];
+      found.push(...words.map((word) => `${path.replace(id, '…') || 'shelf'}: ${word}`));
     }
     expect(found).toEqual([]);
   }); // prettier-ignore
