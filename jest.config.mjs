@@ -1,13 +1,17 @@
+/** Packages that come as ES modules only. */
+const MODULES = ['clipper2-ts', 'earcut'];
+
+const swc = (syntax) => ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax } }, module: { type: 'commonjs' } }];
+
 const shared = {
   // Math looked up in each test's own world takes as long as the sums themselves.
   sandboxInjectedGlobals: ['Math'],
   testEnvironment: 'node',
   transform: {
-    '^.+\\.ts$': [
-      '@swc/jest',
-      { jsc: { target: 'es2022', parser: { syntax: 'typescript' } }, module: { type: 'commonjs' } },
-    ],
+    '^.+\\.ts$': swc('typescript'),
+    [`/node_modules/(${MODULES.join('|')})/.+\\.js$`]: swc('ecmascript'),
   },
+  transformIgnorePatterns: [`/node_modules/(?!(${MODULES.join('|')})/)`],
   extensionsToTreatAsEsm: [],
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
 };

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Locator, Page } from 'playwright-core';
-import { eachVisit, textOf } from './visit.ts';
+import { eachVisit, textOf, unfold } from './visit.ts';
 import { faintWords } from './words.ts';
 
 jest.setTimeout(240_000);
@@ -86,6 +86,28 @@ async function devicesOn(page: Page): Promise<void> {
   for (const name of ['Digital caliper', 'Bench scale', 'Thermo-hygrometer']) await page.getByRole('article', { name }).getByRole('button', { name: 'Start' }).click(); // prettier-ignore
 }
 
+async function unfolded(page: Page): Promise<void> {
+  for (const title of ['Without a printer', 'On a cutter', 'Tools to print in plastic']) await unfold(page, title);
+}
+const led = (name: string) => async (page: Page) => {
+  await unfold(page, 'Without a printer');
+  await page.getByRole('link', { name }).click();
+  await page.locator('h1', { hasText: /true size|by light/ }).waitFor();
+};
+async function screenMeasure(page: Page): Promise<void> {
+  await led('True size on this screen')(page);
+  await page.getByRole('button', { name: 'Measure it with a bank card' }).click();
+}
+async function thrown(page: Page): Promise<void> {
+  await led('By light, on the clay')(page);
+  await page.getByRole('button', { name: /The corners fit/ }).click();
+}
+async function printTogether(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'Choose several' }).click();
+  await page.getByRole('checkbox', { name: 'Choose Rack tumbler' }).check();
+  await page.getByRole('button', { name: 'Print together' }).click();
+}
+
 /** Places, stages and dialogs: where they are, and how they are opened. */
 const SCREENS: readonly (readonly [name: string, design: string | null, path: string, open?: (page: Page) => Promise<unknown>])[] = [
   ['the shelf', null, ''],
@@ -110,6 +132,12 @@ const SCREENS: readonly (readonly [name: string, design: string | null, path: st
   ['Flat', 'Soup cup', 'flat'],
   ['Slab', 'Soup cup', 'slab'],
   ['Cut', 'Soup cup', 'cut'],
+  ['Cut, all unfolded', 'Soup cup', 'cut', unfolded],
+  ['true size', 'Soup cup', 'cut', led('True size on this screen')],
+  ['a screen that is measured', 'Soup cup', 'cut', screenMeasure],
+  ['by light', 'Soup cup', 'cut', led('By light, on the clay')],
+  ['a part by light', 'Soup cup', 'cut', thrown],
+  ['printed together', null, '', printTogether],
   ['Make, to begin', 'Soup cup', 'make'],
   ['an order of work of her own', 'Soup cup', 'make', press(/^The order of work/)],
   ['Make', 'Soup cup', 'make', press('Begin')],

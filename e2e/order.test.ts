@@ -1,5 +1,5 @@
 import type { Page } from 'playwright-core';
-import type { Making } from '../src/contract/makings.ts';
+import type { Making, NowReply } from '../src/contract/makings.ts';
 import type { Kept } from '../src/contract/records.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 
@@ -90,7 +90,7 @@ describe('an order', () => {
     await sent();
     await page.goto(`${url}order/${(await order()).id}`);
     await textOf(page.locator('.makings'), /3\D+Rack tumbler ?1 of \d+ acts done; 0 ready for the kiln ?2\D+Ticket cup ?1 of .*1\D+Soup cup ?0 of/); // prettier-ignore
-    const made = (await (await fetch(`${url}api/makings/now`)).json()) as { id: string; pieces: { count: number }[] }[];
+    const { makings: made } = (await (await fetch(`${url}api/makings/now`)).json()) as NowReply;
     expect(made.map(({ pieces }) => pieces.map(({ count }) => count)).sort()).toEqual([[1], [3, 2]]);
     await countOf(page.locator('.block.done'), 0);
     const both = made.find(({ pieces }) => pieces.length === 2)?.id;

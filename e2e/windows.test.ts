@@ -81,7 +81,7 @@ describe('in every window', () => {
     const measured = `made/${first?.making}/${first?.piece}`;
     const found: string[] = [];
     await page.setViewportSize({ width, height });
-    for (const path of ['', 'today', 'clay', 'kit', 'from', 'records', measured, measured.replace('made', 'story'), 'kiln', `kiln/${firing?.id}`, `order/${order}`, ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
+    for (const path of ['', 'today', 'clay', 'kit', 'from', `size/${id}`, `light/${id}`, 'records', measured, measured.replace('made', 'story'), 'kiln', `kiln/${firing?.id}`, `order/${order}`, ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
       await page.goto(`${table.url}${path}`);
       await textOf(page.locator('h1').first(), /\S/);
       await page.waitForTimeout(600);

@@ -5,7 +5,11 @@ import { ensurePackages, ROOT } from './setup.mjs';
 
 ensurePackages();
 const caller = process.env.INIT_CWD ?? process.cwd();
-const done = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, 'src/cli/main.ts'), ...process.argv.slice(2)], {
+const [command, ...rest] = process.argv.slice(2);
+// The whole studio is the server's to read and write; everything else needs no data folder.
+const [program, args] =
+  command === 'archive' ? ['src/server/archive.ts', rest] : ['src/cli/main.ts', process.argv.slice(2)];
+const done = spawnSync(process.execPath, ['--import', 'tsx', join(ROOT, program), ...args], {
   cwd: ROOT,
   stdio: 'inherit',
   env: { ...process.env, INIT_CWD: caller },

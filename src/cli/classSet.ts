@@ -1,20 +1,15 @@
-import Papa from 'papaparse';
+import { MOST_PUPILS, namesOfTable } from '../contract/classList.ts';
 import { developWhole } from '../core/piece/develop.ts';
 import type { PageOptions } from '../core/sheet/pages.ts';
 import type { Target } from '../core/piece/target.ts';
 import type { Station } from './station.ts';
 
-/** A class is no larger than this. */
-const MOST_NAMES = 200;
-
 /** Names of a class: the first column of a CSV, with or without a head. Null with a complaint. */
 export function readNames(file: string, station: Station): string[] | null {
   try {
-    const { data } = Papa.parse<string[]>(station.readText(file).replace(/^\uFEFF/, ''), { skipEmptyLines: true });
-    const names = data.map(([name = '']) => name.trim()).filter(Boolean);
-    const plain = /^names?$/i.test(names[0] ?? '') ? names.slice(1) : names;
-    if (plain.length > 0 && plain.length <= MOST_NAMES) return plain;
-    station.complain(`--class: ${file}: must have from 1 to ${MOST_NAMES} names in its first column`);
+    const names = namesOfTable(station.readText(file));
+    if (names.length > 0 && names.length <= MOST_PUPILS) return names;
+    station.complain(`--class: ${file}: must have from 1 to ${MOST_PUPILS} names in its first column`);
   } catch (error) {
     station.complain(`--class: ${file}: cannot be read: ${error instanceof Error ? error.message : String(error)}`);
   }

@@ -18,11 +18,14 @@ const USAGE = `Fawn Table, the command line
 
   npm run -s fawn -- develop FILE...
       develops each target and prints the result as JSON, one line a file; - reads standard input
-  npm run -s fawn -- sheet FILE|FOLDER... [--out DIR] [--formats svg,pdf,dxf,png,plt] [--units mm|cm|inch]
-      [--paper a4|letter|legal|a3|tabloid] [--printer 0.973x0.991] [--dpi 300] [--offset 0.5] [--class names.csv]
-      writes templates at true size and a summary, and prints their paths; --printer: printed over true length along the
-      short and the long edge of the sheet; --dpi: of a PNG; --offset: mm that a drag knife's tip trails, in a plot file; --class: a
-      card and templates for each name, in class.pdf
+  npm run -s fawn -- sheet FILE|FOLDER... [--out DIR] [--formats svg,pdf,dxf,png,plt,stl,former,mould,card,csv]
+      [--units mm|cm|inch] [--paper a4|letter|legal|a3|tabloid] [--roll 610] [--printer 0.973x0.991] [--dpi 300]
+      [--offset 0.5] [--clearance 0.5] [--class names.csv]
+      writes templates at true size and a summary, and prints their paths; --roll: paper of that width (mm) in place of
+      sheets; --printer: printed over true length along the
+      short and the long edge of the sheet; --dpi: of a PNG; --offset: mm that a drag knife's tip trails, in a plot file; stl: a
+      cutter for each part; former, mould: as STL, a former smaller by --clearance; csv: the cut list; --class: a card and
+      templates for each name, in class.pdf
 
   npm run -s fawn -- nest FILE [--seconds N]
       lays parts on the shortest slab that is found in N seconds (30) and prints the layout as JSON
@@ -71,6 +74,8 @@ export async function runCommand(args: readonly string[], station: Station): Pro
         printer: text,
         dpi: text,
         offset: text,
+        clearance: text,
+        roll: text,
         class: text,
         seconds: text,
         thickness: text,

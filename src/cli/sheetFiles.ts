@@ -1,15 +1,15 @@
 import { faultLine, FaultError } from '../core/errors.ts';
-import { fileStem } from '../core/format/fileStem.ts';
+import { aboutTemplate } from '../core/sheet/about.ts';
 import { bounds } from '../core/outline/outline.ts';
 import { developWhole } from '../core/piece/develop.ts';
-import { aboutTemplate } from '../core/sheet/about.ts';
 import { pagesOf, type PageOptions } from '../core/sheet/pages.ts';
-import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
+import { DEFAULT_PAPER, PAPER_NAMES, ROLL_LIMITS, type PaperName } from '../core/sheet/paper.ts';
 import { SCALE_LIMITS, type CheckedPrinter } from '../core/sheet/printerCheck.ts';
-import { DEFAULT_DPI, DPI_LIMITS, OFFSET_LIMITS, TEMPLATE_FORMATS, type TemplateFormat } from '../core/sheet/templateFormat.ts'; // prettier-ignore
+import { CLEARANCE, DEFAULT_DPI, DPI_LIMITS, OFFSET_LIMITS, TEMPLATE_FORMATS, type PieceFormat } from '../core/sheet/templateFormat.ts'; // prettier-ignore
 import { templateParts } from '../core/sheet/templateParts.ts';
 import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
 import type { Target } from '../core/piece/target.ts';
+import { noTool } from '../core/tool/noTool.ts';
 import { classSet, readNames } from './classSet.ts';
 import { readTargets } from './readTargets.ts';
 import type { Station } from './station.ts';
@@ -17,22 +17,31 @@ import type { Station } from './station.ts';
 const DONE = 0;
 const BAD_INPUT = 2;
 
-/** Formats that are written where none are named. */
+/** Formats that are written where none are named, and all that may be: `stl` is a cutter for each part. */
 const USUAL = 'pdf,svg,dxf';
+const FORMATS = [...TEMPLATE_FORMATS, 'stl', 'former', 'mould', 'card', 'csv'] as const;
+type Format = (typeof FORMATS)[number];
 
 /** What of the call says how templates are written. */
 type Values = Readonly<
-  Partial<Record<'out' | 'formats' | 'paper' | 'units' | 'printer' | 'dpi' | 'offset' | 'class', string>>
+  Partial<
+    Record<
+      'out' | 'formats' | 'paper' | 'units' | 'printer' | 'dpi' | 'offset' | 'clearance' | 'roll' | 'class',
+      string
+    >
+  >
 >;
 
 interface SheetCall {
   readonly out: string;
-  readonly formats: readonly TemplateFormat[];
+  readonly formats: readonly Format[];
   readonly paper: PaperName;
   readonly units: LengthUnit;
   readonly printer?: CheckedPrinter;
   readonly dpi: number;
   readonly offset: number;
+  readonly clearance: number;
+  readonly roll?: number;
 }
 
 /** One value out of a list, or a complaint. */
@@ -66,15 +75,17 @@ function printerOf(value: string | undefined, paper: PaperName, station: Station
 }
 
 function readCall(values: Values, station: Station): SheetCall | null {
-  const formats = (values.formats ?? USUAL).split(',').map((format) => chosen('formats', format.trim(), TEMPLATE_FORMATS, station)); // prettier-ignore
+  const formats = (values.formats ?? USUAL).split(',').map((format) => chosen('formats', format.trim(), FORMATS, station)); // prettier-ignore
   const paper = chosen('paper', values.paper ?? DEFAULT_PAPER, PAPER_NAMES, station);
   const units = chosen('units', values.units ?? 'mm', LENGTH_UNITS, station);
   const dpi = figure('dpi', values.dpi ?? String(DEFAULT_DPI), DPI_LIMITS, station);
   const offset = figure('offset', values.offset ?? '0', OFFSET_LIMITS, station);
+  const clearance = figure('clearance', values.clearance ?? String(CLEARANCE.usual), CLEARANCE, station);
+  const roll = values.roll === undefined ? undefined : figure('roll', values.roll, ROLL_LIMITS, station);
   const printer = printerOf(values.printer, paper ?? DEFAULT_PAPER, station);
   const good = formats.filter((format) => format !== null);
-  if (good.length !== formats.length || !paper || !units || dpi === null || offset === null || printer === null) return null; // prettier-ignore
-  return { out: values.out ?? '.', formats: [...new Set(good)], paper, units, dpi, offset, ...(printer && { printer }) }; // prettier-ignore
+  if (good.length !== formats.length || !paper || !units || dpi === null || offset === null || clearance === null || roll === null || printer === null) return null; // prettier-ignore
+  return { out: values.out ?? '.', formats: [...new Set(good)], paper, units, dpi, offset, clearance, ...(roll && { roll }), ...(printer && { printer }) }; // prettier-ignore
 }
 
 /** A design in the summary: the files that were written, its pages, and its parts by their sizes (mm). */
@@ -83,6 +94,20 @@ interface Summed {
   readonly files: readonly string[];
   readonly pages: number | null;
   readonly parts: readonly { readonly id: string; readonly count: number; readonly width: number; readonly height: number }[]; // prettier-ignore
+}
+
+/** The files of a design in the wanted formats: cutters one by one; a tool that it has not is told, and passed over. */
+function filesOf(
+  formats: readonly Format[],
+  target: Target,
+  station: Station,
+): { readonly format: PieceFormat; readonly part?: string }[] {
+  return formats.flatMap((format): { readonly format: PieceFormat; readonly part?: string }[] => {
+    if (format === 'stl') return developWhole(target).parts.map(({ id }) => ({ format: 'cutter', part: id }));
+    const without = noTool(target, format);
+    if (without) station.complain(`${target.name}: ${without}: no file of it`);
+    return without ? [] : [{ format }];
+  });
 }
 
 /** A file that measured otherwise than it was developed is told, and not written. */
@@ -104,25 +129,24 @@ export async function sheetFiles(named: readonly string[], values: Values, stati
   );
   if (!targets) return BAD_INPUT;
   // Loaded here, so that `develop` need not wait for the PDF writer.
-  const { writeTemplate } = await import('../print/writeTemplate.ts');
+  const { pieceFile } = await import('../print/pieceFile.ts');
   const { out, formats, units, ...rest } = call;
   const used = new Map<string, number>();
   const summary: Summed[] = [];
   const pieces: { target: Target; options: PageOptions }[] = [];
   for (const { target } of targets) {
     const parts = templateParts(target, developWhole(target).parts);
-    const stem = fileStem(target.name);
-    const times = (used.get(stem) ?? 0) + 1;
-    used.set(stem, times);
     const style = { unit: units };
     const options = { name: target.name, style, about: aboutTemplate(target, style, null), ...rest };
     pieces.push({ target, options });
     const files: string[] = [];
-    for (const format of formats) {
-      const bytes = await writeTemplate(parts, format, options).catch((error: unknown) => notTrue(target.name, error, station)); // prettier-ignore
-      if (!bytes) return BAD_INPUT;
-      const file = `${out}/${times > 1 ? `${stem}-${times}` : stem}.${format}`;
-      station.writeFile(file, bytes);
+    for (const { format, part } of filesOf(formats, target, station)) {
+      const made = await pieceFile(target, format, { style, ...rest, ...(part !== undefined && { part }) }).catch((error: unknown) => notTrue(target.name, error, station)); // prettier-ignore
+      if (!made) return BAD_INPUT;
+      const times = (used.get(made.name) ?? 0) + 1;
+      used.set(made.name, times);
+      const file = `${out}/${times > 1 ? made.name.replace(/(\.[a-z]+)$/, `-${times}$1`) : made.name}`;
+      station.writeFile(file, made.bytes);
       station.print(file);
       files.push(file);
     }
@@ -130,7 +154,8 @@ export async function sheetFiles(named: readonly string[], values: Values, stati
       const { minX, maxX, minY, maxY } = bounds(outline);
       return { id, count, width: maxX - minX, height: maxY - minY };
     });
-    summary.push({ name: target.name, files, pages: formats.includes('pdf') ? pagesOf(parts, options).length : null, parts: sizes }); // prettier-ignore
+    const pages = formats.includes('pdf') ? pagesOf(parts, options).length : null;
+    summary.push({ name: target.name, files, pages, parts: sizes });
   }
   const pupils = names.length > 0 ? await classSet(pieces, names, out, station) : null;
   const file = `${out}/summary.json`;

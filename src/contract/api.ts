@@ -2,7 +2,7 @@ import type { Fault } from '../core/errors.ts';
 import type { Target } from '../core/piece/target.ts';
 import type { PaperName } from '../core/sheet/paper.ts';
 import type { CheckedPrinter } from '../core/sheet/printerCheck.ts';
-import type { TemplateFormat } from '../core/sheet/templateFormat.ts';
+import type { PieceFormat } from '../core/sheet/templateFormat.ts';
 import type { InchMarks, LengthUnit } from '../core/units/lengthUnit.ts';
 import type { ErrorCode } from './errors.ts';
 import type { Kept, RecordKind } from './records.ts';
@@ -42,9 +42,10 @@ export interface DesignWrite {
 /** Body of a request for a template file. */
 export interface TemplateRequest {
   readonly target: Target;
-  /** A template file, or the bench card. */
-  readonly format: TemplateFormat | 'card';
+  readonly format: PieceFormat;
   readonly paper?: PaperName;
+  /** Width of a roll in place of sheets (mm). */
+  readonly roll?: number;
   readonly units?: LengthUnit;
   readonly marks?: InchMarks;
   /** The revision that the template is made from, to be printed on it. */
@@ -52,8 +53,19 @@ export interface TemplateRequest {
   /** Dots an inch of a PNG, and the offset of a drag knife in a plot file (mm). */
   readonly dpi?: number;
   readonly offset?: number;
+  /** The part that a cutter is for, and the room round a former (mm). */
+  readonly part?: string;
+  readonly clearance?: number;
   /** The printer that its pages are corrected for. */
   readonly printer?: CheckedPrinter;
+}
+
+/** Body of a request for several pieces in one PDF, once or for each name of a class. */
+export interface ClassRequest extends Pick<TemplateRequest, 'paper' | 'roll' | 'units' | 'marks' | 'printer'> {
+  readonly targets: readonly Target[];
+  readonly names: readonly string[];
+  /** A bench card before the templates of each piece. */
+  readonly cards: boolean;
 }
 
 /** Whether a passphrase is asked for, and whether this browser has given it. */

@@ -54,6 +54,16 @@ export const ERRORS = {
     message: 'This is no picture that can be read.',
     todo: 'Choose a JPEG, PNG or WebP file.',
   },
+  'bad-archive': {
+    status: 422,
+    message: 'This archive cannot be taken; nothing was changed.',
+    todo: 'Choose a file that Fawn Table made, whole and unchanged.',
+  },
+  'archive-not-found': {
+    status: 404,
+    message: 'This archive is no longer held.',
+    todo: 'Open its file once more.',
+  },
   'record-not-found': {
     status: 404,
     message: 'This is not in the book any more.',

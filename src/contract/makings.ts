@@ -124,3 +124,27 @@ export interface MakingLine extends Omit<MakingHead, 'schools' | 'air'> {
 
 /** What is in work, for Today: steps and marks, without what was measured. */
 export type MakingNow = Omit<Making, 'measurements' | 'faults' | 'notes' | 'strikes' | 'critiques' | 'photographs'>;
+
+/** What is in work as it is sent: each step once, pieces by the places of their steps in that list. */
+export interface NowReply {
+  readonly steps: readonly WorkStep[];
+  readonly makings: readonly (Omit<MakingNow, 'pieces'> & { readonly pieces: readonly PackedPiece[] })[];
+}
+type PackedPiece = Omit<MakingPiece, 'steps'> & { readonly steps: readonly number[] };
+
+/** Steps that are one object are sent once. */
+export function packNow(makings: readonly MakingNow[]): NowReply {
+  const places = new Map<WorkStep, number>();
+  const placeOf = (step: WorkStep): number => {
+    const known = places.get(step);
+    if (known !== undefined) return known;
+    places.set(step, places.size);
+    return places.size - 1;
+  };
+  const packed = makings.map((making) => ({ ...making, pieces: making.pieces.map((piece) => ({ ...piece, steps: piece.steps.map(placeOf) })) })); // prettier-ignore
+  return { steps: [...places.keys()], makings: packed };
+}
+
+export function unpackNow({ steps, makings }: NowReply): MakingNow[] {
+  return makings.map((making) => ({ ...making, pieces: making.pieces.map((piece) => ({ ...piece, steps: piece.steps.map((place) => steps[place] as WorkStep) })) })); // prettier-ignore
+}

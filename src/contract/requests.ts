@@ -1,10 +1,13 @@
 import Joi from 'joi';
 import { LIMITS } from '../core/piece/target.ts';
-import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../core/sheet/paper.ts';
+import { DEFAULT_PAPER, PAPER_NAMES, ROLL_LIMITS, type PaperName } from '../core/sheet/paper.ts';
 import { SCALE_LIMITS, type CheckedPrinter } from '../core/sheet/printerCheck.ts';
-import { DPI_LIMITS, OFFSET_LIMITS, TEMPLATE_FORMATS } from '../core/sheet/templateFormat.ts';
+import { CLEARANCE, DPI_LIMITS, OFFSET_LIMITS, PIECE_FORMATS } from '../core/sheet/templateFormat.ts';
 import { DEFAULT_INCH_MARKS, LENGTH_UNITS, type InchMarks, type LengthUnit } from '../core/units/lengthUnit.ts';
-import type { TemplateRequest } from './api.ts';
+import { CLASS_LIMITS } from '../core/making/classNames.ts';
+import type { ArchiveClash } from './archive.ts';
+import type { ClassRequest, TemplateRequest } from './api.ts';
+import { MOST_PUPILS } from './classList.ts';
 
 const revision = () => Joi.number().strict().integer().min(1);
 
@@ -29,25 +32,16 @@ export const developBody = Joi.object<{ target: unknown }>({ target: target() })
 /** Printed over true length. */
 const printed = () => Joi.number().min(SCALE_LIMITS.least).max(SCALE_LIMITS.greatest).required();
 
-/** POST /api/sheets */
-type Chosen = 'format' | 'paper' | 'units' | 'marks';
-export const templateBody = Joi.object<
-  Required<Pick<TemplateRequest, Chosen>> & Omit<TemplateRequest, 'target' | Chosen> & { target: unknown }
->({
-  target: target(),
-  format: Joi.string()
-    .valid(...TEMPLATE_FORMATS, 'card')
-    .required(),
+/** How pages are drawn. */
+const pages = {
   paper: Joi.string<PaperName>()
     .valid(...PAPER_NAMES)
     .default(DEFAULT_PAPER),
+  roll: Joi.number().min(ROLL_LIMITS.least).max(ROLL_LIMITS.greatest),
   units: Joi.string<LengthUnit>()
     .valid(...LENGTH_UNITS)
     .default('mm'),
   marks: Joi.number<InchMarks>().valid(16, 32).default(DEFAULT_INCH_MARKS),
-  revision: revision(),
-  dpi: Joi.number().integer().min(DPI_LIMITS.least).max(DPI_LIMITS.greatest),
-  offset: Joi.number().min(0).max(OFFSET_LIMITS.greatest),
   printer: Joi.object<CheckedPrinter>({
     name: Joi.string().max(LIMITS.nameLength.greatest).required(),
     paper: Joi.string<PaperName>()
@@ -55,6 +49,49 @@ export const templateBody = Joi.object<
       .required(),
     scale: Joi.object({ short: printed(), long: printed() }).required(),
   }),
+};
+
+/** Most pieces in one PDF. */
+export const MOST_PIECES = 40;
+
+/** POST /api/sheets */
+type Chosen = 'format' | 'paper' | 'units' | 'marks';
+export const templateBody = Joi.object<
+  Required<Pick<TemplateRequest, Chosen>> & Omit<TemplateRequest, 'target' | Chosen> & { target: unknown }
+>({
+  target: target(),
+  format: Joi.string()
+    .valid(...PIECE_FORMATS)
+    .required(),
+  ...pages,
+  revision: revision(),
+  dpi: Joi.number().integer().min(DPI_LIMITS.least).max(DPI_LIMITS.greatest),
+  offset: Joi.number().min(0).max(OFFSET_LIMITS.greatest),
+  part: Joi.string().max(LIMITS.nameLength.greatest),
+  clearance: Joi.number().min(CLEARANCE.least).max(CLEARANCE.greatest),
+}).required();
+
+/** POST /api/class */
+export const classBody = Joi.object<Required<ClassRequest> & { targets: unknown[] }>({
+  targets: Joi.array().items(target()).min(1).max(MOST_PIECES).required(),
+  names: Joi.array().items(Joi.string().max(CLASS_LIMITS.name)).max(MOST_PUPILS).default([]),
+  cards: Joi.boolean().strict().default(true),
+  ...pages,
+}).required();
+
+/** Path of an archive that waits for a word, and the word. */
+export const archivePath = Joi.object<{ token: string }>({ token: Joi.string().guid().required() }).required();
+export const archiveWord = Joi.object<{ mode: 'exactly' | 'merge'; archive: Pick<ArchiveClash, 'kind' | 'id'>[] }>({
+  mode: Joi.string().valid('exactly', 'merge').required(),
+  archive: Joi.array()
+    .items(
+      Joi.object({
+        kind: Joi.string().valid('design', 'record', 'making').required(),
+        id: Joi.string().guid().required(),
+      }),
+    ) // prettier-ignore
+    .max(10_000)
+    .default([]),
 }).required();
 
 /** GET /api/printer-check.pdf */

@@ -51,17 +51,22 @@ function named(page: Page, name: string): Page {
   return { ...page, layers: [...page.layers, { clip: null, items: [{ kind: 'text', layer: 'text', at, size: NAME.size, text: name, anchor: 'end', weight: 'bold' }] }] }; // prettier-ignore
 }
 
-/** The pages of a class: for each name, or once without names, a card and its templates for every piece. */
-export function classPages(pieces: readonly ClassPiece[], names: readonly string[]): Page[] {
+/** The pages of a class: for each name, or once without names, its templates for every piece, each behind its card. */
+export function classPages(pieces: readonly ClassPiece[], names: readonly string[], cards = true): Page[] {
   const made = pieces.map(({ target, options }) => ({ target, options, pages: pagesOf(templateParts(target, developWhole(target).parts), options) })); // prettier-ignore
   const whole = (student?: string) => made.flatMap(({ target, options, pages }) => [
-    cardPage(target, { ...options, ...(student !== undefined && { student }) }),
+    ...(cards ? [cardPage(target, { ...options, ...(student !== undefined && { student }) })] : []),
     ...pages.map((page) => (student === undefined ? page : named(page, student))),
   ]); // prettier-ignore
   return names.length === 0 ? whole() : names.flatMap((name) => whole(name));
 }
 
 /** A class's cards and templates as one PDF. */
-export function writeClass(title: string, pieces: readonly ClassPiece[], names: readonly string[]): Promise<Buffer> {
-  return writePdf(title, classPages(pieces, names));
+export function writeClass(
+  title: string,
+  pieces: readonly ClassPiece[],
+  names: readonly string[],
+  cards = true,
+): Promise<Buffer> {
+  return writePdf(title, classPages(pieces, names, cards));
 }

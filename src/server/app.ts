@@ -4,6 +4,7 @@ import { pino, type Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import type { Database } from './models/database.ts';
 import { Refusal } from './refusal.ts';
+import { archiveRoutes } from './routes/archive.ts';
 import { designRoutes } from './routes/designs.ts';
 import { madeRoutes } from './routes/made.ts';
 import { makingRoutes } from './routes/makings.ts';
@@ -97,6 +98,7 @@ export function buildApp({
       workshop,
     }),
   );
+  app.use('/api/archive', archiveRoutes(database, photographs ?? null));
   app.use('/api', patternRoutes(workshop));
   app.use('/api', (_req, _res, next) => next(new Refusal('not-found')));
   app.use(pageRoutes(pages));

@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import request from 'supertest';
 import type { Design } from '../contract/api.ts';
-import type { Entries, Making, MakingStart } from '../contract/makings.ts';
+import { packNow, unpackNow, type Entries, type Making, type MakingStart, type NowReply } from '../contract/makings.ts';
 import { ROOM } from '../core/drying/air.ts';
 import { DEFAULT_SCHOOLS, type WorkStep } from '../core/making/workStep.ts';
 import { buildApp } from './app.ts';
@@ -53,7 +53,7 @@ describe('makings', () => {
       .put(`/api/makings/${id}`)
       .send({ name, clay, startedAt, schools, air, dueAt: AT, endedAt: AT });
     expect(changed.body).toMatchObject({ dueAt: AT, endedAt: AT });
-    expect((await agent.get('/api/makings/now')).body).toEqual([]);
+    expect((await agent.get('/api/makings/now')).body).toEqual({ steps: [], makings: [] });
     expect((await agent.get(`/api/makings?design=${design.id}`)).body).toHaveLength(1);
     expect((await agent.delete(`/api/makings/${id}`)).status).toBe(204);
     expect((await agent.get('/api/makings')).headers['x-total-count']).toBe('0');
@@ -114,12 +114,23 @@ describe('makings', () => {
     expect(again.text.match(/UID:.*/g)).toEqual(reply.text.match(/UID:.*/g));
   });
 
+  it('in work are sent with each step once, and come back whole', async () => {
+    for (let time = 0; time < 3; time += 1) await begin(startOf());
+    const reply = (await agent.get('/api/makings/now')).body as NowReply;
+    const whole = unpackNow(reply);
+    expect(whole).toHaveLength(3);
+    const own = startOf().pieces.flatMap(({ steps }) => steps);
+    expect(whole[2]?.pieces.flatMap(({ steps }) => steps)).toEqual(own);
+    expect(new Set(reply.steps.map((step) => JSON.stringify(step))).size).toBe(reply.steps.length);
+    expect(unpackNow(packNow(whole))).toEqual(whole);
+  });
+
   it('are given to a class: each piece has the name of who makes it', async () => {
     const start = startOf();
     const [piece] = start.pieces;
     const named = { ...start, pieces: [{ ...piece, names: ['Ada', 'Ben', 'Cleo'] }] } as MakingStart;
     expect((await begin(named)).pieces[0]?.names).toEqual(['Ada', 'Ben', 'Cleo']);
-    expect(((await agent.get('/api/makings/now')).body as Making[])[0]?.pieces[0]?.names).toHaveLength(3);
+    expect(((await agent.get('/api/makings/now')).body as NowReply).makings[0]?.pieces[0]?.names).toHaveLength(3);
     const few = { ...startOf(), pieces: [{ ...piece, names: ['Ada'] }] };
     expect((await agent.post('/api/makings').send(few)).status).toBe(400);
   });

@@ -1,4 +1,5 @@
 import type {
+  ClassRequest,
   Design,
   DesignWrite,
   ErrorReply,
@@ -7,11 +8,12 @@ import type {
   SessionState,
   TemplateRequest,
 } from '../contract/api.ts';
+import type { ArchiveOffer, ArchiveWord } from '../contract/archive.ts';
 import type { ClayRecords, DryLine, MadeCosts, MadeLine } from '../contract/made.ts';
 import type { MadeQuery } from '../contract/madeSchema.ts';
 import type { Kept, RecordBodies, RecordKind } from '../contract/records.ts';
 import type { ErrorCode } from '../contract/errors.ts';
-import type { Entries, Making, MakingHead, MakingLine, MakingNow, MakingStart } from '../contract/makings.ts';
+import { unpackNow, type Entries, type Making, type MakingHead, type MakingLine, type MakingNow, type MakingStart, type NowReply } from '../contract/makings.ts'; // prettier-ignore
 import type { FoundMark } from '../core/making/waitWindow.ts';
 import type { HeldPhotograph } from './heldPhotographs.ts';
 import type { Target } from '../core/piece/target.ts';
@@ -61,6 +63,12 @@ async function send(path: string, method: string, body?: object, more: RequestIn
 
 async function ask<T>(path: string, method = 'GET', body?: object, more?: RequestInit): Promise<T> {
   return (await send(path, method, body, more)).json() as Promise<T>;
+}
+
+/** A file under the name that the server gave it. */
+async function fileOf(reply: Response): Promise<{ readonly name: string; readonly content: Blob }> {
+  const [, name = 'file'] = /filename="?([^";]+)"?/.exec(reply.headers.get('Content-Disposition') ?? '') ?? [];
+  return { name, content: await reply.blob() };
 }
 
 /** A design from the server, its imported mould ready for the page. */
@@ -118,7 +126,13 @@ export const api = {
   },
   restore: (id: string, number: number, baseRevision: number) =>
     ready(ask<Design>(`/designs/${id}/revisions/${number}/restore`, 'POST', { baseRevision })),
-  template: async (request: TemplateRequest) => (await send('/sheets', 'POST', request)).blob(),
+  template: async (request: TemplateRequest) => fileOf(await send('/sheets', 'POST', request)),
+  printClass: async (request: ClassRequest) => fileOf(await send('/class', 'POST', request)),
+  /** Sends a studio file to be looked at: nothing is taken before a word. */
+  openArchive: (file: Blob, signal: AbortSignal) =>
+    ask<ArchiveOffer>('/archive', 'POST', undefined, { body: file, signal, headers: { 'Content-Type': 'application/zip' } }), // prettier-ignore
+  takeArchive: async (token: string, word: ArchiveWord) => void (await send(`/archive/${token}`, 'POST', word)),
+  leaveArchive: async (token: string) => void (await send(`/archive/${token}`, 'DELETE')),
   records: <K extends RecordKind>(kind: K) => ask<Kept<K>[]>(`/records/${kind}`),
   /** Makes a record of an id that the browser chose, so that it can be sent again. */
   createRecord: <K extends RecordKind>(kind: K, id: string, body: RecordBodies[K]) =>
@@ -129,7 +143,7 @@ export const api = {
   putBackRecord: <K extends RecordKind>(kind: K, id: string) => ask<Kept<K>>(`/records/${kind}/${id}/put-back`, 'POST'),
   /** Makings of a design, newest first. */
   makingsOf: (design: string) => ask<MakingLine[]>(`/makings?design=${design}`),
-  makingsNow: () => ask<MakingNow[]>('/makings/now'),
+  makingsNow: async (): Promise<MakingNow[]> => unpackNow(await ask<NowReply>('/makings/now')),
   making: (id: string) => ask<Making>(`/makings/${id}`),
   /** Begins a making of an id that the browser chose, so that it can be sent again. */
   beginMaking: (start: MakingStart) => ask<Making>('/makings', 'POST', start),

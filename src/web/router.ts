@@ -59,6 +59,18 @@ export const router = createRouter({
       component: () => import('./places/StoryPlace.vue'),
       meta: { title: 'Story' },
     },
+    {
+      path: '/size/:id',
+      name: 'true-size',
+      component: () => import('./places/TrueSizePlace.vue'),
+      meta: { title: 'True size' },
+    },
+    {
+      path: '/light/:id',
+      name: 'by-light',
+      component: () => import('./places/LightPlace.vue'),
+      meta: { title: 'By light' },
+    },
     { path: '/door', name: 'door', component: () => import('./places/DoorPlace.vue'), meta: { title: 'Sign in' } },
     {
       path: '/:rest(.*)*',

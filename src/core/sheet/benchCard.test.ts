@@ -5,7 +5,7 @@ import { newTarget, type Target } from '../piece/target.ts';
 import { randomTarget } from '../piece/targets.test.helper.ts';
 import { seeded } from '../seeded.ts';
 import { benchCard, wrapped } from './benchCard.ts';
-import { textWidth } from './edgeWords.ts';
+import { textWidth } from './roomForWords.ts';
 import { PAPERS } from './paper.ts';
 
 function cardOf(target: Target, student?: string) {

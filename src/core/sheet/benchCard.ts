@@ -9,7 +9,7 @@ import type { Target } from '../piece/target.ts';
 import { writePhrase } from '../units/phrase.ts';
 import { writeLength, type LengthStyle } from '../units/writeLength.ts';
 import type { Primitive } from './drawing.ts';
-import { textWidth } from './edgeWords.ts';
+import { textWidth } from './roomForWords.ts';
 import { PAPER_MARGIN, type PaperSize } from './paper.ts';
 import { EDGE_WORDS, leanWords } from './words.ts';
 

@@ -1,31 +1,22 @@
 import { radians } from '../numbers.ts';
-import { insideLine } from '../outline/insideLine.ts';
-import { chordPoints } from '../outline/crossing.ts';
 import { bounds, type Bounds, type Outline } from '../outline/outline.ts';
 import { Stretch } from '../outline/stretch.ts';
 import type { Lean } from '../part/lean.ts';
 import type { Part } from '../part/part.ts';
 import type { Anchor, Primitive } from './drawing.ts';
+import { textWidth, type RoomForWords } from './roomForWords.ts';
 import { EDGE_WORDS, leanWords } from './words.ts';
 
 const WORD_SIZE = 3.4;
 
-/** Mean width of a letter, as a share of its height: words are never wider. */
-const LETTER_WIDTH = 0.56;
-
-/** Width of some words of a size (mm): an upper bound. */
-export function textWidth(text: string, size: number): number {
-  return text.length * LETTER_WIDTH * size;
-}
-
 /** Steps along an edge when looking for its stretch within a window. */
 const EDGE_STEPS = 200;
 
-/** Words beside a part stand this far from it, and this far below one another (mm). */
-const ASIDE = { gap: 7, row: 14 } as const;
+/** Words of an edge stand no further from it than this within the part (mm); else beside it, with a line to it. */
+const FURTHEST = 40;
 
-/** Room that words beside a part take to its right (mm). */
-export const ASIDE_ROOM = 70;
+/** Words beside a part stand this far from it (mm). */
+const ASIDE_GAP = 7;
 
 type Point = readonly [number, number];
 
@@ -115,38 +106,90 @@ function drawnAt(lean: Lean, text: string, at: Point, anchor: Anchor): Primitive
   return [words, ...leanSection(lean.lean, [left, at[1] + WORD_SIZE + SECTION.blade + 1])];
 }
 
-/** Whether a box lies within an outline: its corners and the middles of its sides do (mm). */
-function liesIn(outline: Outline, { minX, minY, maxX, maxY }: Bounds): boolean {
-  const line = chordPoints(outline);
-  const [x, y] = [(minX + maxX) / 2, (minY + maxY) / 2];
-  const looks: Point[] = [[minX, minY], [maxX, minY], [maxX, maxY], [minX, maxY], [x, minY], [x, maxY], [minX, y], [maxX, y]]; // prettier-ignore
-  return looks.every((look) => insideLine(line, look));
+/** What the words of a lean take with their section, its blade included, from where they stand (mm). */
+function takenBy({ width, height }: Words, left: number, low: number): Bounds {
+  return { minX: left, minY: low - 0.25 * WORD_SIZE, maxX: left + width, maxY: low + height };
 }
 
-/**
- * Words and a section at each edge with its lean, within the part where they have room in the window; else beside it, with a
- * line to the edge. No lean is left out as long as some of its edge is seen.
- *
- * @param window what is seen of the part; words beside it may stand up to its right edge (mm)
- */
-export function edgeWords(part: Part, window: Bounds): Primitive[] {
-  const box = bounds(part.outline);
-  let row = 0;
-  return part.leans.flatMap((lean): Primitive[] => {
+/** Words of a lean that have yet to be placed: the edge as it is seen, where they are best, and what they take there. */
+interface Waiting {
+  readonly lean: Lean;
+  readonly words: Words;
+  readonly seen: readonly Point[];
+  readonly on: Point;
+  readonly wanted: Bounds;
+}
+
+function waitingWords(part: Part, { window }: RoomForWords): Waiting[] {
+  return part.leans.flatMap((lean): Waiting[] => {
     const seen = edgePoints(part, lean).filter((point) => isIn(point, window));
     const on = seen[Math.floor((seen.length - 1) * SHARE[lean.edge])];
     if (!on) return [];
-    const { text, width, height } = wordsOf(lean);
-    const anchor: Anchor = lean.edge === 'left' ? 'start' : lean.edge === 'right' ? 'end' : 'middle';
+    const words = wordsOf(lean);
     const at = placeWords(part, lean, on);
-    const left = anchor === 'start' ? at[0] : anchor === 'end' ? at[0] - width : at[0] - width / 2;
-    const taken = { minX: left, minY: at[1], maxX: left + width, maxY: at[1] + (lean.edge === 'rim' ? WORD_SIZE : height) }; // prettier-ignore
-    const whole = isIn([taken.minX, taken.minY], window) && isIn([taken.maxX, taken.maxY], window);
-    if (whole && liesIn(part.outline, taken)) return drawnAt(lean, text, at, anchor);
-    const x = Math.min(box.maxX + ASIDE.gap, window.maxX - width - 1);
-    const y = Math.max(window.minY + 1, Math.min(box.maxY, window.maxY) - height - ASIDE.row * row);
-    row += 1;
-    const line: Primitive = { kind: 'line', layer: 'lean', from: on, to: [x - 1, y + WORD_SIZE / 2] };
-    return [line, ...drawnAt(lean, text, [x, y], 'start')];
+    const left = lean.edge === 'left' || lean.edge === 'dart-right' ? at[0] : lean.edge === 'right' || lean.edge === 'dart-left' ? at[0] - words.width : at[0] - words.width / 2; // prettier-ignore
+    // Those of the rim hang from it.
+    const low = lean.edge === 'rim' ? at[1] - words.height + WORD_SIZE : at[1];
+    return [{ lean, words, seen, on, wanted: takenBy(words, left, low) }];
   });
+}
+
+function drawnIn({ lean, words }: Waiting, room: RoomForWords, box: Bounds): Primitive[] {
+  room.take(box);
+  return drawnAt(lean, words.text, [box.minX, box.minY + 0.25 * WORD_SIZE], 'start');
+}
+
+/**
+ * Words and a section at each edge with its lean: within the part where they have room in the window, clear of every line; the
+ * others are drawn by `beside`, once all else is placed: beside the part or further in it, with a line to the edge. No lean is left
+ * out as long as some of its edge is seen; edges that are called alike and lean alike may share their words.
+ */
+export function edgeWords(part: Part, room: RoomForWords): { inside: Primitive[]; beside: () => Primitive[] } {
+  const left: Waiting[] = [];
+  const told = new Set<string>();
+  const inside = waitingWords(part, room).flatMap((one) => {
+    const box = room.inside(one.wanted, FURTHEST);
+    if (!box) left.push(one);
+    if (!box) return [];
+    told.add(one.words.text);
+    return drawnIn(one, room, box);
+  });
+  // The many panels of a strip lean alike: where there is no room beside each, it is told of the one that has some.
+  const beside = () => {
+    const waiting = left.filter(({ words: { text } }) => !told.has(text));
+    const texts = [...new Set(waiting.map(({ words: { text } }) => text))];
+    return texts.flatMap((text): Primitive[] => {
+      const alike = waiting.filter(({ words }) => words.text === text);
+      const [one] = alike as [Waiting];
+      const from = alike.flatMap(({ on }) => [on]).concat(alike.flatMap(({ seen, on }) => starts(seen, on)));
+      const led = besideOf(room, one.words, from) ?? { box: one.wanted, from: one.on };
+      const line: Primitive = { kind: 'line', layer: 'lean', from: led.from, to: leadsTo(led.from, led.box) };
+      room.draw([line]);
+      return [line, ...drawnIn(one, room, led.box)];
+    });
+  };
+  return { inside, beside };
+}
+
+/** The place of a box that a line from a point meets first, a hair before it. */
+function leadsTo([x, y]: Point, { minX, minY, maxX, maxY }: Bounds): Point {
+  const put = (value: number, least: number, greatest: number) => Math.min(greatest, Math.max(least, value));
+  return [put(x, minX - 1, maxX + 1), put(y, minY - 1, maxY + 1)];
+}
+
+/** Places of an edge from which a line may lead to its words, the wanted one first. */
+function starts(seen: readonly Point[], on: Point): readonly Point[] {
+  return [on, ...[0.5, 0.25, 0.75, 0.1, 0.9].map((share) => seen[Math.floor((seen.length - 1) * share)] as Point)];
+}
+
+/** The room that is nearest to an edge, beside the part or in it; the line there runs through no words. */
+function besideOf(room: RoomForWords, words: Words, from: readonly Point[]): { box: Bounds; from: Point } | null {
+  const wantedFrom = ([x, y]: Point) => takenBy(words, x + ASIDE_GAP, y - words.height / 2);
+  for (const on of from) {
+    const box = room.anywhere(wantedFrom(on), (one) => !room.isCrossed(on, leadsTo(on, one)));
+    if (box) return { box, from: on };
+  }
+  const [on] = from;
+  const box = on ? room.anywhere(wantedFrom(on)) : null;
+  return box && on ? { box, from: on } : null;
 }

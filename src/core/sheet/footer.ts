@@ -26,6 +26,8 @@ export interface FooterOptions {
   readonly printer?: CheckedPrinter;
   readonly checked?: readonly Checked[];
   readonly paper: PaperName;
+  /** Width of a roll that takes the place of sheets (mm). */
+  readonly roll?: number;
   /** Width of the paper as it lies (mm), and which page of how many it is. */
   readonly width: number;
   readonly number: number;
@@ -105,7 +107,7 @@ type Text = (up: number, size: number, words: string, weight?: 'bold') => Primit
 
 /** Rulers, name, size, leans and page map at the foot of a page: everything that must not cross a join. */
 export function footer(options: FooterOptions): Primitive[] {
-  const { parts, width, printer, paper } = options;
+  const { parts, width, printer, paper, roll } = options;
   const [x, y] = [PAPER_MARGIN, PAPER_MARGIN];
   const at = (left: number, up: number, size: number, words: string, weight?: 'bold'): Primitive => ({ kind: 'text', layer: 'text', at: [left, y + up], size, text: words, anchor: 'start', ...(weight && { weight }) }); // prettier-ignore
   const text: Text = (up, size, words, weight) => at(x, up, size, words, weight);
@@ -118,7 +120,7 @@ export function footer(options: FooterOptions): Primitive[] {
     ...ruler(x, y + 1, RULER_INCHES * MM_PER_INCH, MM_PER_INCH / 2, 2),
     at(x + RULER_INCHES * MM_PER_INCH + 2, 1, 2.8, '4 inch'),
     ...checkedRows(options).map((words, index) => at(x + RULER_MM + 16, 6.2 - 2.4 * index, 2, words)),
-    ...(printer ? [at(x, 14.2, 2.6, printerWords(printer, paper), 'bold')] : []),
+    ...(printer ? [at(x, 14.2, 2.6, printerWords(printer, roll === undefined ? paper : 'roll'), 'bold')] : []),
     at(x + RULER_MM + 16, 9, 2.6, 'Print at 100 %,'),
     at(x + RULER_MM + 16, 1, 2.6, 'then lay a ruler on both.'),
     ...pageMap(options),

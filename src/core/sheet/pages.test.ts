@@ -81,6 +81,34 @@ describe('pages', () => {
     },
   );
 
+  it.each([200, 610, 914])(
+    'on a roll of %d mm show every part that is narrower whole, each length cut off behind it',
+    (roll) => {
+      const random = seeded(31);
+      for (let index = 0; index < 20; index += 1) {
+        const { parts } = develop(randomTarget(random));
+        const pages = pagesOf(parts, { name: 'x', paper: 'a4', roll, style: { unit: 'mm' } });
+        // Margins, foot and a hair of air: parts that are wider both ways are tiled, as on sheets.
+        const fits = ({ outline, underside }: (typeof parts)[number]) => [outline, underside].every((line) => {
+        const { minX, maxX, minY, maxY } = bounds(line);
+        return Math.min(maxX - minX, maxY - minY) < roll - 90;
+      }); // prettier-ignore
+        if (parts.every(fits)) expect(pages.length).toBeLessThanOrEqual(parts.length);
+        for (const page of pages) {
+          expect([page.width, page.height]).toContain(roll);
+          for (const { id, dx, dy } of page.parts) {
+            const part = parts.find((one) => one.id === id);
+            if (!part || !fits(part)) continue;
+            const { minX, maxX, minY, maxY } = bounds(part.outline);
+            const clip = page.layers[0]?.clip ?? { minX: 0, minY: 0, maxX: 0, maxY: 0 };
+            expect(minX + dx >= clip.minX - 1e-9 && minY + dy >= clip.minY - 1e-9).toBe(true);
+            expect(maxX + dx <= page.width - 10 + 1e-9 && maxY + dy <= page.height - 10 + 1e-9).toBe(true);
+          }
+        }
+      }
+    },
+  );
+
   it('lie or stand, whichever takes fewer pages', () => {
     const wide = pagesFor(targetWith({ form: { diameter: 72, height: 90 } }), 'a4');
     const upright = pagesFor(targetWith({ form: { diameter: 40, height: 200 } }), 'a4');

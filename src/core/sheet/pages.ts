@@ -3,9 +3,9 @@ import type { Bounds } from '../outline/outline.ts';
 import type { Part } from '../part/part.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
 import type { About } from './about.ts';
-import { textWidth } from './edgeWords.ts';
+import { textWidth } from './roomForWords.ts';
 import { footer } from './footer.ts';
-import { PAGE_OVERLAP, PAPERS, type PaperName } from './paper.ts';
+import { PAGE_OVERLAP, PAPER_MARGIN, PAPERS, ROLL_LIMITS, type PaperName } from './paper.ts';
 import {
   clearOf,
   grownBox,
@@ -16,6 +16,7 @@ import {
   tileOf,
   type Grid,
   type PartRoom,
+  type PlannedPage,
   type PlannedPart,
 } from './pagePlan.ts';
 import { partDrawing } from './partDrawing.ts';
@@ -51,6 +52,8 @@ export interface Page {
 export interface PageOptions {
   readonly name: string;
   readonly paper: PaperName;
+  /** A roll of that width in place of sheets (mm): each length of it is as long as is needed. */
+  readonly roll?: number;
   readonly style: LengthStyle;
   /** What is told beside the lines; left out, the name alone. */
   readonly about?: About;
@@ -121,6 +124,22 @@ function joinsOf(room: PartRoom, grid: Grid): Primitive[] {
   return items;
 }
 
+/** Shortest length that is cut off a roll (mm): its rulers and words take so much. */
+const SHORTEST = 240;
+
+/** A length of a roll, cut off behind the last part that is on it. */
+function cutOff(page: PlannedPage, rooms: ReadonlyMap<Part, PartRoom>): PlannedPage {
+  const ends = page.parts.flatMap(({ part, grid, column, row, dx, dy }) => {
+    const room = rooms.get(part) as PartRoom;
+    const seen = isWhole(grid) ? room.box : tileOf(room, grid, column, row);
+    const all = [{ maxX: Math.min(seen.maxX, room.box.maxX), maxY: Math.min(seen.maxY, room.box.maxY) }, ...(isWhole(grid) ? room.besideIn() : [])]; // prettier-ignore
+    return all.map(({ maxX, maxY }) => [maxX + dx, maxY + dy] as const);
+  });
+  const end = (axis: 0 | 1) => Math.max(SHORTEST, Math.ceil(Math.max(...ends.map((one) => one[axis])) + PAPER_MARGIN));
+  const along = page.width > page.height ? 0 : 1;
+  return along === 0 ? { ...page, width: Math.min(page.width, end(0)) } : { ...page, height: Math.min(page.height, end(1)) }; // prettier-ignore
+}
+
 /** A part as it is drawn on one of its pages, in the page's frame. */
 function drawnOn(planned: PlannedPart, room: PartRoom, style: LengthStyle): Primitive[] {
   const { part, grid, column, row, dx, dy } = planned;
@@ -136,14 +155,18 @@ function drawnOn(planned: PlannedPart, room: PartRoom, style: LengthStyle): Prim
 export function pagesOf(parts: readonly Part[], options: PageOptions): Page[] {
   const rooms = new Map(parts.map((part) => [part, roomOf(part, options)]));
   const scale = options.printer?.scale ?? TRUE_SCALE;
-  const plan = planPages([...rooms.values()], printedSize(PAPERS[options.paper], scale));
-  return plan.map(({ width, height, parts: planned }, index): Page => {
+  const { roll } = options;
+  const paper = roll === undefined ? PAPERS[options.paper] : { width: roll, height: ROLL_LIMITS.length };
+  const plan = planPages([...rooms.values()], printedSize(paper, scale));
+  return plan.map((whole, index): Page => {
+    const stretch = stretchOf(whole, scale);
+    const { width, height, parts: planned } = roll === undefined ? whole : cutOff(whole, rooms);
     const clip = pageWindow({ width, height });
     const items = planned.flatMap((one) => drawnOn(one, rooms.get(one.part) as PartRoom, options.style));
     return {
       width,
       height,
-      stretch: stretchOf({ width, height }, scale),
+      stretch,
       parts: planned.map(({ part, column, row, dx, dy }) => ({ id: part.id, column, row, dx, dy })),
       layers: [
         { clip, items },

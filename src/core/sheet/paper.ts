@@ -20,6 +20,9 @@ export const PAPERS: Readonly<Record<PaperName, PaperSize>> = {
   tabloid: { width: 279.4, height: 431.8 },
 };
 
+/** A roll of paper: its width, and the longest piece that is printed of it (mm). */
+export const ROLL_LIMITS = { least: 200, greatest: 1600, usual: 610, length: 5000 } as const;
+
 export const DEFAULT_PAPER: PaperName = 'a4';
 
 /** Edge that home printers leave white (mm). */

@@ -1,8 +1,9 @@
 import { bounds, type Bounds } from '../outline/outline.ts';
 import { middleOf, type Mark, type Part } from '../part/part.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
-import type { Primitive } from './drawing.ts';
-import { ASIDE_ROOM, edgeWords, textWidth } from './edgeWords.ts';
+import { movedPrimitive, type Primitive } from './drawing.ts';
+import { edgeWords } from './edgeWords.ts';
+import { RoomForWords, textWidth, wordsBox } from './roomForWords.ts';
 import { sizeWords, titleWords } from './words.ts';
 
 const LETTER_SIZE = 6;
@@ -31,42 +32,71 @@ function markDrawing(mark: Mark): Primitive {
   }
 }
 
-/** A window round a whole part, with room for words beside it. */
-const withAside = (box: Bounds): Bounds => ({ ...box, maxX: box.maxX + ASIDE_ROOM });
+/** Room beside a whole part, to its right and under it, for words that it is too small for (mm). */
+const ASIDE = { right: 75, under: 34 } as const;
+
+function withAside(part: Part, words: readonly string[]): Bounds {
+  const { minX, minY, maxX, maxY } = bounds(part.outline);
+  const widest = Math.max(...words.map((text) => textWidth(text, TITLE_SIZE)));
+  return { minX, minY: minY - ASIDE.under, maxX: Math.max(maxX + ASIDE.right, minX + widest + 2), maxY };
+}
+
+/** Words moved to where they have room, as near as may be to where they were to stand. */
+function placed(words: Primitive, room: RoomForWords, within: 'inside' | 'anywhere'): Primitive {
+  if (words.kind !== 'text') return words;
+  const wanted = wordsBox(words);
+  const found = room.inside(wanted) ?? (within === 'anywhere' ? room.anywhere(beside(wanted, room)) : null) ?? wanted;
+  room.take(found);
+  return { ...words, at: [words.at[0] + found.minX - wanted.minX, words.at[1] + found.minY - wanted.minY] };
+}
+
+/** Words that belong under one another, moved as one; each by itself where there is no room for both. */
+function together(all: readonly Primitive[], room: RoomForWords): Primitive[] {
+  const boxes = all.flatMap((item) => (item.kind === 'text' ? [wordsBox(item)] : []));
+  const wanted: Bounds = { minX: Math.min(...boxes.map(({ minX }) => minX)), minY: Math.min(...boxes.map(({ minY }) => minY)), maxX: Math.max(...boxes.map(({ maxX }) => maxX)), maxY: Math.max(...boxes.map(({ maxY }) => maxY)) }; // prettier-ignore
+  const found = room.inside(wanted) ?? room.anywhere(beside(wanted, room));
+  if (!found) return all.map((item) => placed(item, room, 'anywhere'));
+  room.take(found);
+  return all.map((item) => movedPrimitive(item, found.minX - wanted.minX, found.minY - wanted.minY));
+}
+
+/** Where words that a part has no room for are looked for first: at the right, as high as they were. */
+function beside(wanted: Bounds, { window }: RoomForWords): Bounds {
+  const wide = wanted.maxX - wanted.minX;
+  return { ...wanted, minX: window.maxX - wide, maxX: window.maxX };
+}
 
 /**
  * The drawing of one flat part in its own frame (mm, y up): cut line, underside, marks, words at each edge, title and
- * size. Words are placed within `window` (the part seen on one page; the whole part when left out).
+ * size. No words stand on a line or on other words, as long as there is room within `window` (the part seen on one page, with
+ * what is beside it; the whole part when left out).
  */
-export function partDrawing(
-  part: Part,
-  style: LengthStyle,
-  window: Bounds = withAside(bounds(part.outline)),
-): Primitive[] {
-  const box = bounds(part.outline);
-  const middle = middleOf(part);
-  const seen = middle[0] > window.minX + 30 && middle[0] < window.maxX - 30 && middle[1] > window.minY && middle[1] < window.maxY; // prettier-ignore
-  const centre = seen
-    ? middle
-    : ([
-        (Math.max(box.minX, window.minX) + Math.min(box.maxX, window.maxX)) / 2,
-        (Math.max(box.minY, window.minY) + Math.min(box.maxY, window.maxY)) / 2,
-      ] as const);
-  // Words wider than what is seen of the part run on beside it, not off the page.
-  const words = (text: string, up: number, weight?: 'bold'): Primitive => {
-    const half = textWidth(text, TITLE_SIZE) / 2;
-    const x = Math.max(window.minX + half, Math.min(window.maxX - half, centre[0]));
-    return { kind: 'text', layer: 'text', at: [x, centre[1] + up], size: TITLE_SIZE, text, anchor: 'middle', ...(weight && { weight }) }; // prettier-ignore
-  };
-  const leans = part.leans.some((lean) => lean.word !== 'straight down');
+export function partDrawing(part: Part, style: LengthStyle, window?: Bounds): Primitive[] {
+  const [title, size] = [titleWords(part), sizeWords(part, style)];
   const marks = part.marks.map(markDrawing);
-  return [
+  const seen = window ?? withAside(part, [title, size, ...marks.flatMap((item) => (item.kind === 'text' ? item.text : []))]); // prettier-ignore
+  const box = bounds(part.outline);
+  const leans = part.leans.some((lean) => lean.word !== 'straight down');
+  const isWords = (item: Primitive) => item.kind === 'text';
+  const lines: Primitive[] = [
     ...(leans ? [{ kind: 'path', layer: 'lean', outline: part.underside, dash: 'dash' } as const] : []),
     { kind: 'path', layer: 'cut', outline: part.outline },
     ...(part.holes ?? []).map((outline) => ({ kind: 'path', layer: 'cut', outline }) as const),
-    ...marks,
-    words(titleWords(part), 3, 'bold'),
-    words(sizeWords(part, style), -5),
-    ...edgeWords(part, window),
+    ...marks.filter((item) => !isWords(item)),
   ];
+  const room = new RoomForWords(part.outline, lines, seen);
+  const [x, y] = middleOf(part);
+  // What is seen of the part has its own middle, where the part's is on another page.
+  const isSeen = x > seen.minX + 30 && x < seen.maxX - 30 && y > seen.minY && y < seen.maxY;
+  const centre = isSeen ? [x, y] as const : [(Math.max(box.minX, seen.minX) + Math.min(box.maxX, seen.maxX)) / 2, (Math.max(box.minY, seen.minY) + Math.min(box.maxY, seen.maxY)) / 2] as const; // prettier-ignore
+  const words = (text: string, up: number, weight?: 'bold'): Primitive => ({ kind: 'text', layer: 'text', at: [centre[0], centre[1] + up], size: TITLE_SIZE, text, anchor: 'middle', ...(weight && { weight }) }); // prettier-ignore
+  const told = marks.filter(isWords).filter((item) => isIn(item, seen)).map((item) => placed(item, room, 'anywhere')); // prettier-ignore
+  const edges = edgeWords(part, room);
+  const named = together([words(title, 3, 'bold'), words(size, -5)], room);
+  return [...lines, ...told, ...edges.inside, ...named, ...edges.beside()];
+}
+
+/** Whether words stand in what is seen. */
+function isIn(item: Primitive, { minX, minY, maxX, maxY }: Bounds): boolean {
+  return item.kind === 'text' && item.at[0] >= minX && item.at[0] <= maxX && item.at[1] >= minY && item.at[1] <= maxY;
 }

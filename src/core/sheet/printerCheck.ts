@@ -15,7 +15,7 @@ export interface CheckedPrinter {
 }
 
 /** What a template says of the printer that it was corrected for; louder when its paper is not the one that was checked. */
-export function printerWords({ name, scale, paper }: CheckedPrinter, now: PaperName): string {
+export function printerWords({ name, scale, paper }: CheckedPrinter, now: PaperName | 'roll'): string {
   const share = (one: number) => `${(100 * one).toFixed(2).replace(/\.?0+$/, '')} %`;
   const corrected = `Corrected for ${name} (${share(scale.short)} across, ${share(scale.long)} along): do not print it on another.`;
   return paper === now

@@ -3,7 +3,7 @@ import { checkTarget } from '../piece/checkTarget.ts';
 import { targetsOfEveryKind } from '../piece/everyKind.test.helper.ts';
 import { level, targetWith } from '../piece/targets.test.helper.ts';
 import type { Target } from '../piece/target.ts';
-import { textWidth } from './edgeWords.ts';
+import { textWidth } from './roomForWords.ts';
 import { sheetOf } from './sheet.ts';
 import { EDGE_WORDS, leanWords, sizeWords } from './words.ts';
 

@@ -4,7 +4,7 @@ import { PART_GAP } from '../slab/slabNeeded.ts';
 import type { LengthStyle } from '../units/writeLength.ts';
 import type { About } from './about.ts';
 import { movedPrimitive, type Primitive } from './drawing.ts';
-import { textWidth } from './edgeWords.ts';
+import { textWidth } from './roomForWords.ts';
 import { rollArrow } from './rollArrow.ts';
 import { partDrawing } from './partDrawing.ts';
 

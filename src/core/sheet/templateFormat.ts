@@ -2,6 +2,17 @@
 export const TEMPLATE_FORMATS = ['pdf', 'svg', 'dxf', 'png', 'plt'] as const;
 export type TemplateFormat = (typeof TEMPLATE_FORMATS)[number];
 
+/** What is printed in plastic for a piece. */
+export const TOOL_FORMATS = ['cutter', 'former', 'mould'] as const;
+export type ToolFormat = (typeof TOOL_FORMATS)[number];
+
+/** All files of a piece: templates, the bench card, the cut list, tools. */
+export const PIECE_FORMATS = [...TEMPLATE_FORMATS, 'card', 'csv', ...TOOL_FORMATS] as const;
+export type PieceFormat = (typeof PIECE_FORMATS)[number];
+
+/** Room round a former, so that it comes out of the wet wall (mm). */
+export const CLEARANCE = { least: 0, greatest: 5, usual: 0.5 } as const;
+
 /** Media type of each template file. */
 export const TEMPLATE_TYPES: Readonly<Record<TemplateFormat, string>> = {
   pdf: 'application/pdf',

@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import { foundQuery, makingChange, makingEntries, makingPath, makingsQuery, makingStart } from '../../contract/makingSchema.ts'; // prettier-ignore
+import { packNow } from '../../contract/makings.ts';
 import { calendarOf } from '../services/calendar.ts';
 import type { MakingService } from '../services/makings.ts';
 import type { RecordService } from '../services/records.ts';
@@ -16,7 +17,7 @@ export function makingRoutes(service: MakingService, records: RecordService): Ro
   });
 
   router.get('/now', async (_req, res) => {
-    res.json(await service.now());
+    res.json(packNow(await service.now()));
   });
 
   router.get('/calendar.ics', async (_req, res) => {

@@ -5,7 +5,7 @@ import { writeCheckSheet } from '../../print/checkSheet.ts';
 import { rawBody } from './body.ts';
 import { parseText } from './parse.ts';
 
-/** /api/develop and /api/sheets: the computation and its template files, for a target that need not be kept; and the check of a printer. */
+/** /api/develop and /api/sheets: the computation its template files and those of a class, for a target that need not be kept; and the check of a printer. */
 export function patternRoutes(workshop: Workshop): Router {
   const router = Router();
 
@@ -16,6 +16,11 @@ export function patternRoutes(workshop: Workshop): Router {
 
   router.post('/sheets', rawBody(), async (req, res) => {
     const made = await workshop.make('sheets', req.body as Buffer);
+    if (made.kind === 'file') res.attachment(made.name).type(made.type).send(Buffer.from(made.bytes));
+  });
+
+  router.post('/class', rawBody(), async (req, res) => {
+    const made = await workshop.make('class', req.body as Buffer);
     if (made.kind === 'file') res.attachment(made.name).type(made.type).send(Buffer.from(made.bytes));
   });
 

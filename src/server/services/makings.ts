@@ -1,13 +1,12 @@
-import { LRUCache } from 'lru-cache';
 import { Op, type Transaction } from 'sequelize';
 import type { Entries, Making, MakingHead, MakingLine, MakingNow, MakingStart } from '../../contract/makings.ts';
 import type { Air } from '../../core/drying/air.ts';
 import type { FoundMark } from '../../core/making/waitWindow.ts';
-import type { WorkStep } from '../../core/making/workStep.ts';
-import { remembered } from '../../core/numbers.ts';
 import type { Database } from '../models/database.ts';
-import type { MakingPieceRow, MakingRow, MakingStepRow } from '../models/makingRows.ts';
+import type { MakingPieceRow, MakingRow } from '../models/makingRows.ts';
 import { Refusal } from '../refusal.ts';
+import { marksByMaking } from './markRows.ts';
+import { group, ordersKept } from './ordersKept.ts';
 import { columns, critiqueOf, entryOf, headOf, iso, isoOr, markOf, markRow } from './makingColumns.ts';
 
 /** Which makings a list shows. */
@@ -16,20 +15,6 @@ export interface MakingsQuery {
   readonly offset: number;
   readonly find: string;
   readonly design?: string;
-}
-
-/** Orders of work of so many makings are kept read. */
-const ORDERS_KEPT = 400;
-
-/** Rows in lists by a name of each, in their order. */
-function group<T>(rows: readonly T[], nameOf: (row: T) => string): Map<string, T[]> {
-  const lists = new Map<string, T[]>();
-  for (const row of rows) {
-    const list = lists.get(nameOf(row));
-    if (list) list.push(row);
-    else lists.set(nameOf(row), [row]);
-  }
-  return lists;
 }
 
 /** The keeping of makings. Every verb that names one refuses with `making-not-found`. */
@@ -60,26 +45,7 @@ export function makingService(database: Database) {
   const rowsOf = async (table: Added, ids: readonly string[], transaction?: Transaction) =>
     (await (table as Database['marks']).findAll({ where: { makingId: [...ids] }, order: [['at', 'ASC'], ['id', 'ASC']], raw: true, transaction })) as unknown as Record<string, unknown>[]; // prettier-ignore
 
-  /** Orders of work by their making, read once: they are never changed. Each is a list of steps for each kind of piece. */
-  const kept = new LRUCache<string, readonly (readonly WorkStep[])[]>({ max: ORDERS_KEPT });
-
-  async function ordersOf(ids: readonly string[], transaction?: Transaction) {
-    const orders = new Map(ids.map((id) => [id, kept.get(id)]));
-    const rows = (await makingSteps.findAll({
-      where: { makingId: ids.filter((id) => !orders.get(id)) },
-      order: ['piece', 'place'],
-      raw: true,
-      transaction,
-    })) as unknown as MakingStepRow[];
-    const known = new Map<string, WorkStep>();
-    const stepOf = ({ body }: MakingStepRow) => remembered(known, body, () => JSON.parse(body) as WorkStep, Infinity);
-    for (const [id, own] of group(rows, ({ makingId }) => makingId)) {
-      const order = [...group(own, ({ piece }) => String(piece)).values()].map((steps) => steps.map(stepOf));
-      kept.set(id, order);
-      orders.set(id, order);
-    }
-    return orders;
-  }
+  const ordersOf = ordersKept(database);
 
   /** Several makings with their steps and marks, by a few queries in all. */
   async function wholes(rows: readonly MakingRow[], transaction?: Transaction): Promise<MakingNow[]> {
@@ -92,7 +58,7 @@ export function makingService(database: Database) {
       transaction,
     })) as unknown as MakingPieceRow[];
     const orders = await ordersOf(ids, transaction);
-    const pressed = group(await rowsOf(marks, ids, transaction), ({ makingId }) => makingId as string);
+    const pressed = await marksByMaking(database, ids, transaction);
     const piecesOf = group(pieces, ({ makingId }) => makingId);
     return rows.map((row) => ({
       id: row.id,
@@ -107,7 +73,7 @@ export function makingService(database: Database) {
         ...(names !== '[]' && { names: JSON.parse(names) as string[] }),
         steps: orders.get(row.id)?.[piece] ?? [],
       })),
-      marks: (pressed.get(row.id) ?? []).map(markOf),
+      marks: pressed.get(row.id) ?? [],
     }));
   }
 

@@ -1,24 +1,23 @@
 import type Joi from 'joi';
 import type { ClayRecords } from '../../contract/made.ts';
 import { readRecordsCsv } from '../../contract/recordsCsv.ts';
-import { createBody, developBody, templateBody, writeBody } from '../../contract/requests.ts';
+import { classBody, createBody, developBody, templateBody, writeBody } from '../../contract/requests.ts';
 import { readShape, readTarget } from '../../contract/targetSchema.ts';
 import { FaultError, type Fault } from '../../core/errors.ts';
-import { fileStem } from '../../core/format/fileStem.ts';
 import { behaviourOf } from '../../core/learning/behaviour.ts';
 import { findingOf } from '../../core/learning/findings.ts';
 import { patternsOf } from '../../core/learning/patterns.ts';
 import { developWhole } from '../../core/piece/develop.ts';
 import type { Target } from '../../core/piece/target.ts';
-import { templateParts } from '../../core/sheet/templateParts.ts';
+import { fileStem } from '../../core/format/fileStem.ts';
 import { aboutTemplate } from '../../core/sheet/about.ts';
 import { TEMPLATE_TYPES } from '../../core/sheet/templateFormat.ts';
-import { writeCard } from '../../print/writeCard.ts';
-import { writeTemplate } from '../../print/writeTemplate.ts';
+import { pieceFile } from '../../print/pieceFile.ts';
+import { writeClass, type ClassPiece } from '../../print/writeCard.ts';
 import type { LearningJob } from '../services/made.ts';
 
 /** What the workshop does with the body of a request, as it came. */
-export type WorkKind = 'create' | 'write' | 'develop' | 'sheets' | 'learn' | 'records';
+export type WorkKind = 'create' | 'write' | 'develop' | 'sheets' | 'class' | 'learn' | 'records';
 
 export interface WorkOrder {
   readonly kind: WorkKind;
@@ -71,6 +70,7 @@ export async function doWork({ kind, body }: WorkOrder): Promise<WorkDone> {
   if (kind === 'records') return tableRead(body);
   const json = parsed(body);
   if ('faults' in json) return refused('bad-request', json.faults);
+  if (kind === 'class') return classOf(json.value);
   if (kind === 'learn') return { kind: 'json', text: learnt(json.value) };
   const shape = readShape<AnyBody>(SHAPES[kind] as Parameters<typeof readShape<AnyBody>>[0], json.value);
   if ('faults' in shape) return refused('bad-request', shape.faults);
@@ -112,21 +112,32 @@ async function sheets(
   target: Target,
   { format, units, marks, revision, ...rest }: Omit<TemplateShape, 'target'>,
 ): Promise<WorkDone> {
-  const { parts } = developWhole(target);
   const style = { unit: units, marks };
-  const about = aboutTemplate(target, style, revision ?? null);
-  if (format === 'card') {
-    const card = await writeCard(target, { style, about, ...rest });
-    return {
-      kind: 'file',
-      name: `${fileStem(target.name)}-card.pdf`,
-      type: TEMPLATE_TYPES.pdf,
-      bytes: new Uint8Array(card),
-    };
-  }
-  const file = await writeTemplate(templateParts(target, parts), format, { name: target.name, style, about, ...rest });
-  const bytes = typeof file === 'string' ? new TextEncoder().encode(file) : new Uint8Array(file);
-  return { kind: 'file', name: `${fileStem(target.name)}.${format}`, type: TEMPLATE_TYPES[format], bytes };
+  const file = await pieceFile(target, format, { style, revision: revision ?? null, ...rest });
+  return { kind: 'file', ...file, bytes: new Uint8Array(file.bytes) };
 }
 
+/** Several pieces in one PDF, once or for each name. */
+async function classOf(value: unknown): Promise<WorkDone> {
+  const shape = readShape<ClassShape>(classBody, value);
+  if ('faults' in shape) return refused('bad-request', shape.faults);
+  const { targets, names, cards, paper, roll, units, marks, printer } = shape.value;
+  const style = { unit: units, marks };
+  const pieces: ClassPiece[] = [];
+  for (const one of targets) {
+    const reading = readTarget(one);
+    if (reading.kind === 'faults') return refused('bad-target', reading.faults);
+    const { target } = reading;
+    const about = aboutTemplate(target, style, null);
+    pieces.push({
+      target,
+      options: { name: target.name, paper, style, about, ...(roll && { roll }), ...(printer && { printer }) },
+    });
+  }
+  const title = pieces.length === 1 && pieces[0] ? pieces[0].target.name : 'Templates';
+  const bytes = await writeClass(title, pieces, names, cards);
+  return { kind: 'file', name: `${fileStem(title)}-class.pdf`, type: TEMPLATE_TYPES.pdf, bytes: new Uint8Array(bytes) };
+}
+
+type ClassShape = typeof classBody extends Joi.ObjectSchema<infer T> ? T : never;
 type TemplateShape = typeof templateBody extends Joi.ObjectSchema<infer T> ? T : never;

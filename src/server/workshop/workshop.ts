@@ -11,7 +11,7 @@ export interface Workshop {
   readonly read: (kind: 'create' | 'write', body: Uint8Array) => Promise<ReadTarget>;
   /** A developed pattern as JSON text, or a template file. */
   readonly make: (
-    kind: 'develop' | 'sheets' | 'learn' | 'records',
+    kind: 'develop' | 'sheets' | 'class' | 'learn' | 'records',
     body: Uint8Array,
   ) => Promise<Exclude<WorkDone, { kind: 'faults' | 'target' }>>;
   readonly close: () => Promise<void>;

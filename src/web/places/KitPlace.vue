@@ -6,8 +6,10 @@ import type { Kept } from '../../contract/records.ts';
 import { KIT, KIT_KINDS, type KitItem, type KitKind } from '../../core/kit/kit.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import DevicesPart from '../components/kit/DevicesPart.vue';
+import StudioArchive from '../components/kit/StudioArchive.vue';
 import HouseWay from '../components/kit/HouseWay.vue';
 import KitFields from '../components/kit/KitFields.vue';
+import KitTable from '../components/kit/KitTable.vue';
 import KitThing from '../components/kit/KitThing.vue';
 import { useLengths } from '../composables/useLengths.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
@@ -135,8 +137,10 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
             </ul>
           </section>
         </div>
+        <KitTable />
         <HouseWay />
         <DevicesPart />
+        <StudioArchive />
       </div>
       <aside class="right" :aria-label="phone ? 'Caution' : 'The thing that is chosen'">
         <template v-if="!phone">

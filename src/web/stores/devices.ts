@@ -1,8 +1,10 @@
 import { defineStore } from 'pinia';
 import { reactive } from 'vue';
 import { simulatedCaliper } from '../../devices/caliper/simulatedCaliper.ts';
+import { simulatedCutter } from '../../devices/cutter/simulatedCutter.ts';
 import type { Device, DeviceKind } from '../../devices/device.ts';
 import { simulatedHygrometer } from '../../devices/hygrometer/simulatedHygrometer.ts';
+import { simulatedPrinter } from '../../devices/printer/simulatedPrinter.ts';
 import { simulatedScale } from '../../devices/scale/simulatedScale.ts';
 import type { DeviceFault, Ground } from '../../devices/simulated.ts';
 import { focusWriter } from './focusWriter.ts';
@@ -23,7 +25,7 @@ const fresh = (): DeviceState => ({ open: false, text: '', steady: false, held: 
 
 export const DEVICE_NAMES: Readonly<Record<DeviceKind, string>> = { caliper: 'Digital caliper', scale: 'Bench scale', hygrometer: 'Thermo-hygrometer' }; // prettier-ignore
 
-/** The measuring devices of the table: stand-ins, until a real one is put behind the same verbs. They run as long as the page is open. */
+/** The devices of the table: stand-ins, until a real one is put behind the same verbs. They run as long as the page is open. */
 export const useDevices = defineStore('devices', () => {
   const ground: Ground = {
     random: Math.random,
@@ -35,6 +37,8 @@ export const useDevices = defineStore('devices', () => {
   const caliper = simulatedCaliper(ground);
   const scale = simulatedScale(ground);
   const hygrometer = simulatedHygrometer(ground);
+  const cutter = simulatedCutter(ground);
+  const printer = simulatedPrinter(ground);
   const all = { caliper, scale, hygrometer };
   const states = reactive<Record<DeviceKind, DeviceState>>({ caliper: fresh(), scale: fresh(), hygrometer: fresh() });
 
@@ -70,5 +74,5 @@ export const useDevices = defineStore('devices', () => {
     states[kind].held = all[kind].hold();
   }
 
-  return { states, caliper, scale, hygrometer, start, stop, setFault, hold };
+  return { states, caliper, scale, hygrometer, cutter, printer, start, stop, setFault, hold };
 });

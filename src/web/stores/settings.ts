@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { LENGTH_UNITS, type InchMarks, type LengthUnit } from '../../core/units/lengthUnit.ts';
-import { DEFAULT_PAPER, PAPER_NAMES, type PaperName } from '../../core/sheet/paper.ts';
+import { DEFAULT_PAPER, PAPER_NAMES, ROLL_LIMITS, type PaperName } from '../../core/sheet/paper.ts';
 import { DEFAULT_BENCH } from '../../core/checks/bench.ts';
 import { LIMITS } from '../../core/piece/target.ts';
 import type { LengthStyle } from '../../core/units/writeLength.ts';
@@ -19,6 +19,8 @@ interface Kept {
   readonly volumes: 'us' | 'imperial';
   readonly light: Light;
   readonly paper: PaperName;
+  /** Width of a roll that takes the place of sheets (mm); 0 is none. */
+  readonly roll: number;
   /** Width of the potter's own hand over the knuckles (mm). */
   readonly hand: number;
   /** The greatest slab that she can roll: along and across the roller (mm). */
@@ -52,6 +54,7 @@ function read(): Kept {
     volumes: 'us',
     light: evening ? 'evening' : 'day',
     paper: DEFAULT_PAPER,
+    roll: 0,
     ...DEFAULT_BENCH,
     cutters: DEFAULT_CUTTERS,
     enter: 'next',
@@ -77,6 +80,7 @@ function read(): Kept {
       enter: kept.enter === 'stays' ? 'stays' : 'next',
       letters: kept.letters !== false,
       alerts: kept.alerts === true,
+      roll: typeof kept.roll === 'number' && kept.roll >= ROLL_LIMITS.least && kept.roll <= ROLL_LIMITS.greatest ? kept.roll : 0, // prettier-ignore
       printer: typeof kept.printer === 'string' ? kept.printer : '',
       hour: typeof kept.hour === 'number' && kept.hour > 0 && kept.hour < 1e6 ? kept.hour : 0,
     };
@@ -93,6 +97,7 @@ export const useSettings = defineStore('settings', () => {
   const volumes = ref(kept.volumes);
   const light = ref<Light>(kept.light);
   const paper = ref<PaperName>(kept.paper);
+  const roll = ref(kept.roll);
   const hand = ref(kept.hand);
   const slab = ref(kept.slab);
   const cutters = ref(kept.cutters);
@@ -103,7 +108,7 @@ export const useSettings = defineStore('settings', () => {
   const printer = ref(kept.printer);
   const style = computed<LengthStyle>(() => ({ unit: unit.value, marks: marks.value, volumes: volumes.value }));
 
-  watch([unit, marks, volumes, light, paper, hand, slab, cutters, enter, letters, alerts, hour, printer], () => {
+  watch([unit, marks, volumes, light, paper, roll, hand, slab, cutters, enter, letters, alerts, hour, printer], () => {
     const now: Kept = {
       cutters: cutters.value,
       unit: unit.value,
@@ -111,6 +116,7 @@ export const useSettings = defineStore('settings', () => {
       volumes: volumes.value,
       light: light.value,
       paper: paper.value,
+      roll: roll.value,
       hand: hand.value,
       slab: slab.value,
       enter: enter.value,
@@ -136,6 +142,7 @@ export const useSettings = defineStore('settings', () => {
     volumes,
     light,
     paper,
+    roll,
     hand,
     slab,
     cutters,

@@ -10,6 +10,7 @@ import {
 } from '../../../core/clay/bars.ts';
 import type { Fault } from '../../../core/errors.ts';
 import { without } from '../../without.ts';
+import BarsTable from './BarsTable.vue';
 import CellLength from '../fields/CellLength.vue';
 
 /** The shrink bars of a clay as they are measured: wet, then as the clay goes on. */
@@ -105,6 +106,7 @@ const percent = (bar: ShrinkBar) => {
       </div>
     </div>
     <VBtn class="add" @click="add">Add a bar</VBtn>
+    <BarsTable :bars="bars" :put="put" />
   </section>
 </template>
 

@@ -8,6 +8,7 @@ import { DEVICE_NAMES, useDevices } from '../../stores/devices.ts';
 import LengthField from '../fields/LengthField.vue';
 import MassField from '../fields/MassField.vue';
 import NumberField from '../fields/NumberField.vue';
+import PrinterStand from '../devices/PrinterStand.vue';
 
 /** Measuring devices, as stand-ins: started, stopped, set and spoilt on purpose. */
 const devices = useDevices();
@@ -44,7 +45,7 @@ function setAir(part: Partial<typeof air.value>) {
 
 <template>
   <section aria-labelledby="devices-heading">
-    <h2 id="devices-heading">Measuring devices</h2>
+    <h2 id="devices-heading">Devices</h2>
     <p>
       These are simulated: no real device is connected. A real caliper that types as a keyboard works in any field as it
       is.
@@ -111,6 +112,7 @@ function setAir(part: Partial<typeof air.value>) {
           @update:model-value="(fault: DeviceFault) => devices.setFault(kind, fault)"
         />
       </article>
+      <PrinterStand />
     </div>
   </section>
 </template>

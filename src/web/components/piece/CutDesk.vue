@@ -11,12 +11,13 @@ import PagePreview from './PagePreview.vue';
 
 /** The pages as they will be printed, laid out on the table. */
 const piece = usePiece();
-const { paper, style } = storeToRefs(useSettings());
+const { paper, roll, style } = storeToRefs(useSettings());
 const { chosen } = usePrinter();
 const pages = computed(() =>
   pagesOf(templateParts(piece.target, piece.developed.parts), {
     name: piece.target.name,
     paper: paper.value,
+    ...(roll.value && { roll: roll.value }),
     style: style.value,
     about: aboutTemplate(piece.target, style.value, piece.design?.revision ?? null),
     ...(chosen.value && { printer: chosen.value }),

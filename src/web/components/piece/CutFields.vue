@@ -2,13 +2,12 @@
 import { storeToRefs } from 'pinia';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { TemplateRequest } from '../../../contract/api.ts';
 import { fileStem } from '../../../core/format/fileStem.ts';
 import type { Fault } from '../../../core/errors.ts';
 import { checkTarget } from '../../../core/piece/checkTarget.ts';
 import { atScale } from '../../../core/reverse/scaled.ts';
-import { PAPER_TITLES, type PaperName } from '../../../core/sheet/paper.ts';
 import { api } from '../../api.ts';
+import type { PieceFormat } from '../../../core/sheet/templateFormat.ts';
 import { tracingPhrases, tracingWay } from '../../../core/reverse/tracing.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { saveFile } from '../../composables/saveFile.ts';
@@ -19,7 +18,9 @@ import { useShelf } from '../../stores/shelf.ts';
 import FoldAway from '../frame/FoldAway.vue';
 import { usePrinter } from '../../composables/usePrinter.ts';
 import NumberField from '../fields/NumberField.vue';
-import ChoiceField from '../fields/ChoiceField.vue';
+import CutterRun from '../devices/CutterRun.vue';
+import PaperFields from './PaperFields.vue';
+import PrintedTools from './PrintedTools.vue';
 
 /** Paper and files of the template, and what to mind while cutting. */
 const piece = usePiece();
@@ -27,21 +28,13 @@ const lengths = useLengths();
 const connection = useConnection();
 const shelf = useShelf();
 const router = useRouter();
-const { paper, unit, marks } = storeToRefs(useSettings());
-const { id: printer, printers, chosen, otherPaper } = usePrinter();
+const { paper, roll, unit, marks } = storeToRefs(useSettings());
+const { chosen } = usePrinter();
 const busy = ref<string | null>(null);
 const trouble = ref('');
 
 /** Sizes that a design is made at (of its own). */
 const SCALES = { least: 0.1, greatest: 5 } as const;
-
-const PAPERS = [
-  { value: 'a4', title: 'A4', why: '210 × 297 mm' },
-  { value: 'letter', title: 'Letter', why: '8 1/2 × 11 inches' },
-  { value: 'legal', title: 'Legal', why: '8 1/2 × 14 inches' },
-  { value: 'a3', title: 'A3', why: '297 × 420 mm' },
-  { value: 'tabloid', title: 'Tabloid', why: '11 × 17 inches' },
-] as const satisfies readonly { value: PaperName; title: string; why: string }[];
 
 const FILES = [
   { format: 'svg', title: 'SVG, for a cutter or drawing' },
@@ -77,21 +70,29 @@ async function makeScaled(): Promise<void> {
   else trouble.value = shelf.trouble;
 }
 
-async function save(format: TemplateRequest['format']): Promise<void> {
-  busy.value = format;
+/** A file of the piece as it is now; null where it could not be had, which is told. */
+async function fetchFile(format: PieceFormat, part?: string): Promise<Awaited<ReturnType<typeof api.template>> | null> {
+  busy.value = [format, part].join(' ').trim();
   trouble.value = '';
   const target = piece.target;
   try {
     await piece.keep();
     const revision = piece.design?.revision;
-    const request = { target, format, paper: paper.value, units: unit.value, marks: marks.value, ...(revision !== undefined && { revision }), ...(chosen.value && { printer: chosen.value }) }; // prettier-ignore
-    const ending = format === 'card' ? '-card.pdf' : `.${format}`;
-    saveFile(`${fileStem(target.name)}${ending}`, await api.template(request));
+    const request = { target, format, paper: paper.value, ...(roll.value && { roll: roll.value }), units: unit.value, marks: marks.value, ...(revision !== undefined && { revision }), ...(part !== undefined && { part }), ...(chosen.value && { printer: chosen.value }) }; // prettier-ignore
+    return await api.template(request);
   } catch (error) {
     trouble.value = connection.note(error);
+    return null;
   } finally {
     busy.value = null;
   }
+}
+async function save(format: PieceFormat, part?: string): Promise<void> {
+  const file = await fetchFile(format, part);
+  if (file) saveFile(file.name, file.content);
+}
+async function fetchPlot(): Promise<string | null> {
+  return (await (await fetchFile('plt'))?.content.text()) ?? null;
 }
 
 /** How the wall is traced with a template that is owned already. */
@@ -115,20 +116,7 @@ function saveDesign(): void {
       </ol>
     </template>
     <h2 id="cut-heading">Print the templates</h2>
-    <ChoiceField label="Paper" name="paper" :value="paper" :choices="PAPERS" @choose="(name) => (paper = name)" />
-    <VSelect
-      v-if="printers.length"
-      v-model="printer"
-      label="Corrected for"
-      :items="[{ value: '', title: 'no printer' }, ...printers]"
-    />
-    <p v-else>
-      A printer that is not quite true is checked once in <RouterLink :to="{ name: 'kit' }">Kit</RouterLink>, and
-      corrected from then on.
-    </p>
-    <VAlert v-if="otherPaper" type="warning">
-      It was checked on {{ PAPER_TITLES[otherPaper] }}: check it on this paper too, or lay a ruler on the sheet.
-    </VAlert>
+    <PaperFields />
     <VBtn variant="flat" class="wide" name="pdf" :disabled="busy !== null" @click="save('pdf')">
       {{ busy === 'pdf' ? 'Drawing the pages' : 'PDF at true size' }}
     </VBtn>
@@ -136,9 +124,21 @@ function saveDesign(): void {
     <VBtn v-for="file in FILES" :key="file.format" class="wide" :disabled="busy !== null" @click="save(file.format)">
       {{ file.title }}
     </VBtn>
+    <VBtn class="wide" :disabled="busy !== null" @click="save('csv')">Cut list, for a spreadsheet</VBtn>
     <VBtn class="wide" @click="saveDesign">The piece itself, as a file</VBtn>
     <VAlert v-if="trouble" type="error">{{ lengths.words(trouble) }}</VAlert>
     <p>Print at 100 %, not “fit to page”, and lay a ruler on the check line before you cut.</p>
+    <FoldAway title="Without a printer">
+      <p>Traced through thin paper from the screen, or scored along the light of a projector above the table.</p>
+      <VBtn class="wide" :to="{ name: 'true-size', params: { id: piece.design?.id ?? '' } }"
+        >True size on this screen</VBtn
+      >
+      <VBtn class="wide" :to="{ name: 'by-light', params: { id: piece.design?.id ?? '' } }">By light, on the clay</VBtn>
+    </FoldAway>
+    <FoldAway title="On a cutter">
+      <CutterRun :fetch-plot="fetchPlot" :busy="busy !== null" />
+    </FoldAway>
+    <PrintedTools :busy="busy" @save="save" />
     <FoldAway title="At another size?">
       <p>
         A print at another percentage changes every length but the slab’s thickness, and the parts do not meet. Make a

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue';
-import { pathData, plain } from '../../../core/format/pathData.ts';
+import { useId } from 'vue';
 import type { Page } from '../../../core/sheet/pages.ts';
+import DrawnItems from '../screen/DrawnItems.vue';
 
 /** One printed page as it will come out, small. */
-const props = defineProps<{ page: Page; number: number; total: number }>();
+defineProps<{ page: Page; number: number; total: number }>();
 const id = useId();
-const origin = computed(() => [0, props.page.height] as const);
 </script>
 
 <template>
@@ -27,31 +26,7 @@ const origin = computed(() => [0, props.page.height] as const);
           />
         </clipPath>
         <g :clip-path="layer.clip ? `url(#${id}-${index})` : undefined">
-          <template v-for="(item, at) in layer.items" :key="at">
-            <path
-              v-if="item.kind === 'path'"
-              :class="[item.layer, item.dash, item.fill]"
-              :d="pathData(item.outline, 1, origin, plain, item.open ? 'open' : 'closed')"
-            />
-            <line
-              v-else-if="item.kind === 'line'"
-              :class="[item.layer, item.dash]"
-              :x1="item.from[0]"
-              :y1="page.height - item.from[1]"
-              :x2="item.to[0]"
-              :y2="page.height - item.to[1]"
-            />
-            <text
-              v-else
-              :class="item.weight"
-              :x="item.at[0]"
-              :y="page.height - item.at[1]"
-              :font-size="item.size"
-              :text-anchor="item.anchor"
-            >
-              {{ item.text }}
-            </text>
-          </template>
+          <DrawnItems :items="layer.items" :height="page.height" />
         </g>
       </template>
     </svg>
@@ -72,28 +47,28 @@ svg {
 .paper {
   fill: #fffdf8;
 }
-path,
-line {
+svg :deep(path),
+svg :deep(line) {
   fill: none;
   stroke: #2b1f1a;
   stroke-width: 0.35;
 }
-.cut {
+svg :deep(.cut) {
   stroke-width: 0.9;
 }
-.dash {
+svg :deep(.dash) {
   stroke-dasharray: 2 1.2;
 }
-.chain {
+svg :deep(.chain) {
   stroke-dasharray: 6 1.5 1 1.5;
 }
-.shade {
+svg :deep(.shade) {
   fill: #d9bd91;
 }
-text {
+svg :deep(text) {
   fill: #2b1f1a;
 }
-.bold {
+svg :deep(.bold) {
   font-weight: 700;
 }
 figcaption {

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import type { Design } from '../../../contract/api.ts';
+import PrintTogether from './PrintTogether.vue';
 import { PLAN_LIMITS } from '../../../core/slabPlan/keptPlan.ts';
 
 /** What can be done with several chosen pieces at once. */
 defineProps<{ chosen: readonly Design[]; busy: boolean }>();
 const emit = defineEmits<{ plan: [each: number]; set: []; takeOff: []; all: [] }>();
 const each = ref(1);
+const printing = ref(false);
 </script>
 
 <template>
@@ -25,8 +27,10 @@ const each = ref(1);
       control-variant="hidden"
     />
     <VBtn variant="flat" :disabled="chosen.length === 0 || busy" @click="emit('plan', each)">Plan the slabs</VBtn>
+    <VBtn :disabled="chosen.length === 0 || busy" @click="printing = true">Print together</VBtn>
     <VBtn :disabled="chosen.length === 0 || busy" @click="emit('set')">Put in a set</VBtn>
     <VBtn :disabled="chosen.length === 0 || busy" @click="emit('takeOff')">Take off the shelf</VBtn>
+    <PrintTogether v-model="printing" :designs="chosen" />
   </VFooter>
 </template>
 

@@ -1,0 +1,53 @@
+import { fileStem } from '../core/format/fileStem.ts';
+import { developWhole } from '../core/piece/develop.ts';
+import type { Target } from '../core/piece/target.ts';
+import { aboutTemplate } from '../core/sheet/about.ts';
+import { TEMPLATE_TYPES, type PieceFormat } from '../core/sheet/templateFormat.ts';
+import { templateParts } from '../core/sheet/templateParts.ts';
+import { writeCutList } from './cutList.ts';
+import { writeTool, type ToolOptions } from './stl/tools.ts';
+import { writeCard } from './writeCard.ts';
+import { writeTemplate, type TemplateOptions } from './writeTemplate.ts';
+
+/** How a file of a piece is written. */
+export interface FileOptions extends Omit<TemplateOptions, 'name' | 'about' | 'checked'>, ToolOptions {
+  readonly revision?: number | null;
+}
+
+/** A file of a piece, its name made of the piece's. */
+export interface PieceFile {
+  readonly name: string;
+  readonly type: string;
+  readonly bytes: Uint8Array;
+}
+
+/**
+ * Any file of a piece as its bytes: the screen, the API and the command line come through here.
+ *
+ * @throws FaultError where there is no such file of the piece, or it measures otherwise than it was developed
+ */
+export async function pieceFile(
+  target: Target,
+  format: PieceFormat,
+  { revision = null, part, clearance, ...rest }: FileOptions,
+): Promise<PieceFile> {
+  const stem = fileStem(target.name);
+  const { parts } = developWhole(target);
+  const about = aboutTemplate(target, rest.style, revision);
+  switch (format) {
+    case 'card':
+      return { name: `${stem}-card.pdf`, type: TEMPLATE_TYPES.pdf, bytes: await writeCard(target, { about, ...rest }) };
+    case 'csv':
+      return { name: `${stem}-cut-list.csv`, type: 'text/csv', bytes: Buffer.from(writeCutList([{ name: target.name, parts }])) }; // prettier-ignore
+    case 'cutter':
+    case 'former':
+    case 'mould': {
+      const name = [stem, ...(format === 'cutter' && part ? [fileStem(part)] : []), format].join('-');
+      return { name: `${name}.stl`, type: 'model/stl', bytes: writeTool(target, parts, format, name, { part, clearance } as ToolOptions) }; // prettier-ignore
+    }
+    default: {
+      const options: TemplateOptions = { name: target.name, about, ...rest };
+      return { name: `${stem}.${format}`, type: TEMPLATE_TYPES[format], bytes: await writeTemplate(templateParts(target, parts), format, options) }; // prettier-ignore
+    }
+  }
+}

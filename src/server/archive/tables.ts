@@ -1,0 +1,90 @@
+import { createHash } from 'node:crypto';
+import { QueryTypes, type Transaction } from 'sequelize';
+import type { Database } from '../models/database.ts';
+
+/** A row as the database has it: figures, texts and nothing. */
+export type Row = Readonly<Record<string, string | number | null>>;
+
+/** A table of the database, what of it is JSON text, and what its rows are known by. */
+export interface Table {
+  readonly name: string;
+  readonly json: readonly string[];
+  readonly key: readonly string[];
+}
+
+const table = (name: string, key: readonly string[] = ['id'], json: readonly string[] = []): Table => ({ name, json, key }); // prettier-ignore
+
+export const MESHES = table('meshes', ['hash'], ['body']);
+export const DESIGNS = table('designs', ['id'], ['target']);
+export const REVISIONS = table('revisions', ['designId', 'number'], ['target']);
+export const RECORDS = table('records', ['id'], ['body']);
+export const MAKINGS = table('makings', ['id'], ['schools']);
+export const PIECES = table('making_pieces', ['makingId', 'piece'], ['names']);
+export const STEPS = table('making_steps', ['makingId', 'piece', 'place'], ['body']);
+
+/** What is pressed and written at a making; its rows never change. */
+export const ENTRIES = ['marks', 'measurements', 'faults', 'notes', 'critiques', 'photographs', 'strikes'].map((name) => table(name)); // prettier-ignore
+
+/** All that a making is kept in, besides its own row. */
+export const OF_MAKING = [PIECES, STEPS, ...ENTRIES];
+
+/** Every table that an archive carries, those first that others refer to. What is worked out from them is not carried. */
+export const TABLES = [MESHES, DESIGNS, REVISIONS, RECORDS, MAKINGS, ...OF_MAKING];
+
+/** Rows of a table that hold a value, in the order of their key. */
+export function rowsOf({ sequelize }: Database, { name, key }: Table, column?: string, value?: string): Promise<Row[]> {
+  const where = column === undefined ? '' : ` WHERE "${column}" = ?`;
+  return sequelize.query<Row>(`SELECT * FROM "${name}"${where} ORDER BY ${key.map((one) => `"${one}"`).join(', ')}`, { type: QueryTypes.SELECT, replacements: value === undefined ? [] : [value] }); // prettier-ignore
+}
+
+/** The keys of a table whose rows are known by one column, in order. */
+export async function keysOf({ sequelize }: Database, { name, key }: Table): Promise<string[]> {
+  const rows = await sequelize.query<Row>(`SELECT "${key[0]}" AS key FROM "${name}" ORDER BY 1`, { type: QueryTypes.SELECT }); // prettier-ignore
+  return rows.map(({ key: one }) => String(one));
+}
+
+/** How many rows a table has. */
+export async function countOf({ sequelize }: Database, { name }: Table): Promise<number> {
+  const [row] = await sequelize.query<{ count: number }>(`SELECT count(*) AS count FROM "${name}"`, { type: QueryTypes.SELECT }); // prettier-ignore
+  return row?.count ?? 0;
+}
+
+/** Columns of a table. */
+export async function columnsOf({ sequelize }: Database, { name }: Table): Promise<string[]> {
+  const rows = await sequelize.query<{ name: string }>(`SELECT name FROM pragma_table_info('${name}')`, { type: QueryTypes.SELECT }); // prettier-ignore
+  return rows.map((row) => row.name);
+}
+
+/** Most values that one statement carries. */
+const VALUES = 900;
+
+/** Puts rows into a table, several in one statement. */
+export async function insert(
+  { sequelize }: Database,
+  { name }: Table,
+  rows: readonly Row[],
+  transaction: Transaction,
+): Promise<void> {
+  const [first] = rows;
+  if (!first) return;
+  const columns = Object.keys(first);
+  const each = Math.max(1, Math.floor(VALUES / columns.length));
+  for (let from = 0; from < rows.length; from += each) {
+    const some = rows.slice(from, from + each);
+    const places = some.map((_, row) => `(${columns.map((_one, at) => `$${row * columns.length + at + 1}`).join(', ')})`).join(', '); // prettier-ignore
+    const values = some.flatMap((row) => columns.map((column) => row[column] ?? null));
+    await sequelize.query(`INSERT INTO "${name}" (${columns.map((one) => `"${one}"`).join(', ')}) VALUES ${places}`, { bind: values, transaction }); // prettier-ignore
+  }
+}
+
+/** A row as it is read by people: its JSON texts taken apart. */
+export function opened({ json }: Table, row: Row): Record<string, unknown> {
+  return Object.fromEntries(Object.entries(row).map(([column, value]) => [column, json.includes(column) && typeof value === 'string' ? (JSON.parse(value) as unknown) : value])); // prettier-ignore
+}
+
+/** The row again. */
+export function closed({ json }: Table, read: Readonly<Record<string, unknown>>): Row {
+  return Object.fromEntries(Object.entries(read).map(([column, value]) => [column, json.includes(column) && value !== null ? JSON.stringify(value) : (value as string | number | null)])); // prettier-ignore
+}
+
+export const sha256 = (bytes: Buffer | string): string => createHash('sha256').update(bytes).digest('hex');

@@ -1,0 +1,52 @@
+import { LRUCache } from 'lru-cache';
+import type { Transaction } from 'sequelize';
+import type { WorkStep } from '../../core/making/workStep.ts';
+import type { Database } from '../models/database.ts';
+import type { MakingStepRow } from '../models/makingRows.ts';
+
+/** Orders of work of so many makings are kept read. */
+const ORDERS_KEPT = 400;
+
+/** Steps that are kept read. */
+const STEPS_KEPT = 4000;
+
+/** Rows in lists by a name of each, in their order. */
+export function group<T>(rows: readonly T[], nameOf: (row: T) => string): Map<string, T[]> {
+  const lists = new Map<string, T[]>();
+  for (const row of rows) {
+    const list = lists.get(nameOf(row));
+    if (list) list.push(row);
+    else lists.set(nameOf(row), [row]);
+  }
+  return lists;
+}
+
+/** Reads orders of work of makings: they are never changed, so that each is read once. */
+export function ordersKept({ makingSteps }: Database) {
+  /** Orders of work by their making, read once: they are never changed. Each is a list of steps for each kind of piece. */
+  const kept = new LRUCache<string, readonly (readonly WorkStep[])[]>({ max: ORDERS_KEPT });
+
+  /** Steps by their text: one that many orders have is one object. */
+  const stepsKept = new LRUCache<string, WorkStep>({ max: STEPS_KEPT });
+
+  return async function ordersOf(ids: readonly string[], transaction?: Transaction) {
+    const orders = new Map(ids.map((id) => [id, kept.get(id)]));
+    const rows = (await makingSteps.findAll({
+      where: { makingId: ids.filter((id) => !orders.get(id)) },
+      order: ['piece', 'place'],
+      raw: true,
+      transaction,
+    })) as unknown as MakingStepRow[];
+    const stepOf = ({ body }: MakingStepRow): WorkStep => {
+      const known = stepsKept.get(body) ?? (JSON.parse(body) as WorkStep);
+      stepsKept.set(body, known);
+      return known;
+    };
+    for (const [id, own] of group(rows, ({ makingId }) => makingId)) {
+      const order = [...group(own, ({ piece }) => String(piece)).values()].map((steps) => steps.map(stepOf));
+      kept.set(id, order);
+      orders.set(id, order);
+    }
+    return orders;
+  };
+}

@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed } from 'vue';
+import { PAPER_ID } from '../../../core/part/part.ts';
+import { CLEARANCE, type ToolFormat } from '../../../core/sheet/templateFormat.ts';
+import { noTool } from '../../../core/tool/noTool.ts';
+import { useLengths } from '../../composables/useLengths.ts';
+import { usePiece } from '../../stores/piece.ts';
+import FoldAway from '../frame/FoldAway.vue';
+
+/** Tools for the piece that are printed in plastic: cutters, a former, the mould. */
+defineProps<{ busy: string | null }>();
+const emit = defineEmits<{ save: [format: ToolFormat, part?: string] }>();
+const piece = usePiece();
+const lengths = useLengths();
+const parts = computed(() => piece.developed.parts.filter(({ id }) => id !== PAPER_ID));
+const former = computed(() => noTool(piece.target, 'former'));
+const side = computed(() => (piece.target.form.kind === 'mould' ? piece.target.form.side : null));
+</script>
+
+<template>
+  <FoldAway title="Tools to print in plastic">
+    <p>As STL, in mm, for a printer of any make: a cutter is pressed through the slab, its edge down.</p>
+    <VBtn
+      v-for="part in parts"
+      :key="part.id"
+      class="wide"
+      :disabled="busy !== null"
+      @click="emit('save', 'cutter', part.id)"
+    >
+      {{ busy === `cutter ${part.id}` ? 'Building the cutter' : `Cutter: ${part.name}` }}
+    </VBtn>
+    <VBtn v-if="former === null" class="wide" :disabled="busy !== null" @click="emit('save', 'former')">
+      Former, {{ lengths.length(CLEARANCE.usual) }} clear all round
+    </VBtn>
+    <VBtn v-if="side" class="wide" :disabled="busy !== null" @click="emit('save', 'mould')">
+      The {{ side }} mould, at wet size
+    </VBtn>
+    <p v-if="former !== null && !side">No former: the piece {{ former }}.</p>
+    <p>Printed layers hold clay and damp: keep these tools for clay, not for food.</p>
+  </FoldAway>
+</template>
+
+<style scoped>
+.wide {
+  width: 100%;
+}
+p {
+  margin: 4px 0 0;
+}
+</style>

@@ -1,0 +1,41 @@
+import { computed, ref } from 'vue';
+import { MM_PER_INCH } from '../../core/numbers.ts';
+import { memory } from '../memory.ts';
+
+const KEY = 'fawn-screen';
+
+/** CSS px in a mm of a screen: limits, and what a browser takes for true where nobody has measured. */
+export const SCREEN_LIMITS = { least: 1.5, greatest: 20 } as const;
+const NOMINAL = 96 / MM_PER_INCH;
+
+/** What was measured of this screen: CSS px in a mm, and the zoom that the page had then (device px in a CSS px). */
+interface Measured {
+  readonly perMm: number;
+  readonly ratio: number;
+}
+
+function read(): Measured | null {
+  try {
+    const { perMm, ratio } = JSON.parse(memory.read(KEY) ?? 'null') as Measured;
+    const sound = perMm >= SCREEN_LIMITS.least && perMm <= SCREEN_LIMITS.greatest && ratio > 0;
+    return sound ? { perMm, ratio } : null;
+  } catch {
+    return null;
+  }
+}
+
+/** The size of this screen, measured once and kept by this browser. A page that is zoomed since is told, and counted in. */
+export function useScreenScale() {
+  const measured = ref(read());
+  const ratio = ref(globalThis.devicePixelRatio || 1);
+  addEventListener('resize', () => (ratio.value = devicePixelRatio || 1));
+  /** CSS px in a mm as the page is zoomed now. */
+  const perMm = computed(() =>
+    measured.value ? (measured.value.perMm * measured.value.ratio) / ratio.value : NOMINAL,
+  );
+  function keep(value: number): void {
+    measured.value = { perMm: value, ratio: ratio.value };
+    memory.write(KEY, JSON.stringify(measured.value));
+  }
+  return { perMm, measured: computed(() => measured.value !== null), keep };
+}

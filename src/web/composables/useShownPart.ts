@@ -1,0 +1,23 @@
+import { storeToRefs } from 'pinia';
+import { computed, ref, watch } from 'vue';
+import { useRoute } from 'vue-router';
+import { bounds } from '../../core/outline/outline.ts';
+import { partDrawing } from '../../core/sheet/partDrawing.ts';
+import { templateParts } from '../../core/sheet/templateParts.ts';
+import { usePiece } from '../stores/piece.ts';
+import { useSettings } from '../stores/settings.ts';
+
+/** The piece that the address names, and the part of it that is shown at true size, mirrored for a face that is not up. */
+export function useShownPart() {
+  const route = useRoute();
+  const piece = usePiece();
+  const { style } = storeToRefs(useSettings());
+  watch(() => String(route.params['id']), (id) => void piece.open(id), { immediate: true }); // prettier-ignore
+  const parts = computed(() => (piece.state === 'ready' ? templateParts(piece.target, piece.developed.parts) : []));
+  const chosen = ref<string | null>(null);
+  const part = computed(() => parts.value.find(({ id }) => id === chosen.value) ?? parts.value[0] ?? null);
+  const items = computed(() => (part.value ? partDrawing(part.value, style.value) : []));
+  const box = computed(() => bounds(part.value?.outline ?? [[0, 0, 0], [1, 0, 0], [1, 1, 0]])); // prettier-ignore
+  const names = computed(() => parts.value.map(({ id, name }) => ({ value: id, title: name })));
+  return { piece, style, parts, part, items, box, names, chosen };
+}

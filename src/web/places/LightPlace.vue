@@ -1,0 +1,292 @@
+<script setup lang="ts">
+import { useElementSize, useFullscreen, useWakeLock } from '@vueuse/core';
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import EmptyPlace from '../components/frame/EmptyPlace.vue';
+import OneOf from '../components/fields/OneOf.vue';
+import { useLengths } from '../composables/useLengths.ts';
+import { useShownPart } from '../composables/useShownPart.ts';
+import { vDrag } from '../composables/vDrag.ts';
+import { homography, inverse, isConvex, mapped, type PlanePoint, type Quad } from '../../core/screen/homography.ts';
+import { pixelOnClay, thrownLines } from '../../core/screen/thrown.ts';
+import { PAPERS } from '../../core/sheet/paper.ts';
+import { memory } from '../memory.ts';
+
+/**
+ * A part thrown on the clay by a projector above the table: the corners of light are dragged on those of a sheet of paper that
+ * lies on the slab, which says how mm on the clay fall on the picture.
+ */
+const { piece, part, items, box, names, chosen } = useShownPart();
+const lengths = useLengths();
+const place = ref<HTMLElement | null>(null);
+const picture = ref<HTMLElement | null>(null);
+const { width, height } = useElementSize(picture);
+const whole = useFullscreen(place);
+const awake = useWakeLock();
+
+const KEY = 'fawn-light';
+const SHEETS = [
+  { value: 'a4', words: 'A4' },
+  { value: 'letter', words: 'Letter' },
+] as const;
+type SheetName = (typeof SHEETS)[number]['value'];
+const sheet = ref<SheetName>('a4');
+/** The sheet lies with its long edge across: its corners in mm, y up, from the lower left against the clock. */
+const paper = computed<Quad>(() => {
+  const { width: short, height: long } = PAPERS[sheet.value];
+  return [[0, 0], [long, 0], [long, short], [0, short]]; // prettier-ignore
+});
+/** Corners of light, as shares of the picture's width and height, in the paper's order. */
+const START: Quad = [[0.3, 0.7], [0.7, 0.7], [0.7, 0.3], [0.3, 0.3]]; // prettier-ignore
+function kept(): { sheet: SheetName; corners: Quad } | null {
+  try {
+    const read = JSON.parse(memory.read(KEY) ?? 'null') as { sheet: SheetName; corners: Quad } | null;
+    const sound = read?.corners.length === 4 && read.corners.flat().every((one) => Number.isFinite(one)) && read.sheet in PAPERS; // prettier-ignore
+    return sound ? read : null;
+  } catch {
+    return null;
+  }
+}
+const before = kept();
+const corners = ref<Quad>(before?.corners ?? START);
+sheet.value = before?.sheet ?? 'a4';
+watch([corners, sheet], () => memory.write(KEY, JSON.stringify({ sheet: sheet.value, corners: corners.value })));
+
+const fitting = ref(true);
+const px = computed(() => corners.value.map(([x, y]) => [x * width.value, y * height.value]) as unknown as Quad);
+const sound = computed(() => width.value > 0 && isConvex(px.value));
+const map = computed(() => (sound.value ? homography(paper.value, px.value) : null));
+const middle = computed<PlanePoint>(() => [(paper.value[1][0] ?? 0) / 2, (paper.value[2][1] ?? 0) / 2]);
+/** The middle of the part from the middle of the sheet (mm), and its turn (degrees). */
+const at = ref<PlanePoint>([0, 0]);
+const turn = ref(0);
+const pieceMiddle = computed<PlanePoint>(() => [(box.value.minX + box.value.maxX) / 2, (box.value.minY + box.value.maxY) / 2]); // prettier-ignore
+const lying = computed(() => {
+  const angle = (turn.value * Math.PI) / 180;
+  const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
+  const [x, y] = pieceMiddle.value;
+  return { at: [middle.value[0] + at.value[0] - x * cos + y * sin, middle.value[1] + at.value[1] - x * sin - y * cos] as const, turn: angle }; // prettier-ignore
+});
+const lines = computed(() =>
+  map.value && !fitting.value
+    ? thrownLines(
+        items.value.filter(({ layer }) => layer !== 'lean'),
+        lying.value,
+        map.value,
+      )
+    : [],
+);
+/** The frame of the sheet with its diagonals: they cross in the middle of the paper where the fit is right. */
+const frame = computed(() => {
+  if (!map.value) return [];
+  const [a, b, c, d] = paper.value;
+  const through = map.value;
+  return [
+    [a, b, c, d, a],
+    [a, c],
+    [b, d],
+  ].map((line) => line.map((point) => mapped(through, point).join(',')).join(' '));
+});
+const pixel = computed(() => (map.value ? pixelOnClay(map.value, middle.value) : null));
+
+let from: PlanePoint = [0, 0];
+function moveCorner(index: number, [x, y]: PlanePoint): void {
+  const put = (value: number) => Math.min(1, Math.max(0, value));
+  corners.value = corners.value.map((one, at) => (at === index ? [put(x), put(y)] : one)) as unknown as Quad;
+}
+const dragsOf = (index: number) => ({
+  start: () => (from = corners.value[index] as PlanePoint),
+  move: (dx: number, dy: number) => moveCorner(index, [from[0] + dx / width.value, from[1] + dy / height.value]),
+});
+const dragsPart = {
+  start: () => (from = at.value),
+  move: (dx: number, dy: number) => {
+    const back = map.value && inverse(map.value);
+    if (fitting.value || !back || !map.value) return;
+    const [x, y] = mapped(map.value, [middle.value[0] + from[0], middle.value[1] + from[1]]);
+    const to = mapped(back, [x + dx, y + dy]);
+    at.value = [to[0] - middle.value[0], to[1] - middle.value[1]];
+  },
+};
+const ARROWS: Readonly<Record<string, PlanePoint>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }; // prettier-ignore
+function nudge(event: KeyboardEvent, index: number | null): void {
+  const step = ARROWS[event.key];
+  if (!step) return;
+  event.preventDefault();
+  const by = event.shiftKey ? 10 : 1;
+  if (index === null) at.value = [at.value[0] + by * step[0], at.value[1] - by * step[1]];
+  else {
+    const [x, y] = corners.value[index] as PlanePoint;
+    moveCorner(index, [x + (by * step[0]) / width.value, y + (by * step[1]) / height.value]);
+  }
+}
+const CORNERS = ['lower left', 'lower right', 'upper right', 'upper left'] as const;
+onMounted(() => void awake.request('screen').catch(() => undefined));
+onBeforeUnmount(() => void awake.release().catch(() => undefined));
+</script>
+
+<template>
+  <main ref="place" class="place">
+    <EmptyPlace v-if="piece.state === 'missing'" heading="h1" title="This piece is not on the shelf">
+      <VBtn variant="flat" :to="{ name: 'shelf' }">Back to the shelf</VBtn>
+    </EmptyPlace>
+    <template v-else>
+      <header>
+        <h1>{{ piece.target.name }}, by light</h1>
+        <template v-if="fitting">
+          <OneOf label="Sheet on the slab" :value="sheet" :choices="SHEETS" @choose="(one) => (sheet = one)" />
+          <VBtn variant="flat" :disabled="!map" @click="fitting = false">The corners fit: throw the part</VBtn>
+        </template>
+        <template v-else>
+          <VSelect
+            class="part"
+            label="Part"
+            :items="names"
+            :model-value="part?.id ?? null"
+            @update:model-value="(id: string | null) => (chosen = id)"
+          />
+          <VBtn aria-label="Turn by 5° to the left" @click="turn += 5">↺ 5°</VBtn>
+          <VBtn aria-label="Turn by 5° to the right" @click="turn -= 5">↻ 5°</VBtn>
+          <VBtn @click="fitting = true">Fit the corners again</VBtn>
+        </template>
+        <VBtn v-if="whole.isSupported.value" @click="whole.toggle">
+          {{ whole.isFullscreen.value ? 'Leave the whole screen' : 'Whole screen' }}
+        </VBtn>
+        <VBtn variant="text" :to="{ name: 'piece', params: { id: $route.params['id'], stage: 'cut' } }"
+          >Back to Cut</VBtn
+        >
+      </header>
+      <p class="said" role="status">
+        <template v-if="!sound">The corners are crossed: put each on its own corner of the sheet.</template>
+        <template v-else-if="fitting"
+          >Lay a sheet of {{ sheet === 'a4' ? 'A4' : 'Letter' }} on the slab, long edge across. Drag each corner of
+          light on its corner of the sheet: the lines then cross in its middle.</template
+        >
+        <template v-else-if="pixel !== null"
+          >One dot of light is {{ lengths.length(pixel) }} wide on the clay. Take the sheet away and score along the
+          light.</template
+        >
+      </p>
+      <div
+        ref="picture"
+        v-drag="dragsPart"
+        class="picture"
+        tabindex="0"
+        role="group"
+        aria-label="What is thrown on the table"
+        @keydown.self="(event: KeyboardEvent) => !fitting && nudge(event, null)"
+      >
+        <svg v-if="width > 0" :width="width" :height="height" :viewBox="`0 0 ${width} ${height}`" aria-hidden="true">
+          <template v-if="fitting">
+            <polyline v-for="(points, index) in frame" :key="index" class="frame" :points="points" />
+          </template>
+          <component
+            :is="line.closed ? 'polygon' : 'polyline'"
+            v-for="(line, index) in lines"
+            :key="index"
+            :class="line.layer"
+            :points="line.points.map((point) => point.join(',')).join(' ')"
+          />
+        </svg>
+        <template v-if="fitting">
+          <VBtn
+            v-for="(corner, index) in corners"
+            :key="index"
+            v-drag="dragsOf(index)"
+            class="corner"
+            variant="plain"
+            icon
+            :style="{ left: `${100 * corner[0]}%`, top: `${100 * corner[1]}%` }"
+            :aria-label="`Corner of light, ${CORNERS[index]}: drag it, or move it with the arrows`"
+            @keydown="(event: KeyboardEvent) => nudge(event, index)"
+          />
+        </template>
+      </div>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.place {
+  display: flex;
+  flex: 1;
+  flex-direction: column;
+  min-height: 0;
+  background: var(--ground);
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 12px;
+  align-items: center;
+  padding: 10px clamp(12px, 3vw, 28px) 0;
+}
+h1 {
+  font-size: 22px;
+  margin-right: auto;
+}
+.part {
+  flex: 0 0 180px;
+}
+.said {
+  padding: 4px clamp(12px, 3vw, 28px) 8px;
+  font-size: 17px;
+}
+/* Light is thrown where it is not black. */
+.picture {
+  position: relative;
+  flex: 1;
+  min-height: 320px;
+  background: #000;
+  overflow: hidden;
+  touch-action: none;
+}
+.picture svg {
+  position: absolute;
+  inset: 0;
+}
+polyline,
+polygon {
+  fill: none;
+  stroke: #cfe6ee;
+  stroke-width: 1;
+}
+.cut {
+  stroke: #fff;
+  stroke-width: 2;
+}
+.frame {
+  stroke: #f4d27a;
+}
+.corner.v-btn {
+  position: absolute;
+  width: 48px;
+  height: 48px;
+  opacity: 1;
+  margin: -24px;
+  border: 2px solid #f4d27a;
+  border-radius: 50%;
+  background: none;
+  cursor: move;
+}
+.corner::before,
+.corner::after {
+  content: '';
+  position: absolute;
+  background: #f4d27a;
+}
+.corner::before {
+  left: 21.5px;
+  top: 8px;
+  width: 1px;
+  height: 28px;
+}
+.corner::after {
+  left: 8px;
+  top: 21.5px;
+  width: 28px;
+  height: 1px;
+}
+.corner:focus-visible {
+  outline: 3px solid #fff;
+}
+</style>
