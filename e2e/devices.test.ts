@@ -18,7 +18,7 @@ describe('measuring devices', () => {
     const id = await begunIn(visit.now, 'Rack tumbler');
     await page.clock.resume();
     await link(page, 'Kit');
-    await countOf(page.getByText('simulated', { exact: true }), 3);
+    await countOf(page.getByText('simulated', { exact: true }), 4);
     await startIn(page, 'Digital caliper');
     await page.locator('input[name="device-jaws"]').fill('83.4');
     await page.keyboard.press('Enter');
