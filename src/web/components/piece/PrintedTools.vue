@@ -35,7 +35,7 @@ const side = computed(() => (piece.target.form.kind === 'mould' ? piece.target.f
     <VBtn v-if="side" class="wide" :disabled="busy !== null" @click="emit('save', 'mould')">
       The {{ side }} mould, at wet size
     </VBtn>
-    <p v-if="former !== null && !side">No former: the piece {{ former }}.</p>
+    <p v-if="former !== null && !side">The piece {{ former }}.</p>
     <p>Printed layers hold clay and damp: keep these tools for clay, not for food.</p>
   </FoldAway>
 </template>
