@@ -1,0 +1,80 @@
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import sharp from 'sharp';
+import type { Design } from '../src/contract/api.ts';
+import { rendered, type Shape } from '../src/core/photo/rendered.test.helper.ts';
+import { arc, box, placed, round, sceneOf } from '../src/core/photo/scenes.test.helper.ts';
+import { countOf, eachVisit, textOf } from './visit.ts';
+
+const visit = eachVisit({ demo: true });
+const folder = mkdtempSync(join(tmpdir(), 'fawn-photo-'));
+
+/** A made-up photograph of a shape as a PNG file, its light as sRGB figures. */
+async function photographOf(seed: number, shape: Shape, wishes: Parameters<typeof sceneOf>[2] = {}): Promise<string> {
+  const { width, height, light } = rendered(sceneOf(seed, shape, wishes));
+  const bytes = Uint8Array.from(light, (one) =>
+    Math.round(255 * (one <= 0.0031308 ? 12.92 * one : 1.055 * one ** (1 / 2.4) - 0.055)),
+  );
+  const file = join(folder, `${seed}.png`);
+  await sharp(bytes, { raw: { width, height, channels: 1 } })
+    .png()
+    .toFile(file);
+  return file;
+}
+
+async function shown(file: string): Promise<void> {
+  const { page, table } = visit.now;
+  await page.goto(`${table.url}photograph`);
+  await page.locator('input[name="photo"]').setInputFiles(file);
+}
+const reading = (name: string) => visit.now.page.locator(`[data-reading="${name}"]`);
+const figures = async (name: string) => [...(await textOf(reading(name), /off by/)).matchAll(/\d+(\.\d+)?/g)].map(([one]) => Number(one)); // prettier-ignore
+
+describe('a photograph on a sheet of paper', () => {
+  it('of an arc template gives its radii and sweep, and what it makes', async () => {
+    const { page, troubles } = visit.now;
+    await shown(await photographOf(7, arc(140, 230, (40 * Math.PI) / 180)));
+    const [inner, outer, sweep] = await figures('arc');
+    expect(Math.abs((inner ?? 0) - 140)).toBeLessThan(0.7);
+    expect(Math.abs((outer ?? 0) - 230)).toBeLessThan(0.7);
+    expect(Math.abs((sweep ?? 0) - 40)).toBeLessThan(0.3);
+    await page.getByRole('button', { name: 'An arc template: what it makes' }).click();
+    await textOf(page.locator('h1'), /From what you own/);
+    expect(Math.abs(parseFloat(await page.locator('input[name="outer"]').inputValue()) - 230)).toBeLessThan(0.7);
+    expect(troubles).toEqual([]);
+  });
+
+  it('of a cutter gives its diameter; a point that is moved by hand is no round cutter any more', async () => {
+    const { page } = visit.now;
+    await shown(await photographOf(5, round(95.3)));
+    expect(Math.abs(((await figures('cutter'))[0] ?? 0) - 95.3)).toBeLessThan(0.6);
+    const point = page.getByRole('button', { name: /^Point 1 of the outline/ });
+    for (let press = 0; press < 3; press += 1) await point.press('Shift+ArrowDown');
+    await countOf(reading('cutter'), 0);
+    await page.getByRole('button', { name: 'Corners of the sheet' }).click();
+    await page.getByRole('button', { name: /^Corner 1 of the sheet/ }).press('ArrowLeft');
+    expect(Math.abs(((await figures('cutter'))[0] ?? 0) - 95.3)).toBeLessThan(0.6);
+  });
+
+  it('of a plate with a hole becomes a bent sheet with that hole', async () => {
+    const { page, table } = visit.now;
+    const hole = placed(round(30), [20, 5], 0);
+    const plate = box(150, 100, 15);
+    await shown(await photographOf(9, (at) => Math.max(plate(at), -hole(at))));
+    await textOf(reading('sheet'), /1 hole/);
+    await page.getByRole('button', { name: 'A sheet to be bent' }).click();
+    await page.waitForURL(/piece\//);
+    const id = /piece\/([^/]+)/.exec(page.url())?.[1];
+    const { target } = (await (await fetch(`${table.url}api/designs/${id}`)).json()) as Design;
+    expect(target.form.kind === 'sheet' && target.form.holes).toHaveLength(1);
+  });
+
+  it('that will not do says why, and its corners can be shown by hand', async () => {
+    const { page } = visit.now;
+    await shown(await photographOf(3, round(90), { shift: 260 }));
+    await textOf(page.getByRole('alert').first(), /whole sheet/);
+    await page.getByRole('button', { name: 'Show the corners by hand' }).click();
+    await countOf(page.getByRole('button', { name: /^Corner \d of the sheet/ }), 4);
+  });
+});

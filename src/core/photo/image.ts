@@ -1,0 +1,103 @@
+/** A picture in grey, row by row from its upper left; light from 0 to 1. */
+export interface GreyImage {
+  readonly width: number;
+  readonly height: number;
+  readonly light: Float32Array;
+}
+
+export type Pixel = readonly [x: number, y: number];
+
+/** Light at a place between dots (bilinear); dots beyond the edge are those at the edge. Whole figures are the middles of dots. */
+export function lightAt({ width, height, light }: GreyImage, x: number, y: number): number {
+  const cx = Math.min(width - 1, Math.max(0, x));
+  const cy = Math.min(height - 1, Math.max(0, y));
+  const [x0, y0] = [Math.min(width - 2, Math.floor(cx)), Math.min(height - 2, Math.floor(cy))];
+  const [fx, fy] = [cx - x0, cy - y0];
+  const at = y0 * width + x0;
+  const top = (light[at] as number) * (1 - fx) + (light[at + 1] as number) * fx;
+  const low = (light[at + width] as number) * (1 - fx) + (light[at + width + 1] as number) * fx;
+  return top * (1 - fy) + low * fy;
+}
+
+/** A picture made smaller by a whole factor: each dot the mean of those that it takes the place of. */
+export function shrunk({ width, height, light }: GreyImage, by: number): GreyImage {
+  const [wide, high] = [Math.floor(width / by), Math.floor(height / by)];
+  const out = new Float32Array(wide * high);
+  for (let y = 0; y < high; y += 1) {
+    for (let x = 0; x < wide; x += 1) {
+      let sum = 0;
+      for (let dy = 0; dy < by; dy += 1) for (let dx = 0; dx < by; dx += 1) sum += light[(y * by + dy) * width + x * by + dx] as number; // prettier-ignore
+      out[y * wide + x] = sum / (by * by);
+    }
+  }
+  return { width: wide, height: high, light: out };
+}
+
+/** The value that parts light from dark best (Otsu 1979), of values from 0 to `most`. */
+export function partingValue(values: Float32Array, most: number): number {
+  const BINS = 256;
+  const counts = new Float64Array(BINS);
+  for (const value of values) {
+    const bin = Math.min(BINS - 1, Math.max(0, Math.floor((value / most) * BINS)));
+    counts[bin] = (counts[bin] as number) + 1;
+  }
+  const whole = values.length;
+  let sum = 0;
+  counts.forEach((count, bin) => (sum += count * bin));
+  let [dark, darkSum, best, at] = [0, 0, -1, 0];
+  for (let bin = 0; bin < BINS - 1; bin += 1) {
+    dark += counts[bin] as number;
+    darkSum += bin * (counts[bin] as number);
+    const bright = whole - dark;
+    if (dark === 0 || bright === 0) continue;
+    const apart = darkSum / dark - (sum - darkSum) / bright;
+    const between = dark * bright * apart * apart;
+    if (between > best) [best, at] = [between, bin];
+  }
+  return ((at + 1) / BINS) * most;
+}
+
+/** Terms of a light that changes evenly over a picture, from -1 to 1 both ways. */
+function terms(x: number, y: number): readonly number[] {
+  return [1, x, y, x * x, x * y, y * y];
+}
+
+/** Light that falls on a plane, as a quadratic of the place. */
+export class EvenLight {
+  constructor(
+    readonly width: number,
+    readonly height: number,
+    readonly shares: readonly number[],
+  ) {}
+
+  at(x: number, y: number): number {
+    const all = terms((2 * x) / this.width - 1, (2 * y) / this.height - 1);
+    return Math.max(
+      0.02,
+      all.reduce((sum, term, index) => sum + term * (this.shares[index] ?? 0), 0),
+    );
+  }
+}
+
+/** Fits the light of a plane to the dots that are chosen, by least squares; null where there are too few. */
+export function evenLight(
+  image: GreyImage,
+  chosen: (at: number) => boolean,
+  solve: (rows: readonly (readonly number[])[]) => number[] | null,
+): EvenLight | null {
+  // prettier-ignore
+  const { width, height, light } = image;
+  const rows = Array.from({ length: 6 }, () => new Array<number>(7).fill(0));
+  let count = 0;
+  for (let y = 0; y < height; y += 1) {
+    for (let x = 0; x < width; x += 1) {
+      const at = y * width + x;
+      if (!chosen(at)) continue;
+      count += 1;
+      const all = [...terms((2 * x) / width - 1, (2 * y) / height - 1), light[at] as number];
+      for (let row = 0; row < 6; row += 1) for (let column = 0; column < 7; column += 1) (rows[row] as number[])[column] = ((rows[row] as number[])[column] as number) + (all[row] as number) * (all[column] as number); // prettier-ignore
+    }
+  }
+  const solved = count > 60 ? solve(rows) : null;
+  return solved ? new EvenLight(width, height, solved) : null;
+}

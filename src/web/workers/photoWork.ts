@@ -1,0 +1,38 @@
+import type { Outline } from '../../core/outline/outline.ts';
+import { findSheet } from '../../core/photo/findSheet.ts';
+import type { GreyImage } from '../../core/photo/image.ts';
+import { tracePhoto } from '../../core/photo/tracePhoto.ts';
+import type { Homography, Quad } from '../../core/screen/homography.ts';
+import { PAPERS, type PaperName } from '../../core/sheet/paper.ts';
+
+/** A photograph to be traced, the paper under it, and the sheet's corners where they were dragged (px of the picture). */
+export interface PhotoQuestion {
+  readonly image: GreyImage;
+  readonly paper: PaperName;
+  readonly corners?: Quad;
+}
+
+/** What was traced: outlines in mm on the paper, the map from there to px, the lens's curve, and the corners in the picture (px). */
+export interface TracedPhoto {
+  readonly outline: Outline;
+  readonly holes: readonly Outline[];
+  readonly map: Homography;
+  readonly curve: number;
+  readonly corners: Quad;
+}
+
+export type PhotoReply =
+  | ({ readonly kind: 'traced' } & TracedPhoto)
+  /** With the corners where the sheet was found, so that they can be dragged. */
+  | { readonly kind: 'refused'; readonly rule: string; readonly corners?: Quad };
+
+/** Does the work; runs in the worker, and is plain enough to run anywhere. */
+export function photoWork({ image, paper, corners }: PhotoQuestion): PhotoReply {
+  const found = findSheet(image, corners);
+  if (found.kind === 'refused') return { ...found, ...(corners && { corners }) };
+  const { lens } = found.sheet;
+  const seen = found.sheet.corners.map((corner) => lens.curved(corner)) as unknown as Quad;
+  const reading = tracePhoto(image, found.sheet, PAPERS[paper]);
+  if (reading.kind === 'refused') return { ...reading, corners: seen };
+  return { kind: 'traced', ...reading.traced, curve: lens.curve, corners: seen };
+}
