@@ -1,6 +1,5 @@
 import { countOf, eachVisit, figure, kept, read, textOf, unfold } from './visit.ts';
 
-jest.setTimeout(90_000);
 const visit = eachVisit({ demo: true });
 
 async function onPiece(design: string) {
@@ -64,7 +63,7 @@ describe('handle, feet and lid', () => {
     await page.keyboard.press('3');
     await page.getByTestId('lay-out').click();
     // Wall, base, lid, flange, three straps with the spare one, and three pads.
-    await page.locator('[data-place]').nth(9).waitFor({ timeout: 30_000 });
+    await page.locator('[data-place]').nth(9).waitFor();
     await countOf(page.locator('[data-place]'), 10);
     expect(visit.now.troubles).toEqual([]);
   });

@@ -3,7 +3,6 @@ import { begunIn, keptIn, press } from './makingVisit.ts';
 import { openTable } from './testTable.ts';
 import { countOf, eachVisit, read, textOf, type } from './visit.ts';
 
-jest.setTimeout(180_000);
 const visit = eachVisit({ demo: true, holds: true });
 
 /** The page itself is in the browser. */
@@ -17,7 +16,6 @@ async function heldPage(): Promise<void> {
     () => page.evaluate<string[]>(pages),
     (found) => found.includes('/') && found.filter((path) => path.endsWith('.js')).length > 30,
     'a held page',
-    60_000,
   );
 }
 
@@ -122,7 +120,7 @@ describe('with the server away', () => {
       )
         .filter(({ name }) => name === 'Soup cup')
         .map(({ target }) => target.form.height);
-    await read(heights, ([height]) => height === 77, 'the change on the server', 20_000);
+    await read(heights, ([height]) => height === 77, 'the change on the server');
     await page.close();
     await again.stop();
   });

@@ -5,7 +5,6 @@ import type { Kept } from '../src/contract/records.ts';
 import { wordsOf } from './pdfMeasure.ts';
 import { download, eachVisit, read, textOf } from './visit.ts';
 
-jest.setTimeout(120_000);
 const visit = eachVisit({ demo: true });
 
 /** Saves what a press downloads, and returns its file. */

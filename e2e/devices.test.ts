@@ -2,7 +2,6 @@ import type { Page } from 'playwright-core';
 import { begunIn, keptIn } from './makingVisit.ts';
 import { countOf, eachVisit, fieldSays, read, textOf } from './visit.ts';
 
-jest.setTimeout(120_000);
 const visit = eachVisit({ demo: true });
 const device = (page: Page, name: string) => page.getByRole('article', { name });
 const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name }).first().click();

@@ -1,7 +1,6 @@
 import { openTable } from './testTable.ts';
 import { countOf, eachVisit, read, textOf, type } from './visit.ts';
 
-jest.setTimeout(90_000);
 const visit = eachVisit({ demo: true });
 
 /** A record as the server has it, found by its name. */

@@ -1,6 +1,5 @@
 import { download, eachVisit, textOf } from './visit.ts';
 
-jest.setTimeout(90_000);
 const visit = eachVisit();
 
 describe('the keyboard alone', () => {

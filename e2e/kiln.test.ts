@@ -7,7 +7,6 @@ import { peakOf } from '../src/core/kiln/schedule.ts';
 import { wordsOf } from './pdfMeasure.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 
-jest.setTimeout(120_000);
 const visit = eachVisit({ demo: true });
 const ask = async <T>(path: string) => (await (await fetch(`${visit.now.table.url}api/${path}`)).json()) as T;
 const firing = async () => (await ask<Kept<'firing'>[]>('records/firing')).at(-1)?.body;
@@ -23,20 +22,20 @@ describe('a kiln', () => {
     await page.getByLabel(/11 × Rack tumbler/).click();
     await page.getByLabel(/10 × Rack tumbler/).click();
     await page.getByRole('button', { name: 'Pack the kiln' }).click();
-    await textOf(page.locator('.told'), /^21 of 21 pieces stand\.$/, 30_000);
+    await textOf(page.locator('.told'), /^21 of 21 pieces stand\.$/);
     await countOf(page.locator('.piece[role="button"]'), 21);
 
-    // A piece that is put on another cannot stand so; undone it can.
+    // A piece that is put on another cannot stand like that; undone it can.
     const first = page.locator('.piece[role="button"]').first();
     await first.focus();
     for (let times = 0; times < 3; times += 1) await page.keyboard.press('Shift+ArrowRight');
-    await textOf(page.locator('.told'), /\d pieces cannot stand so\./);
+    await textOf(page.locator('.told'), /\d pieces cannot stand like that\./);
     await page.getByRole('button', { name: 'Let go' }).waitFor();
     for (let times = 0; times < 3; times += 1) await page.getByRole('button', { name: 'Undo' }).click();
     await textOf(page.locator('.told'), /^21 of 21 pieces stand\.$/);
 
     await page.getByRole('button', { name: 'Fire it, simulated' }).click();
-    const curve = await read(async () => (await firing())?.curve ?? [], (now) => (now.at(-1)?.[0] ?? 0) > 1400, 'the curve', 60_000); // prettier-ignore
+    const curve = await read(async () => (await firing())?.curve ?? [], (now) => (now.at(-1)?.[0] ?? 0) > 1400, 'the curve'); // prettier-ignore
     expect(peakOf(curve)?.celsius).toBeGreaterThan(1215);
     await page.reload();
     await textOf(page.locator('figcaption').last(), /Read: 12\d\d °C after/);

@@ -2,7 +2,6 @@ import type { Page } from 'playwright-core';
 import { begunIn, heading, keptIn, press } from './makingVisit.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 
-jest.setTimeout(120_000);
 const visit = eachVisit({ demo: true });
 const HOURS = 3_600_000;
 const begun = (design: string, count?: number) => begunIn(visit.now, design, count);

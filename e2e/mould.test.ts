@@ -6,7 +6,6 @@ import type { Page } from 'playwright-core';
 import { bounds } from '../src/core/outline/outline.ts';
 import { countOf, download, eachVisit, fieldSays, figure, kept, read, textOf, type } from './visit.ts';
 
-jest.setTimeout(120_000);
 const visit = eachVisit({ demo: true });
 const folder = mkdtempSync(join(tmpdir(), 'fawn-mould-'));
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -157,7 +156,7 @@ describe('moulds', () => {
     await page.getByRole('button', { name: 'None', exact: true }).click();
     await textOf(page.locator('.right'), /Needs darts/);
     await page.getByRole('button', { name: 'Propose darts' }).click();
-    await textOf(page.locator('.right'), /Works with a rib/, 60_000);
+    await textOf(page.locator('.right'), /Works with a rib/);
     await countOf(page.getByRole('slider', { name: /Tip of dart/ }), 4);
     await page.getByRole('button', { name: 'Formed' }).click();
     await page.getByRole('img', { name: /The formed piece: gather/ }).waitFor();

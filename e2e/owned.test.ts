@@ -12,7 +12,6 @@ import {
   unfold,
 } from './visit.ts';
 
-jest.setTimeout(90_000);
 const visit = eachVisit();
 
 /** Chooses a way in a field that opens a sheet of choices. */

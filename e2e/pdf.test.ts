@@ -9,8 +9,6 @@ import type { CheckedPrinter } from '../src/core/sheet/printerCheck.ts';
 import { writeTemplate } from '../src/print/writeTemplate.ts';
 import { levels, rasterise, uprights } from './pdfMeasure.ts';
 
-jest.setTimeout(120_000);
-
 async function drawn(target: Target, paper: PaperName, printer?: CheckedPrinter) {
   const file = join(mkdtempSync(join(tmpdir(), 'fawn-')), 'template.pdf');
   writeFileSync(

@@ -16,7 +16,6 @@ import {
   unfold,
 } from './visit.ts';
 
-jest.setTimeout(90_000);
 const visit = eachVisit();
 
 /** Begins a new piece from the bare shelf. */

@@ -2,7 +2,6 @@ import { createCanvas, loadImage } from '@napi-rs/canvas';
 import type { Page } from 'playwright-core';
 import { countOf, eachVisit, kept, textOf, type, unfold } from './visit.ts';
 
-jest.setTimeout(90_000);
 const visit = eachVisit({ demo: true, webgl: 'webgl' });
 
 /** Opens a design of the demo shelf at a stage. */

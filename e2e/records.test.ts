@@ -4,7 +4,6 @@ import type { MadeLine } from '../src/contract/made.ts';
 import type { Kept } from '../src/contract/records.ts';
 import { eachVisit, read, textOf } from './visit.ts';
 
-jest.setTimeout(120_000);
 const visit = eachVisit({ demo: true });
 const ask = async <T>(path: string) => (await (await fetch(`${visit.now.table.url}api/${path}`)).json()) as T;
 const clay = async (name: string) => (await ask<Kept<'clay'>[]>('records/clay')).find(({ body }) => body.name === name)?.body; // prettier-ignore

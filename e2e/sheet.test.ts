@@ -4,7 +4,6 @@ import { join } from 'node:path';
 import DxfParser from 'dxf-parser';
 import { countOf, download, eachVisit, fieldSays, figure, kept, read, textOf, type } from './visit.ts';
 
-jest.setTimeout(120_000);
 const visit = eachVisit({ demo: true });
 const folder = mkdtempSync(join(tmpdir(), 'fawn-sheet-'));
 afterAll(() => rmSync(folder, { recursive: true }));

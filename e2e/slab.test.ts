@@ -4,8 +4,6 @@ import { openBrowser } from './browser.ts';
 import { openTable, type TestTable } from './testTable.ts';
 import { countOf, fieldSays, read, textOf, unfold } from './visit.ts';
 
-jest.setTimeout(90_000);
-
 let table: TestTable;
 let browser: Browser;
 let page: Page;
@@ -115,7 +113,7 @@ describe('a slab plan', () => {
     await page.locator('input[name^="count-"]').fill('4');
     await page.locator('input[name^="count-"]').press('Enter');
     await page.getByTestId('lay-out').click();
-    await page.locator('[data-slab="0"] [data-place="7"]').waitFor({ timeout: 20_000 });
+    await page.locator('[data-slab="0"] [data-place="7"]').waitFor();
     await page.getByRole('button', { name: 'Stop, keep the best' }).click();
     await textOf(page.getByTestId('weigh-out'), /^\d+ g$/);
 
@@ -151,7 +149,7 @@ describe('a slab plan', () => {
   it('says where parts that were moved by hand lie too near, and undoes the move', async () => {
     await onPiece('Rack tumbler', 'slab');
     await page.getByTestId('lay-out').click();
-    await page.locator('[data-slab="0"] [data-place="1"]').waitFor({ timeout: 20_000 });
+    await page.locator('[data-slab="0"] [data-place="1"]').waitFor();
     await page.getByRole('button', { name: 'Stop, keep the best' }).click();
     const disc = page.locator('[data-slab="0"] .part', { hasText: 'Base' });
     const wall = await page.locator('[data-slab="0"] .part', { hasText: 'Wall' }).boundingBox();

@@ -1,8 +1,6 @@
 import { openTable } from './testTable.ts';
 import { countOf, eachVisit, figure, kept, read, textOf, type } from './visit.ts';
 
-jest.setTimeout(90_000);
-
 describe('the shelf', () => {
   const visit = eachVisit({ demo: true });
 

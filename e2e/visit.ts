@@ -42,7 +42,7 @@ export function eachVisit(
       serviceWorkers: options.holds ? 'allow' : 'block',
     });
     const troubles: string[] = [];
-    page.setDefaultTimeout(10_000);
+    page.setDefaultTimeout(60_000);
     page.on('console', (message) => message.type() === 'error' && troubles.push(message.text()));
     page.on('pageerror', (error) => troubles.push(String(error)));
     page.on('request', (request) => {
@@ -64,7 +64,7 @@ export async function read<T>(
   from: () => Promise<T>,
   fits: (found: T) => boolean,
   wanted = 'what was expected',
-  most = 8000,
+  most = 60_000,
 ): Promise<T> {
   const until = Date.now() + most;
   for (;;) {
@@ -76,7 +76,7 @@ export async function read<T>(
 }
 
 /** Waits until an element's text fits, and returns it. */
-export function textOf(locator: Locator, wanted: RegExp, most = 8000): Promise<string> {
+export function textOf(locator: Locator, wanted: RegExp, most = 60_000): Promise<string> {
   const text = async () => ((await locator.first().textContent()) ?? '').replace(/\s+/g, ' ').trim();
   return read(text, (found) => wanted.test(found), String(wanted), most);
 }

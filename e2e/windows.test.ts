@@ -3,8 +3,6 @@ import { newTarget } from '../src/core/piece/target.ts';
 import { eachVisit, textOf } from './visit.ts';
 import { crossedWords } from './words.ts';
 
-jest.setTimeout(300_000);
-
 /** Sixty letters, as a potter with a large order writes them. */
 const NAME = 'Second order for the harbour kitchen, tall tumblers, no. 4 b';
 
@@ -58,7 +56,7 @@ async function orderOf(page: Page, url: string): Promise<string> {
     await page.keyboard.press('Enter');
     await textOf(page.locator('.fields .lines li').last(), new RegExp(name));
   }
-  await textOf(page.locator('.verdict h1'), /fired/, 30_000);
+  await textOf(page.locator('.verdict h1'), /fired/);
   return new URL(page.url()).pathname.split('/').at(-1) ?? '';
 }
 
@@ -81,7 +79,7 @@ describe('in every window', () => {
     const measured = `made/${first?.making}/${first?.piece}`;
     const found: string[] = [];
     await page.setViewportSize({ width, height });
-    for (const path of ['', 'today', 'clay', 'kit', 'from', `size/${id}`, `light/${id}`, 'records', measured, measured.replace('made', 'story'), 'kiln', `kiln/${firing?.id}`, `order/${order}`, ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
+    for (const path of ['', 'today', 'clay', 'kit', 'from', 'photograph', `size/${id}`, `light/${id}`, 'records', measured, measured.replace('made', 'story'), 'kiln', `kiln/${firing?.id}`, `order/${order}`, ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
       await page.goto(`${table.url}${path}`);
       await textOf(page.locator('h1').first(), /\S/);
       await page.waitForTimeout(600);

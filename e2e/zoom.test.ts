@@ -1,6 +1,5 @@
 import { eachVisit, read } from './visit.ts';
 
-jest.setTimeout(90_000);
 const visit = eachVisit({ demo: true });
 
 describe('bringing a drawing nearer', () => {
