@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { openTable } from '../e2e/testTable.ts';
+import { openTable, type TestTable } from '../e2e/testTable.ts';
 import type { Design } from '../src/contract/api.ts';
 import { ROOM } from '../src/core/drying/air.ts';
 import { orderOfWork } from '../src/core/making/orderOfWork.ts';
@@ -17,10 +17,8 @@ const MAKINGS = 5000;
 const EACH = 20;
 const IN_WORK = 60;
 
-/** Today and lists of a studio with 100,000 measurements, over the API. */
-export async function makingLists(): Promise<Times[]> {
-  const table = await openTable({ pages: false });
-  const { database } = table;
+/** Fills a table with so many makings; gives the id of their design. */
+export async function fillMakings({ database }: TestTable, makings = MAKINGS): Promise<string> {
   const designs = designService(database);
   const service = makingService(database);
   const kept = keptTarget('Rack tumbler');
@@ -30,7 +28,7 @@ export async function makingLists(): Promise<Times[]> {
   const { id: clay } = await recordService(database).create('clay', { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [] }); // prettier-ignore
   const random = seeded(1);
   const day = (number: number) => new Date(Date.UTC(2012, 0, 1) + number * 86_400_000).toISOString();
-  for (let index = 0; index < MAKINGS; index += 1) {
+  for (let index = 0; index < makings; index += 1) {
     const id = randomUUID();
     const at = day(index);
     const head = {
@@ -55,11 +53,24 @@ export async function makingLists(): Promise<Times[]> {
       strikes: [],
       critiques: [],
     });
-    if (index < MAKINGS - IN_WORK) await service.change(id, { ...head, endedAt: at });
+    if (index < makings - IN_WORK) await service.change(id, { ...head, endedAt: at });
   }
+  return designId;
+}
+
+/** Today and lists of a studio with 100,000 measurements, over the API. */
+export async function makingLists(): Promise<Times[]> {
+  const table = await openTable({ pages: false });
+  const times = await listTimes(table, await fillMakings(table));
+  await table.close();
+  return times;
+}
+
+/** Asks a filled table again and again, with the clock. */
+export async function listTimes(table: TestTable, designId: string): Promise<Times[]> {
   const ask = async (path: string) => (await fetch(`${table.url}api/makings${path}`)).json();
   const made = async (query: string, path = '') => (await fetch(`${table.url}api/made${path}?${query}`)).json();
-  const times = [
+  return [
     await measure(`Today: ${IN_WORK} of ${MAKINGS} makings in work, over the API`, 40, () => ask('/now')),
     await measure(`first page of ${MAKINGS} makings`, 40, () => ask('')),
     await measure(`all that was made, found by clay, thickness and fault`, 40, () => made('find=buff, 6 mm, cracked')),
@@ -68,6 +79,4 @@ export async function makingLists(): Promise<Times[]> {
     await measure(`what is dry and waits for the kiln`, 10, () => made('', '/dry')),
     await measure(`makings of one design, found by a name`, 40, () => ask(`?design=${designId}&find=499`)),
   ];
-  await table.close();
-  return times;
 }

@@ -19,9 +19,9 @@ const USAGE = `Fawn Table, the command line
   npm run -s fawn -- develop FILE...
       develops each target and prints the result as JSON, one line a file; - reads standard input
   npm run -s fawn -- sheet FILE|FOLDER... [--out DIR] [--formats svg,pdf,dxf,png,plt,stl,former,mould,card,csv]
-      [--units mm|cm|inch] [--paper a4|letter|legal|a3|tabloid] [--roll 610] [--printer 0.973x0.991] [--dpi 300]
+      [--units mm|cm|inch] [--paper a4|letter|legal|a3|tabloid] [--roll 610] [--thin] [--printer 0.973x0.991] [--dpi 300]
       [--offset 0.5] [--clearance 0.5] [--class names.csv]
-      writes templates at true size and a summary, and prints their paths; --roll: paper of that width (mm) in place of
+      writes templates at true size and a summary, and prints their paths; --thin: lines half as wide; --roll: paper of that width (mm) in place of
       sheets; --printer: printed over true length along the
       short and the long edge of the sheet; --dpi: of a PNG; --offset: mm that a drag knife's tip trails, in a plot file; stl: a
       cutter for each part; former, mould: as STL, a former smaller by --clearance; csv: the cut list; --class: a card and
@@ -76,6 +76,7 @@ export async function runCommand(args: readonly string[], station: Station): Pro
         offset: text,
         clearance: text,
         roll: text,
+        thin: { type: 'boolean' },
         class: text,
         seconds: text,
         thickness: text,

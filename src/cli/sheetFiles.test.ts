@@ -1,3 +1,4 @@
+import { inflateSync } from 'node:zlib';
 import sharp from 'sharp';
 import { newTarget } from '../core/piece/target.ts';
 import { readHpgl } from '../core/plot/readHpgl.ts';
@@ -5,6 +6,15 @@ import { runCommand } from './commands.ts';
 import { fakeStation } from './fakeStation.test.helper.ts';
 
 const good = JSON.stringify(newTarget('Rack tumbler'));
+
+/** A packed stream of a PDF as text; empty where it holds something else. */
+function inflated(text: string): string {
+  try {
+    return inflateSync(Buffer.from(text, 'latin1')).toString('latin1');
+  } catch {
+    return '';
+  }
+}
 
 describe('sheet', () => {
   it('writes every format and prints the paths; two pieces of one name do not overwrite one another', async () => {
@@ -33,6 +43,28 @@ describe('sheet', () => {
     expect((width * 25.4) / 100).toBeGreaterThan(301);
     const plot = readHpgl(Buffer.from(written.get('./rack-tumbler.plt') ?? []).toString());
     expect(plot.kind === 'lines' && plot.lines.length).toBe(2);
+  });
+
+  it('draws thin lines half as wide in every format that has a width, and in the same places', async () => {
+    const widthsOf = async (...more: string[]) => {
+      const { station, written } = fakeStation({ a: good });
+      expect(await runCommand(['sheet', 'a', '--formats', 'pdf,svg', ...more], station)).toBe(0);
+      const bytes = (name: string) => Buffer.from(written.get(`./rack-tumbler.${name}`) ?? []);
+      const svg = bytes('svg').toString();
+      const streams = bytes('pdf').toString('latin1').split('stream\n').filter((_, at) => at % 2 === 1); // prettier-ignore
+      const pdf = streams.flatMap((one) =>
+        [...inflated(one).matchAll(/([\d.]+) w\n/g)].map(([, width]) => Number(width)),
+      );
+      return {
+        svg: [...svg.matchAll(/stroke-width: ([\d.]+)/g)].map(([, width]) => Number(width)),
+        pdf: [...new Set(pdf)].sort(),
+        lines: svg.replace(/<style>[^]*<\/style>/, ''),
+      };
+    };
+    const [usual, thin] = [await widthsOf(), await widthsOf('--thin')];
+    expect(usual.pdf.length).toBeGreaterThan(1);
+    for (const kind of ['svg', 'pdf'] as const) expect(thin[kind]).toEqual(usual[kind].map((width) => expect.closeTo(width / 2, 6) as number)); // prettier-ignore
+    expect(thin.lines).toBe(usual.lines);
   });
 
   it('writes a card and templates for each name of a class, and says how much paper and clay that takes', async () => {

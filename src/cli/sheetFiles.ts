@@ -28,7 +28,7 @@ type Values = Readonly<
     Record<
       'out' | 'formats' | 'paper' | 'units' | 'printer' | 'dpi' | 'offset' | 'clearance' | 'roll' | 'class',
       string
-    >
+    > & { thin: boolean }
   >
 >;
 
@@ -42,6 +42,7 @@ interface SheetCall {
   readonly offset: number;
   readonly clearance: number;
   readonly roll?: number;
+  readonly thin?: boolean;
 }
 
 /** One value out of a list, or a complaint. */
@@ -85,7 +86,7 @@ function readCall(values: Values, station: Station): SheetCall | null {
   const printer = printerOf(values.printer, paper ?? DEFAULT_PAPER, station);
   const good = formats.filter((format) => format !== null);
   if (good.length !== formats.length || !paper || !units || dpi === null || offset === null || clearance === null || roll === null || printer === null) return null; // prettier-ignore
-  return { out: values.out ?? '.', formats: [...new Set(good)], paper, units, dpi, offset, clearance, ...(roll && { roll }), ...(printer && { printer }) }; // prettier-ignore
+  return { out: values.out ?? '.', formats: [...new Set(good)], paper, units, dpi, offset, clearance, ...(roll && { roll }), ...(values.thin && { thin: true }), ...(printer && { printer }) }; // prettier-ignore
 }
 
 /** A design in the summary: the files that were written, its pages, and its parts by their sizes (mm). */

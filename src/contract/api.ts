@@ -46,6 +46,8 @@ export interface TemplateRequest {
   readonly paper?: PaperName;
   /** Width of a roll in place of sheets (mm). */
   readonly roll?: number;
+  /** Lines half as wide. */
+  readonly thin?: boolean;
   readonly units?: LengthUnit;
   readonly marks?: InchMarks;
   /** The revision that the template is made from, to be printed on it. */
@@ -61,7 +63,7 @@ export interface TemplateRequest {
 }
 
 /** Body of a request for several pieces in one PDF, once or for each name of a class. */
-export interface ClassRequest extends Pick<TemplateRequest, 'paper' | 'roll' | 'units' | 'marks' | 'printer'> {
+export interface ClassRequest extends Pick<TemplateRequest, 'paper' | 'roll' | 'thin' | 'units' | 'marks' | 'printer'> {
   readonly targets: readonly Target[];
   readonly names: readonly string[];
   /** A bench card before the templates of each piece. */

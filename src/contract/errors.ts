@@ -51,7 +51,7 @@ export const ERRORS = {
   },
   'bad-photograph': {
     status: 422,
-    message: 'This is no picture that can be read.',
+    message: 'This picture cannot be read.',
     todo: 'Choose a JPEG, PNG or WebP file.',
   },
   'bad-archive': {

@@ -125,26 +125,44 @@ export interface MakingLine extends Omit<MakingHead, 'schools' | 'air'> {
 /** What is in work, for Today: steps and marks, without what was measured. */
 export type MakingNow = Omit<Making, 'measurements' | 'faults' | 'notes' | 'strikes' | 'critiques' | 'photographs'>;
 
-/** What is in work as it is sent: each step once, pieces by the places of their steps in that list. */
+/** What is in work as it is sent: steps and their names once, pieces and marks by places in those lists. */
 export interface NowReply {
   readonly steps: readonly WorkStep[];
-  readonly makings: readonly (Omit<MakingNow, 'pieces'> & { readonly pieces: readonly PackedPiece[] })[];
+  readonly names: readonly string[];
+  readonly makings: readonly (Omit<MakingNow, 'pieces' | 'marks'> & {
+    readonly pieces: readonly PackedPiece[];
+    readonly marks: readonly PackedMark[];
+  })[];
 }
 type PackedPiece = Omit<MakingPiece, 'steps'> & { readonly steps: readonly number[] };
+type PackedMark = readonly [id: string, piece: number, number: number, step: number, kind: Mark['kind'], at: string, drying?: Mark['drying']]; // prettier-ignore
+
+/** A list without doubles, and the place in it of each thing that was asked for. */
+function places<T>() {
+  const known = new Map<T, number>();
+  const placeOf = (thing: T): number => {
+    const place = known.get(thing) ?? known.size;
+    known.set(thing, place);
+    return place;
+  };
+  return { placeOf, list: () => [...known.keys()] };
+}
 
 /** Steps that are one object are sent once. */
 export function packNow(makings: readonly MakingNow[]): NowReply {
-  const places = new Map<WorkStep, number>();
-  const placeOf = (step: WorkStep): number => {
-    const known = places.get(step);
-    if (known !== undefined) return known;
-    places.set(step, places.size);
-    return places.size - 1;
-  };
-  const packed = makings.map((making) => ({ ...making, pieces: making.pieces.map((piece) => ({ ...piece, steps: piece.steps.map(placeOf) })) })); // prettier-ignore
-  return { steps: [...places.keys()], makings: packed };
+  const [steps, names] = [places<WorkStep>(), places<string>()];
+  const packed = makings.map((making) => ({
+    ...making,
+    pieces: making.pieces.map((piece) => ({ ...piece, steps: piece.steps.map(steps.placeOf) })),
+    marks: making.marks.map(({ id, piece, number, step, kind, at, drying }): PackedMark => [id, piece, number, names.placeOf(step), kind, at, ...(drying ? [drying] : []) as [Mark['drying']?]]), // prettier-ignore
+  }));
+  return { steps: steps.list(), names: names.list(), makings: packed };
 }
 
-export function unpackNow({ steps, makings }: NowReply): MakingNow[] {
-  return makings.map((making) => ({ ...making, pieces: making.pieces.map((piece) => ({ ...piece, steps: piece.steps.map((place) => steps[place] as WorkStep) })) })); // prettier-ignore
+export function unpackNow({ steps, names, makings }: NowReply): MakingNow[] {
+  return makings.map((making) => ({
+    ...making,
+    pieces: making.pieces.map((piece) => ({ ...piece, steps: piece.steps.map((place) => steps[place] as WorkStep) })),
+    marks: making.marks.map(([id, piece, number, step, kind, at, drying]): Mark => ({ id, piece, number, step: names[step] as string, kind, at, ...(drying && { drying }) })), // prettier-ignore
+  }));
 }

@@ -37,6 +37,7 @@ const pages = {
   paper: Joi.string<PaperName>()
     .valid(...PAPER_NAMES)
     .default(DEFAULT_PAPER),
+  thin: Joi.boolean().strict(),
   roll: Joi.number().min(ROLL_LIMITS.least).max(ROLL_LIMITS.greatest),
   units: Joi.string<LengthUnit>()
     .valid(...LENGTH_UNITS)

@@ -57,7 +57,7 @@ describe('a cutter that is not there', () => {
   });
 
   it.each([
-    ['what is no plot file', 'G1 X10;', /“G1 X10” is no command/],
+    ['what is no plot file', 'G1 X10;', /“G1 X10” is not a command/],
     ['a file without lines', 'IN;PU;', /nothing to cut/],
     ['what is larger than its bed', `IN;PU0,0;PD0,${40 * 700},${40 * 700},0,0,0;`, new RegExp(`takes ${CUTTER_BED.width} × `)],
   ])('refuses %s', (_, file, rule) => expect(sent(file)).toEqual([{ kind: 'refused', rule: expect.stringMatching(rule) as string }])); // prettier-ignore

@@ -11,6 +11,9 @@ const POINTS_PER_MM = 72 / MM_PER_INCH;
 
 const INK = '#2b211c';
 const SHADE = '#d9bd91';
+/** Thin lines are so much as wide. */
+const THIN = 0.5;
+
 const LINE_WIDTH: Readonly<Record<Layer, number>> = { cut: 0.3, mark: 0.15, lean: 0.15, text: 0.15 };
 
 const FONTS = join(process.cwd(), 'node_modules/@fontsource');
@@ -106,12 +109,13 @@ function dashOf(doc: PDFKit.PDFDocument, dash: 'dash' | 'chain' | undefined): vo
   else doc.undash();
 }
 
-function draw(doc: PDFKit.PDFDocument, letters: Letters, item: Primitive, height: number): void {
+function draw(doc: PDFKit.PDFDocument, letters: Letters, item: Primitive, { height, thin }: Page): void {
+  const width = (layer: Layer) => (thin ? THIN : 1) * LINE_WIDTH[layer];
   switch (item.kind) {
     case 'path':
       dashOf(doc, item.dash);
       doc
-        .lineWidth(LINE_WIDTH[item.layer])
+        .lineWidth(width(item.layer))
         .path(pathData(item.outline, 1, [0, height], plain, item.open ? 'open' : 'closed'));
       if (item.fill) doc.fillAndStroke(SHADE, INK);
       else doc.stroke(INK);
@@ -119,7 +123,7 @@ function draw(doc: PDFKit.PDFDocument, letters: Letters, item: Primitive, height
     case 'line':
       dashOf(doc, item.dash);
       doc
-        .lineWidth(LINE_WIDTH[item.layer])
+        .lineWidth(width(item.layer))
         .moveTo(item.from[0], height - item.from[1])
         .lineTo(item.to[0], height - item.to[1])
         .stroke(INK);
@@ -129,8 +133,8 @@ function draw(doc: PDFKit.PDFDocument, letters: Letters, item: Primitive, height
       const runs = letters
         .runs(item.text, item.weight ?? 'regular')
         .map((run) => ({ ...run, width: doc.font(run.font).widthOfString(run.text) }));
-      const width = runs.reduce((sum, run) => sum + run.width, 0);
-      let x = item.at[0] - (item.anchor === 'start' ? 0 : item.anchor === 'middle' ? width / 2 : width);
+      const long = runs.reduce((sum, run) => sum + run.width, 0);
+      let x = item.at[0] - (item.anchor === 'start' ? 0 : item.anchor === 'middle' ? long / 2 : long);
       for (const run of runs) {
         doc.font(run.font).text(run.text, x, height - item.at[1], { lineBreak: false, baseline: 'alphabetic' });
         x += run.width;
@@ -159,7 +163,7 @@ export function writePdf(title: string, pages: readonly Page[]): Promise<Buffer>
         const { minX, minY, maxX, maxY } = layer.clip;
         doc.rect(minX, page.height - maxY, maxX - minX, maxY - minY).clip();
       }
-      for (const item of layer.items) draw(doc, letters, item, page.height);
+      for (const item of layer.items) draw(doc, letters, item, page);
       doc.restore();
     }
   }

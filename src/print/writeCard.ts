@@ -21,14 +21,20 @@ export interface CardOptions extends Omit<PageOptions, 'name'> {
 /** The bench card of a piece, as a page. */
 export function cardPage(
   target: Target,
-  { paper, style, about, printer, student, bench = DEFAULT_BENCH.slab }: CardOptions,
+  { paper, style, about, printer, student, thin, bench = DEFAULT_BENCH.slab }: CardOptions,
 ): Page {
   const developed = developWhole(target);
   const steps = orderOfWork(target, developed, slabsToRoll(target, developed, bench), DEFAULT_SCHOOLS);
   const scale = printer?.scale ?? TRUE_SCALE;
   const size = printedSize(PAPERS[paper], scale);
   const items = benchCard({ target, developed, steps, style, whole: about?.whole ?? target.name, ...(student !== undefined && { student }) }, size); // prettier-ignore
-  return { ...size, parts: [], layers: [{ clip: null, items }], stretch: stretchOf(size, scale) };
+  return {
+    ...size,
+    parts: [],
+    layers: [{ clip: null, items }],
+    stretch: stretchOf(size, scale),
+    ...(thin && { thin }),
+  };
 }
 
 /** The bench card of a piece as a PDF of one page. */

@@ -30,11 +30,11 @@ async function drawn(parts: readonly Part[], format: TemplateFormat, options: Te
     case 'pdf':
       return writePdf(options.name, pagesOf(parts, options));
     case 'svg':
-      return Buffer.from(writeSvg(sheet()), 'utf8');
+      return Buffer.from(writeSvg(sheet(), options.thin), 'utf8');
     case 'dxf':
       return Buffer.from(writeDxf(sheet()), 'ascii');
     case 'png':
-      return writePng(sheet(), options.dpi ?? DEFAULT_DPI);
+      return writePng(sheet(), options.dpi ?? DEFAULT_DPI, options.thin);
     case 'plt':
       return Buffer.from(plotSheet(sheet(), options.offset ?? 0), 'ascii');
   }
@@ -75,7 +75,11 @@ const NOTHING = { width: 0, height: 0, off: Infinity } as const;
 /** Every page shows its parts by whole lines: the worst of the pages counts. */
 function measuredPages(file: Buffer, parts: readonly Part[], options: TemplateOptions): Checked[] {
   const pages = pagesOf(parts, options);
-  const cuts = readPdfCuts(file, (page) => (pages[page]?.stretch ?? [1, 1]).map((one) => 1 / one) as [number, number]);
+  const cuts = readPdfCuts(
+    file,
+    (page) => (pages[page]?.stretch ?? [1, 1]).map((one) => 1 / one) as [number, number],
+    options.thin ? 'thin' : 'usual',
+  );
   const found = pages.flatMap(({ parts: there }, page) => {
     const shown = there.flatMap(({ id }) => parts.filter((part) => part.id === id));
     return checkedAgainst(shown, cuts[page] ?? []) ?? shown.map(({ id }) => ({ id, ...NOTHING }));
@@ -98,6 +102,6 @@ export async function writeTemplate(
   const checked = measured(file, parts, format, options);
   if (!checked) return file;
   const wrong = checked.filter(({ off }) => !(off <= CHECKED_WITHIN));
-  if (wrong.length > 0) throw new FaultError(wrong.map(({ id, off }): Fault => ({ code: 'impossible-piece', path: id, value: `off by ${off.toFixed(2)} mm`, rule: `measures otherwise in the ${format} file, which is not handed over` }))); // prettier-ignore
+  if (wrong.length > 0) throw new FaultError(wrong.map(({ id, off }): Fault => ({ code: 'impossible-piece', path: id, value: `off by ${off.toFixed(2)} mm`, rule: `measures differently in the ${format} file, which is not handed over` }))); // prettier-ignore
   return drawn(parts, format, { ...options, checked });
 }

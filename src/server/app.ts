@@ -76,7 +76,8 @@ export function buildApp({
     await database.sequelize.query('SELECT 1');
     res.json({ status: 'ok' });
   });
-  app.use(compression());
+  // Twice as fast as the usual level, for a twelfth more bytes.
+  app.use(compression({ level: 3 }));
   app.use('/api/session', sessionRoutes(door));
   // Before any body is read.
   app.use('/api', signedInOnly(door));

@@ -12,8 +12,8 @@ import { openDatabase } from './models/database.ts';
 const USAGE = `npm run -s fawn -- archive export FILE
     writes the whole studio of the data folder (FAWN_DATA) as one zip file
 npm run -s fawn -- archive import FILE [--exactly | --keep here | --keep archive]
-    adds an archive to the data folder; --exactly puts it in place of all that is there; what both have, each
-    otherwise, stays as it is here or becomes what the archive has, and without a word nothing is taken
+    adds an archive to the data folder; --exactly puts it in place of all that is there; what both have, but
+    not alike, stays as it is here or becomes what the archive has; without a choice nothing is taken
 `;
 
 const say = (line: string) => process.stdout.write(`${line}\n`);

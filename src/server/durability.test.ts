@@ -8,8 +8,6 @@ import { cylinderOf } from '../core/piece/targets.test.helper.ts';
 import { openDatabase } from './models/database.ts';
 import { designService } from './services/designs.ts';
 
-jest.setTimeout(60_000);
-
 /** Starts the real server in a process of its own and resolves to its address. */
 function start(folder: string): Promise<{ server: ChildProcess; url: string }> {
   const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts'], {

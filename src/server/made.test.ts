@@ -242,6 +242,8 @@ describe('the search of what was made', () => {
     }
     expect((await find(`making=${id}`)).map(({ making }) => making)).toEqual([id]);
     for (const query of ['find=5 mm', 'find=warped', 'what=rim&state=fired&least=90', 'find=_eam']) expect(await find(query)).toEqual([]); // prettier-ignore
+    const counts = await Promise.all(['limit=1', 'limit=1&offset=1', 'limit=1&offset=9', 'find=warped'].map(async (query) => (await agent.get(`/api/made?${query}`)).get('X-Total-Count'))); // prettier-ignore
+    expect(counts).toEqual(['2', '2', '2', '0']);
     expect((await find('find=cracked'))[0]).toMatchObject({ faulty: 1, fired: 3, clayName: 'Siding buff', facts: { thickness: 6, planned: { sizes: { rim: expect.closeTo(84, 1) } } } }); // prettier-ignore
   });
 

@@ -53,7 +53,7 @@ describe('makings', () => {
       .put(`/api/makings/${id}`)
       .send({ name, clay, startedAt, schools, air, dueAt: AT, endedAt: AT });
     expect(changed.body).toMatchObject({ dueAt: AT, endedAt: AT });
-    expect((await agent.get('/api/makings/now')).body).toEqual({ steps: [], makings: [] });
+    expect((await agent.get('/api/makings/now')).body).toEqual({ steps: [], names: [], makings: [] });
     expect((await agent.get(`/api/makings?design=${design.id}`)).body).toHaveLength(1);
     expect((await agent.delete(`/api/makings/${id}`)).status).toBe(204);
     expect((await agent.get('/api/makings')).headers['x-total-count']).toBe('0');
@@ -116,9 +116,19 @@ describe('makings', () => {
 
   it('in work are sent with each step once, and come back whole', async () => {
     for (let time = 0; time < 3; time += 1) await begin(startOf());
+    const last = await begin(startOf());
+    const drying = { hours: 2.5, part: { thickness: 6, faces: 'one' as const, cover: 'open' as const } };
+    const pressed = [
+      { ...spot(), kind: 'done' as const },
+      { ...spot(), kind: 'ready' as const, drying },
+    ];
+    await agent.post(`/api/makings/${last.id}/entries`).send({ marks: pressed }).expect(200);
     const reply = (await agent.get('/api/makings/now')).body as NowReply;
     const whole = unpackNow(reply);
-    expect(whole).toHaveLength(3);
+    expect(whole).toHaveLength(4);
+    const marks = whole.find(({ id }) => id === last.id)?.marks ?? [];
+    expect(marks).toHaveLength(2);
+    expect(marks).toEqual(expect.arrayContaining(pressed));
     const own = startOf().pieces.flatMap(({ steps }) => steps);
     expect(whole[2]?.pieces.flatMap(({ steps }) => steps)).toEqual(own);
     expect(new Set(reply.steps.map((step) => JSON.stringify(step))).size).toBe(reply.steps.length);

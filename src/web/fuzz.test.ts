@@ -17,8 +17,6 @@ import { readRecordsCsv } from '../contract/recordsCsv.ts';
 import { readBarsCsv, readKitCsv } from '../contract/tableCsv.ts';
 import { readTargetText } from '../contract/targetSchema.ts';
 
-jest.setTimeout(300_000);
-
 const CUP = newTarget('Rack tumbler');
 const SHEET = sheetOf('x', developWhole(CUP).parts, { unit: 'mm' });
 const OBJ = 'v 0 0 0\nv 100 0 0\nv 0 100 0\nv 50 50 40\nf 1 2 4\nf 2 3 4\nf 3 1 4\n';

@@ -22,6 +22,12 @@ export const router = createRouter({
       meta: { title: 'From what you own' },
     },
     {
+      path: '/photograph',
+      name: 'photograph',
+      component: () => import('./places/PhotoPlace.vue'),
+      meta: { title: 'From a photograph' },
+    },
+    {
       path: '/clay/:id?',
       name: 'clay',
       component: () => import('./places/ClayPlace.vue'),

@@ -138,7 +138,7 @@ function feetCheck(target: Target): Check[] {
     {
       code: 'feet',
       level: tilt < TIPS ? 'care' : 'note',
-      title: tilt < TIPS ? 'Stands unsurely on its feet' : 'Stands on its feet',
+      title: tilt < TIPS ? 'Stands unsteadily on its feet' : 'Stands on its feet',
       phrase: ['Empty, its weight lies ', { mm: fired }, ' inside the line from foot to foot; it tips at ', { degrees: tilt }, '.'], // prettier-ignore
     },
   ];
@@ -154,7 +154,7 @@ function lidChecks(target: Target): Check[] {
     level: lid.clearance < 0.5 ? 'care' : 'note',
     title: lid.clearance < 0.5 ? 'The lid may stick' : 'The lid goes on',
     phrase: [
-      'Fired it has ',
+      'Fired, it has ',
       { mm: lid.clearance },
       ' on each side, ',
       { mm: wetLength(lid.clearance, clay.shrinkage) },

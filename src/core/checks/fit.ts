@@ -43,7 +43,7 @@ function checkHole(target: Target, hole: number, clearance: number): Check {
 
 function checkShelf(target: Target, shelf: number, clearance: number): Check {
   const { height } = standingLevels(target);
-  const high = ['Fired it is ', { mm: height }, target.lid ? ' high with its lid' : ' high'] as const;
+  const high = ['Fired, it is ', { mm: height }, target.lid ? ' high with its lid' : ' high'] as const;
   const spare = shelf - height;
   if (spare >= clearance - LENGTH_TOLERANCE) {
     const phrase = [...high, ', and ', { mm: spare }, ' stays free above it.'];

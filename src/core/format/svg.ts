@@ -8,10 +8,13 @@ export function xmlText(text: string): string {
   return allowed.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 }
 
-const STYLE = `
-  path, line { fill: none; stroke: #2b211c; stroke-width: 0.2; }
-  .cut { stroke-width: 0.35; }
-  .mark, .lean { stroke-width: 0.18; stroke: #5f4638; }
+/** Thin lines are so much as wide. */
+const THIN = 0.5;
+
+const styleOf = (by: number) => `
+  path, line { fill: none; stroke: #2b211c; stroke-width: ${plain(0.2 * by)}; }
+  .cut { stroke-width: ${plain(0.35 * by)}; }
+  .mark, .lean { stroke-width: ${plain(0.18 * by)}; stroke: #5f4638; }
   .dash { stroke-dasharray: 2 1.2; }
   .chain { stroke-dasharray: 6 1.5 1 1.5; }
   text { font-family: "Atkinson Hyperlegible Next", sans-serif; fill: #2b211c; }
@@ -40,15 +43,15 @@ function group(placed: PlacedPart, height: number): string {
   return `  <g id="part-${xmlText(placed.part.id)}">\n${items}\n  </g>`;
 }
 
-/** The sheet as an SVG file in true mm: one group a part, cut lines of class `cut` (docs/format.md). */
-export function writeSvg(sheet: Sheet): string {
+/** The sheet as an SVG file in true mm: one group a part, cut lines of class `cut` (docs/format.md); thin lines are half as wide. */
+export function writeSvg(sheet: Sheet, thin = false): string {
   const width = plain(sheet.width);
   const height = plain(sheet.height);
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}">`,
     `  <title>${xmlText(sheet.name)}</title>`,
-    `  <style>${STYLE}  </style>`,
+    `  <style>${styleOf(thin ? THIN : 1)}  </style>`,
     ...sheet.parts.map((placed) => group(placed, sheet.height)),
     '</svg>',
     '',

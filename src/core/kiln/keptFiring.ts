@@ -111,7 +111,7 @@ export function checkFiring(firing: KeptFiring): Fault[] {
       ...rangeFaults(`shelves.${index}.clear`, shelf.clear, FIRING_LIMITS.clear),
     ]),
     ...(ids.size === shelves.length ? [] : [fault('shelves', [...ids], 'must have each name once')]),
-    ...placed.flatMap(({ shelf }, index) => (ids.has(shelf) ? [] : [fault(`placed.${index}.shelf`, shelf, 'is no shelf of this firing')])), // prettier-ignore
+    ...placed.flatMap(({ shelf }, index) => (ids.has(shelf) ? [] : [fault(`placed.${index}.shelf`, shelf, 'is not a shelf of this firing')])), // prettier-ignore
     ...([['wanted', wanted], ['placed', placed]] as const).flatMap(([key, list]) => new Set(list.map(pieceKey)).size === list.length ? [] : [fault(key, list.length, 'must have each piece once')]), // prettier-ignore
   ];
 }

@@ -77,7 +77,7 @@ export const KIT: Readonly<Record<KitKind, { one: string; many: string; sizes: r
     sizes: [
       { key: 'length', label: 'Long', usual: 480 },
       { key: 'width', label: 'Wide', usual: 420 },
-      { key: 'clear', label: 'Clear above it', usual: 150 },
+      { key: 'clear', label: 'Clearance above it', usual: 150 },
     ],
   },
   'round-shelf': {
@@ -85,7 +85,7 @@ export const KIT: Readonly<Record<KitKind, { one: string; many: string; sizes: r
     many: 'Round kiln shelves',
     sizes: [
       { key: 'diameter', label: 'Across', usual: 450 },
-      { key: 'clear', label: 'Clear above it', usual: 150 },
+      { key: 'clear', label: 'Clearance above it', usual: 150 },
     ],
   },
   kiln: {

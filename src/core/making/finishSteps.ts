@@ -40,7 +40,7 @@ export function trueStep(target: Target, { finished }: Development): WorkStep {
       ],
     ],
     tools: ['ruler or caliper'],
-    until: 'It measures so at rim and foot, and stands upright.',
+    until: 'Rim and foot measure right, and it stands upright.',
     minutes: 4,
   };
 }
@@ -67,7 +67,7 @@ export function rimWork(target: Target): WorkStep[] {
               ] as Phrase,
             ],
             tools: ['rib', 'caliper'],
-            until: 'It measures so, with no crack and no thin place.',
+            until: 'It measures right, with no crack and no thin place.',
             minutes: 8,
           },
         ]),

@@ -9,8 +9,6 @@ import { orderOfWork } from './orderOfWork.ts';
 import { waitingParts } from './waitingParts.ts';
 import { DEFAULT_SCHOOLS, type Schools, type WorkStep } from './workStep.ts';
 
-jest.setTimeout(60_000);
-
 const RULES = { length: 900, width: 500, ...DEFAULT_PLAN };
 
 /** The demo pieces, with what their files leave out. */

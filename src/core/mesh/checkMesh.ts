@@ -11,7 +11,7 @@ export function grossTrouble({ positions, triangles }: Mesh): string | null {
   if (triangles.length === 0) return 'has no triangles';
   let [least, greatest] = [Infinity, -Infinity];
   for (const value of positions) {
-    if (!Number.isFinite(value)) return 'has a vertex that is no number';
+    if (!Number.isFinite(value)) return 'has a vertex that is not a number';
     least = Math.min(least, value);
     greatest = Math.max(greatest, value);
   }

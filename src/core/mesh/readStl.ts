@@ -18,8 +18,8 @@ export function readStl(bytes: Uint8Array): MeshReading {
   if (count > 0 && bytes.length === HEAD + EACH * count) return binary(view, count);
   const text = new TextDecoder().decode(bytes);
   if (/^\s*solid\b/.test(text) && /\bfacet\b/.test(text)) return written(text);
-  if (count > 0) return refused(`is cut short or is no STL file: it promises ${count} triangles, which take ${HEAD + EACH * count} bytes, and has ${bytes.length}`); // prettier-ignore
-  return refused('is no STL file');
+  if (count > 0) return refused(`is cut short or is not an STL file: it promises ${count} triangles, which take ${HEAD + EACH * count} bytes, and has ${bytes.length}`); // prettier-ignore
+  return refused('is not an STL file');
 }
 
 function binary(view: DataView, count: number): MeshReading {
@@ -50,7 +50,7 @@ function written(text: string): MeshReading {
 
 function welded(corners: Float64Array): MeshReading {
   if (corners.length === 0) return refused('has no triangles');
-  if (!corners.every(Number.isFinite)) return refused('has a vertex that is no number');
+  if (!corners.every(Number.isFinite)) return refused('has a vertex that is not a number');
   const known = new Map<string, number>();
   const positions: number[] = [];
   const triangles: number[] = [];

@@ -9,8 +9,6 @@ import { MONDAY, broken, day, piecesOf, step, wait, CUP, FIRING, order } from '.
 import { shared, whatHelps } from './whatHelps.ts';
 import { blocksOf, type WorkBlock } from './workBlock.ts';
 
-jest.setTimeout(60_000);
-
 const HOUR = 3_600_000;
 const lay = (change: Partial<OrderTask> = {}) => layOrder(order(change), { random: seeded(3), rounds: 300 });
 

@@ -148,7 +148,7 @@ export function validateOutline(outline: Outline): string[] {
   const wrong: string[] = [];
   if (outline.length < 2) return ['has fewer than two vertices'];
   if (outline.some((vertex) => vertex.some((value) => !Number.isFinite(value))))
-    return ['has a value that is no number'];
+    return ['has a value that is not a number'];
   if (edges(outline).some((edge) => edge.length < POINT_TOLERANCE)) wrong.push('repeats a point');
   if (area(outline) <= 0) wrong.push('is not counter-clockwise');
   return wrong;

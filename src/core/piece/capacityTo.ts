@@ -15,6 +15,11 @@ const VERTICES = 400;
 
 const innerFace = once((target: DrapedTarget): Mesh => faceMesh(target, 'inner', VERTICES));
 
+/** Does beforehand what takes long the first time that a piece is filled. */
+export function readyToFill(target: Target): void {
+  if (isDraped(target)) innerFace(target);
+}
+
 const entry = (list: Float64Array | Uint32Array, index: number): number => list[index] as number;
 
 /** Volume over an open mesh up to a level above its lowest place (mm3): each triangle in four, by its corners and middles. */

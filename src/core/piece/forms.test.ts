@@ -151,7 +151,7 @@ describe('200 random targets of every kind', () => {
         expect(Math.abs(endOf(wall, end) - endOf(next, start))).toBeLessThan(1e-6);
       });
     }
-  }, 60_000);
+  });
 
   it('have walls whose girths and area are the neutral surface’s', () => {
     for (const target of all.filter(({ form }) => ['taper', 'stack', 'oval', 'loft'].includes(form.kind))) {
@@ -182,7 +182,7 @@ describe('200 random targets of every kind', () => {
         expect(Math.abs(flat / surface - 1)).toBeLessThan(1e-4);
       });
     }
-  }, 60_000);
+  });
 
   it('have lofted girths that are Cauchy’s integral of the neutral support', () => {
     for (const target of targets.filter(({ form, base }) => form.kind === 'loft' && base.join === 'none')) {

@@ -25,7 +25,7 @@ function wetOutside(form: CylinderForm | FormerForm, target: Target): number {
 export function wetPiece(target: Target): WetPiece {
   const { form, slab, base } = target;
   if (form.kind !== 'cylinder' && form.kind !== 'former')
-    throw new TypeError(`a ${form.kind} is no straight round piece`);
+    throw new TypeError(`a ${form.kind} is not a straight round piece`);
   const outside = wetOutside(form, target);
   return {
     outside,

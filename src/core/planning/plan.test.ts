@@ -4,8 +4,6 @@ import { madeUpTask } from './madeUpTask.test.helper.ts';
 import { layPlan } from './plan.ts';
 import { joinedHours, type Plan, type PlanTask } from './planJob.ts';
 
-jest.setTimeout(120_000);
-
 /** Rules that a plan breaks, looked at step by step and pair by pair. */
 function broken({ hours, jobs }: PlanTask, { steps, end, left, late }: Plan): string[] {
   const found: string[] = [];

@@ -20,7 +20,7 @@ export function readHpgl(text: string): PlotReading {
     const [name, rest] = [command.slice(0, 2).toUpperCase(), command.slice(2).trim()];
     const fault = (why: string): PlotReading => ({ kind: 'fault', command: command.slice(0, 40), why });
     if ((IDLE as readonly string[]).includes(name)) continue;
-    if (!['PU', 'PD', 'PA', 'PR'].includes(name)) return fault('is no command that is known here');
+    if (!['PU', 'PD', 'PA', 'PR'].includes(name)) return fault('is not a command that is known here');
     if (name === 'PA' || name === 'PR') absolute = name === 'PA';
     else [down, open] = [name === 'PD', name === 'PD' && open];
     const figures = rest === '' ? [] : rest.split(/[\s,]+/).map(Number);

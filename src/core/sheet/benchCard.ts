@@ -200,6 +200,6 @@ function cardOf(card: CardOf, { width, height }: PaperSize, full: Fullness): { i
   put(left, y, ['Made on                     Clay                     Measured                     Weight', PLAIN]);
   const room = y - PAPER_MARGIN;
   for (y -= 10; y > PAPER_MARGIN + 8; y -= 10) line(y);
-  put(left, PAPER_MARGIN + 1, ['Clay dust holds silica: wipe up wet. Food use is the word of the glaze’s maker and a testing laboratory.', 3.2]); // prettier-ignore
+  put(left, PAPER_MARGIN + 1, ['Clay dust holds silica: wipe up wet. Whether it may hold food is for the glaze’s maker and a testing laboratory to say.', 3.2]); // prettier-ignore
   return { items, left: room };
 }

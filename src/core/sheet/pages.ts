@@ -46,6 +46,8 @@ export interface Page {
   readonly layers: readonly Layered[];
   /** Factors by which the file draws it larger along its width and height, for a printer that is not true. */
   readonly stretch: readonly [number, number];
+  /** Lines half as wide. */
+  readonly thin?: boolean;
 }
 
 /** What the pages are for. */
@@ -54,6 +56,8 @@ export interface PageOptions {
   readonly paper: PaperName;
   /** A roll of that width in place of sheets (mm): each length of it is as long as is needed. */
   readonly roll?: number;
+  /** Lines half as wide. */
+  readonly thin?: boolean;
   readonly style: LengthStyle;
   /** What is told beside the lines; left out, the name alone. */
   readonly about?: About;
@@ -167,6 +171,7 @@ export function pagesOf(parts: readonly Part[], options: PageOptions): Page[] {
       width,
       height,
       stretch,
+      ...(options.thin && { thin: true }),
       parts: planned.map(({ part, column, row, dx, dy }) => ({ id: part.id, column, row, dx, dy })),
       layers: [
         { clip, items },

@@ -5,8 +5,8 @@ import { cubicAt } from './readBack.ts';
 /** Mm in a point of a PDF. */
 const POINT = 25.4 / 72;
 
-/** Cut lines are drawn this wide before the page is scaled (mm), and closed; nothing else is. */
-const CUT_WIDTH = 0.3;
+/** Cut lines are drawn this wide before the page is scaled (mm), and closed; nothing else on such a page is. */
+const CUT_WIDTH = { usual: 0.3, thin: 0.15 } as const;
 
 /** Curves are taken at so many points. */
 const STEPS = 64;
@@ -43,7 +43,7 @@ function contentsOf(bytes: Buffer): string[] {
 }
 
 /** Follows one page's operators: the matrix, the width of the line, and each path that is stroked closed. */
-function cutsOf(content: string): Point[][] {
+function cutsOf(content: string, wide: number): Point[][] {
   const cuts: Point[][] = [];
   const saved: { matrix: Matrix; width: number }[] = [];
   let [matrix, width]: [Matrix, number] = [[1, 0, 0, 1, 0, 0], 1];
@@ -94,7 +94,7 @@ function cutsOf(content: string): Point[][] {
         break;
       case 'S':
       case 's':
-        if ((isClosed || token === 's') && Math.abs(width - CUT_WIDTH) < 1e-6) cuts.push(path);
+        if ((isClosed || token === 's') && Math.abs(width - wide) < 1e-6) cuts.push(path);
         path = [];
         break;
       default:
@@ -108,10 +108,17 @@ function cutsOf(content: string): Point[][] {
  * Cut lines of each page of a PDF (mm), whole also where a page shows a part of them.
  *
  * @param printed how long the printer makes a mm along the width and height of each page
+ * @param lines whether its lines are thin ones
  */
-export function readPdfCuts(bytes: Buffer, printed: (page: number) => readonly [number, number]): CutSize[][] {
+export function readPdfCuts(
+  bytes: Buffer,
+  printed: (page: number) => readonly [number, number],
+  lines: keyof typeof CUT_WIDTH = 'usual',
+): CutSize[][] {
   return contentsOf(bytes).map((content, page) => {
     const [sx, sy] = printed(page);
-    return cutsOf(content).map((line) => sizeOfLine(line.map(([x, y]): Point => [x * POINT * sx, y * POINT * sy])));
+    return cutsOf(content, CUT_WIDTH[lines]).map((line) =>
+      sizeOfLine(line.map(([x, y]): Point => [x * POINT * sx, y * POINT * sy])),
+    );
   });
 }

@@ -65,6 +65,6 @@ export function writeTool(
   const read = readSolid(bytes);
   const path = options.part ?? 'form';
   if (read.kind === 'open') throw impossible(path, `${read.rule} in the STL file, which is not handed over`);
-  if (!(Math.abs(read.volume / volume - 1) <= VOLUME_TOLERANCE)) throw impossible(path, 'measures otherwise in the STL file, which is not handed over'); // prettier-ignore
+  if (!(Math.abs(read.volume / volume - 1) <= VOLUME_TOLERANCE)) throw impossible(path, 'measures differently in the STL file, which is not handed over'); // prettier-ignore
   return bytes;
 }

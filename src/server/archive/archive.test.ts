@@ -106,7 +106,7 @@ beforeAll(async () => {
   await first?.update({ revision: 4981 });
   await second?.destroy();
   archive = await written(source, 'studio.zip');
-}, 120_000);
+});
 afterEach(async () => {
   for (const database of opened.splice(1)) await database.close();
 });

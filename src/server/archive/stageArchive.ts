@@ -55,7 +55,7 @@ async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
 
 async function manifestOf(zip: ZipFile, entries: ReadonlyMap<string, Entry>): Promise<Manifest> {
   const entry = entries.get(MANIFEST);
-  if (!entry) throw new BadArchive('has no manifest: it is no archive of a studio, or was cut short');
+  if (!entry) throw new BadArchive('has no manifest: it is not the archive of a studio, or was cut short');
   const text = (await bytesOf(await zip.openReadStreamPromise(entry), ARCHIVE_LIMITS.manifest)).toString('utf8');
   const { value, error } = manifestSchema.validate(parsed(text, MANIFEST), { convert: false });
   if (error) throw new BadArchive(`has a manifest that cannot be read: ${error.message}`);
@@ -96,7 +96,7 @@ export async function stageArchive(file: string): Promise<StagedArchive> {
   };
   try {
     const zip = await openPromise(file, { autoClose: false, lazyEntries: true, strictFileNames: true }).catch(() => {
-      throw new BadArchive('is no zip file, or was cut short');
+      throw new BadArchive('is not a zip file, or was cut short');
     });
     try {
       const entries = await entriesOf(zip);
@@ -184,7 +184,7 @@ async function layPhotograph(stream: Readable, name: string, sum: string, folder
   const found = own.digest('hex');
   if (found !== sum || (size === '' && found !== hash)) throw new BadArchive(`holds ${name}, which is not as it was written`); // prettier-ignore
   const { format } = await sharp(file).metadata();
-  if (format !== 'jpeg') throw new BadArchive(`holds ${name}, which is no JPEG`);
+  if (format !== 'jpeg') throw new BadArchive(`holds ${name}, which is not a JPEG`);
 }
 
 /** What rows refer to must be there, and every design must be one that can be read. */

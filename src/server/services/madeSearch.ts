@@ -40,12 +40,16 @@ interface Row extends Omit<RevisionFacts, 'planned'> {
   readonly planned: string | null;
   readonly faulty: number;
   readonly fired: number;
+  /** Lines on all pages. */
+  readonly total: number;
 }
 
 const FROM = `FROM making_pieces p
   JOIN makings m ON m.id = p.makingId AND m.deletedAt IS NULL
   LEFT JOIN revision_facts f ON f.designId = p.designId AND f.revision = p.revision
   LEFT JOIN records r ON r.id = m.clay`;
+
+const ORDER = 'm.startedAt DESC, m.id, p.piece';
 
 /** Entries of a kind of piece that were not struck out. */
 const of = (table: string) => `FROM ${table} e WHERE e.makingId = p.makingId AND e.piece = p.piece AND ${STANDS}`;
@@ -90,27 +94,30 @@ function conditions({ making, find, what, state, least, most }: MadeQuery): {
 export async function searchMade(database: Database, query: MadeQuery): Promise<{ lines: MadeLine[]; total: number }> {
   const { sql, values } = conditions(query);
   const options = { type: QueryTypes.SELECT, replacements: { ...values, limit: query.limit, offset: query.offset } } as const; // prettier-ignore
+  // What is shown of a line is asked for the lines of the page alone.
   const rows = await database.sequelize.query<Row>(
-    `SELECT p.makingId AS making, p.piece, m.name AS called, p.name, p.count, p.designId, p.revision, p.names, m.clay, r.name AS clayName,
-       m.startedAt, m.endedAt, f.form, f.thickness, f.seam, f.base, f.shrinkage, f.planned,
+    `WITH page AS (SELECT p.makingId, p.piece, COUNT(*) OVER () AS total ${FROM} ${sql} ORDER BY ${ORDER} LIMIT :limit OFFSET :offset)
+     SELECT p.makingId AS making, p.piece, m.name AS called, p.name, p.count, p.designId, p.revision, p.names, m.clay, r.name AS clayName,
+       m.startedAt, m.endedAt, f.form, f.thickness, f.seam, f.base, f.shrinkage, f.planned, page.total,
        (SELECT COUNT(DISTINCT e.number) ${of('faults')}) AS faulty,
        (SELECT COUNT(DISTINCT e.number) ${of('measurements')} AND e.state = 'fired') AS fired
-     ${FROM} ${sql} ORDER BY m.startedAt DESC, m.id, p.piece LIMIT :limit OFFSET :offset`,
+     ${FROM} JOIN page ON page.makingId = p.makingId AND page.piece = p.piece ORDER BY ${ORDER}`,
     options,
   );
-  const [counted] = await database.sequelize.query<{ total: number }>(
-    `SELECT COUNT(*) AS total ${FROM} ${sql}`,
-    options,
-  );
-  const lines = rows.map(
-    ({ form, thickness, seam, base, shrinkage, planned, names, startedAt, endedAt, ...row }): MadeLine => ({
-      // prettier-ignore
-      ...row,
-      ...(names !== '[]' && { names: JSON.parse(names) as string[] }),
-      startedAt: iso(startedAt),
-      endedAt: isoOr(endedAt),
-      facts: planned === null ? null : { form, thickness, seam, base, shrinkage, planned: JSON.parse(planned) as Planned }, // prettier-ignore
-    }),
-  );
-  return { lines, total: counted?.total ?? 0 };
+  // A page behind the last line says nothing of how many there are.
+  const [counted] = rows.length > 0 || query.offset === 0 ? rows : await database.sequelize.query<{ total: number }>(`SELECT COUNT(*) AS total ${FROM} ${sql}`, options); // prettier-ignore
+  return { lines: rows.map(lineOf), total: counted?.total ?? 0 };
+}
+
+function lineOf({ form, thickness, seam, base, shrinkage, planned, names, ...row }: Row): MadeLine {
+  const { making, piece, called, name, count, designId, revision, clay, clayName, startedAt, endedAt, faulty, fired } =
+    row;
+  return {
+    ...{ making, piece, called, name, count, designId, revision, clay, clayName, faulty, fired },
+    ...(names !== '[]' && { names: JSON.parse(names) as string[] }),
+    startedAt: iso(startedAt),
+    endedAt: isoOr(endedAt),
+    facts:
+      planned === null ? null : { form, thickness, seam, base, shrinkage, planned: JSON.parse(planned) as Planned },
+  };
 }

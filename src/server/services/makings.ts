@@ -51,14 +51,11 @@ export function makingService(database: Database) {
   async function wholes(rows: readonly MakingRow[], transaction?: Transaction): Promise<MakingNow[]> {
     const ids = rows.map(({ id }) => id);
     const where = { makingId: ids };
-    const pieces = (await makingPieces.findAll({
-      where,
-      order: ['piece'],
-      raw: true,
-      transaction,
-    })) as unknown as MakingPieceRow[];
-    const orders = await ordersOf(ids, transaction);
-    const pressed = await marksByMaking(database, ids, transaction);
+    const [pieces, orders, pressed] = await Promise.all([
+      makingPieces.findAll({ where, order: ['piece'], raw: true, transaction }) as unknown as Promise<MakingPieceRow[]>,
+      ordersOf(ids, transaction),
+      marksByMaking(database, ids, transaction),
+    ]);
     const piecesOf = group(pieces, ({ makingId }) => makingId);
     return rows.map((row) => ({
       id: row.id,
@@ -154,6 +151,7 @@ export function makingService(database: Database) {
             ['startedAt', 'ASC'],
             ['id', 'ASC'],
           ],
+          raw: true,
         }),
       );
     },

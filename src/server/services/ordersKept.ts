@@ -31,8 +31,10 @@ export function ordersKept({ makingSteps }: Database) {
 
   return async function ordersOf(ids: readonly string[], transaction?: Transaction) {
     const orders = new Map(ids.map((id) => [id, kept.get(id)]));
+    const missing = ids.filter((id) => !orders.get(id));
+    if (missing.length === 0) return orders;
     const rows = (await makingSteps.findAll({
-      where: { makingId: ids.filter((id) => !orders.get(id)) },
+      where: { makingId: missing },
       order: ['piece', 'place'],
       raw: true,
       transaction,

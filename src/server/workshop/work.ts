@@ -121,7 +121,7 @@ async function sheets(
 async function classOf(value: unknown): Promise<WorkDone> {
   const shape = readShape<ClassShape>(classBody, value);
   if ('faults' in shape) return refused('bad-request', shape.faults);
-  const { targets, names, cards, paper, roll, units, marks, printer } = shape.value;
+  const { targets, names, cards, paper, roll, thin, units, marks, printer } = shape.value;
   const style = { unit: units, marks };
   const pieces: ClassPiece[] = [];
   for (const one of targets) {
@@ -131,7 +131,15 @@ async function classOf(value: unknown): Promise<WorkDone> {
     const about = aboutTemplate(target, style, null);
     pieces.push({
       target,
-      options: { name: target.name, paper, style, about, ...(roll && { roll }), ...(printer && { printer }) },
+      options: {
+        name: target.name,
+        paper,
+        style,
+        about,
+        ...(roll && { roll }),
+        ...(thin && { thin }),
+        ...(printer && { printer }),
+      },
     });
   }
   const title = pieces.length === 1 && pieces[0] ? pieces[0].target.name : 'Templates';

@@ -6,8 +6,6 @@ import { openDatabase } from '../models/database.ts';
 import { Refusal } from '../refusal.ts';
 import { threadedWorkshop, type Workshop } from './workshop.ts';
 
-jest.setTimeout(60_000);
-
 const body = (value: unknown) => Buffer.from(JSON.stringify(value));
 const deep = () => Buffer.from(`{"target":${'['.repeat(30_000)}${']'.repeat(30_000)}}`);
 /** A legal piece that takes seconds: a deep bowl whose darts must be looked for. */

@@ -140,7 +140,7 @@ onBeforeRouteLeave(() => firings.keepAll());
               Left for the next: {{ leftWords }}.</template
             >
             <strong v-if="kiln.wrong.value.size">
-              {{ counted(kiln.wrong.value.size, 'piece') }} cannot stand so.</strong
+              {{ counted(kiln.wrong.value.size, 'piece') }} cannot stand like that.</strong
             >
           </p>
           <div class="verbs">

@@ -151,7 +151,7 @@ watch(kind, (now) => now && (document.title = `${now.name} · Fawn Table`));
         <CritiqueFields :key="`${piece} ${chosen}`" :piece="piece" :number="chosen" />
         <EntryList :piece="piece" :number="chosen" @said="(words) => (said = words)" />
         <p class="care">
-          Whether it may hold food is the word of the glaze's maker and of a testing laboratory, not of this table.
+          Whether it may hold food is for the glaze's maker and a testing laboratory to say, not for this table.
         </p>
       </aside>
     </div>

@@ -41,6 +41,7 @@ async function keep(): Promise<void> {
   <main class="owned">
     <header>
       <h1>From what you own</h1>
+      <RouterLink :to="{ name: 'photograph' }">From a photograph</RouterLink>
       <RouterLink :to="{ name: 'shelf' }">Back to the shelf</RouterLink>
     </header>
     <div class="bench">
@@ -177,7 +178,7 @@ dd {
     font-size: 20px;
     line-height: 44px;
   }
-  header a {
+  header a:last-child {
     display: none;
   }
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted, reactive, ref, watch } from 'vue';
+import { computed, onMounted, onUnmounted, reactive, ref, watch, watchEffect } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import { useDisplay } from 'vuetify';
 import type { FigureId } from '../../core/piece/explain/step.ts';
@@ -60,6 +60,9 @@ const stands = openInParts(
   () => piece.state === 'ready',
   () => (window.history.state as { fresh?: boolean } | null)?.fresh && startTyping(),
 );
+
+/** Worked out in a task of its own, before the list that shows it. */
+watchEffect(() => stands('measured') && measure.value);
 
 /** A figure that is pressed on the drawing stands in the list too. */
 const askOnTable = (id: FigureId) => {

@@ -103,7 +103,7 @@ watch(() => [route.params['making'], route.params['piece']], load);
         <div>
           <h1 class="serif">{{ kind.count }} × {{ kind.name }}</h1>
           <p>
-            {{ making.name }}, {{ line?.clayName ?? 'clay not told' }}, begun {{ dayOf(making.startedAt) }}.
+            {{ making.name }}, {{ line?.clayName ?? 'clay not named' }}, begun {{ dayOf(making.startedAt) }}.
             <template v-if="line?.facts">
               Slab {{ figure('thickness', line.facts.thickness) }}, {{ line.facts.seam }} seam, base
               {{ line.facts.base }}, made for {{ percent(line.facts.shrinkage) }}; revision {{ kind.revision }}.
@@ -181,8 +181,8 @@ watch(() => [route.params['making'], route.params['piece']], load);
       </div>
       <StoryPhotographs v-if="photographs.length" :photographs="photographs" :target="target" :name="kind.name" />
       <p class="care">
-        Figures are estimates until a test piece confirms them. Whether it may hold food is the word of the glaze's
-        maker and of a testing laboratory.
+        Figures are estimates until a test piece confirms them. Whether it may hold food is for the glaze's maker and a
+        testing laboratory to say.
       </p>
     </article>
   </main>

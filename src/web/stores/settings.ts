@@ -21,6 +21,8 @@ interface Kept {
   readonly paper: PaperName;
   /** Width of a roll that takes the place of sheets (mm); 0 is none. */
   readonly roll: number;
+  /** Templates are printed in lines half as wide. */
+  readonly thin: boolean;
   /** Width of the potter's own hand over the knuckles (mm). */
   readonly hand: number;
   /** The greatest slab that she can roll: along and across the roller (mm). */
@@ -55,6 +57,7 @@ function read(): Kept {
     light: evening ? 'evening' : 'day',
     paper: DEFAULT_PAPER,
     roll: 0,
+    thin: false,
     ...DEFAULT_BENCH,
     cutters: DEFAULT_CUTTERS,
     enter: 'next',
@@ -81,6 +84,7 @@ function read(): Kept {
       letters: kept.letters !== false,
       alerts: kept.alerts === true,
       roll: typeof kept.roll === 'number' && kept.roll >= ROLL_LIMITS.least && kept.roll <= ROLL_LIMITS.greatest ? kept.roll : 0, // prettier-ignore
+      thin: kept.thin === true,
       printer: typeof kept.printer === 'string' ? kept.printer : '',
       hour: typeof kept.hour === 'number' && kept.hour > 0 && kept.hour < 1e6 ? kept.hour : 0,
     };
@@ -98,6 +102,7 @@ export const useSettings = defineStore('settings', () => {
   const light = ref<Light>(kept.light);
   const paper = ref<PaperName>(kept.paper);
   const roll = ref(kept.roll);
+  const thin = ref(kept.thin);
   const hand = ref(kept.hand);
   const slab = ref(kept.slab);
   const cutters = ref(kept.cutters);
@@ -108,25 +113,29 @@ export const useSettings = defineStore('settings', () => {
   const printer = ref(kept.printer);
   const style = computed<LengthStyle>(() => ({ unit: unit.value, marks: marks.value, volumes: volumes.value }));
 
-  watch([unit, marks, volumes, light, paper, roll, hand, slab, cutters, enter, letters, alerts, hour, printer], () => {
-    const now: Kept = {
-      cutters: cutters.value,
-      unit: unit.value,
-      marks: marks.value,
-      volumes: volumes.value,
-      light: light.value,
-      paper: paper.value,
-      roll: roll.value,
-      hand: hand.value,
-      slab: slab.value,
-      enter: enter.value,
-      letters: letters.value,
-      alerts: alerts.value,
-      hour: hour.value,
-      printer: printer.value,
-    };
-    memory.write(KEY, JSON.stringify(now));
-  });
+  watch(
+    [unit, marks, volumes, light, paper, roll, thin, hand, slab, cutters, enter, letters, alerts, hour, printer],
+    () => {
+      const now: Kept = {
+        cutters: cutters.value,
+        unit: unit.value,
+        marks: marks.value,
+        volumes: volumes.value,
+        light: light.value,
+        paper: paper.value,
+        roll: roll.value,
+        thin: thin.value,
+        hand: hand.value,
+        slab: slab.value,
+        enter: enter.value,
+        letters: letters.value,
+        alerts: alerts.value,
+        hour: hour.value,
+        printer: printer.value,
+      };
+      memory.write(KEY, JSON.stringify(now));
+    },
+  );
 
   function nextUnit(): void {
     unit.value = LENGTH_UNITS[(LENGTH_UNITS.indexOf(unit.value) + 1) % LENGTH_UNITS.length] ?? 'mm';
@@ -143,6 +152,7 @@ export const useSettings = defineStore('settings', () => {
     light,
     paper,
     roll,
+    thin,
     hand,
     slab,
     cutters,

@@ -1,7 +1,9 @@
 import { defineStore } from 'pinia';
 import { ref, shallowRef } from 'vue';
 import type { Design } from '../../contract/api.ts';
+import type { SheetForm } from '../../core/bentSheet/sheetForm.ts';
 import { thicknesses } from '../../core/kit/kit.ts';
+import { bounds } from '../../core/outline/outline.ts';
 import { MM_PER_INCH } from '../../core/numbers.ts';
 import { freshTarget } from '../../core/piece/freshTarget.ts';
 import { TARGET_DEFAULTS, type FormKind, type Target } from '../../core/piece/target.ts';
@@ -122,6 +124,17 @@ export const useShelf = defineStore('shelf', () => {
     return create(freshTarget(kind, { name: freshName(kind), like: last?.target ?? null, wall: usualWall() }));
   }
 
+  /** A new bent sheet of an outline that was traced, over a bend as wide as it is long. */
+  function beginSheet(traced: Pick<SheetForm, 'outline' | 'holes'>): Promise<Design | null> {
+    const last = designs.value[0]?.target ?? null;
+    const fresh = freshTarget('sheet', { name: freshName('sheet'), like: last, wall: usualWall() });
+    if (fresh.form.kind !== 'sheet') return Promise.resolve(null);
+    const { minX, minY, maxX, maxY } = bounds(traced.outline);
+    const { angle } = fresh.form.bend;
+    const bend = { diameter: Math.ceil(Math.max(maxX - minX, maxY - minY) / 10) * 10, angle };
+    return create({ ...fresh, form: without({ ...fresh.form, bend, holes: undefined, lines: undefined, ...traced } as SheetForm) }); // prettier-ignore
+  }
+
   /** The stick of the kit that is nearest to the usual slab; a quarter of an inch where inches are used. */
   function usualWall(): number {
     const usual = settings.unit === 'inch' ? MM_PER_INCH / 4 : TARGET_DEFAULTS.slab.wall;
@@ -190,6 +203,6 @@ export const useShelf = defineStore('shelf', () => {
     if (done) await load();
   }
 
-  const verbs = { load, create, begin, rename, putInSet, duplicate, takeOff, putBack };
+  const verbs = { load, create, begin, beginSheet, rename, putInSet, duplicate, takeOff, putBack };
   return { designs, state, trouble, takenOff, ...verbs };
 });

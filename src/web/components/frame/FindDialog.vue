@@ -54,6 +54,13 @@ const all = computed<Found[]>(() => [
   { key: 'shelf', title: 'Shelf', kind: 'place', to: { name: 'shelf' } },
   { key: 'from', title: 'From what you own', kind: 'place', to: { name: 'from' } },
   {
+    key: 'photograph',
+    title: 'From a photograph',
+    kind: 'place',
+    to: { name: 'photograph' },
+    words: 'photo camera trace outline template plate leaf cutter',
+  },
+  {
     key: 'today',
     title: 'Today',
     kind: 'place',

@@ -103,7 +103,7 @@ const addCone = () => props.change({ witness: [...props.firing.witness, { cone: 
     <h2>Shelves</h2>
     <div v-for="shelf in firing.shelves" :key="shelf.id" class="shelf">
       <LengthField
-        :label="`Clear over ${shelf.name}`"
+        :label="`Clearance above ${shelf.name}`"
         :name="`clear-${shelf.id}`"
         :mm="shelf.clear"
         :take="setClear(shelf.id)"

@@ -37,7 +37,11 @@ const newestFirst = computed(() => [...props.firings].sort((one, other) => (one.
   padding: 28px 20px;
   margin: 0 auto;
 }
+p {
+  margin-bottom: 14px;
+}
 ul {
+  margin-top: 14px;
   padding: 0;
   list-style: none;
 }

@@ -34,8 +34,8 @@ function labelOf(line: MadeLine): string {
     <p v-if="lines.length === 0">Nothing was made yet: begin a piece at its stage Make.</p>
     <VAlert type="warning">
       Ventilation, clearance and wiring follow the kiln maker's manual, local codes and a licensed electrician. Never
-      open it hot: wait until it is under {{ OPEN_AT }} °C. Food use is the word of the glaze's maker and a testing
-      laboratory.
+      open it hot: wait until it is under {{ OPEN_AT }} °C. Whether a piece may hold food is for the glaze's maker and a
+      testing laboratory to say.
     </VAlert>
   </aside>
 </template>

@@ -118,7 +118,7 @@ function leave(): void {
           Everything that is here now is taken away. Download the studio first, so that you can come back.
         </VAlert>
         <template v-else-if="offer.clashes.length">
-          <p>Both have these, each otherwise. Tick what the archive decides; the rest stays as it is here.</p>
+          <p>Both have these, but not alike. Tick those to take from the archive; the rest stay as they are here.</p>
           <div class="clashes">
             <VCheckbox
               v-for="one in offer.clashes"

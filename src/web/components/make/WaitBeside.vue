@@ -16,7 +16,7 @@ const surely = computed(() => {
 const learned = computed(() => {
   const factor = wait.value?.factor;
   if (!factor) return '';
-  if (factor.marks === 0) return 'Nothing has been marked of this clay under this cover: the times are a guess.';
+  if (factor.marks === 0) return 'Nothing is marked for this clay under this cover yet: the times are a guess.';
   const percent = (times: number) => `${Math.abs(Math.round(100 * (times - 1)))} %`;
   const way = factor.usual >= 1 ? 'slower' : 'quicker';
   const [low, high] = [Math.round(100 * (factor.low - 1)), Math.round(100 * (factor.high - 1))];

@@ -112,6 +112,6 @@ export function readSvg(text: string): DrawingReading {
     throw error;
   }
   const whole = lines.every(({ vertices }) => vertices.every((vertex) => vertex.every(Number.isFinite)));
-  if (!whole) return refused('has figures that are no numbers');
+  if (!whole) return refused('has figures that are not numbers');
   return { kind: 'lines', lines };
 }

@@ -36,6 +36,13 @@ function readKept(): Record<string, unknown> {
   }
 }
 
+/** Puts what was measured elsewhere on the page, which is opened next. */
+export function giveOwned(given: { readonly kind: OwnedKind } & Readonly<Record<string, unknown>>): void {
+  const before = readKept();
+  const parts = Object.entries(given).map(([key, value]) => [key, typeof value === 'object' ? { ...(before[key] as object | undefined), ...value } : value]); // prettier-ignore
+  memory.write(KEY, JSON.stringify({ ...before, ...Object.fromEntries(parts) }));
+}
+
 /** Of what was kept, the values that are still of the same kind. */
 function likeBefore(now: object, kept: unknown): object {
   if (typeof kept !== 'object' || kept === null) return {};

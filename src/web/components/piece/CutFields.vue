@@ -28,7 +28,7 @@ const lengths = useLengths();
 const connection = useConnection();
 const shelf = useShelf();
 const router = useRouter();
-const { paper, roll, unit, marks } = storeToRefs(useSettings());
+const { paper, roll, thin, unit, marks } = storeToRefs(useSettings());
 const { chosen } = usePrinter();
 const busy = ref<string | null>(null);
 const trouble = ref('');
@@ -78,7 +78,7 @@ async function fetchFile(format: PieceFormat, part?: string): Promise<Awaited<Re
   try {
     await piece.keep();
     const revision = piece.design?.revision;
-    const request = { target, format, paper: paper.value, ...(roll.value && { roll: roll.value }), units: unit.value, marks: marks.value, ...(revision !== undefined && { revision }), ...(part !== undefined && { part }), ...(chosen.value && { printer: chosen.value }) }; // prettier-ignore
+    const request = { target, format, paper: paper.value, ...(roll.value && { roll: roll.value }), ...(thin.value && { thin: true }), units: unit.value, marks: marks.value, ...(revision !== undefined && { revision }), ...(part !== undefined && { part }), ...(chosen.value && { printer: chosen.value }) }; // prettier-ignore
     return await api.template(request);
   } catch (error) {
     trouble.value = connection.note(error);

@@ -1,18 +1,25 @@
 <script setup lang="ts">
+import { computed } from 'vue';
+import { useOpenedParts } from '../../composables/openedParts.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import type { Figure } from './figures.ts';
 
 /** Figures, largest first; each one can be pressed to see how it came about. */
-defineProps<{ heading: string; figures: readonly Figure[]; small?: boolean }>();
+const props = defineProps<{ heading: string; figures: readonly Figure[]; small?: boolean }>();
 defineEmits<{ how: [figure: Figure] }>();
 const lengths = useLengths();
+
+/** The largest are there first; the others have a task of their own while the page is opened. */
+const FIRST = 5;
+const stands = useOpenedParts();
+const shown = computed(() => (stands('more figures') ? props.figures : props.figures.slice(0, FIRST)));
 </script>
 
 <template>
   <section class="figures" :class="{ small }">
     <h2>{{ heading }}</h2>
     <VBtn
-      v-for="figure in figures"
+      v-for="figure in shown"
       :key="figure.label"
       variant="text"
       class="row"

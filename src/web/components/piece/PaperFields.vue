@@ -9,7 +9,7 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';
 
 /** The paper that templates are printed on, and the printer that they are corrected for. */
-const { paper, roll } = storeToRefs(useSettings());
+const { paper, roll, thin } = storeToRefs(useSettings());
 const { id: printer, printers, otherPaper } = usePrinter();
 
 const PAPERS = [
@@ -35,6 +35,7 @@ function putRoll(mm: number): readonly Fault[] {
 <template>
   <ChoiceField label="Paper" name="paper" :value="roll ? 'roll' : paper" :choices="PAPERS" @choose="choose" />
   <LengthField v-if="roll" label="Width of the roll" name="roll" :mm="roll" :take="putRoll" :done="() => {}" />
+  <VSwitch v-model="thin" label="Thin lines" />
   <VSelect
     v-if="printers.length"
     v-model="printer"

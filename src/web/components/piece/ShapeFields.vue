@@ -77,6 +77,8 @@ function done(): void {
     <template v-if="stands('clay')">
       <h2>Clay and slab</h2>
       <ClayFields />
+    </template>
+    <template v-if="stands('slab')">
       <LengthField
         :label="oneSlab ? 'Slab, wet' : 'Wall, wet'"
         name="wall"

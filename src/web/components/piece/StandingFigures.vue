@@ -20,9 +20,11 @@ const piece = usePiece();
 <template>
   <WetFired :target="piece.beside.target" />
   <template v-if="isDraped(piece.beside.target)">
-    <FormedFigures />
-    <OwnClayMould />
-    <NextMould />
+    <FormedFigures v-if="stands('formed')" />
+    <template v-if="stands('moulds')">
+      <OwnClayMould />
+      <NextMould />
+    </template>
   </template>
   <FigureList heading="When it is fired" small :figures="finished" @how="(figure) => $emit('how', figure)" />
   <template v-if="stands('kit')">

@@ -62,7 +62,7 @@ const words = ({ label, unit, before, after }: Change) => `${label}: ${figure(un
 
 <template>
   <section aria-labelledby="after-heading">
-    <h2 id="after-heading">Changed after it</h2>
+    <h2 id="after-heading">Changed since then</h2>
     <template v-if="later">
       <div v-for="one in later" :key="one.number">
         <p>Revision {{ one.number }} of {{ day.format(new Date(one.keptAt)) }}</p>

@@ -7,7 +7,7 @@ import SizeRange from './SizeRange.vue';
 const made = useMade();
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
 function says({ faulty, fired, clayName, startedAt }: MadeLine): string {
-  const parts = [clayName ?? 'clay not told', day.format(new Date(startedAt))];
+  const parts = [clayName ?? 'clay not named', day.format(new Date(startedAt))];
   if (fired > 0) parts.push(`${fired} measured fired`);
   if (faulty > 0) parts.push(`${faulty} with a fault`);
   return parts.join(', ');

@@ -35,7 +35,7 @@ const fired = computed(() => {
 const rows = computed(() => {
   const { facts, clayName } = props.line ?? {};
   return [
-    ['Clay', clayName ?? 'not told'],
+    ['Clay', clayName ?? 'not named'],
     ...(facts ? [['Made for', percent(facts.shrinkage)], ['Slab', lengths.length(facts.thickness)], ['Seam', facts.seam], ['Base', facts.base]] : []), // prettier-ignore
     ['Window', window.value === null ? 'not felt by hand' : window.value ? 'joined within it' : 'joined too late'],
     ['Fired', fired.value.length > 0 ? fired.value.join('; ') : 'not written down'],

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue';
-import { capacityTo } from '../../../core/piece/capacityTo.ts';
+import { computed, ref, watchEffect } from 'vue';
+import { capacityTo, readyToFill } from '../../../core/piece/capacityTo.ts';
 import { afterPaint } from '../../composables/afterPaint.ts';
+import { useOpenedParts } from '../../composables/openedParts.ts';
 import { vDrag } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -27,7 +28,12 @@ const share = computed(() => moved.value ?? Math.max(0.5, 1 - BELOW_RIM / depth.
 const level = computed(() => floor.value + share.value * depth.value);
 /** What it holds follows the drawing: a key redraws the piece first. */
 const drawn = afterPaint(() => ({ target: piece.target, level: level.value - props.places.fired.body.foot }));
-const holds = computed(() => lengths.volume(capacityTo(drawn.value.target, drawn.value.level)));
+/** Of a draped piece it takes long to find: the first time it is found in tasks of its own. */
+const stands = useOpenedParts();
+watchEffect(() => stands('hollow') && readyToFill(drawn.value.target));
+const holds = computed(() =>
+  stands('filled') ? lengths.volume(capacityTo(drawn.value.target, drawn.value.level)) : '',
+);
 const line = computed(() => {
   const { middle, ground, scale, fired } = props.places;
   const half = reachAt(fired.hollow, level.value) * scale;
@@ -38,7 +44,7 @@ const line = computed(() => {
 /** In full where the line has room for it, without "to here" on a shorter one; beside it where not even that fits. */
 const room = (text: string) => WORDS.letter * text.length + WORDS.margins;
 const words = computed(() => {
-  const full = `${holds.value} to here`;
+  const full = holds.value && `${holds.value} to here`;
   return line.value.right - line.value.left < room(full) ? holds.value : full;
 });
 const beside = computed(() => {
@@ -86,7 +92,7 @@ function onKey(event: KeyboardEvent): void {
     :aria-valuemin="0"
     :aria-valuemax="100"
     :aria-valuenow="Math.round(100 * share)"
-    :aria-valuetext="`${holds}, ${lengths.length(level - floor)} deep`"
+    :aria-valuetext="[holds, `${lengths.length(level - floor)} deep`].filter(Boolean).join(`, `)"
     :style="{ transform: `translate(${line.left}px, ${line.y}px)`, width: `${line.right - line.left}px` }"
     @keydown="onKey"
   >

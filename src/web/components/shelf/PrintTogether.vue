@@ -22,7 +22,7 @@ import PaperFields from '../piece/PaperFields.vue';
 const open = defineModel<boolean>({ required: true });
 const props = defineProps<{ designs: readonly Design[] }>();
 const connection = useConnection();
-const { paper, roll, unit, marks, style } = storeToRefs(useSettings());
+const { paper, roll, thin, unit, marks, style } = storeToRefs(useSettings());
 const { chosen } = usePrinter();
 const masses = useMasses();
 const typed = ref('');
@@ -60,6 +60,7 @@ async function print(): Promise<void> {
       cards: cards.value,
       paper: paper.value,
       ...(roll.value && { roll: roll.value }),
+      ...(thin.value && { thin: true }),
       units: unit.value,
       marks: marks.value,
       ...(chosen.value && { printer: chosen.value }),
@@ -84,7 +85,7 @@ async function print(): Promise<void> {
       </p>
       <VTextarea
         v-model="typed"
-        label="Names of a class, one a line; none is one copy"
+        label="Names of a class, one per line; empty for one copy"
         rows="4"
         auto-grow
         max-rows="8"

@@ -1,13 +1,13 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { readTargetText } from '../../contract/targetSchema.ts';
-import { developWhole } from '../piece/develop.ts';
-import { targetsOfEveryKind } from '../piece/everyKind.test.helper.ts';
-import { randomTarget } from '../piece/targets.test.helper.ts';
-import { seeded } from '../seeded.ts';
-import type { Part } from '../part/part.ts';
-import type { Primitive } from './drawing.ts';
-import { partDrawing } from './partDrawing.ts';
-import { entersBox, piecesOf, RoomForWords, wordsBox } from './roomForWords.ts';
+import { readTargetText } from '../contract/targetSchema.ts';
+import { developWhole } from '../core/piece/develop.ts';
+import { targetsOfEveryKind } from '../core/piece/everyKind.test.helper.ts';
+import { randomTarget } from '../core/piece/targets.test.helper.ts';
+import { seeded } from '../core/seeded.ts';
+import type { Part } from '../core/part/part.ts';
+import type { Primitive } from '../core/sheet/drawing.ts';
+import { partDrawing } from '../core/sheet/partDrawing.ts';
+import { entersBox, piecesOf, RoomForWords, wordsBox } from '../core/sheet/roomForWords.ts';
 
 const box = { minX: 0, minY: 0, maxX: 10, maxY: 5 };
 
