@@ -21,6 +21,34 @@ async function onLeaf() {
   return page;
 }
 
+describe('an outline of rim and foot', () => {
+  it('is read from a drawing, scaled by its longest side, and refused where it bends inward', async () => {
+    const { page } = visit.now;
+    await page.locator('[data-design="Bread bowl, square to round"] .drawing').click();
+    await page.waitForURL(/piece/);
+    const svg = (shapes: string) =>
+      `<svg xmlns="http://www.w3.org/2000/svg" width="200mm" height="200mm" viewBox="0 0 200 200">${shapes}</svg>`;
+    const half = '<path d="M20 60H180A80 80 0 0 1 20 60Z"/><circle cx="100" cy="90" r="25"/>';
+    await page.locator('input[name="plan-file"]').setInputFiles(file('half.svg', svg(half)));
+    await fieldSays(page, 'rim.points', /^160\.0/);
+    await fieldSays(page, 'foot.points', /^50\.0/);
+    await fieldSays(page, 'rim.corner', /^8\.0/);
+    await textOf(page.locator('.right'), /Wall, along ?\d+\.\d/);
+    await type(page, 'rim.points', '200');
+    await fieldSays(page, 'rim.corner', /^10\.0/);
+    await textOf(page.locator('[name="rim-plan"]'), /as drawn/);
+    await page
+      .locator('input[name="plan-file"]')
+      .setInputFiles(file('dent.svg', svg('<path d="M20 20H180V180L100 120L20 180Z"/>')));
+    await textOf(
+      page.locator('.left [role="alert"]'),
+      /dent\.svg bends inward by \d+\.\d mm, 0 mm .* below its middle/,
+    );
+    await kept(page);
+    expect(visit.now.troubles).toEqual([]);
+  });
+});
+
 describe('bent sheets', () => {
   it('reads the outline of a sheet with its hole, bends it, and cuts it smaller by what it grew', async () => {
     const page = await onLeaf();

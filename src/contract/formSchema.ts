@@ -26,6 +26,12 @@ export function only(field: string, kinds: readonly string[], fallback: number):
 
 const at = Joi.array().items(figure().required()).length(2);
 
+/** An outline: points with the bulge of the arc to the next. */
+const outlineSchema = Joi.array()
+  .items(Joi.array().items(figure().required()).length(3))
+  .min(SHEET_LIMITS.points.least)
+  .max(SHEET_LIMITS.points.greatest);
+
 /** A plan outline: one of the kinds, each with its own sizes. */
 const planSchema = Joi.object({
   kind: oneOf(PLAN_KINDS).required(),
@@ -34,7 +40,9 @@ const planSchema = Joi.object({
   width: needed('kind', ['ellipse', 'rounded']),
   sides: needed('kind', ['polygon']),
   acrossFlats: needed('kind', ['polygon']),
-  corner: only('kind', ['rounded', 'polygon'], 0),
+  corner: only('kind', ['rounded', 'polygon', 'drawn'], 0),
+  points: Joi.when('kind', { is: 'drawn', then: outlineSchema.required(), otherwise: Joi.forbidden() }),
+  grow: Joi.when('kind', { is: 'drawn', then: figure(), otherwise: Joi.forbidden() }),
   at,
 });
 
@@ -74,12 +82,6 @@ const triples = (what: 'figures' | 'whole numbers', most: number) =>
 function bentOnly(schema: Joi.Schema): Joi.Schema {
   return Joi.when('kind', { is: 'sheet', then: schema, otherwise: Joi.forbidden() });
 }
-
-/** An outline of a sheet: points with the bulge of the arc to the next. */
-const outlineSchema = Joi.array()
-  .items(Joi.array().items(figure().required()).length(3))
-  .min(SHEET_LIMITS.points.least)
-  .max(SHEET_LIMITS.points.greatest);
 
 /** A mould that a sheet is laid on. */
 const sheetMould = Joi.object({

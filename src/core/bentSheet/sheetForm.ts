@@ -1,4 +1,4 @@
-import { alongEdge, edges, type Outline } from '../outline/outline.ts';
+import { alongEdge, edges, scaled, type Outline } from '../outline/outline.ts';
 import type { MouldForm, MouldWall } from '../mould/mouldForm.ts';
 
 export type Point = readonly [number, number];
@@ -58,17 +58,12 @@ export function pointsOf(outline: Outline, step: number): Point[] {
   });
 }
 
-/** The outline scaled about its origin: bulges stay. */
-export function scaledOutline(outline: Outline, factor: number): Outline {
-  return outline.map(([x, y, bulge]) => [x * factor, y * factor, bulge]);
-}
-
 /** The sheet with all its lines scaled, so that it is as long as wanted. */
 export function scaledSheet(form: SheetForm, factor: number): SheetForm {
   return {
     ...form,
-    outline: scaledOutline(form.outline, factor),
-    ...(form.holes && { holes: form.holes.map((hole) => scaledOutline(hole, factor)) }),
+    outline: scaled(form.outline, factor),
+    ...(form.holes && { holes: form.holes.map((hole) => scaled(hole, factor)) }),
     ...(form.feet?.at && {
       feet: { ...form.feet, at: form.feet.at.map(([x, y]) => [x * factor, y * factor] as const) },
     }),

@@ -3,7 +3,7 @@ import { LIMITS } from '../piece/target.ts';
 import { rangeFaults, textFaults } from '../ranges.ts';
 import { mouldFaults } from '../mould/drapedFaults.ts';
 import type { MouldForm } from '../mould/mouldForm.ts';
-import { planRanges } from '../piece/checkTarget.ts';
+import { drawnPlanFaults, planRanges } from '../piece/checkTarget.ts';
 import { isDay } from '../day.ts';
 import { CHECK_LENGTHS, printerFinding } from '../sheet/printerCheck.ts';
 import { KIT, KIT_LIMITS, type KitItem, type PrinterCheck } from './kit.ts';
@@ -17,7 +17,12 @@ function drawnFaults({ kind }: KitItem, mould: KitMould): Fault[] {
     const plan = mould[edge];
     return plan ? planRanges(edge, plan).flatMap(([path, value, range]) => rangeFaults(`mould.${path}`, value, range)) : []; // prettier-ignore
   });
-  const ranges = [...plans, ...rangeFaults('mould.depth', mould.depth, { above: 0, greatest: KIT_LIMITS.size })];
+  const drawn = (['rim', 'foot'] as const).flatMap((edge) => drawnPlanFaults(`mould.${edge}`, mould[edge]));
+  const ranges = [
+    ...plans,
+    ...drawn,
+    ...rangeFaults('mould.depth', mould.depth, { above: 0, greatest: KIT_LIMITS.size }),
+  ];
   return ranges.length > 0 ? ranges : mouldFaults(form, 0).map((one) => ({ ...one, path: one.path.replace(/^form/, 'mould') })); // prettier-ignore
 }
 

@@ -1,5 +1,7 @@
 import { firedLength } from '../clay/shrinkage.ts';
+import { scaledDrawn, supportOf } from '../outline/plan.ts';
 import { kindOf } from '../piece/kinds/kinds.ts';
+import { acrossOf } from '../piece/standing.ts';
 import type { Target } from '../piece/target.ts';
 import type { DrapedTarget } from './draped.ts';
 import type { MouldForm } from './mouldForm.ts';
@@ -18,6 +20,11 @@ export function formedSize(target: DrapedTarget, size: FormedSize): number {
 function grown<T extends MouldForm['rim']>(plan: T, size: FormedSize, by: number): T {
   if (plan.kind === 'circle') return { ...plan, diameter: plan.diameter + by };
   if (plan.kind === 'polygon') return { ...plan, acrossFlats: plan.acrossFlats + by };
+  if (plan.kind === 'drawn') {
+    const [length, width] = acrossOf(supportOf(plan));
+    const own = size === 'length' ? length : width;
+    return { ...plan, ...scaledDrawn(plan, (own + by) / own) };
+  }
   return size === 'length' ? { ...plan, length: plan.length + by } : { ...plan, width: plan.width + by };
 }
 

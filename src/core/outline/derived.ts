@@ -1,3 +1,4 @@
+import { POINT_TOLERANCE, TAU } from '../numbers.ts';
 import { isSharp, pointAt } from './stations.ts';
 import { NORMAL_TOLERANCE, roundedPolygon, turned, type PlanPoint, type Side, type Support } from './support.ts';
 
@@ -63,12 +64,24 @@ function crossing(shape: Support, one: number, other: number): PlanPoint {
   return [(h * Math.sin(other) - g * Math.sin(one)) / sine, (g * Math.cos(one) - h * Math.cos(other)) / sine];
 }
 
-/** A corner between two flat edges by their normals (radians), where their lines meet (mm). */
+/** A corner by the normals at which it begins and ends (radians), and where it lies (mm). */
 interface SharpCorner {
   readonly from: number;
   readonly to: number;
   readonly at: PlanPoint;
 }
+
+/** What leads to a corner or on from it, with the distance or turn from the corner: a flat edge by mm, a curve by radians. */
+interface CornerSide {
+  readonly at: (way: number) => PlanPoint;
+  /** Which way the point goes with the distance or turn, and how far. */
+  readonly rate: (way: number) => PlanPoint;
+  readonly flat: boolean;
+  readonly most: number;
+}
+
+/** A turn over which the run of a curve is taken (radians). */
+const SMALL_TURN = 1e-5;
 
 class Mitred implements Support {
   readonly flats: readonly number[];
@@ -101,9 +114,44 @@ class Mitred implements Support {
   }
 }
 
+/** One side of a corner whose normal it is: `way` is -1 before the corner and 1 after it; `most` the turn to the next flat edge. */
+function sideOf(shape: Support, phi: number, way: -1 | 1, most: number): CornerSide {
+  const face = way < 0 ? 'before' : 'after';
+  if (shape.slope(phi, 'after') - shape.slope(phi, 'before') > POINT_TOLERANCE) {
+    const [x, y] = pointAt(shape, phi, way < 0 ? 'after' : 'before');
+    const run: PlanPoint = [-way * Math.sin(phi), way * Math.cos(phi)];
+    return { flat: true, most: Infinity, at: (far) => [x + far * run[0], y + far * run[1]], rate: () => run };
+  }
+  const at = (turn: number) => pointAt(shape, phi + way * turn, face);
+  const rate = (turn: number): PlanPoint => {
+    const [[x, y], [u, v]] = [at(turn), at(turn + SMALL_TURN)];
+    return [(u - x) / SMALL_TURN, (v - y) / SMALL_TURN];
+  };
+  return { flat: false, most, at, rate };
+}
+
+/** Where the two sides of a corner meet: on the lines of its flat edges, or on the curves themselves (Newton's way). */
+function cornerOf(shape: Support, from: number, to: number, before: number, after: number): SharpCorner {
+  const lines: SharpCorner = { from, to, at: crossing(shape, from, to) };
+  const [one, other] = [sideOf(shape, from, -1, before), sideOf(shape, to, 1, after)];
+  if (one.flat && other.flat) return lines;
+  let [u, v] = [0, 0];
+  for (let round = 0; round < 30; round += 1) {
+    const [p, q, pu, qv] = [one.at(u), other.at(v), one.rate(u), other.rate(v)];
+    const [dx, dy] = [q[0] - p[0], q[1] - p[1]];
+    const whole = pu[1] * qv[0] - pu[0] * qv[1];
+    u += (dy * qv[0] - dx * qv[1]) / whole;
+    v += (dy * pu[0] - dx * pu[1]) / whole;
+    if (!(u >= 0 && v >= 0 && u < one.most && v < other.most)) return lines;
+    if (Math.hypot(dx, dy) < 1e-10) break;
+  }
+  return { from: one.flat ? from : from - u, to: other.flat ? to : to + v, at: one.at(u) };
+}
+
 /**
  * Mends an offset that has gone past the radius of a corner: between two flat edges whose joining arc has turned over,
- * the outline is the point where the edges' lines meet, as in a mitred frame.
+ * the outline is the point where the edges' lines meet, as in a mitred frame; where a curve leads to the corner, where it
+ * meets the other side.
  */
 export function mitred(shape: Support): Support {
   const { flats } = shape;
@@ -116,7 +164,10 @@ export function mitred(shape: Support): Support {
     const end = pointAt(shape, to, 'before');
     const middle = (from + to) / 2;
     const forward = (start[0] - end[0]) * Math.sin(middle) + (end[1] - start[1]) * Math.cos(middle);
-    if (forward < 0) corners.push({ from, to, at: crossing(shape, from, to) });
+    if (forward >= 0) continue;
+    const before = turned(from - (flats[(index + flats.length - 1) % flats.length] as number));
+    const after = turned((flats[(index + 2) % flats.length] as number) - to);
+    corners.push(cornerOf(shape, from, to, before || TAU, after || TAU));
   }
   return corners.length === 0 ? shape : new Mitred(shape, corners);
 }

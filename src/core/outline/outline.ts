@@ -143,6 +143,11 @@ export function moved(outline: Outline, dx: number, dy: number): Outline {
   return shifted;
 }
 
+/** The outline scaled about its origin: bulges stay. */
+export function scaled(outline: Outline, factor: number): Outline {
+  return outline.map(([x, y, bulge]) => [x * factor, y * factor, bulge]);
+}
+
 /** What is wrong with an outline as a cut line (too few vertices, clockwise, repeated points, not finite); empty when sound. */
 export function validateOutline(outline: Outline): string[] {
   const wrong: string[] = [];

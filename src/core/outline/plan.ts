@@ -1,7 +1,13 @@
-import { TAU } from '../numbers.ts';
+import { once, TAU } from '../numbers.ts';
+import { arcOutline } from './arcOutline.ts';
+import { inward, rememberedSupport } from './derived.ts';
+import { bounds, scaled, type Outline } from './outline.ts';
 import { circle, ellipse, movedSupport, roundedPolygon, type PlanPoint, type Support } from './support.ts';
 
-/** A plan outline in the file: sizes in mm, `at` its centre, polygons with one side square to the x axis. */
+/**
+ * A plan outline in the file: sizes in mm, `at` its centre, polygons with one side square to the x axis. A drawn one is convex
+ * lines and arcs about its centre, its sharp corners rounded off to the radius `corner`, and grown all round by `grow`.
+ */
 export type PlanOutline =
   | { readonly kind: 'circle'; readonly diameter: number; readonly at?: readonly [number, number] }
   | {
@@ -23,9 +29,35 @@ export type PlanOutline =
       readonly acrossFlats: number;
       readonly corner: number;
       readonly at?: readonly [number, number];
-    };
+    }
+  | DrawnPlan;
 
-export const PLAN_KINDS: readonly PlanOutline['kind'][] = ['circle', 'ellipse', 'rounded', 'polygon'];
+/** A plan outline that was drawn or traced (mm). */
+export interface DrawnPlan {
+  readonly kind: 'drawn';
+  readonly points: Outline;
+  readonly corner: number;
+  readonly grow?: number;
+  readonly at?: readonly [number, number];
+}
+
+export const PLAN_KINDS: readonly PlanOutline['kind'][] = ['circle', 'ellipse', 'rounded', 'polygon', 'drawn'];
+
+/** A drawn outline as large again by a factor. */
+export function scaledDrawn(plan: DrawnPlan, factor: number): DrawnPlan {
+  return {
+    ...plan,
+    points: scaled(plan.points, factor),
+    corner: plan.corner * factor,
+    ...(plan.grow !== undefined && { grow: plan.grow * factor }),
+  };
+}
+
+/** A drawn outline's greatest size along x or y (mm). */
+export function drawnReach({ points, grow = 0 }: DrawnPlan): number {
+  const { minX, minY, maxX, maxY } = bounds(points);
+  return Math.max(maxX - minX, maxY - minY) + 2 * grow;
+}
 
 function polygonCorners(sides: number, apothem: number): PlanPoint[] {
   const reach = apothem / Math.cos(Math.PI / sides);
@@ -50,8 +82,15 @@ export function grownPlan(plan: PlanOutline, factor: number, extra = 0): PlanOut
       return { ...plan, length: size(plan.length), width: size(plan.width), corner: plan.corner * factor + extra, at };
     case 'polygon':
       return { ...plan, acrossFlats: size(plan.acrossFlats), corner: plan.corner * factor + extra, at };
+    case 'drawn':
+      return { ...scaledDrawn(plan, factor), grow: (plan.grow ?? 0) * factor + extra, at };
   }
 }
+
+/** A drawn outline, its sharp corners moved in and out again by their radius. */
+const drawnSupport = once(({ points, corner, grow = 0 }: DrawnPlan): Support =>
+  rememberedSupport(inward(inward(arcOutline(points), corner), -corner - grow)),
+);
 
 /** The support function of a plan outline. */
 export function supportOf(plan: PlanOutline): Support {
@@ -71,6 +110,8 @@ export function supportOf(plan: PlanOutline): Support {
         roundedPolygon(polygonCorners(plan.sides, plan.acrossFlats / 2 - plan.corner), plan.corner),
         at,
       );
+    case 'drawn':
+      return movedSupport(drawnSupport(plan), at);
   }
 }
 
@@ -81,6 +122,7 @@ const FLOOR_SHARE = 0.75;
 export function planShrunk(rim: PlanOutline): PlanOutline {
   const by = (mm: number) => FLOOR_SHARE * mm;
   if (rim.kind === 'circle') return { ...rim, diameter: by(rim.diameter) };
+  if (rim.kind === 'drawn') return scaledDrawn(rim, FLOOR_SHARE);
   if (rim.kind === 'polygon') return { ...rim, acrossFlats: by(rim.acrossFlats), corner: by(rim.corner) };
   const sized = { ...rim, length: by(rim.length), width: by(rim.width) };
   return sized.kind === 'rounded' ? { ...sized, corner: by(sized.corner) } : sized;
@@ -89,5 +131,6 @@ export function planShrunk(rim: PlanOutline): PlanOutline {
 /** Greatest reach across a plan, along its longer side (mm). */
 export function planReach(plan: PlanOutline): number {
   if (plan.kind === 'circle') return plan.diameter;
+  if (plan.kind === 'drawn') return drawnReach(plan);
   return plan.kind === 'polygon' ? plan.acrossFlats : plan.length;
 }

@@ -1,7 +1,8 @@
 import { shortValue, type Fault } from '../errors.ts';
 import { once } from '../numbers.ts';
 import { BEVEL_LIMITS } from '../seam/seam.ts';
-import type { PlanOutline } from '../outline/plan.ts';
+import { isConvex } from '../outline/arcOutline.ts';
+import { drawnReach, type PlanOutline } from '../outline/plan.ts';
 import { additionFaults, additionRanges } from './additionFaults.ts';
 import { rangeFaults, type Range } from '../ranges.ts';
 import { TEMPLATE_LIMITS } from '../reverse/tracing.ts';
@@ -32,7 +33,23 @@ export function planRanges(key: string, plan: PlanOutline): Ranged[] {
       const most = { least: 0, greatest: plan.acrossFlats / 2 };
       return [[`${key}.sides`, plan.sides, SIDES_LIMITS], [`${key}.acrossFlats`, plan.acrossFlats, SIZE], [`${key}.corner`, plan.corner, most], ...at]; // prettier-ignore
     }
+    case 'drawn':
+      return [[`${key}.points`, drawnReach(plan), SIZE], [`${key}.corner`, plan.corner, { least: 0, greatest: drawnReach(plan) / 4 }], ...(plan.grow === undefined ? [] : [[`${key}.grow`, plan.grow, PLACE] as const]), ...at]; // prettier-ignore
   }
+}
+
+/** Why no wall stands on a drawn outline. */
+export function drawnPlanFaults(path: string, plan: PlanOutline | undefined): Fault[] {
+  if (plan?.kind !== 'drawn' || isConvex(plan.points)) return [];
+  return [{ code: 'impossible-piece', path: `${path}.points`, value: `${plan.points.length} points`, rule: 'must go once round, counter-clockwise, and bulge all the way' }]; // prettier-ignore
+}
+
+/** The same for both outlines of a form. */
+function drawnFaults(form: Form): Fault[] {
+  if (form.kind === 'loft' || form.kind === 'mould') return [...drawnPlanFaults('form.rim', form.rim), ...drawnPlanFaults('form.foot', form.foot)]; // prettier-ignore
+  if (form.kind !== 'sheet' || !('mould' in form.bend)) return [];
+  const { rim, foot } = form.bend.mould;
+  return [...drawnPlanFaults('form.bend.mould.rim', rim), ...drawnPlanFaults('form.bend.mould.foot', foot)];
 }
 
 /** The figures of a form with their paths and ranges (mm). */
@@ -144,7 +161,7 @@ function outOfRange(target: Target): Fault[] {
   }
   if (seam.kind === 'cut-in-place') faults.push(...rangeFaults('seam.margin', seam.margin, LIMITS.overlap));
   if (base.join === 'skirt') faults.push(...rangeFaults('base.overlap', base.overlap, LIMITS.overlap));
-  faults.push(...wholeNumbers(target), ...additionRanges(target), ...ownedFaults(target));
+  faults.push(...drawnFaults(form), ...wholeNumbers(target), ...additionRanges(target), ...ownedFaults(target));
   return faults;
 }
 

@@ -3,8 +3,9 @@ import { wallPoints, withWallPoint } from '../mould/drawnWall.ts';
 import { DEFAULT_BLANK_MARGIN, type MeshForm, type MouldForm } from '../mould/mouldForm.ts';
 import { acrossOf, DEFAULT_FRICTION, rollsOf } from '../stand/stand.ts';
 import { once } from '../numbers.ts';
+import { hasCorners } from '../outline/arcOutline.ts';
 import { bounds, type Outline } from '../outline/outline.ts';
-import { planReach, type PlanOutline } from '../outline/plan.ts';
+import { drawnReach, planReach, scaledDrawn, type DrawnPlan, type PlanOutline } from '../outline/plan.ts';
 import type { Phrase } from '../units/phrase.ts';
 import type { Form, FormKind } from './target.ts';
 
@@ -21,10 +22,11 @@ export interface FormSize {
 
 type Keyed = Record<string, unknown>;
 
-/** Copies `whole` with the value at a dotted path replaced. */
+/** Copies `whole` with the value at a dotted path replaced; a drawn outline is scaled to it. */
 function withValue<T>(whole: T, path: readonly string[], value: number): T {
   const [key, ...rest] = path;
   if (key === undefined) return value as T;
+  if (key === 'points') return scaledDrawn(whole as DrawnPlan, value / drawnReach(whole as DrawnPlan)) as T;
   if (Array.isArray(whole)) {
     return whole.map((item, index) => (index === Number(key) ? withValue(item as unknown, rest, value) : item)) as T;
   }
@@ -52,6 +54,8 @@ function planRows(key: string, plan: PlanOutline): Row[] {
         [`${key}.acrossFlats`, `${name} across flats`, plan.acrossFlats],
         [`${key}.corner`, `${name} corner radius`, plan.corner],
       ];
+    case 'drawn':
+      return [[`${key}.points`, `${name}, longest`, drawnReach(plan)], ...(hasCorners(plan.points) ? [[`${key}.corner`, `${name} corner radius`, plan.corner] as const] : [])]; // prettier-ignore
   }
 }
 

@@ -1,6 +1,7 @@
 import { forward } from '../outline/forward.ts';
-import { edgeAt, vertexAt, type Outline } from '../outline/outline.ts';
-import { type PlanOutline } from '../outline/plan.ts';
+import { edgeAt, vertexAt, type Outline, type Vertex } from '../outline/outline.ts';
+import { once } from '../numbers.ts';
+import type { DrawnPlan, PlanOutline } from '../outline/plan.ts';
 import { stationsOf } from '../outline/stations.ts';
 import { mergedFlats } from '../outline/derived.ts';
 import type { Point2 } from '../raise/pose.ts';
@@ -10,6 +11,44 @@ import { develop } from './develop.ts';
 import { wallOf } from './kinds/loft.ts';
 import { footMeasuredAt, leanOf, wetOf, type Returned } from './returned.test.helper.ts';
 import type { LoftForm, Target } from './target.ts';
+
+/** How far one side of a drawn outline reaches towards a direction: to an end of it, or to its arc where that looks there. */
+function arcReach([x, y, bulge]: Vertex, [u, v]: Vertex, phi: number): number {
+  const ends = Math.max(x * Math.cos(phi) + y * Math.sin(phi), u * Math.cos(phi) + v * Math.sin(phi));
+  if (bulge < 1e-9) return ends;
+  const chord = Math.hypot(u - x, v - y);
+  const radius = (chord * (1 + bulge * bulge)) / (4 * bulge);
+  const looks = Math.atan2(v - y, u - x) - Math.PI / 2;
+  const off = Math.abs(Math.atan2(Math.sin(phi - looks), Math.cos(phi - looks)));
+  if (off > 2 * Math.atan(bulge)) return ends;
+  const deep = radius - (bulge * chord) / 2;
+  const [cx, cy] = [(x + u) / 2 - deep * Math.cos(looks), (y + v) / 2 - deep * Math.sin(looks)];
+  return cx * Math.cos(phi) + cy * Math.sin(phi) + radius;
+}
+
+/** Directions in which a drawn outline is cut smaller, beside those of its straight sides. */
+const CUTS = 360;
+
+/** The points that lie inside a drawn outline by its corner radius or more: the plane, cut off once for each direction. */
+const shrunk = once(({ points, corner }: DrawnPlan): readonly Point2[] => {
+  const reach = (phi: number) => Math.max(...points.map((vertex, index) => arcReach(vertex, vertexAt(points, index + 1), phi))); // prettier-ignore
+  let left: Point2[] = [[-1e4, -1e4], [1e4, -1e4], [1e4, 1e4], [-1e4, 1e4]]; // prettier-ignore
+  const straight = points.map(([x, y], index) => {
+    const [u, v] = vertexAt(points, index + 1);
+    return Math.atan2(v - y, u - x) - Math.PI / 2;
+  });
+  for (const phi of [...straight, ...Array.from({ length: CUTS }, (_, cut) => (2 * Math.PI * cut) / CUTS)]) {
+    const over = left.map(([x, y]) => x * Math.cos(phi) + y * Math.sin(phi) - (reach(phi) - corner));
+    left = left.flatMap(([x, y], index): Point2[] => {
+      const next = (index + 1) % left.length;
+      const [a, b] = [over[index] as number, over[next] as number];
+      const [u, v] = left[next] as Point2;
+      const crossing: Point2[] = a > 0 !== b > 0 ? [[x + (a / (a - b)) * (u - x), y + (a / (a - b)) * (v - y)]] : [];
+      return a > 0 ? crossing : [[x, y], ...crossing];
+    });
+  }
+  return left;
+});
 
 /** Distance from the middle to the tangent of a plan outline, straight from what it is. */
 export function reachOf(plan: PlanOutline, phi: number): number {
@@ -31,6 +70,8 @@ export function reachOf(plan: PlanOutline, phi: number): number {
         const corners = Array.from({ length: plan.sides }, (_, index) => reach * Math.cos(phi - (index + 0.5) * step));
         return plan.corner + Math.max(...corners);
       }
+      case 'drawn':
+        return Math.max(...shrunk(plan).map(([px, py]) => px * cos + py * sin)) + plan.corner + (plan.grow ?? 0);
     }
   };
   return own() + x * cos + y * sin;
@@ -128,7 +169,7 @@ export function returnedLoft(target: Target, form: LoftForm, rolled = target.sla
   const stations = stationsOf(mergedFlats(wall.foot, wall.rim), RULINGS, 0, (2 * Math.PI) / target.seam.panels);
   const directions = stations.filter((_, index) => index % (RULINGS / MEASURED) === 0).map(({ phi }) => phi);
   // Outlines of one kind go on under the floor; of others only the length and width of the floor are as asked (finished.test).
-  const alike = form.rim.kind === form.foot.kind && form.rim.kind !== 'ellipse' && !(form.rim.kind === 'polygon' && form.foot.kind === 'polygon' && form.rim.sides !== form.foot.sides); // prettier-ignore
+  const alike = form.rim.kind === form.foot.kind && form.rim.kind !== 'ellipse' && form.rim.kind !== 'drawn' && !(form.rim.kind === 'polygon' && form.foot.kind === 'polygon' && form.rim.sides !== form.foot.sides); // prettier-ignore
   const measuredAt = footMeasuredAt(target);
   const measured = alike || measuredAt === 0;
   const around = directions.flatMap((phi): Returned[] => {

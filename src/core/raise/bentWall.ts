@@ -85,17 +85,24 @@ export function standingPose({ flat, standing }: Cell): Pose {
   return { ...pose, at: minus(p, turnedBy(pose, [a[0], a[1], 0])) };
 }
 
-/** Direction of the level edge at each ruling in the flat (unit), from its neighbours on the longer of both edges. */
+/**
+ * Direction of the level edge at each ruling in the flat (unit), from its neighbours on the longer of both edges: the nearest
+ * ones that stand elsewhere, since many rulings stand in one sharp corner.
+ */
 function tangents({ foot, rim }: FlatSheet): Point2[] {
+  const last = foot.length - 1;
   return foot.map((_, index) => {
-    const [from, to] = [Math.max(0, index - 1), Math.min(foot.length - 1, index + 1)];
-    const step = (line: readonly Point2[]): Point2 => [
-      (line[to]?.[0] ?? 0) - (line[from]?.[0] ?? 0),
-      (line[to]?.[1] ?? 0) - (line[from]?.[1] ?? 0),
-    ];
-    const [one, other] = [step(foot), step(rim)];
-    const [x, y] = Math.hypot(...one) > Math.hypot(...other) ? one : other;
-    return [x / Math.hypot(x, y), y / Math.hypot(x, y)];
+    for (let by = 1; ; by += 1) {
+      const [from, to] = [Math.max(0, index - by), Math.min(last, index + by)];
+      const step = (line: readonly Point2[]): Point2 => [
+        (line[to]?.[0] ?? 0) - (line[from]?.[0] ?? 0),
+        (line[to]?.[1] ?? 0) - (line[from]?.[1] ?? 0),
+      ];
+      const [one, other] = [step(foot), step(rim)];
+      const [x, y] = Math.hypot(...one) > Math.hypot(...other) ? one : other;
+      const far = Math.hypot(x, y);
+      if (far > NO_STEP || (from === 0 && to === last)) return [x / far, y / far];
+    }
   });
 }
 

@@ -1,6 +1,6 @@
 import { shortValue, type Fault } from '../../errors.ts';
 import { once, TAU } from '../../numbers.ts';
-import { grownPlan, supportOf, type PlanOutline } from '../../outline/plan.ts';
+import { grownPlan, scaledDrawn, supportOf, type PlanOutline } from '../../outline/plan.ts';
 import { rememberedSupport } from '../../outline/derived.ts';
 import { type Support } from '../../outline/support.ts';
 import { girth, leastRadius } from '../../outline/planMeasures.ts';
@@ -37,6 +37,8 @@ function withAcross(floor: PlanOutline, rim: PlanOutline, on: (low: number, high
       return { ...floor, length, width, corner: Math.min(floor.corner, length / 2, width / 2) };
     case 'polygon':
       return { ...floor, acrossFlats: (floor.acrossFlats * length) / own[0], corner: (floor.corner * length) / own[0] };
+    case 'drawn':
+      return scaledDrawn(floor, length / own[0]);
   }
 }
 

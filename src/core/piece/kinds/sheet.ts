@@ -3,11 +3,11 @@ import { bentSheet } from '../../bentSheet/bentSheet.ts';
 import { mouldUnder } from '../../bentSheet/onMould.ts';
 import { MOST_WRAP } from '../../bentSheet/overCylinder.ts';
 import { footLetter, hangingFoot, placeFeet } from '../../bentSheet/placeFeet.ts';
-import { pointsOf, scaledOutline, SHEET_LIMITS, type Point, type SheetForm } from '../../bentSheet/sheetForm.ts';
+import { pointsOf, SHEET_LIMITS, type Point, type SheetForm } from '../../bentSheet/sheetForm.ts';
 import { mouldFaults } from '../../mould/drapedFaults.ts';
 import { insideLine } from '../../outline/insideLine.ts';
 import { crossesItself, crossOneAnother } from '../../outline/crossing.ts';
-import { mirrored, validateOutline, type Outline } from '../../outline/outline.ts';
+import { mirrored, scaled, validateOutline, type Outline } from '../../outline/outline.ts';
 import { supportOf } from '../../outline/plan.ts';
 import type { Mark, Part } from '../../part/part.ts';
 import { rangeFaults } from '../../ranges.ts';
@@ -80,8 +80,7 @@ function sheetPart(target: Target): Part {
   const factor = 1 / (form.grew ?? 1);
   const over = slab.faceUp === 'outside';
   const sign = over ? -1 : 1;
-  const drawn = (outline: Outline) =>
-    over ? mirrored(scaledOutline(outline, factor)) : scaledOutline(outline, factor);
+  const drawn = (outline: Outline) => (over ? mirrored(scaled(outline, factor)) : scaled(outline, factor));
   const at = ([x, y]: readonly [number, number]) => [sign * factor * x, factor * y] as const;
   const line = (name: 'panel' | 'fold' | 'place', from: readonly [number, number], to: readonly [number, number]): Mark => ({ kind: 'line', name, from: at(from), to: at(to) }); // prettier-ignore
   const bent = bentSheet(form, slab.wall, slab.neutralFraction);

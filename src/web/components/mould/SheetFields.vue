@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import { drawnSheet } from '../../../core/bentSheet/drawnSheet.ts';
 import { finishedLength, scaledToFinished, type SheetSlab } from '../../../core/bentSheet/finishedLength.ts';
 import { scaledSheet, type SheetForm, type SheetMould } from '../../../core/bentSheet/sheetForm.ts';
-import { DXF_LIMITS, readDxf } from '../../../core/drawn/readDxf.ts';
+import { DXF_LIMITS } from '../../../core/drawn/readDxf.ts';
 import type { Fault } from '../../../core/errors.ts';
 import type { MouldWall } from '../../../core/mould/mouldForm.ts';
 import { bounds } from '../../../core/outline/outline.ts';
@@ -14,9 +14,9 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import FileField from '../fields/FileField.vue';
 import LengthField from '../fields/LengthField.vue';
 import { without } from '../../without.ts';
-import { PLAN_WAYS, planOfKind } from '../piece/formWays.ts';
+import { planOfKind, planWays } from '../piece/formWays.ts';
 import { BEND_WAYS, SIDE_WAYS, WALL_WAYS, type BendWay } from './mouldWays.ts';
-import { readSvg } from './readSvg.ts';
+import { readDrawing } from './readDrawing.ts';
 
 /** The outline of a bent sheet: read from a drawing, scaled to a length, mended when it grew; and its feet. */
 const piece = usePiece();
@@ -88,6 +88,7 @@ function chooseWall(wall: MouldWall): void {
   putMould(({ foot, ...now }) => (wall === 'dome' ? { ...now, wall } : { ...now, wall, foot: foot ?? planShrunk(now.rim) })); // prettier-ignore
 }
 function chooseRim(kind: PlanOutline['kind']): void {
+  if (kind === 'drawn') return;
   putMould((now) => {
     const rim = planOfKind(kind, planReach(now.rim));
     return { ...now, rim, ...(now.foot && { foot: planShrunk(rim) }) };
@@ -101,7 +102,7 @@ async function readFile(file: File): Promise<void> {
     return;
   }
   const text = await file.text();
-  const drawing = /\.dxf$/i.test(file.name) ? readDxf(text) : readSvg(text);
+  const drawing = readDrawing(file.name, text);
   const reading = drawing.kind === 'refused' ? drawing : drawnSheet(drawing.lines);
   if (reading.kind === 'refused') {
     trouble.value = `${file.name} ${reading.rule}.`;
@@ -173,7 +174,7 @@ async function readFile(file: File): Promise<void> {
         label="Its rim is"
         name="sheet-rim"
         :value="mould.rim.kind"
-        :choices="PLAN_WAYS"
+        :choices="planWays(mould.rim.kind)"
         @choose="chooseRim"
       />
     </template>

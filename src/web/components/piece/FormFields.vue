@@ -12,10 +12,10 @@ import ChoiceField from '../fields/ChoiceField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
-import { FormGrid, MouldFields, SheetFields } from './laterParts.ts';
+import { FormGrid, MouldFields, PlanFile, SheetFields } from './laterParts.ts';
 import { useOpenedParts } from '../../composables/openedParts.ts';
 import { without } from '../../without.ts';
-import { FORM_WAYS, PLAN_WAYS, planOfKind } from './formWays.ts';
+import { FORM_WAYS, planOfKind, planWays } from './formWays.ts';
 
 /** The form of the piece and its sizes. */
 const stands = useOpenedParts();
@@ -47,7 +47,7 @@ function chooseKind(kind: FormKind): void {
 
 function choosePlan(edge: 'rim' | 'foot', kind: PlanOutline['kind']): void {
   const { form: now } = piece.target;
-  if (now.kind !== 'loft' && now.kind !== 'mould') return;
+  if ((now.kind !== 'loft' && now.kind !== 'mould') || kind === 'drawn') return;
   const plan = now[edge];
   if (plan) piece.change({ ...piece.target, form: { ...now, [edge]: planOfKind(kind, planReach(plan)) } });
 }
@@ -111,9 +111,10 @@ function dropPoint(stack: StackForm): void {
         :label="edge === 'rim' ? 'Rim is' : 'Foot is'"
         :name="`${edge}-plan`"
         :value="form[edge]?.kind ?? 'circle'"
-        :choices="PLAN_WAYS"
+        :choices="planWays(form[edge]?.kind)"
         @choose="(kind) => choosePlan(edge, kind)"
       />
+      <PlanFile v-if="stands('more sizes')" />
     </template>
     <ChoiceField
       v-if="form.kind === 'stand'"

@@ -36,15 +36,21 @@ export const RIM_WAYS: readonly Choice<Rim>[] = [
   { value: 'level', title: 'level', why: 'Cut on a slant, so that the rim lies level when the wall stands.' },
 ];
 
-export const PLAN_WAYS: readonly Choice<PlanOutline['kind']>[] = [
+const PLAN_WAYS: readonly Choice<Exclude<PlanOutline['kind'], 'drawn'>>[] = [
   { value: 'circle', title: 'round', why: 'A circle.' },
   { value: 'ellipse', title: 'oval', why: 'An ellipse.' },
   { value: 'rounded', title: 'rectangle', why: 'A rectangle with rounded corners.' },
   { value: 'polygon', title: 'polygon', why: 'Equal sides with rounded corners.' },
 ];
 
+/** The kinds of a plan outline: one that was read from a drawing can be kept or given up, not chosen. */
+export function planWays(now: PlanOutline['kind'] | undefined): readonly Choice<PlanOutline['kind']>[] {
+  if (now !== 'drawn') return PLAN_WAYS;
+  return [{ value: 'drawn', title: 'as drawn', why: 'Read from a drawing or a photograph.' }, ...PLAN_WAYS];
+}
+
 /** A plan outline of another kind, about as wide (mm). */
-export function planOfKind(kind: PlanOutline['kind'], across: number): PlanOutline {
+export function planOfKind(kind: Exclude<PlanOutline['kind'], 'drawn'>, across: number): PlanOutline {
   switch (kind) {
     case 'circle':
       return { kind, diameter: across };

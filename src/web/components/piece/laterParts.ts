@@ -21,6 +21,7 @@ const LATER = {
   HistoryDialog: () => import('./HistoryDialog.vue'),
   HowDialog: () => import('./HowDialog.vue'),
   MakeStage: () => import('../make/MakeStage.vue'),
+  PlanFile: () => import('./PlanFile.vue'),
   RaiseBar: () => import('../standing/RaiseBar.vue'),
 } as const;
 
@@ -48,6 +49,7 @@ export const FlatFields = part(LATER.FlatFields);
 export const HistoryDialog = part(LATER.HistoryDialog);
 export const HowDialog = part(LATER.HowDialog);
 export const MakeStage = part(LATER.MakeStage);
+export const PlanFile = part(LATER.PlanFile);
 export const RaiseBar = part(LATER.RaiseBar);
 
 /** Drawing in three dimensions is fetched only when a piece is first raised. */

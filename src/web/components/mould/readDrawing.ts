@@ -1,0 +1,5 @@
+import { readDxf } from '../../../core/drawn/readDxf.ts';
+import { readSvg } from './readSvg.ts';
+
+/** The lines of a drawing by its file's name: DXF, or else SVG. */
+export const readDrawing = (name: string, text: string) => (/\.dxf$/i.test(name) ? readDxf(text) : readSvg(text));
