@@ -5,6 +5,7 @@ import sharp from 'sharp';
 import type { Design } from '../src/contract/api.ts';
 import { rendered, type Shape } from '../src/core/photo/rendered.test.helper.ts';
 import { arc, box, placed, round, sceneOf } from '../src/core/photo/scenes.test.helper.ts';
+import { planReach } from '../src/core/outline/plan.ts';
 import { countOf, eachVisit, textOf } from './visit.ts';
 
 const visit = eachVisit({ demo: true });
@@ -68,6 +69,21 @@ describe('a photograph on a sheet of paper', () => {
     const id = /piece\/([^/]+)/.exec(page.url())?.[1];
     const { target } = (await (await fetch(`${table.url}api/designs/${id}`)).json()) as Design;
     expect(target.form.kind === 'sheet' && target.form.holes).toHaveLength(1);
+  });
+
+  it('of a card becomes rim and foot of a piece', async () => {
+    const { page, table, troubles } = visit.now;
+    await shown(await photographOf(11, box(150, 90, 4)));
+    await textOf(reading('plan'), /a wall can stand on it/);
+    await page.getByRole('button', { name: 'Rim and foot of a piece' }).click();
+    await page.waitForURL(/piece\//);
+    const id = /piece\/([^/]+)/.exec(page.url())?.[1];
+    const { target } = (await (await fetch(`${table.url}api/designs/${id}`)).json()) as Design;
+    if (target.form.kind !== 'loft' || target.form.foot.kind !== 'drawn') throw new Error(target.form.kind);
+    // It lay slantwise on the paper.
+    expect(Math.abs(planReach(target.form.rim) - 150)).toBeLessThan(1.2);
+    expect(planReach(target.form.foot) / planReach(target.form.rim)).toBeCloseTo(0.75, 6);
+    expect(troubles).toEqual([]);
   });
 
   it('that will not do says why, and its corners can be shown by hand', async () => {

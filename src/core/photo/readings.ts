@@ -1,3 +1,6 @@
+import { planOf } from '../drawn/drawnPlans.ts';
+import type { DrawnPlan } from '../outline/plan.ts';
+import { hull } from '../outline/hull.ts';
 import { edges, moved, bounds, type Outline } from '../outline/outline.ts';
 import { pointsOf, type SheetForm } from '../bentSheet/sheetForm.ts';
 import { solveLinear } from '../screen/homography.ts';
@@ -7,6 +10,8 @@ import type { Pixel } from './image.ts';
 export interface PhotoReadings {
   readonly cutter: { readonly diameter: number; readonly off: number } | null;
   readonly arc: { readonly inner: number; readonly outer: number; readonly sweep: number; readonly off: number } | null;
+  /** The outline of a rim or foot, or why no wall stands on it. */
+  readonly plan: DrawnPlan | string;
   readonly sheet: Pick<SheetForm, 'outline' | 'holes'>;
 }
 
@@ -136,8 +141,32 @@ function arcOf(outline: Outline): PhotoReadings['arc'] {
   return best && best.off <= NEAR && best.sweep > 3 ? best : null;
 }
 
+/** An outline turned about the origin (rad). */
+function turnedBy(outline: Outline, turn: number): Outline {
+  const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
+  return outline.map(([x, y, bulge]) => [x * cos - y * sin, x * sin + y * cos, bulge] as const);
+}
+
+/** The turn (rad) by which the least box round an outline lies square, its longer side along x: one of its sides lies along the hull. */
+function turnToSquare(outline: Outline): number {
+  const corners = hull(pointsOf(outline, STEP));
+  const boxes = corners.map(([x, y], index) => {
+    const [u, v] = corners[(index + 1) % corners.length] as Pixel;
+    const turn = -Math.atan2(v - y, u - x);
+    const { minX, minY, maxX, maxY } = bounds(turnedBy(outline, turn));
+    const [wide, high] = [maxX - minX, maxY - minY];
+    return { area: wide * high, turn: wide >= high ? turn : turn + Math.PI / 2 };
+  });
+  const least = boxes.reduce((best, box) => (box.area < best.area ? box : best), boxes[0] ?? { area: 0, turn: 0 });
+  // The shorter way round, so that what lies nearly square is hardly turned.
+  return Math.atan(Math.tan(least.turn));
+}
+
 /** What a traced outline can be taken for. */
-export function photoReadings(outline: Outline, holes: readonly Outline[]): PhotoReadings {
+export function photoReadings(traced: Outline, tracedHoles: readonly Outline[]): PhotoReadings {
+  // It may lie slantwise on the paper: its longer side is laid along x.
+  const turn = turnToSquare(traced);
+  const [outline, holes] = [turnedBy(traced, turn), tracedHoles.map((hole) => turnedBy(hole, turn))];
   const { minX, minY, maxX, maxY } = bounds(outline);
   const [dx, dy] = [-(minX + maxX) / 2, -(minY + maxY) / 2];
   const sheet = {
@@ -145,5 +174,5 @@ export function photoReadings(outline: Outline, holes: readonly Outline[]): Phot
     ...(holes.length > 0 && { holes: holes.map((hole) => moved(hole, dx, dy)) }),
   };
   const whole = holes.length === 0 && edges(outline).length > 1;
-  return { cutter: whole ? cutterOf(outline) : null, arc: whole ? arcOf(outline) : null, sheet };
+  return { cutter: whole ? cutterOf(outline) : null, arc: whole ? arcOf(outline) : null, plan: planOf(outline), sheet };
 }

@@ -2,6 +2,8 @@ import { area, edges, alongEdge, type Outline } from '../outline/outline.ts';
 import type { Quad } from '../screen/homography.ts';
 import { findSheet } from './findSheet.ts';
 import type { GreyImage } from './image.ts';
+import { planReach, supportOf } from '../outline/plan.ts';
+import { girth } from '../outline/planMeasures.ts';
 import { photoReadings } from './readings.ts';
 import { rendered, type Scene, type Shape } from './rendered.test.helper.ts';
 import { arc, box, placed, round, scenes, sceneOf } from './scenes.test.helper.ts';
@@ -56,13 +58,20 @@ describe('photographs on a sheet of paper', () => {
     expect(found?.off).toBeLessThan(0.5);
   });
 
-  it('of a card or a plate are neither cutter nor arc, and always a sheet about the origin', () => {
-    for (const shape of [box(150, 90, 0.01), box(160, 100, 20)]) {
+  it('of a card or a plate are neither cutter nor arc, but a rim or foot, and always a sheet about the origin', () => {
+    for (const [shape, long, girthOf] of [
+      [box(150, 90, 0.01), 150, 480],
+      [box(160, 100, 20), 160, 520 - (8 - 2 * Math.PI) * 20],
+    ] as const) {
       const { outline, holes } = traced(sceneOf(8, shape));
-      const { cutter, arc: template, sheet } = photoReadings(outline, holes);
+      const { cutter, arc: template, sheet, plan } = photoReadings(outline, holes);
       expect([cutter, template]).toEqual([null, null]);
       const xs = points(sheet.outline).map(([x]) => x);
       expect(Math.max(...xs) + Math.min(...xs)).toBeCloseTo(0, 0);
+      if (typeof plan === 'string') throw new Error(plan);
+      // Each edge is true within half a millimetre.
+      expect(Math.abs(planReach(plan) - long)).toBeLessThan(1.2);
+      expect(Math.abs(girth(supportOf({ ...plan, corner: 0 })) - girthOf)).toBeLessThan(3);
     }
   });
 

@@ -4,6 +4,7 @@ import type { Design } from '../../contract/api.ts';
 import type { SheetForm } from '../../core/bentSheet/sheetForm.ts';
 import { thicknesses } from '../../core/kit/kit.ts';
 import { bounds } from '../../core/outline/outline.ts';
+import { planShrunk, type DrawnPlan } from '../../core/outline/plan.ts';
 import { MM_PER_INCH } from '../../core/numbers.ts';
 import { freshTarget } from '../../core/piece/freshTarget.ts';
 import { TARGET_DEFAULTS, type FormKind, type Target } from '../../core/piece/target.ts';
@@ -135,6 +136,13 @@ export const useShelf = defineStore('shelf', () => {
     return create({ ...fresh, form: without({ ...fresh.form, bend, holes: undefined, lines: undefined, ...traced } as SheetForm) }); // prettier-ignore
   }
 
+  /** A new piece from one outline to another: the rim as it was traced, the foot the same, smaller. */
+  function beginPlan(rim: DrawnPlan): Promise<Design | null> {
+    const fresh = freshTarget('loft', { name: freshName('loft'), like: designs.value[0]?.target ?? null, wall: usualWall() }); // prettier-ignore
+    if (fresh.form.kind !== 'loft') return Promise.resolve(null);
+    return create({ ...fresh, form: { ...fresh.form, rim, foot: planShrunk(rim) } });
+  }
+
   /** The stick of the kit that is nearest to the usual slab; a quarter of an inch where inches are used. */
   function usualWall(): number {
     const usual = settings.unit === 'inch' ? MM_PER_INCH / 4 : TARGET_DEFAULTS.slab.wall;
@@ -203,6 +211,6 @@ export const useShelf = defineStore('shelf', () => {
     if (done) await load();
   }
 
-  const verbs = { load, create, begin, beginSheet, rename, putInSet, duplicate, takeOff, putBack };
+  const verbs = { load, create, begin, beginSheet, beginPlan, rename, putInSet, duplicate, takeOff, putBack };
   return { designs, state, trouble, takenOff, ...verbs };
 });

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
+import type { DrawnPlan } from '../../../core/outline/plan.ts';
 import { bounds } from '../../../core/outline/outline.ts';
+import type { Design } from '../../../contract/api.ts';
 import type { PhotoReadings } from '../../../core/photo/readings.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useShelf } from '../../stores/shelf.ts';
@@ -33,9 +35,11 @@ async function asArc(): Promise<void> {
   giveOwned({ kind: 'arc', way: 'radii', arc: { inner: tenth(inner), outer: tenth(outer), sweep: tenth(sweep) } });
   await router.push({ name: 'from' });
 }
-async function asSheet(): Promise<void> {
+const asSheet = () => open(shelf.beginSheet(props.readings.sheet));
+const asPlan = (plan: DrawnPlan) => open(shelf.beginPlan(plan));
+async function open(making: Promise<Design | null>): Promise<void> {
   busy.value = true;
-  const design = await shelf.beginSheet(props.readings.sheet);
+  const design = await making;
   busy.value = false;
   if (design) await router.push({ name: 'piece', params: { id: design.id, stage: 'shape' } });
 }
@@ -58,6 +62,13 @@ const tenth = (value: number) => Math.round(10 * value) / 10;
         radii, {{ readings.arc.sweep.toFixed(1) }}°; off by {{ lengths.length(readings.arc.off) }} at most
       </p>
       <VBtn variant="flat" @click="asArc">An arc template: what it makes</VBtn>
+    </div>
+    <div data-reading="plan">
+      <template v-if="typeof readings.plan === 'object'">
+        <p>Bulges all round: a wall can stand on it</p>
+        <VBtn :disabled="busy" @click="asPlan(readings.plan)">Rim and foot of a piece</VBtn>
+      </template>
+      <p v-else>As rim or foot it will not do: it {{ readings.plan }}.</p>
     </div>
     <div data-reading="sheet">
       <p>
