@@ -18,13 +18,14 @@ const USAGE = `Fawn Table, the command line
 
   npm run -s fawn -- develop FILE...
       develops each target and prints the result as JSON, one line a file; - reads standard input
-  npm run -s fawn -- sheet FILE|FOLDER... [--out DIR] [--formats svg,pdf,dxf,png,plt,stl,former,mould,card,csv]
+  npm run -s fawn -- sheet FILE|FOLDER... [--out DIR] [--formats svg,pdf,dxf,png,plt,stl,former,mould,frame-pdf,card,csv]
       [--units mm|cm|inch] [--paper a4|letter|legal|a3|tabloid] [--roll 610] [--thin] [--printer 0.973x0.991] [--dpi 300]
       [--offset 0.5] [--clearance 0.5] [--class names.csv]
       writes templates at true size and a summary, and prints their paths; --thin: lines half as wide; --roll: paper of that width (mm) in place of
       sheets; --printer: printed over true length along the
       short and the long edge of the sheet; --dpi: of a PNG; --offset: mm that a drag knife's tip trails, in a plot file; stl: a
-      cutter for each part; former, mould: as STL, a former smaller by --clearance; csv: the cut list; --class: a card and
+      cutter for each part; former, mould: as STL, a former smaller by --clearance; frame-pdf, frame-svg, frame-dxf: the mould as it is
+      sawn of wood; csv: the cut list; --class: a card and
       templates for each name, in class.pdf
 
   npm run -s fawn -- nest FILE [--seconds N]

@@ -5,7 +5,7 @@ import { developWhole } from '../core/piece/develop.ts';
 import { pagesOf, type PageOptions } from '../core/sheet/pages.ts';
 import { DEFAULT_PAPER, PAPER_NAMES, ROLL_LIMITS, type PaperName } from '../core/sheet/paper.ts';
 import { SCALE_LIMITS, type CheckedPrinter } from '../core/sheet/printerCheck.ts';
-import { CLEARANCE, DEFAULT_DPI, DPI_LIMITS, OFFSET_LIMITS, TEMPLATE_FORMATS, type PieceFormat } from '../core/sheet/templateFormat.ts'; // prettier-ignore
+import { CLEARANCE, DEFAULT_DPI, DPI_LIMITS, FRAME_FORMATS, OFFSET_LIMITS, TEMPLATE_FORMATS, type PieceFormat } from '../core/sheet/templateFormat.ts'; // prettier-ignore
 import { templateParts } from '../core/sheet/templateParts.ts';
 import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
 import type { Target } from '../core/piece/target.ts';
@@ -19,7 +19,7 @@ const BAD_INPUT = 2;
 
 /** Formats that are written where none are named, and all that may be: `stl` is a cutter for each part. */
 const USUAL = 'pdf,svg,dxf';
-const FORMATS = [...TEMPLATE_FORMATS, 'stl', 'former', 'mould', 'card', 'csv'] as const;
+const FORMATS = [...TEMPLATE_FORMATS, 'stl', 'former', 'mould', ...FRAME_FORMATS, 'card', 'csv'] as const;
 type Format = (typeof FORMATS)[number];
 
 /** What of the call says how templates are written. */

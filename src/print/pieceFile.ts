@@ -2,6 +2,9 @@ import { fileStem } from '../core/format/fileStem.ts';
 import { developWhole } from '../core/piece/develop.ts';
 import type { Target } from '../core/piece/target.ts';
 import { aboutTemplate } from '../core/sheet/about.ts';
+import { aboutFrame, frameParts } from '../core/tool/frame.ts';
+import { noTool } from '../core/tool/noTool.ts';
+import { FaultError } from '../core/errors.ts';
 import { TEMPLATE_TYPES, type PieceFormat } from '../core/sheet/templateFormat.ts';
 import { templateParts } from '../core/sheet/templateParts.ts';
 import { writeCutList } from './cutList.ts';
@@ -44,6 +47,15 @@ export async function pieceFile(
     case 'mould': {
       const name = [stem, ...(format === 'cutter' && part ? [fileStem(part)] : []), format].join('-');
       return { name: `${name}.stl`, type: 'model/stl', bytes: writeTool(target, parts, format, name, { part, clearance } as ToolOptions) }; // prettier-ignore
+    }
+    case 'frame-pdf':
+    case 'frame-svg':
+    case 'frame-dxf': {
+      const without = noTool(target, format);
+      if (without !== null || target.form.kind !== 'mould') throw new FaultError([{ code: 'impossible-piece', path: 'format', value: format, rule: without ?? '' }]); // prettier-ignore
+      const kind = format.replace('frame-', '') as 'pdf' | 'svg' | 'dxf';
+      const options: TemplateOptions = { name: `${target.name} frame`, about: aboutFrame(target, rest.style), ...rest };
+      return { name: `${stem}-frame.${kind}`, type: TEMPLATE_TYPES[kind], bytes: await writeTemplate(frameParts(target.form), kind, options) }; // prettier-ignore
     }
     default: {
       const options: TemplateOptions = { name: target.name, about, ...rest };

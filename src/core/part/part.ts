@@ -64,9 +64,12 @@ export function isPlate({ id }: Pick<Part, 'id'>): boolean {
 /** The paper round a former: drawn and printed beside the parts, and no clay. */
 export const PAPER_ID = 'sleeve-paper';
 
+/** What is sawn of wood for a mould. */
+export const FRAME_IDS: readonly string[] = ['frame', 'section-long', 'section-across'];
+
 /** A part that lies along the roll of its slab. */
 export function isRolled(part: Pick<Part, 'id'>): boolean {
-  return !isPlate(part) && part.id !== PAPER_ID;
+  return !isPlate(part) && part.id !== PAPER_ID && !FRAME_IDS.includes(part.id);
 }
 
 /** A part of the wall itself. */

@@ -6,8 +6,12 @@ export type TemplateFormat = (typeof TEMPLATE_FORMATS)[number];
 export const TOOL_FORMATS = ['cutter', 'former', 'mould'] as const;
 export type ToolFormat = (typeof TOOL_FORMATS)[number];
 
-/** All files of a piece: templates, the bench card, the cut list, tools. */
-export const PIECE_FORMATS = [...TEMPLATE_FORMATS, 'card', 'csv', ...TOOL_FORMATS] as const;
+/** Patterns of what is sawn of wood for a mould. */
+export const FRAME_FORMATS = ['frame-pdf', 'frame-svg', 'frame-dxf'] as const;
+export type FrameFormat = (typeof FRAME_FORMATS)[number];
+
+/** All files of a piece: templates, the bench card, the cut list, tools, a frame's patterns. */
+export const PIECE_FORMATS = [...TEMPLATE_FORMATS, 'card', 'csv', ...TOOL_FORMATS, ...FRAME_FORMATS] as const;
 export type PieceFormat = (typeof PIECE_FORMATS)[number];
 
 /** Room round a former, so that it comes out of the wet wall (mm). */

@@ -177,6 +177,9 @@ section {
 .wide {
   width: 100%;
 }
+.v-expansion-panel-text .wide {
+  margin: 5px 0;
+}
 p {
   margin: 4px 0 0;
 }

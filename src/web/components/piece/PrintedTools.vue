@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { PAPER_ID } from '../../../core/part/part.ts';
-import { CLEARANCE, type ToolFormat } from '../../../core/sheet/templateFormat.ts';
+import { CLEARANCE, type FrameFormat, type ToolFormat } from '../../../core/sheet/templateFormat.ts';
 import { noTool } from '../../../core/tool/noTool.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -9,7 +9,12 @@ import FoldAway from '../frame/FoldAway.vue';
 
 /** Tools for the piece that are printed in plastic: cutters, a former, the mould. */
 defineProps<{ busy: string | null }>();
-const emit = defineEmits<{ save: [format: ToolFormat, part?: string] }>();
+const emit = defineEmits<{ save: [format: ToolFormat | FrameFormat, part?: string] }>();
+const FRAME_FILES = [
+  { format: 'frame-pdf', title: 'Patterns on paper, PDF' },
+  { format: 'frame-svg', title: 'SVG' },
+  { format: 'frame-dxf', title: 'DXF, for a router' },
+] as const;
 const piece = usePiece();
 const lengths = useLengths();
 const parts = computed(() => piece.developed.parts.filter(({ id }) => id !== PAPER_ID));
@@ -38,11 +43,28 @@ const side = computed(() => (piece.target.form.kind === 'mould' ? piece.target.f
     <p v-if="former !== null && !side">The piece {{ former }}.</p>
     <p>Printed layers hold clay and damp: keep these tools for clay, not for food.</p>
   </FoldAway>
+  <FoldAway v-if="side" title="The mould, sawn of wood">
+    <p>
+      {{ side === 'slump' ? 'A board with the opening that the slab hangs in' : 'The board that the hump stands on' }},
+      and its sections through the middle, as outlines at the size that the clay lies on.
+    </p>
+    <VBtn
+      v-for="file in FRAME_FILES"
+      :key="file.format"
+      class="wide"
+      :disabled="busy !== null"
+      @click="emit('save', file.format)"
+    >
+      {{ file.title }}
+    </VBtn>
+    <p>Saw dust and clay dust are both bad to breathe: sand out of doors or with a mask, and seal the wood.</p>
+  </FoldAway>
 </template>
 
 <style scoped>
 .wide {
   width: 100%;
+  margin: 5px 0;
 }
 p {
   margin: 4px 0 0;
