@@ -30,7 +30,7 @@ const BAND: Readonly<Record<'a4' | 'letter', readonly [number, number]>> = { a4:
 describe.each(['a4', 'letter'] as const)('the PDF on %s, drawn at 300 dpi', (paper) => {
   const target = newTarget('Rack tumbler');
 
-  it('measures the wrap within 0.2 mm across its pages, joined at the dashed lines', async () => {
+  it('measures the wrap within 0.1 mm across its pages, joined at the dashed lines', async () => {
     const pages = await drawn(target, paper);
     const [left, right] = pages;
     if (!left || !right) throw new Error('two pages of wall were expected');
@@ -41,7 +41,7 @@ describe.each(['a4', 'letter'] as const)('the PDF on %s, drawn at 300 dpi', (pap
     const joinOnRight = uprights(right, BAND[paper], dashed)[0] ?? NaN;
     const rightEnd = uprights(right, BAND[paper], solid)[0] ?? NaN;
     const length = joinOnLeft - leftEnd + (rightEnd - joinOnRight);
-    expect(Math.abs(length - (develop(target).numbers.wrapLength ?? NaN))).toBeLessThan(0.2);
+    expect(Math.abs(length - (develop(target).numbers.wrapLength ?? NaN))).toBeLessThan(0.1);
   });
 
   it('comes true out of a printer of 97.3 % by 99.1 %', async () => {
@@ -57,8 +57,7 @@ describe.each(['a4', 'letter'] as const)('the PDF on %s, drawn at 300 dpi', (pap
     const leftEnd = ends(left, [0.97, 1])[0] ?? NaN;
     const rightEnd = ends(right, [0.97, 1])[0] ?? NaN;
     const length = (ends(left, [0.5, 0.8]).at(-1) ?? NaN) - leftEnd + (rightEnd - (ends(right, [0.5, 0.8])[0] ?? NaN));
-    // Two joins and two ends, each within a dot of 0.085 mm.
-    expect(Math.abs(length * printed - (develop(target).numbers.wrapLength ?? NaN))).toBeLessThan(0.2);
+    expect(Math.abs(length * printed - (develop(target).numbers.wrapLength ?? NaN))).toBeLessThan(0.1);
     const height = (left.height * 25.4) / 300;
     // The ruler's end lines are 0.15 mm wide, half of them beyond it at both ends.
     expect(Math.abs((levels(left, height - 28 / up, 95)[0] ?? 0) * printed - 100)).toBeLessThan(0.2);

@@ -14,10 +14,10 @@ export interface Raster {
   readonly grey: Uint8Array;
 }
 
-/** Draws the pages of a PDF at {@link DPI}. */
-export function rasterise(file: string): Raster[] {
+/** Draws the pages of a PDF. */
+export function rasterise(file: string, dpi = DPI): Raster[] {
   const folder = mkdtempSync(join(tmpdir(), 'fawn-pdf-'));
-  const lines = execFileSync(process.execPath, ['e2e/rasterise.mjs', file, String(DPI), folder], { encoding: 'utf8' });
+  const lines = execFileSync(process.execPath, ['e2e/rasterise.mjs', file, String(dpi), folder], { encoding: 'utf8' });
   return lines
     .trim()
     .split('\n')
@@ -35,15 +35,20 @@ export function wordsOf(file: string): string[] {
     .map((line) => JSON.parse(line) as string);
 }
 
-/** Middles (px) of the groups of neighbouring values for which `dark` is true. */
-function middles(length: number, dark: (at: number) => boolean): number[] {
+/** Middles (px) of the groups of neighbouring values for which `dark` is true, by the ink in them and just beside them. */
+function middles(ink: readonly number[], dark: (at: number) => boolean): number[] {
   const found: number[] = [];
   let from = -1;
-  for (let at = 0; at <= length; at += 1) {
-    if (at < length && dark(at)) {
+  for (let at = 0; at <= ink.length; at += 1) {
+    if (at < ink.length && dark(at)) {
       if (from < 0) from = at;
     } else if (from >= 0) {
-      found.push((from + at - 1) / 2);
+      let [sum, weight] = [0, 0];
+      for (let near = Math.max(0, from - 1); near <= Math.min(ink.length - 1, at); near += 1) {
+        sum += near * (ink[near] as number);
+        weight += ink[near] as number;
+      }
+      found.push(sum / weight);
       from = -1;
     }
   }
@@ -53,15 +58,20 @@ function middles(length: number, dark: (at: number) => boolean): number[] {
 /** Upright lines over a band of rows that are dark over a share of its height: places from the left (mm). */
 export function uprights(page: Raster, band: readonly [number, number], share: readonly [number, number]): number[] {
   const [top, bottom] = band.map((mm) => Math.round(mm / MM_PER_PIXEL)) as [number, number];
-  const darkness = Array.from({ length: page.width }, (_, x) => {
-    let count = 0;
-    for (let y = top; y < bottom; y += 1) if ((page.grey[y * page.width + x] ?? 255) < DARK) count += 1;
-    return count / (bottom - top);
+  const columns = Array.from({ length: page.width }, (_, x) => {
+    let [count, ink] = [0, 0];
+    for (let y = top; y < bottom; y += 1) {
+      const grey = page.grey[y * page.width + x] ?? 255;
+      if (grey < DARK) count += 1;
+      ink += 255 - grey;
+    }
+    return { dark: count / (bottom - top), ink };
   });
-  return middles(page.width, (x) => {
-    const dark = darkness[x] ?? 0;
+  return middles(columns.map(({ ink }) => ink), (x) => {
+    const { dark } = columns[x] as (typeof columns)[number];
     return dark >= share[0] && dark <= share[1];
-  }).map((x) => (x + 0.5) * MM_PER_PIXEL);
+  }) // prettier-ignore
+    .map((x) => (x + 0.5) * MM_PER_PIXEL);
 }
 
 /** Lengths (mm) of the level lines longer than `least` mm below a height on the page (mm from the top). */

@@ -1,0 +1,174 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { readdirSync, readFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import DxfParser from 'dxf-parser';
+import sharp, { type Sharp } from 'sharp';
+import { readTargetText } from '../src/contract/targetSchema.ts';
+import { alongEdge, edges, type Outline } from '../src/core/outline/outline.ts';
+import type { Part } from '../src/core/part/part.ts';
+import { developWhole } from '../src/core/piece/develop.ts';
+import { targetsOfEveryKind } from '../src/core/piece/everyKind.test.helper.ts';
+import type { Target } from '../src/core/piece/target.ts';
+import { pagesOf } from '../src/core/sheet/pages.ts';
+import { sheetOf } from '../src/core/sheet/sheet.ts';
+import { templateParts } from '../src/core/sheet/templateParts.ts';
+import { writeTemplate, type TemplateOptions } from '../src/print/writeTemplate.ts';
+import { rasterise, type Raster } from './pdfMeasure.ts';
+
+/** Every demo piece, and 40 made-up ones of every kind. */
+const DEMO = readdirSync('demo').filter((file) => file.endsWith('.fawn.json')).sort().map((file): Target => {
+  const reading = readTargetText(readFileSync(join('demo', file), 'utf8'));
+  if (reading.kind === 'faults') throw new Error(`${file} cannot be read`);
+  return reading.target;
+}); // prettier-ignore
+const TARGETS: readonly (readonly [string, Target])[] = [...DEMO, ...targetsOfEveryKind(83, 40)].map((target, index) => [index < DEMO.length ? target.name : `made-up ${target.form.kind} ${index - DEMO.length + 1}`, target]); // prettier-ignore
+
+const folder = mkdtempSync(join(tmpdir(), 'fawn-readers-'));
+afterAll(() => rmSync(folder, { recursive: true }));
+
+const optionsOf = (target: Target): TemplateOptions => ({ name: target.name, paper: 'a4', style: { unit: 'mm' } });
+const partsOf = (target: Target) => templateParts(target, developWhole(target).parts);
+
+type Point = readonly [number, number];
+
+/** Places along an outline (mm), well off its corners, each with the direction across it. */
+const STEP = 2;
+const OFF_CORNERS = 1.5;
+function places(outline: Outline): { readonly at: Point; readonly across: Point }[] {
+  return edges(outline).flatMap(({ length }, index) => {
+    const count = Math.floor((length - 2 * OFF_CORNERS) / STEP);
+    return Array.from({ length: Math.max(0, count) }, (_, step) => {
+      const f = (OFF_CORNERS + STEP * (step + 0.5)) / length;
+      const [[x, y], [u, v]] = [alongEdge(outline, index, f - 0.05 / length), alongEdge(outline, index, f + 0.05 / length)]; // prettier-ignore
+      const far = Math.hypot(u - x, v - y);
+      return { at: alongEdge(outline, index, f), across: [-(v - y) / far, (u - x) / far] as const };
+    });
+  });
+}
+
+/** How dark a picture is at a place (px), between its dots. */
+function ink({ width, height, grey }: Raster, [x, y]: Point): number {
+  const [left, top] = [Math.floor(x), Math.floor(y)];
+  const dot = (u: number, v: number) => (u < 0 || v < 0 || u >= width || v >= height ? 0 : 255 - (grey[v * width + u] as number)); // prettier-ignore
+  const [f, g] = [x - left, y - top];
+  return (1 - g) * ((1 - f) * dot(left, top) + f * dot(left + 1, top)) + g * ((1 - f) * dot(left, top + 1) + f * dot(left + 1, top + 1)); // prettier-ignore
+}
+
+/** How far the line that is drawn lies from a place that it should go through (mm, across it); null where none is drawn near it, undefined where something crosses it. */
+const LOOKED = 0.8;
+const FINE = 0.05;
+/** A cut line and the dots that it touches are no wider than this (mm). */
+const WIDEST = 0.65;
+function offAt(raster: Raster, px: (at: Point) => Point, at: Point, across: Point): number | null | undefined {
+  const steps = Math.round((2 * LOOKED) / FINE);
+  const row = Array.from({ length: steps + 1 }, (_, step) => {
+    const far = FINE * step - LOOKED;
+    return ink(raster, px([at[0] + far * across[0], at[1] + far * across[1]]));
+  });
+  const top = row.reduce((best, dark, step) => (dark > (row[best] as number) + 1 || (Math.abs(dark - (row[best] as number)) <= 1 && Math.abs(step - steps / 2) < Math.abs(best - steps / 2)) ? step : best), 0); // prettier-ignore
+  if ((row[top] as number) < 60) return null;
+  let [from, to] = [top, top];
+  while (from > 0 && (row[from - 1] as number) > 0.35 * (row[top] as number)) from -= 1;
+  while (to < steps && (row[to + 1] as number) > 0.35 * (row[top] as number)) to += 1;
+  // Another line or a word stands in the way.
+  if (FINE * (to - from) > WIDEST) return undefined;
+  let [sum, weight] = [0, 0];
+  for (let step = from; step <= to; step += 1) {
+    sum += step * (row[step] as number);
+    weight += row[step] as number;
+  }
+  return FINE * (sum / weight) - LOOKED;
+}
+
+/** Of the places of all lines: the share that is not drawn, and how far nine in ten of the others are off at most (mm). */
+function measured(seen: readonly (number | null | undefined)[]) {
+  const found = seen.filter((off) => off !== undefined);
+  if (found.length < 0.8 * seen.length) throw new Error('too much stands on the lines');
+  const offs = found
+    .filter((off) => off !== null)
+    .map(Math.abs)
+    .sort((one, other) => one - other);
+  return { missing: 1 - offs.length / found.length, off: offs[Math.floor(0.9 * (offs.length - 1))] ?? Infinity };
+}
+const lines = ({ outline, holes = [] }: Part) => [outline, ...holes];
+
+async function greyOf(picture: Sharp): Promise<Raster> {
+  const { data, info } = await picture.flatten({ background: '#ffffff' }).greyscale().raw().toBuffer({ resolveWithObject: true }); // prettier-ignore
+  return { width: info.width, height: info.height, grey: data };
+}
+
+/** Dots a mm of the pictures that are measured. */
+const DPI = 200;
+const DOTS = DPI / 25.4;
+/** A drawing in mm is scaled twice by the density that it is opened with: as its dots an inch, and over the usual 72. */
+const DENSITY = Math.sqrt(72 * DPI);
+
+describe('files as readers of other makers see them', () => {
+  it.each(TARGETS)('%s: SVG and PNG drawn, the developed lines within 0.2 mm', async (_, target) => {
+    const parts = partsOf(target);
+    const sheet = sheetOf(target.name, parts, { unit: 'mm' });
+    const svg = await writeTemplate(parts, 'svg', optionsOf(target));
+    const png = await writeTemplate(parts, 'png', { ...optionsOf(target), dpi: DPI });
+    for (const picture of [sharp(svg, { density: DENSITY, limitInputPixels: false }), sharp(png, { limitInputPixels: false })]) {
+      const raster = await greyOf(picture);
+      const found = sheet.parts.flatMap(({ part, dx, dy }) => lines(part).flatMap((outline) => places(outline).map(({ at, across }) =>
+        offAt(raster, ([x, y]) => [(x + dx) * DOTS - 0.5, (sheet.height - y - dy) * DOTS - 0.5], at, across),
+      ))); // prettier-ignore
+      const { missing, off } = measured(found);
+      expect(found.length).toBeGreaterThan(20);
+      expect([missing < 0.01, off < 0.2, missing, off]).toEqual([true, true, missing, off]);
+    }
+  }); // prettier-ignore
+
+  it.each(TARGETS)('%s: PDF drawn page by page, the developed lines within 0.2 mm', async (_, target) => {
+    const parts = partsOf(target);
+    const file = join(folder, 'pages.pdf');
+    writeFileSync(file, await writeTemplate(parts, 'pdf', optionsOf(target)));
+    const pages = pagesOf(parts, optionsOf(target));
+    const rasters = rasterise(file, DPI);
+    expect(rasters).toHaveLength(pages.length);
+    for (const part of parts) {
+      // Each place is on one page at least; where it is on two, both are right.
+      const found = lines(part).flatMap((outline) => places(outline).map(({ at, across }) => {
+        const seen = pages.flatMap(({ parts: there, height }, index) => there.filter(({ id }) => id === part.id).map(({ dx, dy }) =>
+          offAt(rasters[index] as Raster, ([x, y]) => [(x + dx) * DOTS - 0.5, (height - y - dy) * DOTS - 0.5], at, across),
+        )).filter((off) => off !== null);
+        const clear = seen.filter((off) => off !== undefined);
+        return clear.length > 0 ? Math.max(...clear.map(Math.abs)) : seen.length > 0 ? undefined : null;
+      })); // prettier-ignore
+      if (found.length < 10) continue;
+      const { missing, off } = measured(found);
+      expect([part.id, missing < 0.02, off < 0.2, missing, off]).toEqual([part.id, true, true, missing, off]);
+    }
+  }); // prettier-ignore
+
+  it.each(TARGETS)('%s: DXF, every corner and arc within 0.01 mm', async (_, target) => {
+    const parts = partsOf(target);
+    const sheet = sheetOf(target.name, parts, { unit: 'mm' });
+    const text = (await writeTemplate(parts, 'dxf', optionsOf(target))).toString('latin1');
+    const entities = new DxfParser().parseSync(text)?.entities as unknown as { layer: string; vertices: { x: number; y: number; bulge?: number }[] }[];
+    const cut = entities.filter(({ layer }) => layer === 'CUT').map(({ vertices }) => vertices);
+    const wanted = sheet.parts.flatMap(({ part, dx, dy }) => lines(part).map((outline) => outline.map(([x, y, bulge]) => [x + dx, y + dy, bulge] as const)));
+    expect(cut).toHaveLength(wanted.length);
+    for (const outline of wanted) {
+      const same = cut.find((vertices) => vertices.length === outline.length && vertices.every(({ x, y, bulge = 0 }, index) => {
+        const [u, v, b] = outline[index] as readonly [number, number, number];
+        return Math.hypot(x - u, y - v) < 0.01 && Math.abs(bulge - b) < 1e-4;
+      }));
+      expect([outline.length, same !== undefined]).toEqual([outline.length, true]);
+    }
+  }); // prettier-ignore
+
+  it('would see a file that is drawn a hundredth too large', async () => {
+    const [, target] = TARGETS[0] as readonly [string, Target];
+    const parts = partsOf(target);
+    const sheet = sheetOf(target.name, parts, { unit: 'mm' });
+    const raster = await greyOf(
+      sharp(await writeTemplate(parts, 'svg', optionsOf(target)), { density: 1.005 * DENSITY }),
+    );
+    const found = sheet.parts.flatMap(({ part, dx, dy }) => lines(part).flatMap((outline) => places(outline).map(({ at, across }) => offAt(raster, ([x, y]) => [(x + dx) * DOTS - 0.5, (sheet.height - y - dy) * DOTS - 0.5], at, across)))); // prettier-ignore
+    const { missing, off } = measured(found);
+    expect(missing > 0.05 || off > 0.2).toBe(true);
+  });
+});
