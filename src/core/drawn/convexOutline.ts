@@ -165,7 +165,7 @@ export function convexOutline(drawn: Outline): PlanReading {
   if (!rough && isConvex(outline)) return { kind: 'plan', points: outline };
   const points = pathPoints(outline);
   const corners = apart(hull(points));
-  if (corners.length < 3) return { kind: 'refused', rule: 'encloses nothing' };
+  if (corners.length < 3) return { kind: 'refused', rule: 'has an outline that encloses no area' };
   const { deep, at } = deepest(points, corners);
   if (deep > MOST_DENT) {
     const place = `${Math.abs(at[0]).toFixed(0)} mm ${at[0] < 0 ? 'left' : 'right'} of and ${Math.abs(at[1]).toFixed(0)} mm ${at[1] < 0 ? 'below' : 'above'} its middle`; // prettier-ignore

@@ -41,7 +41,7 @@ export function planRanges(key: string, plan: PlanOutline): Ranged[] {
 /** Why no wall stands on a drawn outline. */
 export function drawnPlanFaults(path: string, plan: PlanOutline | undefined): Fault[] {
   if (plan?.kind !== 'drawn' || isConvex(plan.points)) return [];
-  return [{ code: 'impossible-piece', path: `${path}.points`, value: `${plan.points.length} points`, rule: 'must go once round, counter-clockwise, and bulge all the way' }]; // prettier-ignore
+  return [{ code: 'impossible-piece', path: `${path}.points`, value: `${plan.points.length} points`, rule: 'must run once round, counter-clockwise, and nowhere bend inward' }]; // prettier-ignore
 }
 
 /** The same for both outlines of a form. */

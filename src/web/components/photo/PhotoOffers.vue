@@ -65,7 +65,7 @@ const tenth = (value: number) => Math.round(10 * value) / 10;
     </div>
     <div data-reading="plan">
       <template v-if="typeof readings.plan === 'object'">
-        <p>Bulges all round: a wall can stand on it</p>
+        <p>It bulges all round: a wall can stand on it.</p>
         <VBtn :disabled="busy" @click="asPlan(readings.plan)">Rim and foot of a piece</VBtn>
       </template>
       <p v-else>As rim or foot it will not do: it {{ readings.plan }}.</p>

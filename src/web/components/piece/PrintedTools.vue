@@ -57,7 +57,7 @@ const side = computed(() => (piece.target.form.kind === 'mould' ? piece.target.f
     >
       {{ file.title }}
     </VBtn>
-    <p>Saw dust and clay dust are both bad to breathe: sand out of doors or with a mask, and seal the wood.</p>
+    <p>Do not breathe wood or clay dust: sand outdoors or wear a mask, and seal the wood.</p>
   </FoldAway>
 </template>
 
