@@ -16,6 +16,8 @@ import { measure, type Times } from './measure.ts';
 const MAKINGS = 5000;
 const EACH = 20;
 const IN_WORK = 60;
+/** Pieces of a making. */
+const PIECES = 5;
 
 /** Fills a table with so many makings; gives the id of their design. */
 export async function fillMakings({ database }: TestTable, makings = MAKINGS): Promise<string> {
@@ -31,6 +33,7 @@ export async function fillMakings({ database }: TestTable, makings = MAKINGS): P
   for (let index = 0; index < makings; index += 1) {
     const id = randomUUID();
     const at = day(index);
+    const ended = index < makings - IN_WORK;
     const head = {
       name: `Tumblers ${index}`,
       clay: index % 3 === 0 ? null : clay,
@@ -39,21 +42,25 @@ export async function fillMakings({ database }: TestTable, makings = MAKINGS): P
       schools: DEFAULT_SCHOOLS,
       air: ROOM,
     };
-    await service.begin({ id, ...head, pieces: [{ designId, revision: 1, name: 'Rack tumbler', count: 6, steps }] });
-    const spot = (number: number) => ({ id: randomUUID(), piece: 0, number: 1 + (number % 6), step: steps[number % steps.length]?.id ?? '', at }); // prettier-ignore
+    await service.begin({
+      id,
+      ...head,
+      pieces: [{ designId, revision: 1, name: 'Rack tumbler', count: PIECES, steps }],
+    });
+    const spot = (number: number) => ({ id: randomUUID(), piece: 0, number: 1 + (number % PIECES), step: steps[number % steps.length]?.id ?? '', at }); // prettier-ignore
     await service.keep(id, {
       marks: Array.from({ length: EACH }, (_, number) => ({
         ...spot(number),
         kind: number % 6 === 5 ? ('dry' as const) : ('done' as const),
       })),
-      // Rim and height of every piece wet and fired, each by a number of its own; the last is dry.
-      measurements: Array.from({ length: EACH }, (_, number) => ({ ...spot(number >> 2), what: number & 1 ? ('rim' as const) : ('height' as const), state: number & 2 ? ('fired' as const) : ('wet' as const), value: (number & 1 ? 95 : 125) * (number & 2 ? 0.88 : 1) + random() })), // prettier-ignore
+      // Rim and height of every piece, wet and, where the making is ended, fired; some are dry.
+      measurements: Array.from({ length: EACH }, (_, number) => ({ ...spot(number >> 2), what: number & 1 ? ('rim' as const) : ('height' as const), state: number & 2 && ended ? ('fired' as const) : ('wet' as const), value: (number & 1 ? 95 : 125) * (number & 2 ? 0.88 : 1) + random() })), // prettier-ignore
       faults: index % 5 === 0 ? [{ ...spot(index), kind: 'crack at the base' as const, x: null, y: null }] : [],
       notes: [],
       strikes: [],
       critiques: [],
     });
-    if (index < makings - IN_WORK) await service.change(id, { ...head, endedAt: at });
+    if (ended) await service.change(id, { ...head, endedAt: at });
   }
   return designId;
 }

@@ -1,11 +1,11 @@
 import { neutralSurface } from '../flatten/blankOf.ts';
 import { bulge, offsetMesh, type Mesh } from '../mesh/mesh.ts';
-import { once, remembered } from '../numbers.ts';
+import { onDemand, once, remembered } from '../numbers.ts';
 import { planArea } from '../outline/planMeasures.ts';
 import type { Target } from '../piece/target.ts';
 import type { DrapedForm, MeshForm, MouldForm } from './mouldForm.ts';
-import { mouldMesh } from './mouldMesh.ts';
-import { mouldSurface } from './mouldSurface.ts';
+import { meshOnMoved, mouldMesh } from './mouldMesh.ts';
+import { mouldSurface, movedMould } from './mouldSurface.ts';
 
 /** A target whose form is draped. */
 export type DrapedTarget = Target & { readonly form: DrapedForm };
@@ -73,4 +73,20 @@ export function faceMesh(target: DrapedTarget, face: keyof Offsets, vertices: nu
   const { wall, neutralFraction } = target.slab;
   const make = () => face === 'neutral' && !form.cloth ? neutralSurface(mesh, wall, form.side, neutralFraction) : offsetMesh(mesh, bulge(mesh) * offset); // prettier-ignore
   return remembered(faces(mesh), name, make, FACES);
+}
+
+/** A face as `faceMesh` makes it, in two stages of about the same length: the places round the mould, then the mesh on them. */
+export interface StagedFace {
+  readonly places: () => void;
+  readonly mesh: () => Mesh;
+}
+
+/** A face in stages, for who must answer in between. */
+export function stagedFace(target: DrapedTarget, face: keyof Offsets, vertices: number): StagedFace {
+  const { form } = target;
+  if (form.kind !== 'mould') return { places: () => {}, mesh: onDemand(() => faceMesh(target, face, vertices)) };
+  const surface = mouldSurface(form);
+  const moved = movedMould(surface, offsetsOf(target)[face]);
+  const spacing = spacingFor(roughArea(form), vertices);
+  return { places: () => void moved.bearingAt(0), mesh: onDemand(() => meshOnMoved(surface, moved, spacing)) };
 }

@@ -65,7 +65,11 @@ function girthOf(moved: MovedMould, at: (bearing: Bearing) => Point3): number {
  * @param spacing wanted distance between neighbouring vertices (mm)
  */
 export function mouldMesh(surface: MouldSurface, distance: number, spacing: number): Mesh {
-  const moved = movedMould(surface, distance);
+  return meshOnMoved(surface, movedMould(surface, distance), spacing);
+}
+
+/** The same of a mould that has been moved before. */
+export function meshOnMoved(surface: MouldSurface, moved: MovedMould, spacing: number): Mesh {
   const [cx, cy] = middleOf(surface);
   const middle: Point3 = [cx, cy, moved.floor];
   const ways = waysOut(moved, middle);

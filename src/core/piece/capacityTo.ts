@@ -1,6 +1,6 @@
 import { wetLength } from '../clay/shrinkage.ts';
 import type { Mesh } from '../mesh/mesh.ts';
-import { faceMesh, isDraped, type DrapedTarget } from '../mould/draped.ts';
+import { isDraped, stagedFace, type DrapedTarget, type StagedFace } from '../mould/draped.ts';
 import { once } from '../numbers.ts';
 import { planArea } from '../outline/planMeasures.ts';
 import { finishedCapacity } from './finished.ts';
@@ -13,11 +13,11 @@ const STEPS = 8;
 /** Vertices of the inner face of a formed piece, on which its hollow is measured. */
 const VERTICES = 400;
 
-const innerFace = once((target: DrapedTarget): Mesh => faceMesh(target, 'inner', VERTICES));
+const innerFace = once((target: DrapedTarget): StagedFace => stagedFace(target, 'inner', VERTICES));
 
-/** Does beforehand what takes long the first time that a piece is filled. */
-export function readyToFill(target: Target): void {
-  if (isDraped(target)) innerFace(target);
+/** What takes long the first time that a piece is filled, to be called beforehand one stage after the other. */
+export function readyToFill(target: Target): Partial<StagedFace> {
+  return isDraped(target) ? innerFace(target) : {};
 }
 
 const entry = (list: Float64Array | Uint32Array, index: number): number => list[index] as number;
@@ -55,7 +55,7 @@ export function capacityTo(target: Target, level: number): number {
   if (z >= height) return brim;
   if (isDraped(target)) {
     // Sections of a formed wall take long to find.
-    const face = innerFace(target);
+    const face = innerFace(target).mesh();
     return (brim * volumeTo(face, z - floor)) / volumeTo(face, height - floor);
   }
   const corners = [...new Set([floor, ...hollow.map(([at]) => at), height])]

@@ -16,15 +16,18 @@ interface DryRow extends PieceAt {
  * no firing wants it.
  */
 export function dryPieces(database: Database, records: RecordService) {
-  const same = (other: string) => `${other}.makingId = d.makingId AND ${other}.piece = d.piece AND ${other}.number = d.number`; // prettier-ignore
   return async (): Promise<DryLine[]> => {
     const rows = await database.sequelize.query<DryRow>(
-      `SELECT DISTINCT d.makingId AS making, d.piece, d.number, p.name, m.name AS called, m.startedAt
-       FROM marks d JOIN makings m ON m.id = d.makingId AND m.deletedAt IS NULL
+      `WITH dry AS (
+         SELECT makingId, piece, number, max(CASE kind WHEN 'dry' THEN at END) AS found, max(CASE kind WHEN 'dry' THEN NULL ELSE at END) AS undone
+         FROM marks WHERE kind IN ('dry', 'open', 'again', 'wetted')
+         GROUP BY makingId, piece, number HAVING found IS NOT NULL AND (undone IS NULL OR undone <= found))
+       SELECT d.makingId AS making, d.piece, d.number, p.name, m.name AS called
+       FROM dry d JOIN makings m ON m.id = d.makingId AND m.deletedAt IS NULL
        JOIN making_pieces p ON p.makingId = d.makingId AND p.piece = d.piece
-       WHERE d.kind = 'dry'
-         AND NOT EXISTS (SELECT 1 FROM marks l WHERE ${same('l')} AND l.kind IN ('open', 'again', 'wetted') AND l.at > d.at)
-         AND NOT EXISTS (SELECT 1 FROM measurements e WHERE ${same('e')} AND e.state IN ('bisque', 'fired') AND ${STANDS})
+       WHERE NOT EXISTS (
+         SELECT 1 FROM measurements e WHERE e.makingId = d.makingId AND e.piece = d.piece AND e.number = d.number
+         AND e.state IN ('bisque', 'fired') AND ${STANDS})
        ORDER BY m.startedAt, m.id, d.piece, d.number`,
       { type: QueryTypes.SELECT },
     );

@@ -7,6 +7,8 @@ const PARTS = [
   'form',
   'sizes',
   'more sizes',
+  'all sizes',
+  'plan file',
   'hold',
   'clay',
   'slab',
@@ -22,6 +24,7 @@ const PARTS = [
   'moulds',
   'kit',
   'hollow',
+  'hollow face',
   'filled',
   'said',
 ] as const;

@@ -17,14 +17,11 @@ import { fetchSoon, HistoryDialog, HowDialog, MakeStage, MeshDialog } from '../c
 import { leadTo } from '../composables/useLead.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
+import { nextTask } from '../composables/nextTask.ts';
 import { openInParts } from '../composables/openedParts.ts';
 import { useMouldReading } from '../stores/mouldReading.ts';
 import { usePiece } from '../stores/piece.ts';
 import { useClays, useKit } from '../stores/records.ts';
-
-/** Dialogs are made when they are asked for, or at rest. */
-const rested = ref(false);
-onUnmounted(fetchSoon(() => (rested.value = true)));
 
 /** One design and its stages. */
 const route = useRoute();
@@ -48,8 +45,16 @@ function startTyping(): void {
   document.querySelector<HTMLInputElement>('.left input')?.focus();
 }
 
-/** What was asked for stays, so that it can close and give the keyboard back. */
+/** Dialogs are made when they are asked for, or at rest, each in a task of its own. They stay, to close and give the keyboard back. */
 const made = reactive(new Set<'how' | 'history' | 'mesh'>());
+onUnmounted(
+  fetchSoon(async () => {
+    for (const dialog of ['how', 'history', 'mesh'] as const) {
+      made.add(dialog);
+      await nextTask();
+    }
+  }),
+);
 watch([how, history, () => reading.asked], ([asked, past, mesh]) => {
   if (asked) made.add('how');
   if (past) made.add('history');
@@ -156,9 +161,9 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
         <VBtn v-if="stage !== 'cut'" variant="flat" class="wide" @click="print">Print the templates</VBtn>
       </aside>
     </div>
-    <HowDialog v-if="rested || made.has('how')" v-model="how" :developed="planned" />
-    <HistoryDialog v-if="rested || made.has('history')" v-model="history" />
-    <MeshDialog v-if="rested || made.has('mesh')" />
+    <HowDialog v-if="made.has('how')" v-model="how" :developed="planned" />
+    <HistoryDialog v-if="made.has('history')" v-model="history" />
+    <MeshDialog v-if="made.has('mesh')" />
   </main>
 </template>
 

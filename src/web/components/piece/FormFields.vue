@@ -28,10 +28,12 @@ const plannedEdges = computed(() =>
   form.value.kind === 'mould' && !form.value.foot ? (['rim'] as const) : (['rim', 'foot'] as const),
 );
 const sizes = computed(() => formSizes(form.value));
-const FIRST_SIZES = 4;
-const madeSizes = computed(() =>
-  sizes.value.slice(0, stands('more sizes') ? undefined : stands('sizes') ? FIRST_SIZES : 0),
-);
+/** Fields are made a few at a time. */
+const SIZES_AT_ONCE = 4;
+const madeSizes = computed(() => {
+  const turns = ['sizes', 'more sizes'] as const;
+  return stands('all sizes') ? sizes.value : sizes.value.slice(0, SIZES_AT_ONCE * turns.filter(stands).length);
+});
 
 function take(key: string) {
   return (value: number) => {
@@ -114,7 +116,7 @@ function dropPoint(stack: StackForm): void {
         :choices="planWays(form[edge]?.kind)"
         @choose="(kind) => choosePlan(edge, kind)"
       />
-      <PlanFile v-if="stands('more sizes')" />
+      <PlanFile v-if="stands('plan file')" />
     </template>
     <ChoiceField
       v-if="form.kind === 'stand'"

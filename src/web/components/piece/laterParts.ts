@@ -1,4 +1,5 @@
 import { defineAsyncComponent, type Component } from 'vue';
+import { nextTask } from '../../composables/nextTask.ts';
 
 /** Parts of a piece's stages that the first one does not need: fetched when they are opened, or soon after the piece is there. */
 const LATER = {
@@ -55,11 +56,22 @@ export const RaiseBar = part(LATER.RaiseBar);
 /** Drawing in three dimensions is fetched only when a piece is first raised. */
 export const StandingView = defineAsyncComponent(() => import('../standing/StandingView.vue'));
 
-/** Fetches the other parts while the server is there, so that every stage opens when it is not, and tells when. Ends when it is called. */
+/**
+ * Fetches the other parts while the server is there, so that every stage opens when it is not, and tells when. Each is asked for
+ * in a task of its own. Ends when it is called.
+ */
 export function fetchSoon(then: () => void): () => void {
-  const timer = setTimeout(() => {
-    for (const load of Object.values(LATER)) void load().catch(() => undefined);
+  let ended = false;
+  const timer = setTimeout(async () => {
+    for (const load of Object.values(LATER)) {
+      void load().catch(() => undefined);
+      await nextTask();
+      if (ended) return;
+    }
     then();
   }, SOON);
-  return () => clearTimeout(timer);
+  return () => {
+    ended = true;
+    clearTimeout(timer);
+  };
 }

@@ -30,7 +30,8 @@ const level = computed(() => floor.value + share.value * depth.value);
 const drawn = afterPaint(() => ({ target: piece.target, level: level.value - props.places.fired.body.foot }));
 /** Of a draped piece it takes long to find: the first time it is found in tasks of its own. */
 const stands = useOpenedParts();
-watchEffect(() => stands('hollow') && readyToFill(drawn.value.target));
+watchEffect(() => stands('hollow') && readyToFill(drawn.value.target).places?.());
+watchEffect(() => stands('hollow face') && readyToFill(drawn.value.target).mesh?.());
 const holds = computed(() =>
   stands('filled') ? lengths.volume(capacityTo(drawn.value.target, drawn.value.level)) : '',
 );
