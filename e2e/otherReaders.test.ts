@@ -15,6 +15,8 @@ import { sheetOf } from '../src/core/sheet/sheet.ts';
 import { templateParts } from '../src/core/sheet/templateParts.ts';
 import { writeTemplate, type TemplateOptions } from '../src/print/writeTemplate.ts';
 import { rasterise, type Raster } from './pdfMeasure.ts';
+import { offAt, type Point } from './rasterLine.ts';
+import { stitched } from './stitched.ts';
 
 /** Every demo piece, and 40 made-up ones of every kind. */
 const DEMO = readdirSync('demo').filter((file) => file.endsWith('.fawn.json')).sort().map((file): Target => {
@@ -30,8 +32,6 @@ afterAll(() => rmSync(folder, { recursive: true }));
 const optionsOf = (target: Target): TemplateOptions => ({ name: target.name, paper: 'a4', style: { unit: 'mm' } });
 const partsOf = (target: Target) => templateParts(target, developWhole(target).parts);
 
-type Point = readonly [number, number];
-
 /** Places along an outline (mm), well off its corners, each with the direction across it. */
 const STEP = 2;
 const OFF_CORNERS = 1.5;
@@ -45,40 +45,6 @@ function places(outline: Outline): { readonly at: Point; readonly across: Point 
       return { at: alongEdge(outline, index, f), across: [-(v - y) / far, (u - x) / far] as const };
     });
   });
-}
-
-/** How dark a picture is at a place (px), between its dots. */
-function ink({ width, height, grey }: Raster, [x, y]: Point): number {
-  const [left, top] = [Math.floor(x), Math.floor(y)];
-  const dot = (u: number, v: number) => (u < 0 || v < 0 || u >= width || v >= height ? 0 : 255 - (grey[v * width + u] as number)); // prettier-ignore
-  const [f, g] = [x - left, y - top];
-  return (1 - g) * ((1 - f) * dot(left, top) + f * dot(left + 1, top)) + g * ((1 - f) * dot(left, top + 1) + f * dot(left + 1, top + 1)); // prettier-ignore
-}
-
-/** How far the line that is drawn lies from a place that it should go through (mm, across it); null where none is drawn near it, undefined where something crosses it. */
-const LOOKED = 0.8;
-const FINE = 0.05;
-/** A cut line and the dots that it touches are no wider than this (mm). */
-const WIDEST = 0.65;
-function offAt(raster: Raster, px: (at: Point) => Point, at: Point, across: Point): number | null | undefined {
-  const steps = Math.round((2 * LOOKED) / FINE);
-  const row = Array.from({ length: steps + 1 }, (_, step) => {
-    const far = FINE * step - LOOKED;
-    return ink(raster, px([at[0] + far * across[0], at[1] + far * across[1]]));
-  });
-  const top = row.reduce((best, dark, step) => (dark > (row[best] as number) + 1 || (Math.abs(dark - (row[best] as number)) <= 1 && Math.abs(step - steps / 2) < Math.abs(best - steps / 2)) ? step : best), 0); // prettier-ignore
-  if ((row[top] as number) < 60) return null;
-  let [from, to] = [top, top];
-  while (from > 0 && (row[from - 1] as number) > 0.35 * (row[top] as number)) from -= 1;
-  while (to < steps && (row[to + 1] as number) > 0.35 * (row[top] as number)) to += 1;
-  // Another line or a word stands in the way.
-  if (FINE * (to - from) > WIDEST) return undefined;
-  let [sum, weight] = [0, 0];
-  for (let step = from; step <= to; step += 1) {
-    sum += step * (row[step] as number);
-    weight += row[step] as number;
-  }
-  return FINE * (sum / weight) - LOOKED;
 }
 
 /** Of the places of all lines: the share that is not drawn, and how far nine in ten of the others are off at most (mm). */
@@ -121,7 +87,7 @@ describe('files as readers of other makers see them', () => {
     }
   }); // prettier-ignore
 
-  it.each(TARGETS)('%s: PDF drawn page by page, the developed lines within 0.2 mm', async (_, target) => {
+  it.each(TARGETS)('%s: PDF drawn, its pages joined by their marks, the developed lines within 0.2 mm', async (_, target) => {
     const parts = partsOf(target);
     const file = join(folder, 'pages.pdf');
     writeFileSync(file, await writeTemplate(parts, 'pdf', optionsOf(target)));
@@ -129,11 +95,10 @@ describe('files as readers of other makers see them', () => {
     const rasters = rasterise(file, DPI);
     expect(rasters).toHaveLength(pages.length);
     for (const part of parts) {
+      const tiles = stitched(part.id, pages, rasters, DOTS);
       // Each place is on one page at least; where it is on two, both are right.
       const found = lines(part).flatMap((outline) => places(outline).map(({ at, across }) => {
-        const seen = pages.flatMap(({ parts: there, height }, index) => there.filter(({ id }) => id === part.id).map(({ dx, dy }) =>
-          offAt(rasters[index] as Raster, ([x, y]) => [(x + dx) * DOTS - 0.5, (height - y - dy) * DOTS - 0.5], at, across),
-        )).filter((off) => off !== null);
+        const seen = tiles.map(({ raster, px }) => offAt(raster, px, at, across)).filter((off) => off !== null);
         const clear = seen.filter((off) => off !== undefined);
         return clear.length > 0 ? Math.max(...clear.map(Math.abs)) : seen.length > 0 ? undefined : null;
       })); // prettier-ignore

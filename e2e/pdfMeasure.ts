@@ -14,15 +14,20 @@ export interface Raster {
   readonly grey: Uint8Array;
 }
 
+/** A page with its words, and where each begins (px, y down). */
+export interface ReadPage extends Raster {
+  readonly words: readonly (readonly [text: string, x: number, y: number])[];
+}
+
 /** Draws the pages of a PDF. */
-export function rasterise(file: string, dpi = DPI): Raster[] {
+export function rasterise(file: string, dpi = DPI): ReadPage[] {
   const folder = mkdtempSync(join(tmpdir(), 'fawn-pdf-'));
   const lines = execFileSync(process.execPath, ['e2e/rasterise.mjs', file, String(dpi), folder], { encoding: 'utf8' });
   return lines
     .trim()
     .split('\n')
     .filter((line) => line.startsWith('{'))
-    .map((line) => JSON.parse(line) as { width: number; height: number; file: string })
+    .map((line) => JSON.parse(line) as Omit<ReadPage, 'grey'> & { file: string })
     .map((page) => ({ ...page, grey: readFileSync(page.file) }));
 }
 

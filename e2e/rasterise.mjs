@@ -1,5 +1,5 @@
-// Draws every page of a PDF at a resolution and prints one line of JSON a page: { width, height, file } with the grey
-// values, one byte a pixel, in `file`. Usage: node e2e/rasterise.mjs FILE.pdf DPI FOLDER
+// Draws every page of a PDF at a resolution and prints one line of JSON a page: { width, height, file, words } with the grey
+// values, one byte a pixel, in `file`, and where each word begins (px). Usage: node e2e/rasterise.mjs FILE.pdf DPI FOLDER
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { createCanvas } from '@napi-rs/canvas';
@@ -22,5 +22,10 @@ for (let number = 1; number <= pdf.numPages; number += 1) {
   }
   const out = join(folder, `page-${number}.grey`);
   writeFileSync(out, grey);
-  console.log(JSON.stringify({ width, height, file: out }));
+  const { items } = await page.getTextContent();
+  const words = items.map(({ str, transform }) => [
+    str,
+    ...viewport.convertToViewportPoint(transform[4], transform[5]),
+  ]);
+  console.log(JSON.stringify({ width, height, file: out, words }));
 }
