@@ -1,3 +1,4 @@
+import { execFileSync, spawnSync } from 'node:child_process';
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { readdirSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -5,7 +6,7 @@ import { join } from 'node:path';
 import DxfParser from 'dxf-parser';
 import sharp, { type Sharp } from 'sharp';
 import { readTargetText } from '../src/contract/targetSchema.ts';
-import { alongEdge, edges, type Outline } from '../src/core/outline/outline.ts';
+import { alongEdge, bounds, edges, type Outline } from '../src/core/outline/outline.ts';
 import type { Part } from '../src/core/part/part.ts';
 import { developWhole } from '../src/core/piece/develop.ts';
 import { targetsOfEveryKind } from '../src/core/piece/everyKind.test.helper.ts';
@@ -45,6 +46,32 @@ function places(outline: Outline): { readonly at: Point; readonly across: Point 
       return { at: alongEdge(outline, index, f), across: [-(v - y) / far, (u - x) / far] as const };
     });
   });
+}
+
+/** Whether Debian's reader of plot files is there. */
+const PLOT_READER = spawnSync('hp2xx', ['-h'], { input: '' }).error === undefined;
+
+/** The lines of a plot file as another program draws them at true size (mm, y up, wherever it lays them). */
+function plotted(plot: Buffer): Point[][] {
+  const [file, out] = [join(folder, 'plot.plt'), join(folder, 'plot.svg')];
+  writeFileSync(file, plot);
+  execFileSync('hp2xx', ['-q', '-t', '-N', '-m', 'svg', '-f', out, file], { input: '', stdio: ['pipe', 'ignore', 'ignore'] }); // prettier-ignore
+  // Its pictures have 72 dots an inch, y down.
+  const mm = (dots: string | undefined) => (Number(dots) * 25.4) / 72;
+  return [...readFileSync(out, 'utf8').matchAll(/ d="([^"]+)"/g)].map(([, path = '']) =>
+    [...path.matchAll(/(-?[\d.]+), (-?[\d.]+)/g)].map(([, x, y]): Point => [mm(x), -mm(y)]),
+  );
+}
+
+const sides = (line: readonly Point[]) => line.slice(1).map((end, index) => [line[index] as Point, end] as const);
+const lengthOf = (line: readonly Point[]) => sides(line).reduce((sum, [[x, y], [u, v]]) => sum + Math.hypot(u - x, v - y), 0); // prettier-ignore
+/** Distance of a place from a line of straight sides (mm). */
+function offLine(line: readonly Point[], [x, y]: Point): number {
+  return sides(line).reduce((least, [[x0, y0], [x1, y1]]) => {
+    const [u, v] = [x1 - x0, y1 - y0];
+    const share = Math.max(0, Math.min(1, ((x - x0) * u + (y - y0) * v) / (u * u + v * v || 1)));
+    return Math.min(least, Math.hypot(x - x0 - share * u, y - y0 - share * v));
+  }, Infinity);
 }
 
 /** Of the places of all lines: the share that is not drawn, and how far nine in ten of the others are off at most (mm). */
@@ -123,6 +150,24 @@ describe('files as readers of other makers see them', () => {
       }));
       expect([outline.length, same !== undefined]).toEqual([outline.length, true]);
     }
+  }); // prettier-ignore
+
+  (PLOT_READER ? it : it.skip).each(TARGETS)('%s: plot file, every line within 0.1 mm', async (_, target) => {
+    const parts = partsOf(target);
+    const sheet = sheetOf(target.name, parts, { unit: 'mm' });
+    const drawn = plotted(await writeTemplate(parts, 'plt', optionsOf(target)));
+    const wanted = sheet.parts.flatMap(({ part, dx, dy }) => lines(part).map((outline) => outline.map(([x, y, bulge]) => [x + dx, y + dy, bulge] as const)));
+    // Their reader moves the drawing to the corner of its picture.
+    const [left, low] = [0, 1].map((axis) => Math.min(...drawn.flat().map((point) => point[axis as 0 | 1]))) as [number, number];
+    const least = (side: 'minX' | 'minY') => Math.min(...wanted.map((outline) => bounds(outline)[side]));
+    const put = ([x, y]: Point): Point => [x - left + least('minX'), y - low + least('minY')];
+    const placed = drawn.map((line) => line.map(put));
+    const off = wanted.flatMap((outline) => places(outline).map(({ at }) => Math.min(...placed.map((line) => offLine(line, at)))));
+    expect(off.length).toBeGreaterThan(20);
+    expect([target.name, Math.max(...off) < 0.1]).toEqual([target.name, true]);
+    const long = placed.reduce((sum, line) => sum + lengthOf(line), 0);
+    const girth = wanted.reduce((sum, outline) => sum + edges(outline).reduce((whole, { length }) => whole + length, 0), 0);
+    expect(Math.abs(long / girth - 1)).toBeLessThan(0.001);
   }); // prettier-ignore
 
   it('would see a file that is drawn a hundredth too large', async () => {

@@ -68,6 +68,15 @@ export function ensureChromium() {
   process.exit(1);
 }
 
+/** Debian's reader of plot files, by which ours are measured: installed where apt can; without it those tests are left out. */
+export function ensurePlotReader() {
+  if (spawnSync('hp2xx', ['-h'], { input: '' }).error === undefined) return;
+  say('Installing a reader of plot files by apt ...');
+  if (apt('install', '-y', '--no-install-recommends', 'hp2xx').status === 0) return;
+  if (apt('update').status === 0 && apt('install', '-y', '--no-install-recommends', 'hp2xx').status === 0) return;
+  say('hp2xx could not be installed: plot files are not measured by it.');
+}
+
 /** Runs one of the project's tools to its end and returns its exit code; its output goes where `stdio` says. */
 export function runTool(command, args, options = {}) {
   const done = spawnSync(process.execPath, [join(ROOT, 'node_modules', command), ...args], {

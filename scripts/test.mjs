@@ -3,10 +3,11 @@ import { readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuild } from './demo.mjs';
-import { ensureChromium, ensurePackages, runTool, say } from './setup.mjs';
+import { ensureChromium, ensurePackages, ensurePlotReader, runTool, say } from './setup.mjs';
 
 ensurePackages();
 process.env.FAWN_CHROMIUM = ensureChromium();
+ensurePlotReader();
 ensureBuild();
 
 let passed = 0;
