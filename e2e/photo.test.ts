@@ -50,7 +50,7 @@ describe('a photograph on a sheet of paper', () => {
     const { page } = visit.now;
     await shown(await photographOf(5, round(95.3)));
     expect(Math.abs(((await figures('cutter'))[0] ?? 0) - 95.3)).toBeLessThan(0.6);
-    const point = page.getByRole('button', { name: /^Point 1 of the outline/ });
+    const point = page.getByRole('button', { name: /^Point \d+ of the outline/ }).first();
     for (let press = 0; press < 3; press += 1) await point.press('Shift+ArrowDown');
     await countOf(reading('cutter'), 0);
     await page.getByRole('button', { name: 'Corners of the sheet' }).click();
@@ -64,6 +64,21 @@ describe('a photograph on a sheet of paper', () => {
     const plate = box(150, 100, 15);
     await shown(await photographOf(9, (at) => Math.max(plate(at), -hole(at))));
     await textOf(reading('sheet'), /1 hole/);
+    // Points that stand close are one grip, which brings them nearer; no two grips are closer than a finger is wide.
+    const grips = page.locator('.grip, .joined');
+    const closest = async () => {
+      // What moves is where it belongs in the next picture.
+      await page.evaluate('new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))');
+      const at = await grips.evaluateAll((all) => all.map((one) => one.getBoundingClientRect()).map(({ x, y }) => [x, y] as const)); // prettier-ignore
+      return Math.min(...at.flatMap(([x, y], index) => at.slice(0, index).map(([u, v]) => Math.hypot(x - u, y - v))));
+    };
+    const joined = page.getByRole('button', { name: /points: bring them nearer/ });
+    expect(await joined.count()).toBeGreaterThan(0);
+    expect(await closest()).toBeGreaterThan(43.9);
+    await joined.first().click();
+    expect(await page.locator('.grip').count()).toBeGreaterThan(0);
+    expect(await closest()).toBeGreaterThan(43.9);
+    await page.getByRole('button', { name: 'See all of it' }).click();
     await page.getByRole('button', { name: 'A sheet to be bent' }).click();
     await page.waitForURL(/piece\//);
     const id = /piece\/([^/]+)/.exec(page.url())?.[1];

@@ -11,13 +11,13 @@ const STEP = 1.5;
 const ITS_OWN = 'button, input, a, [role="slider"], [data-place]';
 
 /**
- * Brings a drawing nearer and moves it: by wheel, pinch, drag and buttons (d3-zoom). What is drawn in `element` takes
- * `style`; at first it fits.
+ * Brings a drawing nearer and moves it: by wheel, pinch, drag and buttons (d3-zoom), up to `nearest` times. What is drawn in
+ * `element` takes `style`, or stands where `place` says; at first it fits.
  */
-export function useZoom(element: Ref<HTMLElement | null>) {
+export function useZoom(element: Ref<HTMLElement | null>, nearest = NEAREST) {
   const transform = shallowRef<ZoomTransform>(zoomIdentity);
   const behavior = zoom<HTMLElement, unknown>()
-    .scaleExtent([1, NEAREST])
+    .scaleExtent([1, nearest])
     .filter((event: Event) => {
       measure();
       if ((event.target as Element).closest?.(ITS_OWN)) return event.type === 'wheel';
@@ -63,10 +63,20 @@ export function useZoom(element: Ref<HTMLElement | null>) {
     if (element.value) select(element.value).call(behavior.transform, zoomIdentity);
   }
 
+  /** Brings a place of the drawing (px as it fits) to the middle, so many times nearer than it is seen now. */
+  function bring([x, y]: readonly [number, number], factor: number): void {
+    if (!element.value) return;
+    measure();
+    select(element.value).call(behavior.scaleBy, factor).call(behavior.translateTo, x, y);
+  }
+
+  /** Where a place of the drawing (px as it fits) is seen. */
+  const place = (at: readonly [number, number]): readonly [number, number] => transform.value.apply([at[0], at[1]]);
+
   const near = computed(() => transform.value.k);
   const style = computed(() => {
     const { k, x, y } = transform.value;
     return k === 1 ? {} : { transform: `translate(${x}px, ${y}px) scale(${k})`, transformOrigin: '0 0' };
   });
-  return { near, style, nearer: () => by(STEP), farther: () => by(1 / STEP), fit };
+  return { near, style, nearer: () => by(STEP), farther: () => by(1 / STEP), fit, bring, place };
 }

@@ -2,13 +2,25 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import type { PlanePoint, Quad } from '../../../core/screen/homography.ts';
+import { useZoom } from '../../composables/useZoom.ts';
 import { vDrag } from '../../composables/vDrag.ts';
+import ZoomButtons from '../frame/ZoomButtons.vue';
+import { GRIP } from '../shape/shapePlaces.ts';
+import { closeGrips, nearerBy } from './closeGrips.ts';
 import type { Photo } from './usePhoto.ts';
 
-/** The photograph with what was traced drawn over it: corners of the sheet and points of the outline can be dragged. */
+/**
+ * The photograph with what was traced drawn over it: corners of the sheet and points of the outline can be dragged. Points that
+ * stand too close for a finger are one grip, which brings the picture nearer.
+ */
 const props = defineProps<{ photo: Photo; grips: 'corners' | 'points' }>();
 const canvas = ref<HTMLCanvasElement | null>(null);
-const { width } = useElementSize(canvas);
+const { width, height } = useElementSize(canvas);
+/** Points of a traced outline may stand a dot apart. */
+const NEAREST = 24;
+const frame = ref<HTMLElement | null>(null);
+const { near, style, nearer, farther, fit, bring, place } = useZoom(frame, NEAREST);
+watch(() => props.photo.photo.value, fit);
 const picture = computed(() => props.photo.photo.value?.picture ?? null);
 watch([canvas, picture], () => {
   if (canvas.value && picture.value) canvas.value.getContext('2d')?.drawImage(picture.value, 0, 0);
@@ -46,10 +58,43 @@ const grips = computed((): readonly Grip[] => {
   );
 });
 
+/** What is taken now stays a grip of its own, however close others come. */
+const taken = ref('');
+/** A place of the picture as it fits (px). */
+const fitted = ([x, y]: PlanePoint): PlanePoint => [x * scale.value, y * scale.value];
+const seen = computed(
+  () =>
+  grips.value
+    .map((grip) => ({ grip, at: place(fitted(grip.at)) }))
+    .filter(({ grip, at: [x, y] }) => grip.key === taken.value || (x >= 0 && y >= 0 && x <= width.value && y <= height.value)), // prettier-ignore
+);
+/** Grips that stand alone, and those that are joined. */
+const groups = computed(() => {
+  const own = seen.value.filter(({ grip }) => grip.key === taken.value);
+  const others = seen.value.filter(({ grip }) => grip.key !== taken.value);
+  // As near as it can be seen, no press would part them.
+  const finger = near.value < NEAREST ? GRIP : 0;
+  const joined = closeGrips(others.map(({ at }) => at), finger).map((group) => group.flatMap((index) => others[index] ?? [])); // prettier-ignore
+  return [...own.map((one) => [one]), ...joined];
+});
+const alone = computed(() => groups.value.flatMap((group) => (group.length === 1 ? group : [])));
+const joined = computed(() => groups.value.flatMap((group) => {
+  const [first] = group;
+  return first && group.length > 1 ? [{ key: first.grip.key, count: group.length, at: first.at, group }] : [];
+})); // prettier-ignore
+function open(group: typeof seen.value): void {
+  const places = group.map(({ grip }) => fitted(grip.at));
+  const middle = (axis: 0 | 1) => places.reduce((sum, one) => sum + one[axis], 0) / places.length;
+  bring([middle(0), middle(1)], nearerBy(group.map(({ at }) => at), GRIP)); // prettier-ignore
+}
+
 let from: PlanePoint = [0, 0];
 const dragOf = (grip: Grip) => ({
-  start: () => (from = grip.at),
-  move: (dx: number, dy: number) => grip.move([from[0] + dx / scale.value, from[1] + dy / scale.value]),
+  start: () => {
+    taken.value = grip.key;
+    from = grip.at;
+  },
+  move: (dx: number, dy: number) => grip.move([from[0] + dx / scale.value / near.value, from[1] + dy / scale.value / near.value]), // prettier-ignore
   end: grip.done,
 });
 const ARROWS: Readonly<Record<string, PlanePoint>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }; // prettier-ignore
@@ -64,29 +109,57 @@ function press(grip: Grip, event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div v-if="picture" class="over">
-    <canvas ref="canvas" :width="picture.width" :height="picture.height" role="img" aria-label="The photograph" />
-    <svg :viewBox="box" aria-hidden="true">
-      <polygon v-if="photo.corners.value" class="sheet" :points="linePoints(photo.corners.value)" />
-      <polygon v-for="(line, index) in photo.lines.value" :key="index" class="under" :points="linePoints(line)" />
-      <polygon v-for="(line, index) in photo.lines.value" :key="`on ${index}`" class="on" :points="linePoints(line)" />
-    </svg>
-    <span
-      v-for="grip in grips"
-      :key="grip.key"
-      v-drag="dragOf(grip)"
-      class="grip"
-      :class="grips.length > 12 ? 'many' : ''"
-      tabindex="0"
-      role="button"
-      :aria-label="`${grip.label}: drag it, or press the arrow keys`"
-      :style="{ left: `${grip.at[0] * scale}px`, top: `${grip.at[1] * scale}px` }"
-      @keydown="press(grip, $event)"
-    />
+  <div v-if="picture" class="whole">
+    <div ref="frame" class="over" :style="{ '--near': near }">
+      <div :style="style">
+        <canvas ref="canvas" :width="picture.width" :height="picture.height" role="img" aria-label="The photograph" />
+        <svg :viewBox="box" aria-hidden="true">
+          <polygon v-if="photo.corners.value" class="sheet" :points="linePoints(photo.corners.value)" />
+          <polygon v-for="(line, index) in photo.lines.value" :key="index" class="under" :points="linePoints(line)" />
+          <polygon
+            v-for="(line, index) in photo.lines.value"
+            :key="`on ${index}`"
+            class="on"
+            :points="linePoints(line)"
+          />
+        </svg>
+      </div>
+      <span
+        v-for="{ grip, at } in alone"
+        :key="grip.key"
+        v-drag="dragOf(grip)"
+        class="grip"
+        data-place
+        tabindex="0"
+        role="button"
+        :aria-label="`${grip.label}: drag it, or press the arrow keys`"
+        :style="{ left: `${at[0]}px`, top: `${at[1]}px` }"
+        @focus="taken = grip.key"
+        @blur="taken = ''"
+        @keydown="press(grip, $event)"
+      />
+      <VBtn
+        v-for="{ key, count, at, group } in joined"
+        :key="`joined ${key}`"
+        class="joined"
+        variant="flat"
+        :aria-label="`${count} points: bring them nearer`"
+        :style="{ left: `${at[0]}px`, top: `${at[1]}px` }"
+        @click="open(group)"
+      >
+        {{ count }}
+      </VBtn>
+    </div>
+    <ZoomButtons :near="near" @nearer="nearer" @farther="farther" @fit="fit" />
   </div>
 </template>
 
 <style scoped>
+.whole {
+  display: grid;
+  justify-items: end;
+  gap: 6px;
+}
 .over {
   position: relative;
   width: fit-content;
@@ -97,7 +170,7 @@ function press(grip: Grip, event: KeyboardEvent): void {
 canvas {
   display: block;
   max-width: 100%;
-  max-height: calc(100dvh - 190px);
+  max-height: calc(100dvh - 250px);
 }
 svg {
   position: absolute;
@@ -111,16 +184,16 @@ polygon {
 }
 .sheet {
   stroke: var(--press);
-  stroke-width: 2;
-  stroke-dasharray: 8 6;
+  stroke-width: calc(2px / var(--near));
+  stroke-dasharray: calc(8px / var(--near)) calc(6px / var(--near));
 }
 .under {
   stroke: #fff;
-  stroke-width: 5;
+  stroke-width: calc(5px / var(--near));
 }
 .on {
   stroke: #b3261e;
-  stroke-width: 2;
+  stroke-width: calc(2px / var(--near));
 }
 .grip {
   position: absolute;
@@ -137,7 +210,14 @@ polygon {
   border-radius: 50%;
   background: var(--press);
 }
-.grip.many::after {
-  inset: 16px;
+.joined {
+  position: absolute;
+  width: 44px;
+  min-width: 0;
+  height: 44px;
+  margin: -22px 0 0 -22px;
+  padding: 0;
+  border: 2px solid #fff;
+  border-radius: 50%;
 }
 </style>
