@@ -1,4 +1,4 @@
-import { newTarget } from '../src/core/piece/target.ts';
+import { newTarget } from '../src/core/target/target.ts';
 import { percentiles, type Times } from './measure.ts';
 import { pause, request, slowest, startServer } from './ownServer.ts';
 

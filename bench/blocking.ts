@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import type { Page } from 'playwright-core';
 import { openBrowser } from '../e2e/browser.ts';
 import { openTable } from '../e2e/testTable.ts';
-import { cap } from '../src/core/flatten/meshes.test.helper.ts';
+import { cap } from '../src/core/geometry/flatten/meshes.test.helper.ts';
 
 /** Rings of caps with about 5,000 and 20,000 vertices. */
 const RINGS = [41, 81] as const;

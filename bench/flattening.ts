@@ -1,5 +1,5 @@
-import { flatten } from '../src/core/flatten/flatten.ts';
-import { cap } from '../src/core/flatten/meshes.test.helper.ts';
+import { flatten } from '../src/core/geometry/flatten/flatten.ts';
+import { cap } from '../src/core/geometry/flatten/meshes.test.helper.ts';
 import { measure, type Times } from './measure.ts';
 
 /** Rings of meshes with about 1,000, 5,000 and 20,000 vertices. */

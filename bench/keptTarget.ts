@@ -1,4 +1,4 @@
-import { newTarget } from '../src/core/piece/target.ts';
+import { newTarget } from '../src/core/target/target.ts';
 import { textsOf, type ReadTarget } from '../src/server/workshop/work.ts';
 
 /** A plain tumbler as the server keeps it. */

@@ -1,9 +1,9 @@
-import { boxRows } from '../src/core/kiln/boxRows.ts';
-import { kindOf, type LoadJob, type LoadPiece } from '../src/core/kiln/loadJob.ts';
-import { packLoad } from '../src/core/kiln/packLoad.ts';
-import { learnClay } from '../src/core/learning/learn.ts';
-import { madeUpClay } from '../src/core/learning/madeUpStudio.test.helper.ts';
-import type { Outline } from '../src/core/outline/outline.ts';
+import { boxRows } from '../src/core/studio/kiln/boxRows.ts';
+import { kindOf, type LoadJob, type LoadPiece } from '../src/core/studio/kiln/loadJob.ts';
+import { packLoad } from '../src/core/studio/kiln/packLoad.ts';
+import { learnClay } from '../src/core/studio/learning/learn.ts';
+import { madeUpClay } from '../src/core/studio/learning/madeUpStudio.test.helper.ts';
+import type { Outline } from '../src/core/geometry/outline/outline.ts';
 import { seeded } from '../src/core/seeded.ts';
 import { measure, type Times } from './measure.ts';
 

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { readTargetText } from '../src/contract/targetSchema.ts';
 import { develop } from '../src/core/piece/develop.ts';
-import { newTarget } from '../src/core/piece/target.ts';
+import { newTarget } from '../src/core/target/target.ts';
 import { keptTarget } from './keptTarget.ts';
 import { raise, standingBody } from '../src/core/raise/raise.ts';
 import { writeTemplate } from '../src/print/writeTemplate.ts';

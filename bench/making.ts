@@ -1,12 +1,12 @@
 import { seeded } from '../src/core/seeded.ts';
-import { COVERS, ROOM } from '../src/core/drying/air.ts';
-import { dryPart, dryPlainly } from '../src/core/drying/partDrying.ts';
-import { layOrder } from '../src/core/order/layOrder.ts';
-import { CUP, order } from '../src/core/order/orders.test.helper.ts';
-import { blocksOf } from '../src/core/order/workBlock.ts';
-import { exactEnd } from '../src/core/planning/exactPlan.test.helper.ts';
-import { madeUpTask } from '../src/core/planning/madeUpTask.test.helper.ts';
-import { layPlan } from '../src/core/planning/plan.ts';
+import { COVERS, ROOM } from '../src/core/studio/drying/air.ts';
+import { dryPart, dryPlainly } from '../src/core/studio/drying/partDrying.ts';
+import { layOrder } from '../src/core/studio/order/layOrder.ts';
+import { CUP, order } from '../src/core/studio/order/orders.test.helper.ts';
+import { blocksOf } from '../src/core/studio/order/workBlock.ts';
+import { exactEnd } from '../src/core/studio/planning/exactPlan.test.helper.ts';
+import { madeUpTask } from '../src/core/studio/planning/madeUpTask.test.helper.ts';
+import { layPlan } from '../src/core/studio/planning/plan.ts';
 import { measure, type Times } from './measure.ts';
 
 const MODEL = { diffusivity: 1e-9, transfer: 1e-6, initial: 0.27, equilibrium: 0.01 };

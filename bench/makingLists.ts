@@ -1,9 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { openTable, type TestTable } from '../e2e/testTable.ts';
 import type { Design } from '../src/contract/api.ts';
-import { ROOM } from '../src/core/drying/air.ts';
-import { orderOfWork } from '../src/core/making/orderOfWork.ts';
-import { DEFAULT_SCHOOLS } from '../src/core/making/workStep.ts';
+import { ROOM } from '../src/core/studio/drying/air.ts';
+import { orderOfWork } from '../src/core/studio/making/orderOfWork.ts';
+import { DEFAULT_SCHOOLS } from '../src/core/studio/making/workStep.ts';
 import { develop } from '../src/core/piece/develop.ts';
 import { seeded } from '../src/core/seeded.ts';
 import { designService } from '../src/server/services/designs.ts';

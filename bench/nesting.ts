@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { readTargetText } from '../src/contract/targetSchema.ts';
-import { nest } from '../src/core/nest/nest.ts';
-import type { NestJob } from '../src/core/nest/nestJob.ts';
-import type { Outline } from '../src/core/outline/outline.ts';
+import { nest } from '../src/core/geometry/nest/nest.ts';
+import type { NestJob } from '../src/core/geometry/nest/nestJob.ts';
+import type { Outline } from '../src/core/geometry/outline/outline.ts';
 import { seeded } from '../src/core/seeded.ts';
-import { planSlabs } from '../src/core/slabPlan/planSlabs.ts';
-import { DEFAULT_PLAN, planGroups, type PlannedSlab, type PlanRules } from '../src/core/slabPlan/slabPlan.ts';
+import { planSlabs } from '../src/core/studio/slabPlan/planSlabs.ts';
+import { DEFAULT_PLAN, planGroups, type PlannedSlab, type PlanRules } from '../src/core/studio/slabPlan/slabPlan.ts';
 
 /** A ring sector about the origin (radii mm, sweep degrees). */
 function sector(inner: number, outer: number, sweep: number): Outline {

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { newTarget, type Target } from '../src/core/piece/target.ts';
+import { newTarget, type Target } from '../src/core/target/target.ts';
 
 /** The slowest thing that is legal: a bowl so deep that no darts do, which is found out only at the end of the search. No two are alike, so that nothing found before serves. */
 export const slowest = (index: number): Target => ({

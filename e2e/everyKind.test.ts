@@ -4,9 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import DxfParser from 'dxf-parser';
 import { readTargetText } from '../src/contract/targetSchema.ts';
-import { area, type Outline } from '../src/core/outline/outline.ts';
+import { area, type Outline } from '../src/core/geometry/outline/outline.ts';
 import { developWhole, type Development } from '../src/core/piece/develop.ts';
-import { templateParts } from '../src/core/sheet/templateParts.ts';
+import { templateParts } from '../src/core/files/sheet/templateParts.ts';
 import { eachVisit, figure, textOf } from './visit.ts';
 
 jest.setTimeout(400_000);

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { MadeLine } from '../src/contract/made.ts';
 import type { Kept } from '../src/contract/records.ts';
-import { peakOf } from '../src/core/kiln/schedule.ts';
+import { peakOf } from '../src/core/studio/kiln/schedule.ts';
 import { wordsOf } from './pdfMeasure.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 

@@ -5,9 +5,9 @@ import { join } from 'node:path';
 import type { Design } from '../src/contract/api.ts';
 import type { Making, Measurement } from '../src/contract/makings.ts';
 import type { Kept } from '../src/contract/records.ts';
-import { ROOM } from '../src/core/drying/air.ts';
+import { ROOM } from '../src/core/studio/drying/air.ts';
 import { freshFiring } from '../src/web/components/kiln/freshFiring.ts';
-import { DEFAULT_SCHOOLS, type WorkStep } from '../src/core/making/workStep.ts';
+import { DEFAULT_SCHOOLS, type WorkStep } from '../src/core/studio/making/workStep.ts';
 import { wordsOf } from './pdfMeasure.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import DxfParser from 'dxf-parser';
 import type { Page } from 'playwright-core';
-import { bounds } from '../src/core/outline/outline.ts';
+import { bounds } from '../src/core/geometry/outline/outline.ts';
 import { countOf, download, eachVisit, fieldSays, figure, kept, read, textOf, type } from './visit.ts';
 
 const visit = eachVisit({ demo: true });

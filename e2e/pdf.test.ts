@@ -2,10 +2,10 @@ import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { develop } from '../src/core/piece/develop.ts';
-import { newTarget, type Target } from '../src/core/piece/target.ts';
-import { aboutTemplate } from '../src/core/sheet/about.ts';
-import type { PaperName } from '../src/core/sheet/paper.ts';
-import type { CheckedPrinter } from '../src/core/sheet/printerCheck.ts';
+import { newTarget, type Target } from '../src/core/target/target.ts';
+import { aboutTemplate } from '../src/core/files/sheet/about.ts';
+import type { PaperName } from '../src/core/studio/printer/paper.ts';
+import type { CheckedPrinter } from '../src/core/studio/printer/printerCheck.ts';
 import { writeTemplate } from '../src/print/writeTemplate.ts';
 import { levels, rasterise, uprights } from './pdfMeasure.ts';
 

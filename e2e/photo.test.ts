@@ -3,9 +3,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import sharp from 'sharp';
 import type { Design } from '../src/contract/api.ts';
-import { rendered, type Shape } from '../src/core/photo/rendered.test.helper.ts';
-import { arc, box, placed, round, sceneOf } from '../src/core/photo/scenes.test.helper.ts';
-import { planReach } from '../src/core/outline/plan.ts';
+import { rendered, type Shape } from '../src/core/files/photo/rendered.test.helper.ts';
+import { arc, box, placed, round, sceneOf } from '../src/core/files/photo/scenes.test.helper.ts';
+import { planReach } from '../src/core/parts/plan/plan.ts';
 import { countOf, eachVisit, textOf } from './visit.ts';
 
 const visit = eachVisit({ demo: true });

@@ -1,4 +1,4 @@
-import type { Page } from '../src/core/sheet/pages.ts';
+import type { Page } from '../src/core/files/sheet/pages.ts';
 import type { ReadPage } from './pdfMeasure.ts';
 import { offAt, type Point } from './rasterLine.ts';
 

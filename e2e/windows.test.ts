@@ -1,5 +1,5 @@
 import type { Page } from 'playwright-core';
-import { newTarget } from '../src/core/piece/target.ts';
+import { newTarget } from '../src/core/target/target.ts';
 import { eachVisit, textOf } from './visit.ts';
 import { crossedWords } from './words.ts';
 

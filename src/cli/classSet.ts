@@ -1,7 +1,7 @@
 import { MOST_PUPILS, namesOfTable } from '../contract/classList.ts';
 import { developWhole } from '../core/piece/develop.ts';
-import type { PageOptions } from '../core/sheet/pages.ts';
-import type { Target } from '../core/piece/target.ts';
+import type { PageOptions } from '../core/files/sheet/pages.ts';
+import type { Target } from '../core/target/target.ts';
 import type { Station } from './station.ts';
 
 /** Names of a class: the first column of a CSV, with or without a head. Null with a complaint. */

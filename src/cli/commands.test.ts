@@ -1,4 +1,4 @@
-import { newTarget } from '../core/piece/target.ts';
+import { newTarget } from '../core/target/target.ts';
 import { runCommand } from './commands.ts';
 import { fakeStation } from './fakeStation.test.helper.ts';
 

@@ -1,5 +1,5 @@
 import { readDryJob, type DryJob } from '../contract/drySchema.ts';
-import { dryPart, dryPlainly } from '../core/drying/partDrying.ts';
+import { dryPart, dryPlainly } from '../core/studio/drying/partDrying.ts';
 import { readJson } from './readJson.ts';
 import type { Station } from './station.ts';
 

@@ -1,4 +1,4 @@
-import { nest } from '../core/nest/nest.ts';
+import { nest } from '../core/geometry/nest/nest.ts';
 import { seeded } from '../core/seeded.ts';
 import type { Station } from './station.ts';
 

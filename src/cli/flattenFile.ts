@@ -1,8 +1,9 @@
-import { flatten } from '../core/flatten/flatten.ts';
-import { MOULD_SIDES, neutralSurface } from '../core/flatten/blankOf.ts';
-import { meshTrouble } from '../core/mesh/checkMesh.ts';
-import { readObj } from '../core/mesh/readObj.ts';
-import { LIMITS, TARGET_DEFAULTS } from '../core/piece/target.ts';
+import { flatten } from '../core/geometry/flatten/flatten.ts';
+import { MOULD_SIDES } from '../core/target/mouldSide.ts';
+import { neutralSurface } from '../core/forms/mould/neutralSurface.ts';
+import { meshTrouble } from '../core/geometry/mesh/checkMesh.ts';
+import { readObj } from '../core/geometry/mesh/readObj.ts';
+import { LIMITS, TARGET_DEFAULTS } from '../core/target/target.ts';
 import type { Station } from './station.ts';
 
 const DONE = 0;

@@ -1,5 +1,5 @@
 import { readLearnJob } from '../contract/learnSchema.ts';
-import { learnClay } from '../core/learning/learn.ts';
+import { learnClay } from '../core/studio/learning/learn.ts';
 import { readJson } from './readJson.ts';
 import type { Station } from './station.ts';
 

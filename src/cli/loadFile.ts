@@ -1,5 +1,5 @@
 import { readLoadJob } from '../contract/loadSchema.ts';
-import { packLoad } from '../core/kiln/packLoad.ts';
+import { packLoad } from '../core/studio/kiln/packLoad.ts';
 import { seeded } from '../core/seeded.ts';
 import { readJson } from './readJson.ts';
 import type { Station } from './station.ts';

@@ -1,7 +1,7 @@
 import { fork } from 'node:child_process';
 import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
-import type { Nested, NestJob } from '../core/nest/nestJob.ts';
+import type { Nested, NestJob } from '../core/geometry/nest/nestJob.ts';
 
 /** What one search is given: the job, when it must be done (ms since the epoch), and where its randomness begins. */
 export interface NestTask {

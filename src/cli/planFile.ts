@@ -1,5 +1,5 @@
 import { readPlanTask } from '../contract/planSchema.ts';
-import { layPlan } from '../core/planning/plan.ts';
+import { layPlan } from '../core/studio/planning/plan.ts';
 import { seeded } from '../core/seeded.ts';
 import { readJson } from './readJson.ts';
 import type { Station } from './station.ts';

@@ -1,6 +1,6 @@
 import { readTargetText, type TargetReading } from '../contract/targetSchema.ts';
 import { faultLine } from '../core/errors.ts';
-import type { Target } from '../core/piece/target.ts';
+import type { Target } from '../core/target/target.ts';
 import type { Station } from './station.ts';
 
 /** A target and the file that it came from. */

@@ -4,10 +4,10 @@ import { developWhole } from '../core/piece/develop.ts';
 import { targetsOfEveryKind } from '../core/piece/everyKind.test.helper.ts';
 import { randomTarget } from '../core/piece/targets.test.helper.ts';
 import { seeded } from '../core/seeded.ts';
-import type { Part } from '../core/part/part.ts';
-import type { Primitive } from '../core/sheet/drawing.ts';
-import { partDrawing } from '../core/sheet/partDrawing.ts';
-import { entersBox, piecesOf, RoomForWords, wordsBox } from '../core/sheet/roomForWords.ts';
+import type { Part } from '../core/parts/part/part.ts';
+import type { Primitive } from '../core/studio/printer/drawing.ts';
+import { partDrawing } from '../core/files/sheet/partDrawing.ts';
+import { entersBox, piecesOf, RoomForWords, wordsBox } from '../core/files/sheet/roomForWords.ts';
 
 const box = { minX: 0, minY: 0, maxX: 10, maxY: 5 };
 

@@ -1,7 +1,7 @@
 import { inflateSync } from 'node:zlib';
 import sharp from 'sharp';
-import { newTarget } from '../core/piece/target.ts';
-import { readHpgl } from '../core/plot/readHpgl.ts';
+import { newTarget } from '../core/target/target.ts';
+import { readHpgl } from '../core/files/plot/readHpgl.ts';
 import { runCommand } from './commands.ts';
 import { fakeStation } from './fakeStation.test.helper.ts';
 

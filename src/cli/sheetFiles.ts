@@ -1,15 +1,15 @@
 import { faultLine, FaultError } from '../core/errors.ts';
-import { aboutTemplate } from '../core/sheet/about.ts';
-import { bounds } from '../core/outline/outline.ts';
+import { aboutTemplate } from '../core/files/sheet/about.ts';
+import { bounds } from '../core/geometry/outline/outline.ts';
 import { developWhole } from '../core/piece/develop.ts';
-import { pagesOf, type PageOptions } from '../core/sheet/pages.ts';
-import { DEFAULT_PAPER, PAPER_NAMES, ROLL_LIMITS, type PaperName } from '../core/sheet/paper.ts';
-import { SCALE_LIMITS, type CheckedPrinter } from '../core/sheet/printerCheck.ts';
-import { CLEARANCE, DEFAULT_DPI, DPI_LIMITS, FRAME_FORMATS, OFFSET_LIMITS, TEMPLATE_FORMATS, type PieceFormat } from '../core/sheet/templateFormat.ts'; // prettier-ignore
-import { templateParts } from '../core/sheet/templateParts.ts';
+import { pagesOf, type PageOptions } from '../core/files/sheet/pages.ts';
+import { DEFAULT_PAPER, PAPER_NAMES, ROLL_LIMITS, type PaperName } from '../core/studio/printer/paper.ts';
+import { SCALE_LIMITS, type CheckedPrinter } from '../core/studio/printer/printerCheck.ts';
+import { CLEARANCE, DEFAULT_DPI, DPI_LIMITS, FRAME_FORMATS, OFFSET_LIMITS, TEMPLATE_FORMATS, type PieceFormat } from '../core/files/sheet/templateFormat.ts'; // prettier-ignore
+import { templateParts } from '../core/files/sheet/templateParts.ts';
 import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
-import type { Target } from '../core/piece/target.ts';
-import { noTool } from '../core/tool/noTool.ts';
+import type { Target } from '../core/target/target.ts';
+import { noTool } from '../core/files/tool/noTool.ts';
 import { classSet, readNames } from './classSet.ts';
 import { readTargets } from './readTargets.ts';
 import type { Station } from './station.ts';

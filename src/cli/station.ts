@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join, resolve } from 'node:path';
-import type { Nested, NestJob } from '../core/nest/nestJob.ts';
+import type { Nested, NestJob } from '../core/geometry/nest/nestJob.ts';
 
 /** What a command needs of the machine; tests bring their own. */
 export interface Station {

@@ -1,8 +1,8 @@
 import type { Fault } from '../core/errors.ts';
-import type { Target } from '../core/piece/target.ts';
-import type { PaperName } from '../core/sheet/paper.ts';
-import type { CheckedPrinter } from '../core/sheet/printerCheck.ts';
-import type { PieceFormat } from '../core/sheet/templateFormat.ts';
+import type { Target } from '../core/target/target.ts';
+import type { PaperName } from '../core/studio/printer/paper.ts';
+import type { CheckedPrinter } from '../core/studio/printer/printerCheck.ts';
+import type { PieceFormat } from '../core/files/sheet/templateFormat.ts';
 import type { InchMarks, LengthUnit } from '../core/units/lengthUnit.ts';
 import type { ErrorCode } from './errors.ts';
 import type { Kept, RecordKind } from './records.ts';

@@ -1,5 +1,5 @@
 import { faultLine, shortValue } from '../core/errors.ts';
-import { newTarget } from '../core/piece/target.ts';
+import { newTarget } from '../core/target/target.ts';
 import { boundsFault, BOUNDS } from './bounds.ts';
 import { plainName } from './plainName.ts';
 import { readTarget, readTargetText } from './targetSchema.ts';

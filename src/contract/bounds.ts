@@ -1,5 +1,5 @@
 import type { Fault } from '../core/errors.ts';
-import { MOULD_LIMITS } from '../core/mould/mouldForm.ts';
+import { MOULD_LIMITS } from '../core/target/mouldForm.ts';
 
 /** How large anything that comes in may be, checked before its shape is looked at. */
 export const BOUNDS = {

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { cleanName } from '../core/making/classNames.ts';
+import { cleanName } from '../core/studio/making/classNames.ts';
 
 /** Most names that a class is printed for. */
 export const MOST_PUPILS = 200;

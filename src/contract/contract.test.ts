@@ -1,9 +1,9 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { DEFAULT_FEET } from '../core/feet/feet.ts';
-import { DEFAULT_HANDLE } from '../core/handle/handle.ts';
-import { DEFAULT_LID } from '../core/lid/lid.ts';
-import { newTarget } from '../core/piece/target.ts';
+import { DEFAULT_FEET } from '../core/target/feet.ts';
+import { DEFAULT_HANDLE } from '../core/target/handle.ts';
+import { DEFAULT_LID } from '../core/target/lid.ts';
+import { newTarget } from '../core/target/target.ts';
 import { randomTarget } from '../core/piece/targets.test.helper.ts';
 import { seeded } from '../core/seeded.ts';
 import { ERRORS } from './errors.ts';

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { shortValue, type Fault } from '../core/errors.ts';
-import { AIR_LIMITS, AIR_SPEEDS, COVERS, ROOM, type Air, type Cover } from '../core/drying/air.ts';
-import { DRYING_LIMITS, SUPPORTS, type PlainModel, type Support } from '../core/drying/partDrying.ts';
+import { AIR_LIMITS, AIR_SPEEDS, COVERS, ROOM, type Air, type Cover } from '../core/studio/drying/air.ts';
+import { DRYING_LIMITS, SUPPORTS, type PlainModel, type Support } from '../core/studio/drying/partDrying.ts';
 import { givenOnce } from './givenOnce.ts';
 import { readShape } from './targetSchema.ts';
 

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { CONE_STATES, FIRING_KINDS, FIRING_LIMITS, type KeptFiring } from '../core/kiln/keptFiring.ts';
+import { CONE_STATES, FIRING_KINDS, FIRING_LIMITS, type KeptFiring } from '../core/studio/kiln/keptFiring.ts';
 import { plainName } from './plainName.ts';
 
 const figure = () => Joi.number().strict();

@@ -1,9 +1,9 @@
 import Joi from 'joi';
-import { SHEET_LIMITS } from '../core/bentSheet/sheetForm.ts';
-import { MOULD_SIDES } from '../core/flatten/blankOf.ts';
-import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, CAST_FACES, MOULD_STATES, MOULD_WALLS } from '../core/mould/mouldForm.ts';
-import { PLAN_KINDS } from '../core/outline/plan.ts';
-import { FORM_KINDS, MOST_PROFILE_POINTS } from '../core/piece/target.ts';
+import { SHEET_LIMITS } from '../core/target/sheetForm.ts';
+import { MOULD_SIDES } from '../core/target/mouldSide.ts';
+import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, CAST_FACES, MOULD_STATES, MOULD_WALLS } from '../core/target/mouldForm.ts';
+import { PLAN_KINDS } from '../core/target/plan.ts';
+import { FORM_KINDS, MOST_PROFILE_POINTS } from '../core/target/target.ts';
 
 /** A figure, strictly a number. */
 export const figure = () => Joi.number().strict().unsafe();

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import type { Fault } from '../core/errors.ts';
-import type { LearnJob } from '../core/learning/learn.ts';
+import type { LearnJob } from '../core/studio/learning/learn.ts';
 import { readShape } from './targetSchema.ts';
 
 /** Limits of what a clay is learned from; lengths mm. */

@@ -1,9 +1,9 @@
 import Joi from 'joi';
 import { shortValue, type Fault } from '../core/errors.ts';
-import { backward } from '../core/drawn/drawnLines.ts';
-import type { LoadJob, LoadShelf } from '../core/kiln/loadJob.ts';
-import { crossesItself } from '../core/outline/crossing.ts';
-import { area, validateOutline, type Outline, type Vertex } from '../core/outline/outline.ts';
+import { backward } from '../core/files/drawn/drawnLines.ts';
+import type { LoadJob, LoadShelf } from '../core/studio/kiln/loadJob.ts';
+import { crossesItself } from '../core/geometry/outline/crossing.ts';
+import { area, validateOutline, type Outline, type Vertex } from '../core/geometry/outline/outline.ts';
 import { givenOnce } from './givenOnce.ts';
 import { readShape } from './targetSchema.ts';
 

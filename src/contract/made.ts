@@ -1,8 +1,8 @@
-import type { Behaviour } from '../core/learning/behaviour.ts';
-import type { Finding } from '../core/learning/findings.ts';
-import type { MadePiece, Planned } from '../core/learning/madePiece.ts';
-import type { Pattern } from '../core/learning/patterns.ts';
-import type { CostOf } from '../core/price/priceOf.ts';
+import type { Behaviour } from '../core/studio/learning/behaviour.ts';
+import type { Finding } from '../core/studio/learning/findings.ts';
+import type { MadePiece, Planned } from '../core/studio/learning/madePiece.ts';
+import type { Pattern } from '../core/studio/learning/patterns.ts';
+import type { CostOf } from '../core/studio/price/priceOf.ts';
 import type { MakingPiece } from './makings.ts';
 
 /** What a revision says of its pieces; null while it is not known, or no longer can be. Thickness mm, wet. */

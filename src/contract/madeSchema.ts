@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { MEASURED, PIECE_STATES, type Measured, type PieceState } from '../core/making/measured.ts';
+import { MEASURED, PIECE_STATES, type Measured, type PieceState } from '../core/studio/making/measured.ts';
 
 /** Which records are asked for: of one making or of all, words, and a size between two figures in a state. */
 export interface MadeQuery {

@@ -1,10 +1,10 @@
 import Joi from 'joi';
-import { AIR_LIMITS, AIR_SPEEDS, COVERS } from '../core/drying/air.ts';
-import { SUPPORTS } from '../core/drying/partDrying.ts';
-import { CLASS_LIMITS } from '../core/making/classNames.ts';
-import { MARK_KINDS, type Spot } from '../core/making/making.ts';
-import { ACTS } from '../core/making/workStep.ts';
-import { MEASURED, PIECE_STATES } from '../core/making/measured.ts';
+import { AIR_LIMITS, AIR_SPEEDS, COVERS } from '../core/studio/drying/air.ts';
+import { SUPPORTS } from '../core/studio/drying/partDrying.ts';
+import { CLASS_LIMITS } from '../core/studio/making/classNames.ts';
+import { MARK_KINDS, type Spot } from '../core/studio/making/making.ts';
+import { ACTS } from '../core/studio/making/workStep.ts';
+import { MEASURED, PIECE_STATES } from '../core/studio/making/measured.ts';
 import { plainName } from './plainName.ts';
 import { FAULTS, type Entries, type MakingHead, type MakingStart, type Photograph } from './makings.ts';
 

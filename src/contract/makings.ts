@@ -1,8 +1,8 @@
-import type { Air } from '../core/drying/air.ts';
-import type { Mark, Spot } from '../core/making/making.ts';
-import type { Measured, PieceState } from '../core/making/measured.ts';
-import type { Strike } from '../core/making/strikes.ts';
-import type { Schools, WorkStep } from '../core/making/workStep.ts';
+import type { Air } from '../core/studio/drying/air.ts';
+import type { Mark, Spot } from '../core/studio/making/making.ts';
+import type { Measured, PieceState } from '../core/studio/making/measured.ts';
+import type { Strike } from '../core/studio/making/strikes.ts';
+import type { Schools, WorkStep } from '../core/studio/making/workStep.ts';
 
 /** One kind of piece of a making: a revision of a design, how many, and the order of work as it was drawn up for it. */
 export interface MakingPiece {

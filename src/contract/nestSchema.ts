@@ -1,9 +1,9 @@
 import Joi from 'joi';
 import { shortValue, type Fault } from '../core/errors.ts';
-import type { NestJob } from '../core/nest/nestJob.ts';
-import { skylineFits } from '../core/nest/nest.ts';
-import { backward } from '../core/drawn/drawnLines.ts';
-import { area, validateOutline, type Vertex } from '../core/outline/outline.ts';
+import type { NestJob } from '../core/geometry/nest/nestJob.ts';
+import { skylineFits } from '../core/geometry/nest/nest.ts';
+import { backward } from '../core/files/drawn/drawnLines.ts';
+import { area, validateOutline, type Vertex } from '../core/geometry/outline/outline.ts';
 import { givenOnce } from './givenOnce.ts';
 import { readShape } from './targetSchema.ts';
 

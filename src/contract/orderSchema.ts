@@ -1,6 +1,6 @@
 import Joi from 'joi';
-import { COVERS } from '../core/drying/air.ts';
-import { ORDER_LIMITS, type KeptOrder } from '../core/order/keptOrder.ts';
+import { COVERS } from '../core/studio/drying/air.ts';
+import { ORDER_LIMITS, type KeptOrder } from '../core/studio/order/keptOrder.ts';
 import { airSchema, dryingPartSchema } from './makingSchema.ts';
 import { plainName } from './plainName.ts';
 

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 import { shortValue, type Fault } from '../core/errors.ts';
-import { PLAN_LIMITS, type PlanTask } from '../core/planning/planJob.ts';
+import { PLAN_LIMITS, type PlanTask } from '../core/studio/planning/planJob.ts';
 import { givenOnce } from './givenOnce.ts';
 import { readShape } from './targetSchema.ts';
 

@@ -1,9 +1,9 @@
-import type { Clay, ScrapEntry } from '../core/clay/clay.ts';
-import type { HouseWay } from '../core/making/houseWay.ts';
-import type { KeptFiring } from '../core/kiln/keptFiring.ts';
-import type { KeptOrder } from '../core/order/keptOrder.ts';
-import type { KeptPlan } from '../core/slabPlan/keptPlan.ts';
-import type { KitItem } from '../core/kit/kit.ts';
+import type { Clay, ScrapEntry } from '../core/studio/clay/clay.ts';
+import type { HouseWay } from '../core/studio/making/houseWay.ts';
+import type { KeptFiring } from '../core/studio/kiln/keptFiring.ts';
+import type { KeptOrder } from '../core/studio/order/keptOrder.ts';
+import type { KeptPlan } from '../core/studio/slabPlan/keptPlan.ts';
+import type { KitItem } from '../core/studio/kit/kit.ts';
 
 /** What is kept beside designs. Each kind has a body of its own, and a name to find it by. */
 export interface RecordBodies {

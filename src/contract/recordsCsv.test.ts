@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Entries } from './makings.ts';
-import { ROOM } from '../core/drying/air.ts';
-import { USUAL_SEGMENTS, type KeptFiring } from '../core/kiln/keptFiring.ts';
-import { DEFAULT_SCHOOLS } from '../core/making/workStep.ts';
+import { ROOM } from '../core/studio/drying/air.ts';
+import { USUAL_SEGMENTS, type KeptFiring } from '../core/studio/kiln/keptFiring.ts';
+import { DEFAULT_SCHOOLS } from '../core/studio/making/workStep.ts';
 import {
   CSV_HEAD,
   readRecordsCsv,

@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { shortValue, type Fault } from '../core/errors.ts';
-import type { KeptFiring } from '../core/kiln/keptFiring.ts';
+import type { KeptFiring } from '../core/studio/kiln/keptFiring.ts';
 import { makingEntries, makingStart, photographRow } from './makingSchema.ts';
 import type { Entries, MakingStart, Photograph } from './makings.ts';
 import { readRecord } from './recordSchema.ts';

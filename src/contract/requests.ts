@@ -1,10 +1,10 @@
 import Joi from 'joi';
-import { LIMITS } from '../core/piece/target.ts';
-import { DEFAULT_PAPER, PAPER_NAMES, ROLL_LIMITS, type PaperName } from '../core/sheet/paper.ts';
-import { SCALE_LIMITS, type CheckedPrinter } from '../core/sheet/printerCheck.ts';
-import { CLEARANCE, DPI_LIMITS, OFFSET_LIMITS, PIECE_FORMATS } from '../core/sheet/templateFormat.ts';
+import { LIMITS } from '../core/target/target.ts';
+import { DEFAULT_PAPER, PAPER_NAMES, ROLL_LIMITS, type PaperName } from '../core/studio/printer/paper.ts';
+import { SCALE_LIMITS, type CheckedPrinter } from '../core/studio/printer/printerCheck.ts';
+import { CLEARANCE, DPI_LIMITS, OFFSET_LIMITS, PIECE_FORMATS } from '../core/files/sheet/templateFormat.ts';
 import { DEFAULT_INCH_MARKS, LENGTH_UNITS, type InchMarks, type LengthUnit } from '../core/units/lengthUnit.ts';
-import { CLASS_LIMITS } from '../core/making/classNames.ts';
+import { CLASS_LIMITS } from '../core/studio/making/classNames.ts';
 import type { ArchiveClash } from './archive.ts';
 import type { ClassRequest, TemplateRequest } from './api.ts';
 import { MOST_PUPILS } from './classList.ts';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
-import { BAR_RUNS, type ShrinkBar } from '../core/clay/bars.ts';
-import { KIT, KIT_KINDS, type KitItem } from '../core/kit/kit.ts';
+import { BAR_RUNS, type ShrinkBar } from '../core/studio/clay/bars.ts';
+import { KIT, KIT_KINDS, type KitItem } from '../core/studio/kit/kit.ts';
 import { readBarsCsv, readKitCsv, writeBarsCsv, writeKitCsv } from './tableCsv.ts';
 
 const length = fc.double({ min: 1, max: 400, noNaN: true }).map((mm) => Math.round(100 * mm) / 100);

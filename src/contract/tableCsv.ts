@@ -1,8 +1,8 @@
 import Papa from 'papaparse';
-import { BAR_RUNS, BAR_STATES, type BarRun, type ShrinkBar } from '../core/clay/bars.ts';
-import { KIT, KIT_KINDS, KIT_LIMITS, type KitItem, type KitKind } from '../core/kit/kit.ts';
-import { checkKitItem } from '../core/kit/checkKit.ts';
-import { CLAY_LIMITS } from '../core/clay/clay.ts';
+import { BAR_RUNS, BAR_STATES, type BarRun, type ShrinkBar } from '../core/studio/clay/bars.ts';
+import { KIT, KIT_KINDS, KIT_LIMITS, type KitItem, type KitKind } from '../core/studio/kit/kit.ts';
+import { checkKitItem } from '../core/studio/kit/checkKit.ts';
+import { CLAY_LIMITS } from '../core/studio/clay/clay.ts';
 
 /** A table as it was read, or why it was not, with its line. */
 export type TableRead<T> =

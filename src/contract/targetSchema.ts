@@ -1,11 +1,11 @@
 import Joi from 'joi';
 import { shortValue, type Fault, type FaultCode } from '../core/errors.ts';
-import { DEFAULT_FEET } from '../core/feet/feet.ts';
-import { DEFAULT_HANDLE, HANDLE_KINDS } from '../core/handle/handle.ts';
-import { DEFAULT_LID, LID_KINDS } from '../core/lid/lid.ts';
-import { DEFAULT_LUGS } from '../core/lug/lug.ts';
-import { FACES } from '../core/part/lean.ts';
-import { checkTarget } from '../core/piece/checkTarget.ts';
+import { DEFAULT_FEET } from '../core/target/feet.ts';
+import { DEFAULT_HANDLE, HANDLE_KINDS } from '../core/target/handle.ts';
+import { DEFAULT_LID, LID_KINDS } from '../core/target/lid.ts';
+import { DEFAULT_LUGS } from '../core/target/lugs.ts';
+import { FACES } from '../core/target/face.ts';
+import { checkTarget } from '../core/forms/checkTarget.ts';
 import {
   BASE_JOINS,
   DEFAULT_CLEARANCE,
@@ -18,12 +18,12 @@ import {
   TARGET_FORMAT,
   TARGET_VERSION,
   type Target,
-} from '../core/piece/target.ts';
-import { IN_HAND_KINDS } from '../core/reverse/inHand.ts';
+} from '../core/target/target.ts';
+import { IN_HAND_KINDS } from '../core/target/inHand.ts';
 import { boundsFault } from './bounds.ts';
 import { plainName } from './plainName.ts';
 import { figure, formSchema, needed, oneOf, only } from './formSchema.ts';
-import { DEFAULT_BEVEL_ANGLE, DEFAULT_MARGIN, DEFAULT_OVERLAP, SEAM_KINDS } from '../core/seam/seam.ts';
+import { DEFAULT_BEVEL_ANGLE, DEFAULT_MARGIN, DEFAULT_OVERLAP, SEAM_KINDS } from '../core/target/seam.ts';
 
 const D = TARGET_DEFAULTS;
 

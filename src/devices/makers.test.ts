@@ -1,9 +1,9 @@
 import { developWhole } from '../core/piece/develop.ts';
-import { newTarget } from '../core/piece/target.ts';
-import { plotSheet } from '../core/plot/plotSheet.ts';
+import { newTarget } from '../core/target/target.ts';
+import { plotSheet } from '../core/files/plot/plotSheet.ts';
 import { seeded } from '../core/seeded.ts';
-import { printerFinding } from '../core/sheet/printerCheck.ts';
-import { sheetOf } from '../core/sheet/sheet.ts';
+import { printerFinding } from '../core/studio/printer/printerCheck.ts';
+import { sheetOf } from '../core/files/sheet/sheet.ts';
 import { CUTTER_BED, simulatedCutter, type CutSheet } from './cutter/simulatedCutter.ts';
 import type { MakerEvent } from './maker.ts';
 import { simulatedPrinter, type SheetLengths } from './printer/simulatedPrinter.ts';

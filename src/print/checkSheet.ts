@@ -1,5 +1,5 @@
-import { PAPER_TITLES, PAPERS, type PaperName } from '../core/sheet/paper.ts';
-import { checkSheet } from '../core/sheet/printerCheck.ts';
+import { PAPER_TITLES, PAPERS, type PaperName } from '../core/studio/printer/paper.ts';
+import { checkSheet } from '../core/studio/printer/printerCheck.ts';
 import { writePdf } from './pdf.ts';
 
 /** The sheet by which a printer is checked, as a PDF: never corrected. */

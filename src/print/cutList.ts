@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
-import { bounds } from '../core/outline/outline.ts';
-import { PAPER_ID, slabBox, type Part } from '../core/part/part.ts';
-import { leanWords } from '../core/sheet/words.ts';
+import { bounds } from '../core/geometry/outline/outline.ts';
+import { PAPER_ID, slabBox, type Part } from '../core/parts/part/part.ts';
+import { leanWords } from '../core/files/sheet/words.ts';
 
 /** Figures of a cut list are read by other programs: mm and ml, three places, a point. */
 const figure = (value: number): string => String(Math.round(1000 * value) / 1000);

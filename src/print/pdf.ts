@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
-import { pathData, plain } from '../core/format/pathData.ts';
+import { pathData, plain } from '../core/files/format/pathData.ts';
 import { MM_PER_INCH } from '../core/numbers.ts';
-import type { Layer, Primitive } from '../core/sheet/drawing.ts';
-import type { Page } from '../core/sheet/pages.ts';
+import type { Layer, Primitive } from '../core/studio/printer/drawing.ts';
+import type { Page } from '../core/files/sheet/pages.ts';
 
 /** Points of a PDF in one mm. */
 const POINTS_PER_MM = 72 / MM_PER_INCH;

@@ -1,7 +1,7 @@
 import sharp from 'sharp';
-import { writeSvg } from '../core/format/svg.ts';
+import { writeSvg } from '../core/files/format/svg.ts';
 import { MM_PER_INCH } from '../core/numbers.ts';
-import type { Sheet } from '../core/sheet/sheet.ts';
+import type { Sheet } from '../core/files/sheet/sheet.ts';
 
 /** What a picture may have at most (dots): more would take the memory of everything else. */
 const MOST_DOTS = 150_000_000;

@@ -1,14 +1,14 @@
-import { DEFAULT_BENCH } from '../core/checks/bench.ts';
-import { orderOfWork } from '../core/making/orderOfWork.ts';
-import { DEFAULT_SCHOOLS } from '../core/making/workStep.ts';
+import { DEFAULT_BENCH } from '../core/advice/bench.ts';
+import { orderOfWork } from '../core/studio/making/orderOfWork.ts';
+import { DEFAULT_SCHOOLS } from '../core/studio/making/workStep.ts';
 import { developWhole } from '../core/piece/develop.ts';
-import type { Target } from '../core/piece/target.ts';
-import { slabsToRoll } from '../core/slabPlan/quickPlan.ts';
-import { benchCard } from '../core/sheet/benchCard.ts';
-import { pagesOf, type Page, type PageOptions } from '../core/sheet/pages.ts';
-import { PAPER_MARGIN, PAPERS } from '../core/sheet/paper.ts';
-import { templateParts } from '../core/sheet/templateParts.ts';
-import { printedSize, stretchOf, TRUE_SCALE } from '../core/sheet/printerCheck.ts';
+import type { Target } from '../core/target/target.ts';
+import { slabsToRoll } from '../core/studio/slabPlan/quickPlan.ts';
+import { benchCard } from '../core/files/sheet/benchCard.ts';
+import { pagesOf, type Page, type PageOptions } from '../core/files/sheet/pages.ts';
+import { PAPER_MARGIN, PAPERS } from '../core/studio/printer/paper.ts';
+import { templateParts } from '../core/files/sheet/templateParts.ts';
+import { printedSize, stretchOf, TRUE_SCALE } from '../core/studio/printer/printerCheck.ts';
 import { writePdf } from './pdf.ts';
 
 /** What a card is written for: as its templates are, and for whom in a class. */

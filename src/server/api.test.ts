@@ -1,6 +1,6 @@
 import request from 'supertest';
 import type { Design, ErrorReply, Revision, RevisionEntry } from '../contract/api.ts';
-import { newTarget, type Target } from '../core/piece/target.ts';
+import { newTarget, type Target } from '../core/target/target.ts';
 import { buildApp } from './app.ts';
 import { openDatabase, type Database } from './models/database.ts';
 import { makeDoor } from './services/door.ts';

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Design } from '../contract/api.ts';
-import { newTarget } from '../core/piece/target.ts';
+import { newTarget } from '../core/target/target.ts';
 import { cylinderOf } from '../core/piece/targets.test.helper.ts';
 import { openDatabase } from './models/database.ts';
 import { designService } from './services/designs.ts';

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import request from 'supertest';
 import type { ErrorReply } from '../contract/api.ts';
-import { newTarget, type Target } from '../core/piece/target.ts';
+import { newTarget, type Target } from '../core/target/target.ts';
 import { buildApp } from './app.ts';
 import { BUSY_TIMEOUT } from './models/driver.ts';
 import { openDatabase, type Database } from './models/database.ts';

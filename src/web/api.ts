@@ -14,9 +14,9 @@ import type { MadeQuery } from '../contract/madeSchema.ts';
 import type { Kept, RecordBodies, RecordKind } from '../contract/records.ts';
 import type { ErrorCode } from '../contract/errors.ts';
 import { unpackNow, type Entries, type Making, type MakingHead, type MakingLine, type MakingNow, type MakingStart, type NowReply } from '../contract/makings.ts'; // prettier-ignore
-import type { FoundMark } from '../core/making/waitWindow.ts';
+import type { FoundMark } from '../core/studio/making/waitWindow.ts';
 import type { HeldPhotograph } from './heldPhotographs.ts';
-import type { Target } from '../core/piece/target.ts';
+import type { Target } from '../core/target/target.ts';
 import { jsonBody } from './jsonBody.ts';
 import { prepareMould } from './workers/prepareMould.ts';
 

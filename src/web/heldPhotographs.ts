@@ -1,5 +1,5 @@
 import { createStore, del, entries, set, type UseStore } from 'idb-keyval';
-import type { Spot } from '../core/making/making.ts';
+import type { Spot } from '../core/studio/making/making.ts';
 
 /** A photograph that the server does not have yet. */
 export interface HeldPhotograph extends Spot {

@@ -1,5 +1,5 @@
-import { mouldOfMesh } from '../core/mould/importedMould.ts';
-import { newTarget, type Target } from '../core/piece/target.ts';
+import { mouldOfMesh } from '../core/forms/mould/importedMould.ts';
+import { newTarget, type Target } from '../core/target/target.ts';
 import { jsonBody } from './jsonBody.ts';
 import { prepared, takeReady } from './workers/blankWork.ts';
 

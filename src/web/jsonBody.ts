@@ -1,4 +1,4 @@
-import type { Target } from '../core/piece/target.ts';
+import type { Target } from '../core/target/target.ts';
 import { listsOf } from './workers/blankWork.ts';
 
 /**

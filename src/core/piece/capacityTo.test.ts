@@ -1,7 +1,7 @@
 import { capacityTo } from './capacityTo.ts';
 import { targetsOfEveryKind } from './everyKind.test.helper.ts';
 import { finishedCapacity } from './finished.ts';
-import type { Target } from './target.ts';
+import type { Target } from '../target/target.ts';
 import { level } from './targets.test.helper.ts';
 
 describe('the capacity up to a level', () => {

@@ -1,11 +1,11 @@
-import { wetLength } from '../clay/shrinkage.ts';
-import type { Mesh } from '../mesh/mesh.ts';
-import { isDraped, stagedFace, type DrapedTarget, type StagedFace } from '../mould/draped.ts';
+import { wetLength } from '../units/shrinkage.ts';
+import type { Mesh } from '../geometry/mesh/mesh.ts';
+import { isDraped, stagedFace, type DrapedTarget, type StagedFace } from '../forms/mould/draped.ts';
 import { once } from '../numbers.ts';
-import { planArea } from '../outline/planMeasures.ts';
+import { planArea } from '../geometry/outline/planMeasures.ts';
 import { finishedCapacity } from './finished.ts';
-import { kindOf } from './kinds/kinds.ts';
-import type { Target } from './target.ts';
+import { kindOf } from '../forms/kinds.ts';
+import type { Target } from '../target/target.ts';
 
 /** Steps between two corners of the hollow's profile: its sections are quadratic in between for all straight walls. */
 const STEPS = 8;

@@ -1,5 +1,5 @@
 import { changedBetween } from './changedBetween.ts';
-import { newTarget, type Target } from './target.ts';
+import { newTarget, type Target } from '../target/target.ts';
 
 const CUP = newTarget('Cup');
 

@@ -1,5 +1,5 @@
-import { formSizes } from './formSizes.ts';
-import type { Target } from './target.ts';
+import { formSizes } from '../forms/formSizes.ts';
+import type { Target } from '../target/target.ts';
 
 /** One thing that differs between two targets: null where one of them has none. Lengths mm, shares fractions. */
 export interface Change {

@@ -1,12 +1,12 @@
-import { firedLength } from '../clay/shrinkage.ts';
+import { firedLength } from '../units/shrinkage.ts';
 import { FaultError } from '../errors.ts';
-import { area, bounds } from '../outline/outline.ts';
-import { validatePart } from '../part/part.ts';
+import { area, bounds } from '../geometry/outline/outline.ts';
+import { validatePart } from '../parts/part/part.ts';
 import { develop } from './develop.ts';
 import { explain } from './explain/explain.ts';
 import type { FigureId } from './explain/step.ts';
 import { rollUp } from './rollUp.test.helper.ts';
-import type { Target } from './target.ts';
+import type { Target } from '../target/target.ts';
 import { cylinderOf, randomTarget, targetWith } from './targets.test.helper.ts';
 import { seeded } from '../seeded.ts';
 

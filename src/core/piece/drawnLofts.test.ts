@@ -1,13 +1,14 @@
-import { convexOutline } from '../drawn/convexOutline.ts';
-import { planOutline } from '../outline/curve.ts';
-import type { Outline } from '../outline/outline.ts';
-import { scaledDrawn, drawnReach, supportOf, type DrawnPlan, type PlanOutline } from '../outline/plan.ts';
-import { checkTarget } from './checkTarget.ts';
+import { convexOutline } from '../files/drawn/convexOutline.ts';
+import { planOutline } from '../geometry/outline/curve.ts';
+import type { Outline } from '../geometry/outline/outline.ts';
+import { scaledDrawn, drawnReach, supportOf } from '../parts/plan/plan.ts';
+import type { DrawnPlan, PlanOutline } from '../target/plan.ts';
+import { checkTarget } from '../forms/checkTarget.ts';
 import { develop } from './develop.ts';
 import { targetsOfEveryKind } from './everyKind.test.helper.ts';
 import { footMeasuredAt } from './returned.test.helper.ts';
 import { returnedLoft, strayed } from './returnedLoft.test.helper.ts';
-import type { LoftForm, Target } from './target.ts';
+import type { LoftForm, Target } from '../target/target.ts';
 
 /** The same outline as if it had been drawn: about the middle of its box, and lying where it lay. */
 function drawn(plan: PlanOutline): DrawnPlan {

@@ -1,11 +1,11 @@
-import { DEFAULT_FEET } from '../feet/feet.ts';
-import { DEFAULT_HANDLE } from '../handle/handle.ts';
-import { DEFAULT_LID } from '../lid/lid.ts';
-import { bounds, type Outline } from '../outline/outline.ts';
+import { DEFAULT_FEET } from '../target/feet.ts';
+import { DEFAULT_HANDLE } from '../target/handle.ts';
+import { DEFAULT_LID } from '../target/lid.ts';
+import { bounds, type Outline } from '../geometry/outline/outline.ts';
 import { develop } from './develop.ts';
 import { elevation, type Elevation } from './elevation.ts';
 import { targetsOfEveryKind } from './everyKind.test.helper.ts';
-import type { Target } from './target.ts';
+import type { Target } from '../target/target.ts';
 import { targetWith } from './targets.test.helper.ts';
 
 const cup = (more: Partial<Target> = {}): Target => ({

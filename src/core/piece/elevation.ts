@@ -1,17 +1,17 @@
-import { firedLength } from '../clay/shrinkage.ts';
-import { FINGER } from '../handle/handle.ts';
-import type { SidePoint } from '../handle/handleCurve.ts';
+import { firedLength } from '../units/shrinkage.ts';
+import { FINGER } from '../target/handle.ts';
+import type { SidePoint } from '../parts/handle/handleCurve.ts';
 import { once } from '../numbers.ts';
-import { moved, type Outline } from '../outline/outline.ts';
-import { circle } from '../outline/shapes.ts';
-import { restOf, standSide } from '../stand/stand.ts';
-import { bentSheet } from '../bentSheet/bentSheet.ts';
-import { placeFeet } from '../bentSheet/placeFeet.ts';
-import { additionsOf } from './additions.ts';
-import { bellyOf } from './kinds/roundBelly.ts';
-import { kindOf } from './kinds/kinds.ts';
-import type { Reach, Standing } from './standing.ts';
-import type { SizeState, Target } from './target.ts';
+import { moved, type Outline } from '../geometry/outline/outline.ts';
+import { circle } from '../geometry/outline/shapes.ts';
+import { restOf, standSide } from '../forms/stand/stand.ts';
+import { bentSheet } from '../forms/bentSheet/bentSheet.ts';
+import { placeFeet } from '../forms/bentSheet/placeFeet.ts';
+import { additionsOf } from '../forms/additions.ts';
+import { bellyOf } from '../forms/roundBelly.ts';
+import { kindOf } from '../forms/kinds.ts';
+import type { Reach, Standing } from '../forms/standing/standing.ts';
+import type { SizeState, Target } from '../target/target.ts';
 
 /** The piece seen from the side, standing on y = 0 about x = 0 (mm). */
 export interface Elevation {

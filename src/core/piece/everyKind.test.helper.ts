@@ -1,5 +1,5 @@
-import type { PlanOutline } from '../outline/plan.ts';
-import type { Form, Target } from './target.ts';
+import type { PlanOutline } from '../target/plan.ts';
+import type { Form, Target } from '../target/target.ts';
 import { level } from './targets.test.helper.ts';
 import { seeded } from '../seeded.ts';
 

@@ -1,8 +1,8 @@
-import { supportOf } from '../outline/plan.ts';
-import { checkTarget } from './checkTarget.ts';
+import { supportOf } from '../parts/plan/plan.ts';
+import { checkTarget } from '../forms/checkTarget.ts';
 import { develop } from './develop.ts';
 import { targetsOfEveryKind } from './everyKind.test.helper.ts';
-import type { Form, Target } from './target.ts';
+import type { Form, Target } from '../target/target.ts';
 import { level } from './targets.test.helper.ts';
 
 const inside = { size: { face: 'inside' } } as const;

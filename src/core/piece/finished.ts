@@ -1,11 +1,11 @@
-import { FIRED_MASS_FRACTION, firedLength } from '../clay/shrinkage.ts';
-import type { Part } from '../part/part.ts';
-import { additionsOf } from './additions.ts';
-import { kindOf } from './kinds/kinds.ts';
-import { acrossOf, type Reach } from './standing.ts';
-import type { PlanOutline } from '../outline/plan.ts';
-import type { Target } from './target.ts';
-import { toWet } from './wetSize.ts';
+import { FIRED_MASS_FRACTION, firedLength } from '../units/shrinkage.ts';
+import type { Part } from '../parts/part/part.ts';
+import { additionsOf } from '../forms/additions.ts';
+import { kindOf } from '../forms/kinds.ts';
+import { acrossOf, type Reach } from '../forms/standing/standing.ts';
+import type { PlanOutline } from '../target/plan.ts';
+import type { Target } from '../target/target.ts';
+import { toWet } from '../forms/standing/wetSize.ts';
 
 /** What the piece will be. Volume in ml, masses in g, lengths fired mm. */
 export interface Finished {

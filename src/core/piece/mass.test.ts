@@ -1,9 +1,9 @@
-import { circle } from '../outline/shapes.ts';
-import type { PlanOutline } from '../outline/plan.ts';
+import { circle } from '../geometry/outline/shapes.ts';
+import type { PlanOutline } from '../target/plan.ts';
 import { develop } from './develop.ts';
 import { targetsOfEveryKind } from './everyKind.test.helper.ts';
 import { reachOf } from './returnedLoft.test.helper.ts';
-import type { Target } from './target.ts';
+import type { Target } from '../target/target.ts';
 import { level, targetWith } from './targets.test.helper.ts';
 
 /** A piece of wall by the reach of its outer face at its foot and its rim towards a direction (wet mm). */

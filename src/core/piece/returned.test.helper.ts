@@ -1,7 +1,7 @@
-import { bounds, edgeAt } from '../outline/outline.ts';
-import type { Part } from '../part/part.ts';
+import { bounds, edgeAt } from '../geometry/outline/outline.ts';
+import type { Part } from '../parts/part/part.ts';
 import { rollUp } from './rollUp.test.helper.ts';
-import type { Form, Target } from './target.ts';
+import type { Form, Target } from '../target/target.ts';
 
 /** A size as it was asked for, and as the cut parts give it back when they are bent and joined (mm, as asked). */
 export interface Returned {

@@ -1,10 +1,10 @@
 import { seeded } from '../seeded.ts';
-import { checkTarget } from './checkTarget.ts';
+import { checkTarget } from '../forms/checkTarget.ts';
 import { develop } from './develop.ts';
 import { targetsOfEveryKind } from './everyKind.test.helper.ts';
 import { returned, type Returned } from './returned.test.helper.ts';
 import { returnedLoft, strayed } from './returnedLoft.test.helper.ts';
-import type { FormerForm, LoftForm, Target } from './target.ts';
+import type { FormerForm, LoftForm, Target } from '../target/target.ts';
 import { level, randomTarget } from './targets.test.helper.ts';
 
 /** Random targets of each kind. */

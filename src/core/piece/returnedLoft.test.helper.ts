@@ -1,16 +1,16 @@
-import { forward } from '../outline/forward.ts';
-import { edgeAt, vertexAt, type Outline, type Vertex } from '../outline/outline.ts';
+import { forward } from '../geometry/outline/forward.ts';
+import { edgeAt, vertexAt, type Outline, type Vertex } from '../geometry/outline/outline.ts';
 import { once } from '../numbers.ts';
-import type { DrawnPlan, PlanOutline } from '../outline/plan.ts';
-import { stationsOf } from '../outline/stations.ts';
-import { mergedFlats } from '../outline/derived.ts';
+import type { DrawnPlan, PlanOutline } from '../target/plan.ts';
+import { stationsOf } from '../geometry/outline/stations.ts';
+import { mergedFlats } from '../geometry/outline/derived.ts';
 import type { Point2 } from '../raise/pose.ts';
 import { raise, standingBody } from '../raise/raise.ts';
-import type { Point3 } from '../wall/loft.ts';
+import type { Point3 } from '../parts/wall/loft.ts';
 import { develop } from './develop.ts';
-import { wallOf } from './kinds/loft.ts';
+import { wallOf } from '../forms/loft.ts';
 import { footMeasuredAt, leanOf, wetOf, type Returned } from './returned.test.helper.ts';
-import type { LoftForm, Target } from './target.ts';
+import type { LoftForm, Target } from '../target/target.ts';
 
 /** How far one side of a drawn outline reaches towards a direction: to an end of it, or to its arc where that looks there. */
 function arcReach([x, y, bulge]: Vertex, [u, v]: Vertex, phi: number): number {

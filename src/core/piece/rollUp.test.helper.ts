@@ -1,6 +1,6 @@
-import { bounds } from '../outline/outline.ts';
-import type { Part } from '../part/part.ts';
-import type { Target } from './target.ts';
+import { bounds } from '../geometry/outline/outline.ts';
+import type { Part } from '../parts/part/part.ts';
+import type { Target } from '../target/target.ts';
 
 /** The wet piece that comes out when the cut parts are bent and joined (mm). */
 export interface RolledUp {

@@ -1,7 +1,7 @@
-import { wetLength } from '../clay/shrinkage.ts';
-import { hull, hullReach } from '../outline/hull.ts';
-import { standingLevels } from './standingLevels.ts';
-import type { Target } from './target.ts';
+import { wetLength } from '../units/shrinkage.ts';
+import { hull, hullReach } from '../geometry/outline/hull.ts';
+import { standingLevels } from '../bench/fit/standingLevels.ts';
+import type { Target } from '../target/target.ts';
 
 /** A piece as it stands somewhere, wet: how far its plan reaches towards a direction (radians) from its middle, and its height with pads and lid (mm). */
 export interface StandingPlan {

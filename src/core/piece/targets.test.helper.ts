@@ -1,5 +1,5 @@
-import { BASE_JOINS, newTarget, type Base, type CylinderForm, type Form, type Target } from './target.ts';
-import { SEAM_KINDS, type Seam } from '../seam/seam.ts';
+import { BASE_JOINS, newTarget, type Base, type CylinderForm, type Form, type Target } from '../target/target.ts';
+import { SEAM_KINDS, type Seam } from '../target/seam.ts';
 
 /** A target with some of its parts replaced. */
 export function targetWith(

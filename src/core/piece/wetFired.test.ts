@@ -1,5 +1,5 @@
 import { targetsOfEveryKind } from './everyKind.test.helper.ts';
-import { newTarget, type Target } from './target.ts';
+import { newTarget, type Target } from '../target/target.ts';
 import { targetWith } from './targets.test.helper.ts';
 import { wetAndFired } from './wetFired.ts';
 

@@ -1,8 +1,8 @@
-import { placeFeet, footLetter } from '../bentSheet/placeFeet.ts';
-import { firedLength, wetLength } from '../clay/shrinkage.ts';
-import { kindOf } from './kinds/kinds.ts';
-import { acrossOf } from './standing.ts';
-import type { Target } from './target.ts';
+import { placeFeet, footLetter } from '../forms/bentSheet/placeFeet.ts';
+import { firedLength, wetLength } from '../units/shrinkage.ts';
+import { kindOf } from '../forms/kinds.ts';
+import { acrossOf } from '../forms/standing/standing.ts';
+import type { Target } from '../target/target.ts';
 
 /** A size of the standing piece as it is just made and as it comes out of the kiln (mm); two figures where it is longer than wide. */
 export interface BothWays {

@@ -1,11 +1,11 @@
-import { DEFAULT_FEET } from '../feet/feet.ts';
-import { DEFAULT_HANDLE } from '../handle/handle.ts';
-import { DEFAULT_LID } from '../lid/lid.ts';
-import { additionsOf } from '../piece/additions.ts';
-import { kindOf } from '../piece/kinds/kinds.ts';
-import type { Form, Target } from '../piece/target.ts';
+import { DEFAULT_FEET } from '../target/feet.ts';
+import { DEFAULT_HANDLE } from '../target/handle.ts';
+import { DEFAULT_LID } from '../target/lid.ts';
+import { additionsOf } from '../forms/additions.ts';
+import { kindOf } from '../forms/kinds.ts';
+import type { Form, Target } from '../target/target.ts';
 import { targetWith } from '../piece/targets.test.helper.ts';
-import type { Point3 } from '../wall/loft.ts';
+import type { Point3 } from '../parts/wall/loft.ts';
 import { raiseAdded } from './added.ts';
 import type { RaisedPart } from './body.ts';
 import { raise, standingBody } from './raise.ts';

@@ -1,11 +1,11 @@
-import { wetLength } from '../clay/shrinkage.ts';
+import { wetLength } from '../units/shrinkage.ts';
 import { radians, TAU } from '../numbers.ts';
-import { pointAt, stationsOf } from '../outline/stations.ts';
-import { circle, type PlanPoint, type Support } from '../outline/support.ts';
-import { additionsOf, handleAside, lugPoints, type MadeHandle, type MadeLugs } from '../piece/additions.ts';
-import { kindOf } from '../piece/kinds/kinds.ts';
-import type { Target } from '../piece/target.ts';
-import type { Point3 } from '../wall/loft.ts';
+import { pointAt, stationsOf } from '../geometry/outline/stations.ts';
+import { circle, type PlanPoint, type Support } from '../geometry/outline/support.ts';
+import { additionsOf, handleAside, lugPoints, type MadeHandle, type MadeLugs } from '../forms/additions.ts';
+import { kindOf } from '../forms/kinds.ts';
+import type { Target } from '../target/target.ts';
+import type { Point3 } from '../parts/wall/loft.ts';
 import type { RaisedPart, Ribbon } from './body.ts';
 import { plus, times, UNMOVED } from './pose.ts';
 import { mapped } from './raise.ts';

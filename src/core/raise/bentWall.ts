@@ -1,6 +1,6 @@
 import { radians } from '../numbers.ts';
-import { seamAllowance } from '../seam/seam.ts';
-import { footFirst, unrollPairs, type Point3 } from '../wall/loft.ts';
+import { seamAllowance } from '../parts/seam/seam.ts';
+import { footFirst, unrollPairs, type Point3 } from '../parts/wall/loft.ts';
 import type { BentWall, RaisedPart, Ribbon } from './body.ts';
 import { foldChain, hingeAngle, hingeTurn, normalOf, type Hinge } from './hinges.ts';
 import { after, dot, length, minus, placedBy, plus, times, turnedBy, type Point2, type Pose } from './pose.ts';

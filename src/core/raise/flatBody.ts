@@ -1,8 +1,8 @@
-import { inward } from '../outline/derived.ts';
-import { type Support } from '../outline/support.ts';
-import { baseAndSlope } from '../piece/kinds/flat.ts';
-import type { Target } from '../piece/target.ts';
-import type { Point3 } from '../wall/loft.ts';
+import { inward } from '../geometry/outline/derived.ts';
+import { type Support } from '../geometry/outline/support.ts';
+import { baseAndSlope } from '../forms/flat.ts';
+import type { Target } from '../target/target.ts';
+import type { Point3 } from '../parts/wall/loft.ts';
 import type { Body, PanelChain, StandingPanel } from './body.ts';
 import { platePoints } from './loftBody.ts';
 

@@ -1,10 +1,10 @@
 import { degrees, TAU } from '../numbers.ts';
-import { pointAt, stationsOf } from '../outline/stations.ts';
-import { mergedFlats } from '../outline/derived.ts';
-import { type Support } from '../outline/support.ts';
-import { baseOf, wallOf } from '../piece/kinds/loft.ts';
-import type { Target } from '../piece/target.ts';
-import { rulingPairs, slopeAt } from '../wall/loft.ts';
+import { pointAt, stationsOf } from '../geometry/outline/stations.ts';
+import { mergedFlats } from '../geometry/outline/derived.ts';
+import { type Support } from '../geometry/outline/support.ts';
+import { baseOf, wallOf } from '../forms/loft.ts';
+import type { Target } from '../target/target.ts';
+import { rulingPairs, slopeAt } from '../parts/wall/loft.ts';
 import type { BentWall, Body } from './body.ts';
 import type { Point2 } from './pose.ts';
 import { RULINGS } from './roundBody.ts';

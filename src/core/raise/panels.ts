@@ -1,4 +1,4 @@
-import type { Point3 } from '../wall/loft.ts';
+import type { Point3 } from '../parts/wall/loft.ts';
 import type { PanelChain, RaisedPart, Ribbon, StandingPanel } from './body.ts';
 import { hingeAngle, normalOf, type Hinge } from './hinges.ts';
 import { after, cross, dot, inverse, length, minus, placedBy, unit, type Point2, type Pose } from './pose.ts';

@@ -1,8 +1,8 @@
-import { firedLength } from '../clay/shrinkage.ts';
+import { firedLength } from '../units/shrinkage.ts';
 import { once, radians } from '../numbers.ts';
 import { elevation, type Elevation } from '../piece/elevation.ts';
-import { kindOf } from '../piece/kinds/kinds.ts';
-import type { FormKind, Target } from '../piece/target.ts';
+import { kindOf } from '../forms/kinds.ts';
+import type { FormKind, Target } from '../target/target.ts';
 
 /** Where the eye stands: this far round from the first seam, and a little above the rim (degrees). */
 export const ROUND = -62;

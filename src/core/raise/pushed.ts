@@ -1,7 +1,7 @@
-import { bellyHeights, type BellyShape } from '../belly/bellied.ts';
-import { bellyOf } from '../piece/kinds/roundBelly.ts';
-import type { Target } from '../piece/target.ts';
-import type { Point3 } from '../wall/loft.ts';
+import { bellyHeights, type BellyShape } from '../forms/belly/bellied.ts';
+import { bellyOf } from '../forms/roundBelly.ts';
+import type { Target } from '../target/target.ts';
+import type { Point3 } from '../parts/wall/loft.ts';
 import type { Body, RaisedPart, Ribbon } from './body.ts';
 import { plus, times } from './pose.ts';
 import { raise } from './raise.ts';

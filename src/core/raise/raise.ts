@@ -1,6 +1,6 @@
-import type { Face } from '../part/lean.ts';
-import type { FormKind, Target } from '../piece/target.ts';
-import type { Point3 } from '../wall/loft.ts';
+import type { Face } from '../target/face.ts';
+import type { FormKind, Target } from '../target/target.ts';
+import type { Point3 } from '../parts/wall/loft.ts';
 import { flatSheet, foldWall, standingPose } from './bentWall.ts';
 import type { BasePlate, BentWall, Body, PanelChain, RaisedPart, Ribbon } from './body.ts';
 import { flatBody } from './flatBody.ts';

@@ -1,11 +1,11 @@
-import { bandsOf } from '../piece/kinds/roundBands.ts';
-import type { Target } from '../piece/target.ts';
-import { wetPiece } from '../piece/wetPiece.ts';
-import { developCylinder } from '../wall/cylinder.ts';
-import { radiusInside } from '../wall/cone.ts';
-import { seamTurn } from '../marks/marks.ts';
+import { bandsOf } from '../forms/roundBands.ts';
+import type { Target } from '../target/target.ts';
+import { wetPiece } from '../forms/standing/wetPiece.ts';
+import { developCylinder } from '../parts/wall/cylinder.ts';
+import { radiusInside } from '../parts/wall/cone.ts';
+import { seamTurn } from '../bench/marks/marks.ts';
 import { radians, TAU } from '../numbers.ts';
-import type { Point3 } from '../wall/loft.ts';
+import type { Point3 } from '../parts/wall/loft.ts';
 import type { BasePlate, BentWall, Body } from './body.ts';
 import type { Point2 } from './pose.ts';
 

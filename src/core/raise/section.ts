@@ -1,5 +1,5 @@
 import { degrees } from '../numbers.ts';
-import type { Point3 } from '../wall/loft.ts';
+import type { Point3 } from '../parts/wall/loft.ts';
 import type { BentWall, Body, PanelChain, StandingPanel } from './body.ts';
 import { normalOf } from './hinges.ts';
 import { length, plus, times, type Point2 } from './pose.ts';

@@ -1,4 +1,4 @@
-import { celsiusAt, gapsOf, peakOf, scheduleCurve, type CurvePoint } from '../../core/kiln/schedule.ts';
+import { celsiusAt, gapsOf, peakOf, scheduleCurve, type CurvePoint } from '../../core/studio/kiln/schedule.ts';
 import { seeded } from '../../core/seeded.ts';
 import type { DeviceFault } from '../simulated.ts';
 import { BEAT, simulatedController } from './simulatedController.ts';

@@ -1,4 +1,4 @@
-import { celsiusAt, COLD, scheduleCurve, type CurvePoint, type Segment } from '../../core/kiln/schedule.ts';
+import { celsiusAt, COLD, scheduleCurve, type CurvePoint, type Segment } from '../../core/studio/kiln/schedule.ts';
 import { normal, type DeviceFault, type Ground } from '../simulated.ts';
 
 /** What a kiln's controller tells while it fires. `lost`: it has gone quiet; `back`: it is heard again; `over`: the schedule is through. */

@@ -1,6 +1,6 @@
-import { plotDifference, plotLength } from '../../core/plot/plotDifference.ts';
-import { readHpgl } from '../../core/plot/readHpgl.ts';
-import type { PlotPoint } from '../../core/plot/hpgl.ts';
+import { plotDifference, plotLength } from '../../core/files/plot/plotDifference.ts';
+import { readHpgl } from '../../core/files/plot/readHpgl.ts';
+import type { PlotPoint } from '../../core/files/plot/hpgl.ts';
 import { listenersOf, type Maker } from '../maker.ts';
 import { normal, type Ground } from '../simulated.ts';
 

@@ -1,4 +1,4 @@
-import type { Air } from '../../core/drying/air.ts';
+import type { Air } from '../../core/studio/drying/air.ts';
 import { normal, simulated, type Ground, type Simulated } from '../simulated.ts';
 
 /** The shed's thermo-hygrometer that is not there: air that is set by hand and wanders a little. */

@@ -1,4 +1,4 @@
-import { SCALE_LIMITS, type PrinterScale } from '../../core/sheet/printerCheck.ts';
+import { SCALE_LIMITS, type PrinterScale } from '../../core/studio/printer/printerCheck.ts';
 import { listenersOf, type Maker } from '../maker.ts';
 import { normal, type Ground } from '../simulated.ts';
 

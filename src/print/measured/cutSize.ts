@@ -1,6 +1,6 @@
-import { chordPoints } from '../../core/outline/crossing.ts';
-import type { Part } from '../../core/part/part.ts';
-import type { Checked } from '../../core/sheet/words.ts';
+import { chordPoints } from '../../core/geometry/outline/crossing.ts';
+import type { Part } from '../../core/parts/part/part.ts';
+import type { Checked } from '../../core/files/sheet/words.ts';
 
 export type Point = readonly [number, number];
 

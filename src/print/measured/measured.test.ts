@@ -1,8 +1,8 @@
 import { develop } from '../../core/piece/develop.ts';
-import { newTarget } from '../../core/piece/target.ts';
+import { newTarget } from '../../core/target/target.ts';
 import { randomTarget } from '../../core/piece/targets.test.helper.ts';
 import { seeded } from '../../core/seeded.ts';
-import { aboutTemplate } from '../../core/sheet/about.ts';
+import { aboutTemplate } from '../../core/files/sheet/about.ts';
 import { writeTemplate, type TemplateOptions } from '../writeTemplate.ts';
 import { arcPoints, checkedAgainst, sizeOfLine, type CutSize } from './cutSize.ts';
 import { readDxfCuts, readPlotCuts, readSvgCuts } from './readBack.ts';

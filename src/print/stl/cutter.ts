@@ -1,6 +1,6 @@
-import type { Mesh } from '../../core/mesh/mesh.ts';
-import type { Part } from '../../core/part/part.ts';
-import type { Tool } from '../../core/tool/mouldTool.ts';
+import type { Mesh } from '../../core/geometry/mesh/mesh.ts';
+import type { Part } from '../../core/parts/part/part.ts';
+import type { Tool } from '../../core/files/tool/mouldTool.ts';
 import { grown, layered, regionArea, regionOf, withoutGaps, withoutSlivers, type Region } from './layers.ts';
 
 /**

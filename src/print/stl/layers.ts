@@ -1,8 +1,8 @@
 import { Clipper, ClipType, EndType, FillRule, JoinType, PolyTree64, type Path64, type Paths64, type Point64, type PolyPath64 } from 'clipper2-ts'; // prettier-ignore
 import earcut from 'earcut';
-import type { Mesh } from '../../core/mesh/mesh.ts';
-import { chordPoints } from '../../core/outline/crossing.ts';
-import type { Outline } from '../../core/outline/outline.ts';
+import type { Mesh } from '../../core/geometry/mesh/mesh.ts';
+import { chordPoints } from '../../core/geometry/outline/crossing.ts';
+import type { Outline } from '../../core/geometry/outline/outline.ts';
 
 /** Regions of a level plane, and solids that are built of them in layers. Lengths are whole ten-thousandths of a mm inside. */
 const UNITS = 10_000;

@@ -1,4 +1,4 @@
-import { readStl } from '../../core/mesh/readStl.ts';
+import { readStl } from '../../core/geometry/mesh/readStl.ts';
 
 /** What a closed solid measures in a file: its volume (mm3). */
 export type SolidRead = { readonly kind: 'closed'; readonly volume: number } | { readonly kind: 'open'; readonly rule: string }; // prettier-ignore

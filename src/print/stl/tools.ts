@@ -1,10 +1,10 @@
 import { FaultError } from '../../core/errors.ts';
-import { PAPER_ID, type Part } from '../../core/part/part.ts';
-import type { Target } from '../../core/piece/target.ts';
-import { CLEARANCE, type ToolFormat } from '../../core/sheet/templateFormat.ts';
-import { formerOf } from '../../core/tool/former.ts';
-import { mouldTool, type Tool } from '../../core/tool/mouldTool.ts';
-import { noTool } from '../../core/tool/noTool.ts';
+import { PAPER_ID, type Part } from '../../core/parts/part/part.ts';
+import type { Target } from '../../core/target/target.ts';
+import { CLEARANCE, type ToolFormat } from '../../core/files/sheet/templateFormat.ts';
+import { formerOf } from '../../core/files/tool/former.ts';
+import { mouldTool, type Tool } from '../../core/files/tool/mouldTool.ts';
+import { noTool } from '../../core/files/tool/noTool.ts';
 import { cutterOf } from './cutter.ts';
 import { readSolid } from './readBackStl.ts';
 import { writeStl } from './writeStl.ts';

@@ -1,4 +1,4 @@
-import type { Mesh } from '../../core/mesh/mesh.ts';
+import type { Mesh } from '../../core/geometry/mesh/mesh.ts';
 
 /** Bytes of a binary STL before its triangles, and of each triangle. */
 const HEAD = 80;

@@ -1,7 +1,7 @@
 import { Router } from 'express';
 import type { Design } from '../../contract/api.ts';
 import { designPath, historyQuery, listQuery, restoreBody, revisionPath } from '../../contract/requests.ts';
-import { fileStem } from '../../core/format/fileStem.ts';
+import { fileStem } from '../../core/files/format/fileStem.ts';
 import type { DesignService } from '../services/designs.ts';
 import type { Workshop } from '../workshop/workshop.ts';
 import { parse, parseText } from './parse.ts';

@@ -2,9 +2,9 @@ import { createHash } from 'node:crypto';
 import ical, { ICalAlarmType } from 'ical-generator';
 import type { Kept } from '../../contract/records.ts';
 import type { MakingNow } from '../../contract/makings.ts';
-import { agendaOf, type AgendaLine } from '../../core/making/agenda.ts';
-import { KILN_WORDS } from '../../core/order/kilnDays.ts';
-import { factorFor, withAir, type FoundMark } from '../../core/making/waitWindow.ts';
+import { agendaOf, type AgendaLine } from '../../core/studio/making/agenda.ts';
+import { KILN_WORDS } from '../../core/studio/order/kilnDays.ts';
+import { factorFor, withAir, type FoundMark } from '../../core/studio/making/waitWindow.ts';
 
 /** An alarm sounds so long before a window opens (s). */
 const ALARM = 10 * 60;

@@ -1,7 +1,7 @@
 import { createHash, randomUUID } from 'node:crypto';
 import { Op, type Transaction } from 'sequelize';
 import type { Design, Revision, RevisionCause, RevisionEntry } from '../../contract/api.ts';
-import type { Target } from '../../core/piece/target.ts';
+import type { Target } from '../../core/target/target.ts';
 import type { Database } from '../models/database.ts';
 import type { DesignRow } from '../models/designRow.ts';
 import type { RevisionRow } from '../models/revisionRow.ts';

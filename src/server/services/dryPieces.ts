@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import type { DryLine } from '../../contract/made.ts';
-import { kindKey } from '../../core/kiln/firingLoad.ts';
-import { pieceKey, type PieceAt } from '../../core/kiln/keptFiring.ts';
+import { kindKey } from '../../core/studio/kiln/firingLoad.ts';
+import { pieceKey, type PieceAt } from '../../core/studio/kiln/keptFiring.ts';
 import type { Database } from '../models/database.ts';
 import { STANDS } from './madeSearch.ts';
 import type { RecordService } from './records.ts';

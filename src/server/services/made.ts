@@ -1,6 +1,6 @@
 import type { ClayRecords, MadeLine } from '../../contract/made.ts';
 import type { MadeQuery } from '../../contract/madeSchema.ts';
-import { knownShrinkage, type ShrinkBar } from '../../core/clay/bars.ts';
+import { knownShrinkage, type ShrinkBar } from '../../core/studio/clay/bars.ts';
 import type { Database } from '../models/database.ts';
 import type { Workshop } from '../workshop/workshop.ts';
 import { madePieces } from './madePieces.ts';

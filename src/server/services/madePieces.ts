@@ -1,10 +1,10 @@
 import { QueryTypes } from 'sequelize';
 import type { Kept } from '../../contract/records.ts';
-import { insideOf, pieceKey, type KeptFiring, type PieceAt } from '../../core/kiln/keptFiring.ts';
-import type { MadePiece, MeasuredSize, Planned } from '../../core/learning/madePiece.ts';
-import { isTooLate, type MarkKind } from '../../core/making/making.ts';
-import type { Measured, PieceState } from '../../core/making/measured.ts';
-import type { WorkStep } from '../../core/making/workStep.ts';
+import { insideOf, pieceKey, type KeptFiring, type PieceAt } from '../../core/studio/kiln/keptFiring.ts';
+import type { MadePiece, MeasuredSize, Planned } from '../../core/studio/learning/madePiece.ts';
+import { isTooLate, type MarkKind } from '../../core/studio/making/making.ts';
+import type { Measured, PieceState } from '../../core/studio/making/measured.ts';
+import type { WorkStep } from '../../core/studio/making/workStep.ts';
 import type { Database } from '../models/database.ts';
 import { STANDS } from './madeSearch.ts';
 import type { RecordService } from './records.ts';

@@ -1,7 +1,7 @@
 import { QueryTypes } from 'sequelize';
 import type { MadeLine, RevisionFacts } from '../../contract/made.ts';
 import type { MadeQuery } from '../../contract/madeSchema.ts';
-import type { Planned } from '../../core/learning/madePiece.ts';
+import type { Planned } from '../../core/studio/learning/madePiece.ts';
 import { MM_PER_INCH } from '../../core/numbers.ts';
 import type { Database } from '../models/database.ts';
 import { iso, isoOr } from './makingColumns.ts';

@@ -1,7 +1,7 @@
 import type { Critique, MakingHead } from '../../contract/makings.ts';
-import type { Air } from '../../core/drying/air.ts';
-import type { Mark } from '../../core/making/making.ts';
-import type { Schools } from '../../core/making/workStep.ts';
+import type { Air } from '../../core/studio/drying/air.ts';
+import type { Mark } from '../../core/studio/making/making.ts';
+import type { Schools } from '../../core/studio/making/workStep.ts';
 import type { MakingRow } from '../models/makingRows.ts';
 
 export const iso = (date: Date | string) => new Date(date).toISOString();

@@ -1,7 +1,7 @@
 import { Op, type Transaction } from 'sequelize';
 import type { Entries, Making, MakingHead, MakingLine, MakingNow, MakingStart } from '../../contract/makings.ts';
-import type { Air } from '../../core/drying/air.ts';
-import type { FoundMark } from '../../core/making/waitWindow.ts';
+import type { Air } from '../../core/studio/drying/air.ts';
+import type { FoundMark } from '../../core/studio/making/waitWindow.ts';
 import type { Database } from '../models/database.ts';
 import type { MakingPieceRow, MakingRow } from '../models/makingRows.ts';
 import { Refusal } from '../refusal.ts';

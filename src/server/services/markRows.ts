@@ -1,5 +1,5 @@
 import { QueryTypes, type Transaction } from 'sequelize';
-import { inOrder, type Mark } from '../../core/making/making.ts';
+import { inOrder, type Mark } from '../../core/studio/making/making.ts';
 import type { Database } from '../models/database.ts';
 import { iso } from './makingColumns.ts';
 import { group } from './ordersKept.ts';

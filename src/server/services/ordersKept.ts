@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import type { Transaction } from 'sequelize';
-import type { WorkStep } from '../../core/making/workStep.ts';
+import type { WorkStep } from '../../core/studio/making/workStep.ts';
 import type { Database } from '../models/database.ts';
 import type { MakingStepRow } from '../models/makingRows.ts';
 

@@ -3,7 +3,7 @@ import { existsSync } from 'node:fs';
 import { mkdir, rename, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import sharp from 'sharp';
-import type { Spot } from '../../core/making/making.ts';
+import type { Spot } from '../../core/studio/making/making.ts';
 import type { Database } from '../models/database.ts';
 import { Refusal } from '../refusal.ts';
 

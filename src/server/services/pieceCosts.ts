@@ -1,10 +1,10 @@
 import { QueryTypes } from 'sequelize';
 import type { MadeCosts } from '../../contract/made.ts';
 import type { Kept } from '../../contract/records.ts';
-import { kindKey } from '../../core/kiln/firingLoad.ts';
-import { insideOf } from '../../core/kiln/keptFiring.ts';
-import type { Planned } from '../../core/learning/madePiece.ts';
-import { roomShare, type FiringCost, type Roomed } from '../../core/price/priceOf.ts';
+import { kindKey } from '../../core/studio/kiln/firingLoad.ts';
+import { insideOf } from '../../core/studio/kiln/keptFiring.ts';
+import type { Planned } from '../../core/studio/learning/madePiece.ts';
+import { roomShare, type FiringCost, type Roomed } from '../../core/studio/price/priceOf.ts';
 import { Refusal } from '../refusal.ts';
 import type { Database } from '../models/database.ts';
 import { STANDS } from './madeSearch.ts';

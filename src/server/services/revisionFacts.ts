@@ -1,9 +1,9 @@
 import { QueryTypes } from 'sequelize';
-import { standingKind } from '../../core/kiln/standingKind.ts';
-import type { Planned } from '../../core/learning/madePiece.ts';
+import { standingKind } from '../../core/studio/kiln/standingKind.ts';
+import type { Planned } from '../../core/studio/learning/madePiece.ts';
 import type { Finished } from '../../core/piece/finished.ts';
-import type { Target } from '../../core/piece/target.ts';
-import { area } from '../../core/outline/outline.ts';
+import type { Target } from '../../core/target/target.ts';
+import { area } from '../../core/geometry/outline/outline.ts';
 import type { Database } from '../models/database.ts';
 import type { Workshop } from '../workshop/workshop.ts';
 import type { DesignService } from './designs.ts';

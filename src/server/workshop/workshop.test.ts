@@ -1,6 +1,6 @@
 import { readdirSync } from 'node:fs';
 import request from 'supertest';
-import { newTarget, type Target } from '../../core/piece/target.ts';
+import { newTarget, type Target } from '../../core/target/target.ts';
 import { buildApp } from '../app.ts';
 import { openDatabase } from '../models/database.ts';
 import { Refusal } from '../refusal.ts';

@@ -1,6 +1,6 @@
 import { cpus } from 'node:os';
 import { Piscina } from 'piscina';
-import { newTarget } from '../../core/piece/target.ts';
+import { newTarget } from '../../core/target/target.ts';
 import { Refusal } from '../refusal.ts';
 import { workerFile } from './workerFile.ts';
 import { doWork, type ReadTarget, type WorkDone, type WorkKind, type WorkOrder } from './work.ts';

@@ -1,8 +1,8 @@
 import { useIntervalFn, useNow } from '@vueuse/core';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import type { MakingNow } from '../../contract/makings.ts';
-import { agendaOf, type InWork } from '../../core/making/agenda.ts';
-import { factorFor, withAir, type FoundMark } from '../../core/making/waitWindow.ts';
+import { agendaOf, type InWork } from '../../core/studio/making/agenda.ts';
+import { factorFor, withAir, type FoundMark } from '../../core/studio/making/waitWindow.ts';
 import { api } from '../api.ts';
 import { held } from '../held.ts';
 import { useConnection } from '../stores/connection.ts';

@@ -1,6 +1,6 @@
 import { onMounted, shallowRef } from 'vue';
 import type { DryLine } from '../../contract/made.ts';
-import { pieceKey, type PieceAt } from '../../core/kiln/keptFiring.ts';
+import { pieceKey, type PieceAt } from '../../core/studio/kiln/keptFiring.ts';
 import { api } from '../api.ts';
 import { freshFiring } from '../components/kiln/freshFiring.ts';
 import { useConnection } from '../stores/connection.ts';

@@ -1,8 +1,8 @@
 import { computed, shallowRef, watch, type ShallowRef } from 'vue';
-import type { Blank } from '../../core/mould/blank.ts';
-import { isDraped, type DrapedTarget } from '../../core/mould/draped.ts';
-import { limitsOf, withinLimits } from '../../core/mould/limits.ts';
-import type { Target } from '../../core/piece/target.ts';
+import type { Blank } from '../../core/forms/mould/blank.ts';
+import { isDraped, type DrapedTarget } from '../../core/forms/mould/draped.ts';
+import { limitsOf, withinLimits } from '../../core/forms/mould/limits.ts';
+import type { Target } from '../../core/target/target.ts';
 import { packed } from '../workers/blankWork.ts';
 import { nextTask } from './nextTask.ts';
 import { useBlankWork } from './useBlankWork.ts';

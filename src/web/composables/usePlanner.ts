@@ -1,6 +1,6 @@
 import { useIntervalFn } from '@vueuse/core';
 import { onUnmounted, ref } from 'vue';
-import type { PlannedSlab } from '../../core/slabPlan/slabPlan.ts';
+import type { PlannedSlab } from '../../core/studio/slabPlan/slabPlan.ts';
 import type { PlanReply, PlanRequest } from '../workers/plan.worker.ts';
 import { workerJob } from '../workers/workerJob.ts';
 

@@ -1,6 +1,6 @@
 import { storeToRefs } from 'pinia';
 import { computed, onMounted } from 'vue';
-import { checkedPrinter } from '../../core/kit/checkedPrinter.ts';
+import { checkedPrinter } from '../../core/studio/kit/checkedPrinter.ts';
 import { useKit } from '../stores/records.ts';
 import { useSettings } from '../stores/settings.ts';
 

@@ -1,8 +1,8 @@
 import { getCurrentInstance, onScopeDispose, render, type VNode } from 'vue';
-import { checkTarget } from '../../core/piece/checkTarget.ts';
+import { checkTarget } from '../../core/forms/checkTarget.ts';
 import { develop, type Development } from '../../core/piece/develop.ts';
-import { formSizes } from '../../core/piece/formSizes.ts';
-import type { Form, Target } from '../../core/piece/target.ts';
+import { formSizes } from '../../core/forms/formSizes.ts';
+import type { Form, Target } from '../../core/target/target.ts';
 import { useBench } from '../stores/bench.ts';
 import { usePiece } from '../stores/piece.ts';
 import { whileIdle } from './whileIdle.ts';

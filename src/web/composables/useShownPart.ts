@@ -1,9 +1,9 @@
 import { storeToRefs } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
-import { bounds } from '../../core/outline/outline.ts';
-import { partDrawing } from '../../core/sheet/partDrawing.ts';
-import { templateParts } from '../../core/sheet/templateParts.ts';
+import { bounds } from '../../core/geometry/outline/outline.ts';
+import { partDrawing } from '../../core/files/sheet/partDrawing.ts';
+import { templateParts } from '../../core/files/sheet/templateParts.ts';
 import { usePiece } from '../stores/piece.ts';
 import { useSettings } from '../stores/settings.ts';
 

@@ -1,5 +1,5 @@
 import { onUnmounted, ref } from 'vue';
-import type { Target } from '../../core/piece/target.ts';
+import type { Target } from '../../core/target/target.ts';
 import type { SolveReply, SolveWork } from '../workers/solveWork.ts';
 import { workerJob } from '../workers/workerJob.ts';
 

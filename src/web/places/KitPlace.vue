@@ -3,7 +3,7 @@ import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import { useDisplay } from 'vuetify';
 import type { Kept } from '../../contract/records.ts';
-import { KIT, KIT_KINDS, type KitItem, type KitKind } from '../../core/kit/kit.ts';
+import { KIT, KIT_KINDS, type KitItem, type KitKind } from '../../core/studio/kit/kit.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import DevicesPart from '../components/kit/DevicesPart.vue';
 import StudioArchive from '../components/kit/StudioArchive.vue';

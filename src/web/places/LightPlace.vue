@@ -6,9 +6,16 @@ import OneOf from '../components/fields/OneOf.vue';
 import { useLengths } from '../composables/useLengths.ts';
 import { useShownPart } from '../composables/useShownPart.ts';
 import { vDrag } from '../composables/vDrag.ts';
-import { homography, inverse, isConvex, mapped, type PlanePoint, type Quad } from '../../core/screen/homography.ts';
-import { pixelOnClay, thrownLines } from '../../core/screen/thrown.ts';
-import { PAPERS } from '../../core/sheet/paper.ts';
+import {
+  homography,
+  inverse,
+  isConvex,
+  mapped,
+  type PlanePoint,
+  type Quad,
+} from '../../core/files/screen/homography.ts';
+import { pixelOnClay, thrownLines } from '../../core/files/screen/thrown.ts';
+import { PAPERS } from '../../core/studio/printer/paper.ts';
 import { memory } from '../memory.ts';
 
 /**

@@ -2,9 +2,9 @@
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { MadeLine } from '../../contract/made.ts';
-import { sizeOf, type MeasuredSize } from '../../core/learning/madePiece.ts';
-import { PIECE_STATES, type Measured, type PieceState } from '../../core/making/measured.ts';
-import { struckOut } from '../../core/making/strikes.ts';
+import { sizeOf, type MeasuredSize } from '../../core/studio/learning/madePiece.ts';
+import { PIECE_STATES, type Measured, type PieceState } from '../../core/studio/making/measured.ts';
+import { struckOut } from '../../core/studio/making/strikes.ts';
 import { api } from '../api.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import EntryList from '../components/make/EntryList.vue';

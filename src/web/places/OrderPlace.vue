@@ -4,7 +4,7 @@ import { computed, onMounted, onUnmounted, ref } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import { useDisplay } from 'vuetify';
 import type { Design } from '../../contract/api.ts';
-import type { KeptOrder } from '../../core/order/keptOrder.ts';
+import type { KeptOrder } from '../../core/studio/order/keptOrder.ts';
 import BookConflicts from '../components/frame/BookConflicts.vue';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import SheetDialog from '../components/frame/SheetDialog.vue';

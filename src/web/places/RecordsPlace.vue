@@ -2,7 +2,7 @@
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useDisplay } from 'vuetify';
-import { acceptedAfter } from '../../core/clay/clay.ts';
+import { acceptedAfter } from '../../core/studio/clay/clay.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import CameOutPlot from '../components/records/CameOutPlot.vue';
 import FaultShares from '../components/records/FaultShares.vue';

@@ -3,7 +3,7 @@ import { useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Design } from '../../contract/api.ts';
-import type { FormKind } from '../../core/piece/target.ts';
+import type { FormKind } from '../../core/target/target.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import OpenFile from '../components/shelf/OpenFile.vue';
 import ShelfPiece from '../components/shelf/ShelfPiece.vue';

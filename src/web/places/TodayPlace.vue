@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { AgendaLine } from '../../core/making/agenda.ts';
+import type { AgendaLine } from '../../core/studio/making/agenda.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import DryNow from '../components/kiln/DryNow.vue';
 import { spanWords } from '../components/make/momentWords.ts';

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed } from 'vue';
-import type { Bench } from '../../core/checks/bench.ts';
-import { greatestSlab, sizeOf } from '../../core/kit/kit.ts';
+import type { Bench } from '../../core/advice/bench.ts';
+import { greatestSlab, sizeOf } from '../../core/studio/kit/kit.ts';
 import { useKit } from './records.ts';
 import { useSettings } from './settings.ts';
 

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import type { Design } from '../../contract/api.ts';
-import { mouldOfMesh } from '../../core/mould/importedMould.ts';
-import { newTarget, type Target } from '../../core/piece/target.ts';
+import { mouldOfMesh } from '../../core/forms/mould/importedMould.ts';
+import { newTarget, type Target } from '../../core/target/target.ts';
 import { held } from '../held.ts';
 import { dropDraft, heldDraft, holdDraft } from './draft.ts';
 

@@ -1,6 +1,6 @@
 import type { Design, DesignWrite } from '../../contract/api.ts';
-import type { MeshForm } from '../../core/mould/mouldForm.ts';
-import type { Target } from '../../core/piece/target.ts';
+import type { MeshForm } from '../../core/target/mouldForm.ts';
+import type { Target } from '../../core/target/target.ts';
 import { held } from '../held.ts';
 import { listsOf } from '../workers/blankWork.ts';
 import { dropChange, heldChanges, holdChange } from './heldChanges.ts';

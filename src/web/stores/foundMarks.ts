@@ -1,5 +1,5 @@
 import { shallowRef } from 'vue';
-import type { FoundMark } from '../../core/making/waitWindow.ts';
+import type { FoundMark } from '../../core/studio/making/waitWindow.ts';
 import { api } from '../api.ts';
 
 /** What hands found of a clay in all of its makings. */

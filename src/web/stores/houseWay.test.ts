@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
 import type { Kept } from '../../contract/records.ts';
-import { HOUSE_WAY_ID, checkHouseWay, houseWayOf } from '../../core/making/houseWay.ts';
+import { HOUSE_WAY_ID, checkHouseWay, houseWayOf } from '../../core/studio/making/houseWay.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { memory } from '../memory.ts';
 import { dropHeldRecord } from './heldRecords.ts';

@@ -1,10 +1,10 @@
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
-import type { Air } from '../../core/drying/air.ts';
-import { HOUSE_WAY_ID, houseWayOf, ownWorkOf, type HouseWay } from '../../core/making/houseWay.ts';
-import type { OwnWork } from '../../core/making/ownWork.ts';
-import type { FormKind } from '../../core/piece/target.ts';
-import type { Schools } from '../../core/making/workStep.ts';
+import type { Air } from '../../core/studio/drying/air.ts';
+import { HOUSE_WAY_ID, houseWayOf, ownWorkOf, type HouseWay } from '../../core/studio/making/houseWay.ts';
+import type { OwnWork } from '../../core/studio/making/ownWork.ts';
+import type { FormKind } from '../../core/target/target.ts';
+import type { Schools } from '../../core/studio/making/workStep.ts';
 import { memory } from '../memory.ts';
 import { useWays } from './records.ts';
 

@@ -2,7 +2,7 @@ import { useDebounceFn } from '@vueuse/core';
 import { defineStore } from 'pinia';
 import { ref, shallowRef, watch } from 'vue';
 import type { ClayRecords, MadeLine } from '../../contract/made.ts';
-import type { Measured, PieceState } from '../../core/making/measured.ts';
+import type { Measured, PieceState } from '../../core/studio/making/measured.ts';
 import { api } from '../api.ts';
 import { useConnection } from './connection.ts';
 

@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
 import type { Making, MakingLine, MakingStart } from '../../contract/makings.ts';
-import { ROOM } from '../../core/drying/air.ts';
-import { struckOut } from '../../core/making/strikes.ts';
-import { DEFAULT_SCHOOLS } from '../../core/making/workStep.ts';
+import { ROOM } from '../../core/studio/drying/air.ts';
+import { struckOut } from '../../core/studio/making/strikes.ts';
+import { DEFAULT_SCHOOLS } from '../../core/studio/making/workStep.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { held } from '../held.ts';
 import { NONE } from './entries.ts';

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
 import type { Critique, Entries, Making, MakingLine, MakingStart, Measurement, Note, PieceFault } from '../../contract/makings.ts'; // prettier-ignore
-import type { Mark, Spot } from '../../core/making/making.ts';
+import type { Mark, Spot } from '../../core/studio/making/making.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { held } from '../held.ts';
 import { heldPhotographs } from '../heldPhotographs.ts';

@@ -1,13 +1,13 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
-import { isDraped } from '../../core/mould/draped.ts';
+import { isDraped } from '../../core/forms/mould/draped.ts';
 import {
   likelyUnit,
   mouldOfMesh,
   PLAIN_TAKING,
   type MeshLook,
   type MeshTaking,
-} from '../../core/mould/importedMould.ts';
+} from '../../core/forms/mould/importedMould.ts';
 import { nextTask } from '../composables/nextTask.ts';
 import { useBlankWork } from '../composables/useBlankWork.ts';
 import { takeReady } from '../workers/blankWork.ts';

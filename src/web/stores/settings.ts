@@ -1,9 +1,9 @@
 import { defineStore } from 'pinia';
 import { computed, ref, watch } from 'vue';
 import { LENGTH_UNITS, type InchMarks, type LengthUnit } from '../../core/units/lengthUnit.ts';
-import { DEFAULT_PAPER, PAPER_NAMES, ROLL_LIMITS, type PaperName } from '../../core/sheet/paper.ts';
-import { DEFAULT_BENCH } from '../../core/checks/bench.ts';
-import { LIMITS } from '../../core/piece/target.ts';
+import { DEFAULT_PAPER, PAPER_NAMES, ROLL_LIMITS, type PaperName } from '../../core/studio/printer/paper.ts';
+import { DEFAULT_BENCH } from '../../core/advice/bench.ts';
+import { LIMITS } from '../../core/target/target.ts';
 import type { LengthStyle } from '../../core/units/writeLength.ts';
 import { memory } from '../memory.ts';
 import type { Light } from '../theme.ts';

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { createPinia, setActivePinia } from 'pinia';
 import type { Design } from '../../contract/api.ts';
-import { newTarget } from '../../core/piece/target.ts';
+import { newTarget } from '../../core/target/target.ts';
 import { api } from '../api.ts';
 import { useShelf } from './shelf.ts';
 

@@ -1,19 +1,19 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Fault } from '../../core/errors.ts';
-import type { Outline } from '../../core/outline/outline.ts';
+import type { Outline } from '../../core/geometry/outline/outline.ts';
 import { develop, type Development } from '../../core/piece/develop.ts';
-import { additionsOf } from '../../core/piece/additions.ts';
-import { checkTarget } from '../../core/piece/checkTarget.ts';
-import type { Target } from '../../core/piece/target.ts';
-import { checkPlan, type KeptPlacement, type KeptPlan, type KeptSlab } from '../../core/slabPlan/keptPlan.ts';
-import { laidBox, laidFaults } from '../../core/slabPlan/laidSlab.ts';
-import { offcutsOf } from '../../core/slabPlan/offcuts.ts';
-import { offcutName, offcutUses } from '../../core/slabPlan/offcutUses.ts';
-import { quickPlan, slabOf } from '../../core/slabPlan/quickPlan.ts';
-import type { SlabNeeded } from '../../core/slab/slabNeeded.ts';
-import type { Locked } from '../../core/slabPlan/planSlabs.ts';
-import { DEFAULT_PLAN, planGroups, planSum, type BatchPiece, type PlannedSlab, type PlanRules } from '../../core/slabPlan/slabPlan.ts'; // prettier-ignore
+import { additionsOf } from '../../core/forms/additions.ts';
+import { checkTarget } from '../../core/forms/checkTarget.ts';
+import type { Target } from '../../core/target/target.ts';
+import { checkPlan, type KeptPlacement, type KeptPlan, type KeptSlab } from '../../core/studio/slabPlan/keptPlan.ts';
+import { laidBox, laidFaults } from '../../core/studio/slabPlan/laidSlab.ts';
+import { offcutsOf } from '../../core/studio/slabPlan/offcuts.ts';
+import { offcutName, offcutUses } from '../../core/studio/slabPlan/offcutUses.ts';
+import { quickPlan, slabOf } from '../../core/studio/slabPlan/quickPlan.ts';
+import type { SlabNeeded } from '../../core/bench/slab/slabNeeded.ts';
+import type { Locked } from '../../core/studio/slabPlan/planSlabs.ts';
+import { DEFAULT_PLAN, planGroups, planSum, type BatchPiece, type PlannedSlab, type PlanRules } from '../../core/studio/slabPlan/slabPlan.ts'; // prettier-ignore
 import { useBench } from './bench.ts';
 import { usePiece } from './piece.ts';
 import { usePlans } from './records.ts';

@@ -1,7 +1,7 @@
-import { layBlank } from '../../core/mould/layBlank.ts';
-import type { DrapedTarget } from '../../core/mould/draped.ts';
-import { lookAtMesh } from '../../core/mould/importedMould.ts';
-import { proposeDarts } from '../../core/mould/proposeDarts.ts';
+import { layBlank } from '../../core/forms/mould/layBlank.ts';
+import type { DrapedTarget } from '../../core/forms/mould/draped.ts';
+import { lookAtMesh } from '../../core/forms/mould/importedMould.ts';
+import { proposeDarts } from '../../core/forms/mould/proposeDarts.ts';
 import { buffersOf, prepared, readReady, unpacked, type BlankQuestion, type BlankReply } from './blankWork.ts';
 
 /** The worker's side: one question, its progress, one answer. */

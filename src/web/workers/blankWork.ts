@@ -1,10 +1,10 @@
-import { meshFindings, takeFindings, type Mesh, type MeshFindings } from '../../core/mesh/mesh.ts';
-import type { Blank } from '../../core/mould/blank.ts';
-import { meshOf, type DrapedTarget } from '../../core/mould/draped.ts';
-import { drapedMeshTrouble, foundSound } from '../../core/mould/drapedFaults.ts';
-import { mouldOfMesh, readMouldMesh, type MeshLook, type MeshTaking } from '../../core/mould/importedMould.ts';
-import type { DartProposal, MeshForm } from '../../core/mould/mouldForm.ts';
-import type { Target } from '../../core/piece/target.ts';
+import { meshFindings, takeFindings, type Mesh, type MeshFindings } from '../../core/geometry/mesh/mesh.ts';
+import type { Blank } from '../../core/forms/mould/blank.ts';
+import { meshOf, type DrapedTarget } from '../../core/forms/mould/draped.ts';
+import { drapedMeshTrouble, foundSound } from '../../core/forms/mould/drapedFaults.ts';
+import { mouldOfMesh, readMouldMesh, type MeshLook, type MeshTaking } from '../../core/forms/mould/importedMould.ts';
+import type { DartProposal, MeshForm } from '../../core/target/mouldForm.ts';
+import type { Target } from '../../core/target/target.ts';
 
 /** A file of a mould, and how it is taken. */
 interface MeshFile {

@@ -1,6 +1,6 @@
-import { kilnKit, type KilnKit } from '../../core/kit/kilnKit.ts';
-import type { KitItem } from '../../core/kit/kit.ts';
-import type { Target } from '../../core/piece/target.ts';
+import { kilnKit, type KilnKit } from '../../core/studio/kit/kilnKit.ts';
+import type { KitItem } from '../../core/studio/kit/kit.ts';
+import type { Target } from '../../core/target/target.ts';
 import { unpacked, type SentTarget } from './blankWork.ts';
 
 /** What the worker is asked: how a piece stands in the kilns and on the shelves of a kit. */

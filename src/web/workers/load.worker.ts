@@ -1,5 +1,5 @@
-import type { Loaded, LoadJob } from '../../core/kiln/loadJob.ts';
-import { packLoad } from '../../core/kiln/packLoad.ts';
+import type { Loaded, LoadJob } from '../../core/studio/kiln/loadJob.ts';
+import { packLoad } from '../../core/studio/kiln/packLoad.ts';
 import { seeded } from '../../core/seeded.ts';
 
 /** What the worker is asked: a load to be packed, in so many seconds. */

@@ -1,6 +1,6 @@
-import { layOrder } from '../../core/order/layOrder.ts';
-import { makesIt, type LaidOrder, type OrderTask } from '../../core/order/order.ts';
-import { whatHelps, type Help } from '../../core/order/whatHelps.ts';
+import { layOrder } from '../../core/studio/order/layOrder.ts';
+import { makesIt, type LaidOrder, type OrderTask } from '../../core/studio/order/order.ts';
+import { whatHelps, type Help } from '../../core/studio/order/whatHelps.ts';
 import { seeded } from '../../core/seeded.ts';
 
 /** What the worker is asked: to lay an order, as it is now (ms since 1970). */

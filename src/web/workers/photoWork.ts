@@ -1,9 +1,9 @@
-import type { Outline } from '../../core/outline/outline.ts';
-import { findSheet } from '../../core/photo/findSheet.ts';
-import type { GreyImage } from '../../core/photo/image.ts';
-import { tracePhoto } from '../../core/photo/tracePhoto.ts';
-import type { Homography, Quad } from '../../core/screen/homography.ts';
-import { PAPERS, type PaperName } from '../../core/sheet/paper.ts';
+import type { Outline } from '../../core/geometry/outline/outline.ts';
+import { findSheet } from '../../core/files/photo/findSheet.ts';
+import type { GreyImage } from '../../core/files/photo/image.ts';
+import { tracePhoto } from '../../core/files/photo/tracePhoto.ts';
+import type { Homography, Quad } from '../../core/files/screen/homography.ts';
+import { PAPERS, type PaperName } from '../../core/studio/printer/paper.ts';
 
 /** A photograph to be traced, the paper under it, and the sheet's corners where they were dragged (px of the picture). */
 export interface PhotoQuestion {

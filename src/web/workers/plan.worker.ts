@@ -1,6 +1,6 @@
 import { seeded } from '../../core/seeded.ts';
-import { planSlabs, type Locked } from '../../core/slabPlan/planSlabs.ts';
-import { planGroups, type BatchPiece, type PlannedSlab, type PlanRules } from '../../core/slabPlan/slabPlan.ts';
+import { planSlabs, type Locked } from '../../core/studio/slabPlan/planSlabs.ts';
+import { planGroups, type BatchPiece, type PlannedSlab, type PlanRules } from '../../core/studio/slabPlan/slabPlan.ts';
 
 /** What the worker is asked: to lay out a batch within some seconds. */
 export interface PlanRequest {

@@ -1,5 +1,5 @@
-import { meshOf } from '../../core/mould/draped.ts';
-import type { Target } from '../../core/piece/target.ts';
+import { meshOf } from '../../core/forms/mould/draped.ts';
+import type { Target } from '../../core/target/target.ts';
 import { blankJob } from './blankJob.ts';
 import { listsOf, takeReady } from './blankWork.ts';
 

@@ -1,10 +1,10 @@
 import { develop } from '../../core/piece/develop.ts';
-import type { Target } from '../../core/piece/target.ts';
-import { pieceForCutter } from '../../core/reverse/cutter.ts';
-import type { Keep } from '../../core/reverse/scaled.ts';
-import { solveCapacity } from '../../core/reverse/solveCapacity.ts';
-import { solveHole } from '../../core/reverse/solveHole.ts';
-import { cutToFit, type GreatestSlab } from '../../core/slab/panelsFor.ts';
+import type { Target } from '../../core/target/target.ts';
+import { pieceForCutter } from '../../core/studio/reverse/cutter.ts';
+import type { Keep } from '../../core/studio/reverse/scaled.ts';
+import { solveCapacity } from '../../core/studio/reverse/solveCapacity.ts';
+import { solveHole } from '../../core/studio/reverse/solveHole.ts';
+import { cutToFit, type GreatestSlab } from '../../core/bench/slab/panelsFor.ts';
 
 /** What is to be found for a design: many developments of it, which on a loft take a second and more. */
 export type SolveWork =

@@ -1,5 +1,5 @@
-import { additionsOf } from '../additions.ts';
-import type { Target } from '../target.ts';
+import { additionsOf } from '../../forms/additions.ts';
+import type { Target } from '../../target/target.ts';
 import type { Step } from './step.ts';
 
 /** Steps to a strap, or to a pulled handle, as it is cut or drawn out. */

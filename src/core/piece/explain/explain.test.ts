@@ -1,12 +1,12 @@
 import { runInNewContext } from 'node:vm';
-import { DEFAULT_HANDLE } from '../../handle/handle.ts';
-import { DEFAULT_LID } from '../../lid/lid.ts';
+import { DEFAULT_HANDLE } from '../../target/handle.ts';
+import { DEFAULT_LID } from '../../target/lid.ts';
 import { degrees, radians } from '../../numbers.ts';
 import { seeded } from '../../seeded.ts';
 import { writePhrase, type Phrase } from '../../units/phrase.ts';
 import { develop } from '../develop.ts';
 import { targetsOfEveryKind } from '../everyKind.test.helper.ts';
-import type { Target } from '../target.ts';
+import type { Target } from '../../target/target.ts';
 import { randomTarget, targetWith } from '../targets.test.helper.ts';
 import { explain } from './explain.ts';
 import type { FigureId, Step } from './step.ts';

@@ -1,8 +1,8 @@
-import { FIRED_MASS_FRACTION } from '../../clay/shrinkage.ts';
-import { PART_GAP } from '../../slab/slabNeeded.ts';
+import { FIRED_MASS_FRACTION } from '../../units/shrinkage.ts';
+import { PART_GAP } from '../../bench/slab/slabNeeded.ts';
 import type { Development } from '../develop.ts';
-import { kindOf } from '../kinds/kinds.ts';
-import type { Target } from '../target.ts';
+import { kindOf } from '../../forms/kinds.ts';
+import type { Target } from '../../target/target.ts';
 import { flangeSteps, handleSteps, lidSteps } from './added.ts';
 import { blankSteps, slotSteps, stripSteps } from './tools.ts';
 import { shapedSteps } from './shaped.ts';

@@ -1,10 +1,11 @@
 import { degrees, LENGTH_TOLERANCE, radians } from '../../numbers.ts';
-import { edgeAt } from '../../outline/outline.ts';
-import type { Face, Lean } from '../../part/lean.ts';
-import type { Part } from '../../part/part.ts';
+import { edgeAt } from '../../geometry/outline/outline.ts';
+import type { Face } from '../../target/face.ts';
+import type { Lean } from '../../parts/part/lean.ts';
+import type { Part } from '../../parts/part/part.ts';
 import type { Development } from '../develop.ts';
-import type { BandFigures } from '../kinds/kind.ts';
-import type { Target } from '../target.ts';
+import type { BandFigures } from '../../forms/kind.ts';
+import type { Target } from '../../target/target.ts';
 import type { FigureId, Step } from './step.ts';
 
 /** The band that a figure belongs to: of a taper the only one. */

@@ -1,6 +1,6 @@
 import type { Phrase } from '../../units/phrase.ts';
-import { toWet } from '../wetSize.ts';
-import type { Target } from '../target.ts';
+import { toWet } from '../../forms/standing/wetSize.ts';
+import type { Target } from '../../target/target.ts';
 
 /** The figures that can say how they came about. */
 export type FigureId =

@@ -1,9 +1,9 @@
 import { LENGTH_TOLERANCE } from '../../numbers.ts';
-import { bounds } from '../../outline/outline.ts';
-import { seamAllowance } from '../../seam/seam.ts';
+import { bounds } from '../../geometry/outline/outline.ts';
+import { seamAllowance } from '../../parts/seam/seam.ts';
 import type { Development } from '../develop.ts';
-import type { FormerForm, Target } from '../target.ts';
-import { wetPiece } from '../wetPiece.ts';
+import type { FormerForm, Target } from '../../target/target.ts';
+import { wetPiece } from '../../forms/standing/wetPiece.ts';
 import { wetHeightSteps, type Step } from './step.ts';
 
 function formerSteps(form: FormerForm, target: Target): Step[] {

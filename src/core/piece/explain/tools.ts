@@ -1,8 +1,8 @@
 import { radians } from '../../numbers.ts';
-import { isDraped, offsetsOf } from '../../mould/draped.ts';
-import { standSide, stripOf } from '../../stand/stand.ts';
+import { isDraped, offsetsOf } from '../../forms/mould/draped.ts';
+import { standSide, stripOf } from '../../forms/stand/stand.ts';
 import type { Development } from '../develop.ts';
-import type { Target } from '../target.ts';
+import type { Target } from '../../target/target.ts';
 import type { Step } from './step.ts';
 
 /** How the length of a stand's strip came about: two whole turns and the floor between. */

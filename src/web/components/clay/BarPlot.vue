@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { scaleLinear } from 'd3';
 import { computed, ref } from 'vue';
-import { barFigures, barShrinkage, BAR_STATES, type BarState, type ShrinkBar } from '../../../core/clay/bars.ts';
+import { barFigures, barShrinkage, BAR_STATES, type BarState, type ShrinkBar } from '../../../core/studio/clay/bars.ts';
 
 /** The bars of a clay, one a row, by how much each has shrunk at every state; the interval of the mean stands over them. */
 const props = defineProps<{ bars: readonly ShrinkBar[]; shrinkage: number }>();

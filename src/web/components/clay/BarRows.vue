@@ -7,7 +7,7 @@ import {
   type BarRun,
   type BarState,
   type ShrinkBar,
-} from '../../../core/clay/bars.ts';
+} from '../../../core/studio/clay/bars.ts';
 import type { Fault } from '../../../core/errors.ts';
 import { without } from '../../without.ts';
 import BarsTable from './BarsTable.vue';

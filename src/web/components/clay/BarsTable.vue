@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { readBarsCsv, writeBarsCsv } from '../../../contract/tableCsv.ts';
-import type { ShrinkBar } from '../../../core/clay/bars.ts';
+import type { ShrinkBar } from '../../../core/studio/clay/bars.ts';
 import type { Fault } from '../../../core/errors.ts';
 import { saveFile } from '../../composables/saveFile.ts';
 import FileField from '../fields/FileField.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Basis } from '../../../core/clay/bars.ts';
-import type { Clay } from '../../../core/clay/clay.ts';
+import type { Basis } from '../../../core/studio/clay/bars.ts';
+import type { Clay } from '../../../core/studio/clay/clay.ts';
 import type { Fault } from '../../../core/errors.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import type { Choice } from '../fields/choice.ts';

@@ -6,8 +6,8 @@ import {
   knownShrinkage,
   type BarState,
   type ShrinkageFigure,
-} from '../../../core/clay/bars.ts';
-import type { Clay } from '../../../core/clay/clay.ts';
+} from '../../../core/studio/clay/bars.ts';
+import type { Clay } from '../../../core/studio/clay/clay.ts';
 
 /** How much a clay shrinks in all, how sure that is, and in which steps. */
 const props = defineProps<{ clay: Clay }>();

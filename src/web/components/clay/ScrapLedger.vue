@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { scrapSum } from '../../../core/clay/clay.ts';
+import { scrapSum } from '../../../core/studio/clay/clay.ts';
 import { useMasses } from '../../composables/useMasses.ts';
 import { useScraps } from '../../stores/records.ts';
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref } from 'vue';
-import { CHECK_LENGTHS, SCALE_LIMITS } from '../../../core/sheet/printerCheck.ts';
+import { CHECK_LENGTHS, SCALE_LIMITS } from '../../../core/studio/printer/printerCheck.ts';
 import { rangeFaults } from '../../../core/ranges.ts';
 import type { SheetLengths } from '../../../devices/printer/simulatedPrinter.ts';
 import { useDevices } from '../../stores/devices.ts';

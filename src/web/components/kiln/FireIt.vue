@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onUnmounted, ref } from 'vue';
-import type { CurvePoint, Segment } from '../../../core/kiln/schedule.ts';
+import type { CurvePoint, Segment } from '../../../core/studio/kiln/schedule.ts';
 import { DEVICE_FAULTS, type DeviceFault } from '../../../devices/simulated.ts';
 import { simulatedController } from '../../../devices/controller/simulatedController.ts';
 

@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { line, scaleLinear } from 'd3';
 import { computed, ref } from 'vue';
-import { gapsOf, peakOf, scheduleCurve, type CurvePoint, type Segment } from '../../../core/kiln/schedule.ts';
+import { gapsOf, peakOf, scheduleCurve, type CurvePoint, type Segment } from '../../../core/studio/kiln/schedule.ts';
 
 /** A firing over its hours: the schedule as it was meant, and what the kiln did. */
 const props = defineProps<{ segments: readonly Segment[]; curve: readonly CurvePoint[] }>();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Kept } from '../../../contract/records.ts';
-import { KIT, sizeOf, type KitItem } from '../../../core/kit/kit.ts';
-import { CONE_STATES, FIRING_KINDS, USUAL_SEGMENTS, type FiringKind, type FiringShelf, type KeptFiring } from '../../../core/kiln/keptFiring.ts'; // prettier-ignore
-import type { Segment } from '../../../core/kiln/schedule.ts';
+import { KIT, sizeOf, type KitItem } from '../../../core/studio/kit/kit.ts';
+import { CONE_STATES, FIRING_KINDS, USUAL_SEGMENTS, type FiringKind, type FiringShelf, type KeptFiring } from '../../../core/studio/kiln/keptFiring.ts'; // prettier-ignore
+import type { Segment } from '../../../core/studio/kiln/schedule.ts';
 import type { Fault } from '../../../core/errors.ts';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';

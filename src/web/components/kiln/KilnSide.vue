@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { bounds } from '../../../core/outline/outline.ts';
-import { kindKey, type StandingKind } from '../../../core/kiln/firingLoad.ts';
-import { pieceKey, type FiringPiece, type FiringShelf } from '../../../core/kiln/keptFiring.ts';
+import { bounds } from '../../../core/geometry/outline/outline.ts';
+import { kindKey, type StandingKind } from '../../../core/studio/kiln/firingLoad.ts';
+import { pieceKey, type FiringPiece, type FiringShelf } from '../../../core/studio/kiln/keptFiring.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 
 /** The shelves from the side, the first at the bottom, with posts between them and what stands on each at its height. */

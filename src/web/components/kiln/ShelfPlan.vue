@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { kindKey, type StandingKind } from '../../../core/kiln/firingLoad.ts';
-import { pieceKey, type FiringPiece, type FiringShelf } from '../../../core/kiln/keptFiring.ts';
+import { kindKey, type StandingKind } from '../../../core/studio/kiln/firingLoad.ts';
+import { pieceKey, type FiringPiece, type FiringShelf } from '../../../core/studio/kiln/keptFiring.ts';
 import { vDrag } from '../../composables/vDrag.ts';
 
 /** One shelf from above, with what stands on it: dragged, turned and locked by hand. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { curveText, readCurve } from '../../../core/kiln/readCurve.ts';
-import type { CurvePoint } from '../../../core/kiln/schedule.ts';
+import { curveText, readCurve } from '../../../core/studio/kiln/readCurve.ts';
+import type { CurvePoint } from '../../../core/studio/kiln/schedule.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
 
 /** What the kiln did, typed after the firing: a line for each reading. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { MadeLine } from '../../../contract/made.ts';
-import { kindKey } from '../../../core/kiln/firingLoad.ts';
-import { OPEN_AT } from '../../../core/kiln/schedule.ts';
+import { kindKey } from '../../../core/studio/kiln/firingLoad.ts';
+import { OPEN_AT } from '../../../core/studio/kiln/schedule.ts';
 import DryNow from './DryNow.vue';
 import type { Kiln } from './useKiln.ts';
 

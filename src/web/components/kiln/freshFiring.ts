@@ -1,4 +1,4 @@
-import { USUAL_SEGMENTS, type KeptFiring, type PieceAt } from '../../../core/kiln/keptFiring.ts';
+import { USUAL_SEGMENTS, type KeptFiring, type PieceAt } from '../../../core/studio/kiln/keptFiring.ts';
 
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' });
 

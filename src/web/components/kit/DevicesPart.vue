@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { AIR_LIMITS } from '../../../core/drying/air.ts';
+import { AIR_LIMITS } from '../../../core/studio/drying/air.ts';
 import { rangeFaults } from '../../../core/ranges.ts';
 import type { DeviceKind } from '../../../devices/device.ts';
 import { DEVICE_FAULTS, type DeviceFault } from '../../../devices/simulated.ts';

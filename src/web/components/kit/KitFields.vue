@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
-import { KIT, type KitItem } from '../../../core/kit/kit.ts';
+import { KIT, type KitItem } from '../../../core/studio/kit/kit.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import LengthField from '../fields/LengthField.vue';
 import TextField from '../fields/TextField.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { sizeOf, type KitItem } from '../../../core/kit/kit.ts';
+import { sizeOf, type KitItem } from '../../../core/studio/kit/kit.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 
 /** A thing of the kit, drawn from above (sticks and rollers from the end) at the scale of its kind. */

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
-import type { KitItem } from '../../../core/kit/kit.ts';
-import { PAPER_NAMES, PAPER_TITLES } from '../../../core/sheet/paper.ts';
-import { CHECK_LENGTHS, printerFinding } from '../../../core/sheet/printerCheck.ts';
+import type { KitItem } from '../../../core/studio/kit/kit.ts';
+import { PAPER_NAMES, PAPER_TITLES } from '../../../core/studio/printer/paper.ts';
+import { CHECK_LENGTHS, printerFinding } from '../../../core/studio/printer/printerCheck.ts';
 import { useSettings } from '../../stores/settings.ts';
 import LengthField from '../fields/LengthField.vue';
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { AIR_LIMITS, type Air, type AirSpeed } from '../../../core/drying/air.ts';
+import { AIR_LIMITS, type Air, type AirSpeed } from '../../../core/studio/drying/air.ts';
 import { useDevices } from '../../stores/devices.ts';
 import type { Choice } from '../fields/choice.ts';
 import ChoiceField from '../fields/ChoiceField.vue';

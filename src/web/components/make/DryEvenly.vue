@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { crackRisk, HELD_BACK, partsNow, type Gentler, type NamedPart } from '../../../core/drying/stress.ts';
-import type { Air } from '../../../core/drying/air.ts';
-import type { DryingPart } from '../../../core/drying/partDrying.ts';
-import { dryingAlike } from '../../../core/making/waitingParts.ts';
-import { courseOf } from '../../../core/making/waitWindow.ts';
+import { crackRisk, HELD_BACK, partsNow, type Gentler, type NamedPart } from '../../../core/studio/drying/stress.ts';
+import type { Air } from '../../../core/studio/drying/air.ts';
+import type { DryingPart } from '../../../core/studio/drying/partDrying.ts';
+import { dryingAlike } from '../../../core/studio/making/waitingParts.ts';
+import { courseOf } from '../../../core/studio/making/waitWindow.ts';
 import { spanWords } from './momentWords.ts';
 import type { WaitNow } from './useMaking.ts';
 

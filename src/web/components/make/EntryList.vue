@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { struckOut } from '../../../core/making/strikes.ts';
+import { struckOut } from '../../../core/studio/making/strikes.ts';
 import { useMakings } from '../../stores/makings.ts';
 import { MEASURED_NAMES, useMeasured } from './measuredNames.ts';
 

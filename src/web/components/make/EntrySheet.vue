@@ -2,11 +2,11 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { FAULTS, type FaultKind } from '../../../contract/makings.ts';
-import { MEASURED, type Measured } from '../../../core/making/measured.ts';
-import { pathData, screenPx } from '../../../core/format/pathData.ts';
+import { MEASURED, type Measured } from '../../../core/studio/making/measured.ts';
+import { pathData, screenPx } from '../../../core/files/format/pathData.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
-import type { Target } from '../../../core/piece/target.ts';
-import type { WorkStep } from '../../../core/making/workStep.ts';
+import type { Target } from '../../../core/target/target.ts';
+import type { WorkStep } from '../../../core/studio/making/workStep.ts';
 import { useMakings } from '../../stores/makings.ts';
 import LengthField from '../fields/LengthField.vue';
 import MassField from '../fields/MassField.vue';

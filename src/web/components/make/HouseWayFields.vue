@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Schools } from '../../../core/making/workStep.ts';
+import type { Schools } from '../../../core/studio/making/workStep.ts';
 import { useHouseWay } from '../../stores/houseWay.ts';
 import type { Choice } from '../fields/choice.ts';
 import ChoiceField from '../fields/ChoiceField.vue';

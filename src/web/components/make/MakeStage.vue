@@ -3,7 +3,7 @@ import { useFullscreen, useWakeLock } from '@vueuse/core';
 import { computed, onMounted, onUnmounted, ref, shallowRef, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import type { Making } from '../../../contract/makings.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { api } from '../../api.ts';
 import { held } from '../../held.ts';
 import { usePiece } from '../../stores/piece.ts';

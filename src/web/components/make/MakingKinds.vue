@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Making } from '../../../contract/makings.ts';
-import { howFar } from '../../../core/making/howFar.ts';
+import { howFar } from '../../../core/studio/making/howFar.ts';
 
 /** The kinds of piece of one making, each with how far it has come, to go from one to another. */
 const props = defineProps<{ making: Making }>();

@@ -8,8 +8,8 @@ import {
   NO_OWN_WORK,
   OWN_LIMITS,
   type OwnWork,
-} from '../../../core/making/ownWork.ts';
-import type { WorkStep } from '../../../core/making/workStep.ts';
+} from '../../../core/studio/making/ownWork.ts';
+import type { WorkStep } from '../../../core/studio/making/workStep.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
 
 /** The order of work as this potter does it: steps moved, left out, and her own. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Air } from '../../../core/drying/air.ts';
-import type { NamedPart } from '../../../core/drying/stress.ts';
+import type { Air } from '../../../core/studio/drying/air.ts';
+import type { NamedPart } from '../../../core/studio/drying/stress.ts';
 import DryEvenly from './DryEvenly.vue';
 import type { MakingInHand } from './useMaking.ts';
 import WaitBeside from './WaitBeside.vue';

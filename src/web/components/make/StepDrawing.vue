@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { pathData, screenPx } from '../../../core/format/pathData.ts';
-import type { WorkStep } from '../../../core/making/workStep.ts';
-import { bounds, vertexAt, type Outline } from '../../../core/outline/outline.ts';
-import type { Lean } from '../../../core/part/lean.ts';
+import { pathData, screenPx } from '../../../core/files/format/pathData.ts';
+import type { WorkStep } from '../../../core/studio/making/workStep.ts';
+import { bounds, vertexAt, type Outline } from '../../../core/geometry/outline/outline.ts';
+import type { Lean } from '../../../core/parts/part/lean.ts';
 import type { Development } from '../../../core/piece/develop.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 
 /** What a step is about, drawn: the part with its edges picked out, or the piece as it stands. */
 const props = defineProps<{ step: WorkStep; target: Target; developed: Development }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Spot } from '../../../core/making/making.ts';
-import { struckOut } from '../../../core/making/strikes.ts';
+import type { Spot } from '../../../core/studio/making/making.ts';
+import { struckOut } from '../../../core/studio/making/strikes.ts';
 import { useMakings } from '../../stores/makings.ts';
 import FileField from '../fields/FileField.vue';
 import HeldPicture from './HeldPicture.vue';

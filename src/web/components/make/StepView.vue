@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
-import { FINDINGS, type MarkKind } from '../../../core/making/making.ts';
+import { FINDINGS, type MarkKind } from '../../../core/studio/making/making.ts';
 import type { Development } from '../../../core/piece/develop.ts';
-import type { NamedPart } from '../../../core/drying/stress.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { NamedPart } from '../../../core/studio/drying/stress.ts';
+import type { Target } from '../../../core/target/target.ts';
 import type { Phrase } from '../../../core/units/phrase.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useMakings } from '../../stores/makings.ts';

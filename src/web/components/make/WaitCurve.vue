@@ -2,11 +2,11 @@
 import { useElementSize } from '@vueuse/core';
 import { line, scaleLinear } from 'd3';
 import { computed, ref } from 'vue';
-import type { Air } from '../../../core/drying/air.ts';
-import type { DryingCourse, DryingPart } from '../../../core/drying/partDrying.ts';
-import type { NamedPart } from '../../../core/drying/stress.ts';
-import { dryingAlike } from '../../../core/making/waitingParts.ts';
-import { courseOf } from '../../../core/making/waitWindow.ts';
+import type { Air } from '../../../core/studio/drying/air.ts';
+import type { DryingCourse, DryingPart } from '../../../core/studio/drying/partDrying.ts';
+import type { NamedPart } from '../../../core/studio/drying/stress.ts';
+import { dryingAlike } from '../../../core/studio/making/waitingParts.ts';
+import { courseOf } from '../../../core/studio/making/waitWindow.ts';
 import { momentWords } from './momentWords.ts';
 import type { WaitNow } from './useMaking.ts';
 

@@ -1,10 +1,10 @@
-import type { Bench } from '../../../core/checks/bench.ts';
-import { orderOfWork } from '../../../core/making/orderOfWork.ts';
-import type { Schools, WorkStep } from '../../../core/making/workStep.ts';
-import type { Blank } from '../../../core/mould/blank.ts';
+import type { Bench } from '../../../core/advice/bench.ts';
+import { orderOfWork } from '../../../core/studio/making/orderOfWork.ts';
+import type { Schools, WorkStep } from '../../../core/studio/making/workStep.ts';
+import type { Blank } from '../../../core/forms/mould/blank.ts';
 import { develop } from '../../../core/piece/develop.ts';
-import type { Target } from '../../../core/piece/target.ts';
-import { slabsToRoll } from '../../../core/slabPlan/quickPlan.ts';
+import type { Target } from '../../../core/target/target.ts';
+import { slabsToRoll } from '../../../core/studio/slabPlan/quickPlan.ts';
 
 /** The order of work of one piece, with the slabs that this bench rolls. */
 export function drawUp(

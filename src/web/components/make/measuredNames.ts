@@ -1,4 +1,4 @@
-import type { Measured, PieceState } from '../../../core/making/measured.ts';
+import type { Measured, PieceState } from '../../../core/studio/making/measured.ts';
 import { readVolume, writeVolume } from '../../../core/units/volume.ts';
 import { systemsOf } from '../../../core/units/writeLength.ts';
 import { useLengths } from '../../composables/useLengths.ts';

@@ -1,7 +1,7 @@
-import type { Target } from '../../../core/piece/target.ts';
-import type { WorkStep } from '../../../core/making/workStep.ts';
-import { withOwnWork } from '../../../core/making/ownWork.ts';
-import { isDraped } from '../../../core/mould/draped.ts';
+import type { Target } from '../../../core/target/target.ts';
+import type { WorkStep } from '../../../core/studio/making/workStep.ts';
+import { withOwnWork } from '../../../core/studio/making/ownWork.ts';
+import { isDraped } from '../../../core/forms/mould/draped.ts';
 import { useBlankWork } from '../../composables/useBlankWork.ts';
 import { useBench } from '../../stores/bench.ts';
 import { useHouseWay } from '../../stores/houseWay.ts';

@@ -1,10 +1,10 @@
 import { useNow } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import type { Making } from '../../../contract/makings.ts';
-import type { DryingFactor } from '../../../core/drying/factor.ts';
-import { nextSpot, progressOf, waitBegan, type MarkKind } from '../../../core/making/making.ts';
-import { factorFor, stateAt, waitWindow, withAir, type WaitWindow } from '../../../core/making/waitWindow.ts';
-import type { WorkStep } from '../../../core/making/workStep.ts';
+import type { DryingFactor } from '../../../core/studio/drying/factor.ts';
+import { nextSpot, progressOf, waitBegan, type MarkKind } from '../../../core/studio/making/making.ts';
+import { factorFor, stateAt, waitWindow, withAir, type WaitWindow } from '../../../core/studio/making/waitWindow.ts';
+import type { WorkStep } from '../../../core/studio/making/workStep.ts';
 import { useMakings } from '../../stores/makings.ts';
 import { momentWords, spanWords } from './momentWords.ts';
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useLengths } from '../../composables/useLengths.ts';
 import { computed, onMounted, ref } from 'vue';
-import { limitsOf } from '../../../core/mould/limits.ts';
-import { isDraped } from '../../../core/mould/draped.ts';
-import type { Dart } from '../../../core/mould/mouldForm.ts';
+import { limitsOf } from '../../../core/forms/mould/limits.ts';
+import { isDraped } from '../../../core/forms/mould/draped.ts';
+import type { Dart } from '../../../core/target/mouldForm.ts';
 import { nextTask } from '../../composables/nextTask.ts';
 import { usePiece } from '../../stores/piece.ts';
 import OneOf from '../fields/OneOf.vue';

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue';
-import { limitsOf } from '../../../core/mould/limits.ts';
+import { limitsOf } from '../../../core/forms/mould/limits.ts';
 import type { Fault } from '../../../core/errors.ts';
-import { isDraped, type DrapedTarget } from '../../../core/mould/draped.ts';
-import { fromSections } from '../../../core/mould/sections.ts';
-import type { Dart } from '../../../core/mould/mouldForm.ts';
+import { isDraped, type DrapedTarget } from '../../../core/forms/mould/draped.ts';
+import { fromSections } from '../../../core/forms/mould/sections.ts';
+import type { Dart } from '../../../core/target/mouldForm.ts';
 import { FACE_UP_WAYS, SEAM_WAYS } from '../piece/ways.ts';
 import { useBlankWork } from '../../composables/useBlankWork.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { packed } from '../../workers/blankWork.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';

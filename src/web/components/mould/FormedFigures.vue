@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { firedLength } from '../../../core/clay/shrinkage.ts';
-import { mouldFor, type FormedSize } from '../../../core/mould/neededMould.ts';
+import { firedLength } from '../../../core/units/shrinkage.ts';
+import { mouldFor, type FormedSize } from '../../../core/bench/ownMould/neededMould.ts';
 import LengthField from '../fields/LengthField.vue';
-import { isDraped } from '../../../core/mould/draped.ts';
-import { kindOf } from '../../../core/piece/kinds/kinds.ts';
+import { isDraped } from '../../../core/forms/mould/draped.ts';
+import { kindOf } from '../../../core/forms/kinds.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 

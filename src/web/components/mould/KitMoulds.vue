@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue';
-import { KIT, type KitItem } from '../../../core/kit/kit.ts';
-import { kitMould, mouldFromKit, sameMould } from '../../../core/kit/kitMould.ts';
+import { KIT, type KitItem } from '../../../core/studio/kit/kit.ts';
+import { kitMould, mouldFromKit, sameMould } from '../../../core/studio/kit/kitMould.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useKit } from '../../stores/records.ts';
 import ChoiceField from '../fields/ChoiceField.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
-import type { MeshUnit, Silhouette } from '../../../core/mould/importedMould.ts';
-import type { TakenFace } from '../../../core/mesh/openFace.ts';
+import type { MeshUnit, Silhouette } from '../../../core/forms/mould/importedMould.ts';
+import type { TakenFace } from '../../../core/geometry/mesh/openFace.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useMouldReading } from '../../stores/mouldReading.ts';
 import type { Choice } from '../fields/choice.ts';

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { MESH_FILE_LIMIT } from '../../../core/mesh/readObj.ts';
-import type { MouldSide } from '../../../core/flatten/blankOf.ts';
-import { wallBy } from '../../../core/mould/drawnWall.ts';
-import { DRAGGED_POINTS, type MouldForm, type MouldWall } from '../../../core/mould/mouldForm.ts';
-import { planShrunk } from '../../../core/outline/plan.ts';
-import { isDraped } from '../../../core/mould/draped.ts';
+import { MESH_FILE_LIMIT } from '../../../core/geometry/mesh/readObj.ts';
+import type { MouldSide } from '../../../core/target/mouldSide.ts';
+import { wallBy } from '../../../core/forms/mould/drawnWall.ts';
+import { DRAGGED_POINTS, type MouldForm, type MouldWall } from '../../../core/target/mouldForm.ts';
+import { planShrunk } from '../../../core/parts/plan/plan.ts';
+import { isDraped } from '../../../core/forms/mould/draped.ts';
 import { useMouldReading } from '../../stores/mouldReading.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';

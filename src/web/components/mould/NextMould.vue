@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { barFigures } from '../../../core/clay/bars.ts';
+import { barFigures } from '../../../core/studio/clay/bars.ts';
 import type { Fault } from '../../../core/errors.ts';
-import { hoursToStiffen, mouldOfPiece, type NextMould } from '../../../core/mould/castMould.ts';
-import { isDraped } from '../../../core/mould/draped.ts';
-import { MOULD_LIMITS, type MouldState } from '../../../core/mould/mouldForm.ts';
+import { hoursToStiffen, mouldOfPiece, type NextMould } from '../../../core/bench/ownMould/castMould.ts';
+import { isDraped } from '../../../core/forms/mould/draped.ts';
+import { MOULD_LIMITS, type MouldState } from '../../../core/target/mouldForm.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useClays } from '../../stores/records.ts';

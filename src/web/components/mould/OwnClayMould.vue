@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { barFigures } from '../../../core/clay/bars.ts';
+import { barFigures } from '../../../core/studio/clay/bars.ts';
 import type { Fault } from '../../../core/errors.ts';
-import { castsOf, modelOf } from '../../../core/mould/castMould.ts';
-import type { MouldCast, OwnMould } from '../../../core/mould/mouldForm.ts';
-import { supportOf } from '../../../core/outline/plan.ts';
-import { acrossOf } from '../../../core/piece/standing.ts';
+import { castsOf, modelOf } from '../../../core/bench/ownMould/castMould.ts';
+import type { MouldCast, OwnMould } from '../../../core/target/mouldForm.ts';
+import { supportOf } from '../../../core/parts/plan/plan.ts';
+import { acrossOf } from '../../../core/forms/standing/standing.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useClays } from '../../stores/records.ts';

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, shallowRef } from 'vue';
-import { pathData, screenPx } from '../../../core/format/pathData.ts';
-import { alongEdge, bounds } from '../../../core/outline/outline.ts';
-import type { Point } from '../../../core/bentSheet/sheetForm.ts';
+import { pathData, screenPx } from '../../../core/files/format/pathData.ts';
+import { alongEdge, bounds } from '../../../core/geometry/outline/outline.ts';
+import type { Point } from '../../../core/target/sheetForm.ts';
 import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import SheetFeet from './SheetFeet.vue';

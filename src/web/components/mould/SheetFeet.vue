@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { footLetter } from '../../../core/bentSheet/placeFeet.ts';
-import type { Point } from '../../../core/bentSheet/sheetForm.ts';
+import { footLetter } from '../../../core/forms/bentSheet/placeFeet.ts';
+import type { Point } from '../../../core/target/sheetForm.ts';
 import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import type { SheetDrawing, View } from './useSheetDrawing.ts';

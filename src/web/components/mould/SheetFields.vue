@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { drawnSheet } from '../../../core/bentSheet/drawnSheet.ts';
-import { finishedLength, scaledToFinished, type SheetSlab } from '../../../core/bentSheet/finishedLength.ts';
-import { scaledSheet, type SheetForm, type SheetMould } from '../../../core/bentSheet/sheetForm.ts';
-import { DXF_LIMITS } from '../../../core/drawn/readDxf.ts';
+import { drawnSheet } from '../../../core/files/drawn/drawnSheet.ts';
+import { finishedLength, scaledToFinished, type SheetSlab } from '../../../core/forms/bentSheet/finishedLength.ts';
+import { scaledSheet } from '../../../core/forms/bentSheet/sheetForm.ts';
+import type { SheetForm, SheetMould } from '../../../core/target/sheetForm.ts';
+import { DXF_LIMITS } from '../../../core/files/drawn/readDxf.ts';
 import type { Fault } from '../../../core/errors.ts';
-import type { MouldWall } from '../../../core/mould/mouldForm.ts';
-import { bounds } from '../../../core/outline/outline.ts';
-import { planReach, planShrunk, type PlanOutline } from '../../../core/outline/plan.ts';
+import type { MouldWall } from '../../../core/target/mouldForm.ts';
+import { bounds } from '../../../core/geometry/outline/outline.ts';
+import { planReach, planShrunk } from '../../../core/parts/plan/plan.ts';
+import type { PlanOutline } from '../../../core/target/plan.ts';
 import { usePiece } from '../../stores/piece.ts';
 import type { Choice } from '../fields/choice.ts';
 import ChoiceField from '../fields/ChoiceField.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
-import type { Blank } from '../../../core/mould/blank.ts';
-import type { Dart, StrainLimits } from '../../../core/mould/mouldForm.ts';
+import type { Blank } from '../../../core/forms/mould/blank.ts';
+import type { Dart, StrainLimits } from '../../../core/target/mouldForm.ts';
 import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSettings } from '../../stores/settings.ts';

@@ -1,5 +1,5 @@
-import type { Blank } from '../../../core/mould/blank.ts';
-import type { Dart } from '../../../core/mould/mouldForm.ts';
+import type { Blank } from '../../../core/forms/mould/blank.ts';
+import type { Dart } from '../../../core/target/mouldForm.ts';
 import type { Projected } from './mapViews.ts';
 
 /** A dart's tip on the flat blank (px), with the dart that it belongs to. */

@@ -1,5 +1,5 @@
-import type { MouldSide } from '../../../core/flatten/blankOf.ts';
-import type { MouldCast, MouldState, MouldWall } from '../../../core/mould/mouldForm.ts';
+import type { MouldSide } from '../../../core/target/mouldSide.ts';
+import type { MouldCast, MouldState, MouldWall } from '../../../core/target/mouldForm.ts';
 import type { Choice } from '../fields/choice.ts';
 
 export const SIDE_WAYS: readonly Choice<MouldSide>[] = [

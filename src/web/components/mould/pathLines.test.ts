@@ -1,5 +1,5 @@
-import { drawnLines } from '../../../core/drawn/drawnLines.ts';
-import { area, bounds } from '../../../core/outline/outline.ts';
+import { drawnLines } from '../../../core/files/drawn/drawnLines.ts';
+import { area, bounds } from '../../../core/geometry/outline/outline.ts';
 import { PATH_LIMITS, pathLines, TooManyPoints } from './pathLines.ts';
 
 const closed = (data: string, transforms: readonly string[] = [], unit = 1) =>

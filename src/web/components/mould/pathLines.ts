@@ -1,6 +1,6 @@
 import svgpath from 'svgpath';
-import { READ_TOLERANCE, type DrawnLine } from '../../../core/drawn/drawnLines.ts';
-import { arcLine } from '../../../core/mould/arcLine.ts';
+import { READ_TOLERANCE, type DrawnLine } from '../../../core/files/drawn/drawnLines.ts';
+import { arcLine } from '../../../core/geometry/outline/arcLine.ts';
 
 type Point = readonly [number, number];
 

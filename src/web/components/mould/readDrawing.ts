@@ -1,4 +1,4 @@
-import { readDxf } from '../../../core/drawn/readDxf.ts';
+import { readDxf } from '../../../core/files/drawn/readDxf.ts';
 import { readSvg } from './readSvg.ts';
 
 /** The lines of a drawing by its file's name: DXF, or else SVG. */

@@ -1,4 +1,4 @@
-import { MOULD_LIMITS } from '../../../core/mould/mouldForm.ts';
+import { MOULD_LIMITS } from '../../../core/target/mouldForm.ts';
 
 /** A wall's profile that was read, as shares out and up from the floor; or why it was not. */
 export type ProfileReading =

@@ -1,9 +1,9 @@
-import { area, bounds } from '../../../core/outline/outline.ts';
-import { drawnLines } from '../../../core/drawn/drawnLines.ts';
-import { writeSvg } from '../../../core/format/svg.ts';
+import { area, bounds } from '../../../core/geometry/outline/outline.ts';
+import { drawnLines } from '../../../core/files/drawn/drawnLines.ts';
+import { writeSvg } from '../../../core/files/format/svg.ts';
 import { developWhole } from '../../../core/piece/develop.ts';
-import { newTarget } from '../../../core/piece/target.ts';
-import { sheetOf } from '../../../core/sheet/sheet.ts';
+import { newTarget } from '../../../core/target/target.ts';
+import { sheetOf } from '../../../core/files/sheet/sheet.ts';
 import { readSvg } from './readSvg.ts';
 
 const svg = (inside: string, head = 'width="100mm" viewBox="0 0 100 100"') => `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${inside}</svg>`; // prettier-ignore

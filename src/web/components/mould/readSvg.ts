@@ -1,6 +1,6 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
-import type { DrawnLine } from '../../../core/drawn/drawnLines.ts';
-import type { DrawingReading } from '../../../core/drawn/readDxf.ts';
+import type { DrawnLine } from '../../../core/files/drawn/drawnLines.ts';
+import type { DrawingReading } from '../../../core/files/drawn/readDxf.ts';
 import { pathLines, TooManyPoints } from './pathLines.ts';
 
 const LONGEST = { file: 2_000_000, path: 200_000, shapes: 1000, deep: 200 } as const;

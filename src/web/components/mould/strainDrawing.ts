@@ -1,6 +1,6 @@
 import { interpolateLab, piecewise, rgb } from 'd3';
-import type { Blank } from '../../../core/mould/blank.ts';
-import { feltOver } from '../../../core/mould/felt.ts';
+import type { Blank } from '../../../core/forms/mould/blank.ts';
+import { feltOver } from '../../../core/forms/mould/felt.ts';
 import { bowsOf } from './bows.ts';
 
 /** What is drawn on the map. */

@@ -1,7 +1,7 @@
 import { computed, ref } from 'vue';
-import { placeFeet } from '../../../core/bentSheet/placeFeet.ts';
+import { placeFeet } from '../../../core/forms/bentSheet/placeFeet.ts';
 import type { Fault } from '../../../core/errors.ts';
-import type { Point, SheetForm } from '../../../core/bentSheet/sheetForm.ts';
+import type { Point, SheetForm } from '../../../core/target/sheetForm.ts';
 import {
   bentEdge,
   droppedPoint,
@@ -13,8 +13,8 @@ import {
   withLine,
   withNew,
   type LineName,
-} from '../../../core/bentSheet/sheetLines.ts';
-import { edgeLength, type Outline } from '../../../core/outline/outline.ts';
+} from '../../../core/forms/bentSheet/sheetLines.ts';
+import { edgeLength, type Outline } from '../../../core/geometry/outline/outline.ts';
 import { usePiece } from '../../stores/piece.ts';
 
 /** A point of the line that is drawn on, or the middle of one of its edges. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js';
 import { computed } from 'vue';
-import type { KeptOrder } from '../../../core/order/keptOrder.ts';
-import type { LaidBlock } from '../../../core/order/order.ts';
+import type { KeptOrder } from '../../../core/studio/order/keptOrder.ts';
+import type { LaidBlock } from '../../../core/studio/order/order.ts';
 import { blockTitle, clockText, longDayWord } from './blockWords.ts';
 
 /** The block that was pressed: what is done in it, and ways to put it elsewhere without dragging. */

@@ -2,9 +2,9 @@
 import { useElementSize } from '@vueuse/core';
 import { scaleLinear } from 'd3';
 import { computed, ref } from 'vue';
-import { KILN_WORDS } from '../../../core/order/kilnDays.ts';
-import type { KeptOrder } from '../../../core/order/keptOrder.ts';
-import type { BlockSpot, LaidBlock } from '../../../core/order/order.ts';
+import { KILN_WORDS } from '../../../core/studio/order/kilnDays.ts';
+import type { KeptOrder } from '../../../core/studio/order/keptOrder.ts';
+import type { BlockSpot, LaidBlock } from '../../../core/studio/order/order.ts';
 import { vDrag } from '../../composables/vDrag.ts';
 import { blockAct, blockMany, blockName, clockText } from './blockWords.ts';
 import { dayRows, momentOn, type DayRow } from './calendarRows.ts';

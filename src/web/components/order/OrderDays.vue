@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { KILN_WORDS } from '../../../core/order/kilnDays.ts';
-import type { KeptOrder } from '../../../core/order/keptOrder.ts';
-import type { BlockSpot, LaidBlock } from '../../../core/order/order.ts';
+import { KILN_WORDS } from '../../../core/studio/order/kilnDays.ts';
+import type { KeptOrder } from '../../../core/studio/order/keptOrder.ts';
+import type { BlockSpot, LaidBlock } from '../../../core/studio/order/order.ts';
 import { blockName, clockText, longDayWord } from './blockWords.ts';
 import { dayRows } from './calendarRows.ts';
 

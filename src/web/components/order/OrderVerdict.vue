@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { AIR_SPEEDS } from '../../../core/drying/air.ts';
-import type { KeptOrder } from '../../../core/order/keptOrder.ts';
-import { makesIt, type NoWay } from '../../../core/order/order.ts';
-import type { Help } from '../../../core/order/whatHelps.ts';
+import { AIR_SPEEDS } from '../../../core/studio/drying/air.ts';
+import type { KeptOrder } from '../../../core/studio/order/keptOrder.ts';
+import { makesIt, type NoWay } from '../../../core/studio/order/order.ts';
+import type { Help } from '../../../core/studio/order/whatHelps.ts';
 import { spanWords } from '../make/momentWords.ts';
 import { blockTitle, clockText, longDayWord, manyText } from './blockWords.ts';
 import { dayText } from './orderLine.ts';

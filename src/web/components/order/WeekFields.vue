@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { DayHours } from '../../../core/order/weekHours.ts';
-import { hoursText, readHours } from '../../../core/order/typedHours.ts';
+import type { DayHours } from '../../../core/studio/order/weekHours.ts';
+import { hoursText, readHours } from '../../../core/studio/order/typedHours.ts';
 import TextField from '../fields/TextField.vue';
 
 /** The hours that the potter has, day by day of a week, typed as they are said: 9–12, 13–17. */

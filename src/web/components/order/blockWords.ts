@@ -1,5 +1,5 @@
-import type { KeptOrder } from '../../../core/order/keptOrder.ts';
-import type { BlockSpot, LaidBlock } from '../../../core/order/order.ts';
+import type { KeptOrder } from '../../../core/studio/order/keptOrder.ts';
+import type { BlockSpot, LaidBlock } from '../../../core/studio/order/order.ts';
 
 const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });

@@ -1,7 +1,7 @@
-import type { KeptOrder } from '../../../core/order/keptOrder.ts';
-import type { KilnStretch } from '../../../core/order/kilnDays.ts';
-import type { LaidBlock } from '../../../core/order/order.ts';
-import { weekHours } from '../../../core/order/weekHours.ts';
+import type { KeptOrder } from '../../../core/studio/order/keptOrder.ts';
+import type { KilnStretch } from '../../../core/studio/order/kilnDays.ts';
+import type { LaidBlock } from '../../../core/studio/order/order.ts';
+import { weekHours } from '../../../core/studio/order/weekHours.ts';
 
 const MINUTE = 60_000;
 const DAY_MINUTES = 24 * 60;

@@ -1,10 +1,10 @@
 import type { Design } from '../../../contract/api.ts';
-import type { Cover } from '../../../core/drying/air.ts';
-import { factorFor } from '../../../core/making/waitWindow.ts';
-import type { KeptOrder, KeptOrderLine } from '../../../core/order/keptOrder.ts';
-import { USUAL_FIRING } from '../../../core/order/keptOrder.ts';
-import { USUAL_WEEK } from '../../../core/order/weekHours.ts';
-import { blocksOf } from '../../../core/order/workBlock.ts';
+import type { Cover } from '../../../core/studio/drying/air.ts';
+import { factorFor } from '../../../core/studio/making/waitWindow.ts';
+import type { KeptOrder, KeptOrderLine } from '../../../core/studio/order/keptOrder.ts';
+import { USUAL_FIRING } from '../../../core/studio/order/keptOrder.ts';
+import { USUAL_WEEK } from '../../../core/studio/order/weekHours.ts';
+import { blocksOf } from '../../../core/studio/order/workBlock.ts';
 import { api } from '../../api.ts';
 import { useHouseWay } from '../../stores/houseWay.ts';
 import { useClays } from '../../stores/records.ts';

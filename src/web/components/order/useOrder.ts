@@ -1,9 +1,9 @@
 import { computed, onScopeDispose, ref, shallowRef, watch } from 'vue';
 import type { Kept } from '../../../contract/records.ts';
 import type { Fault } from '../../../core/errors.ts';
-import { isBehind, laidFor, taskOf, type KeptOrder } from '../../../core/order/keptOrder.ts';
-import type { BlockSpot, LaidBlock } from '../../../core/order/order.ts';
-import type { Help } from '../../../core/order/whatHelps.ts';
+import { isBehind, laidFor, taskOf, type KeptOrder } from '../../../core/studio/order/keptOrder.ts';
+import type { BlockSpot, LaidBlock } from '../../../core/studio/order/order.ts';
+import type { Help } from '../../../core/studio/order/whatHelps.ts';
 import { useOrders } from '../../stores/records.ts';
 import type { OrderReply, OrderRequest } from '../../workers/order.worker.ts';
 import { workerJob } from '../../workers/workerJob.ts';

@@ -1,8 +1,8 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Kept } from '../../../contract/records.ts';
 import type { Making, MakingStart } from '../../../contract/makings.ts';
-import { howFar, type HowFar } from '../../../core/making/howFar.ts';
-import { doneBlocks } from '../../../core/order/doneBlocks.ts';
+import { howFar, type HowFar } from '../../../core/studio/making/howFar.ts';
+import { doneBlocks } from '../../../core/studio/order/doneBlocks.ts';
 import { api, Refused } from '../../api.ts';
 import { useConnection } from '../../stores/connection.ts';
 import { newId } from '../../stores/heldRecords.ts';

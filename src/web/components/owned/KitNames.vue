@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
-import type { KitItem, KitKind } from '../../../core/kit/kit.ts';
+import type { KitItem, KitKind } from '../../../core/studio/kit/kit.ts';
 import { useKit } from '../../stores/records.ts';
 
 /** The things of one kind in the kit, by their names: one press takes over its measures. */

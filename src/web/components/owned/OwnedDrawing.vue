@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { pathData, screenPx } from '../../../core/format/pathData.ts';
+import { pathData, screenPx } from '../../../core/files/format/pathData.ts';
 import { radians } from '../../../core/numbers.ts';
-import { bounds, moved, type Outline } from '../../../core/outline/outline.ts';
+import { bounds, moved, type Outline } from '../../../core/geometry/outline/outline.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
-import { TARGET_DEFAULTS } from '../../../core/piece/target.ts';
-import { tracingPhrases } from '../../../core/reverse/tracing.ts';
+import { TARGET_DEFAULTS } from '../../../core/target/target.ts';
+import { tracingPhrases } from '../../../core/parts/part/tracing.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import PieceElevation from '../table/PieceElevation.vue';
 import type { Owned } from './owned.ts';

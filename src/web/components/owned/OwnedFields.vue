@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { sizeOf, type KitItem } from '../../../core/kit/kit.ts';
+import { sizeOf, type KitItem } from '../../../core/studio/kit/kit.ts';
 import { useMasses } from '../../composables/useMasses.ts';
 import TextField from '../fields/TextField.vue';
 import FoldDrawing from './FoldDrawing.vue';
 import { foldOf, FOLDS, layersOf, type Fold } from './folds.ts';
 import KitNames from './KitNames.vue';
-import type { RoundAndBowl } from '../../../core/reverse/bowl.ts';
-import type { LongArc } from '../../../core/reverse/arcTemplate.ts';
+import type { RoundAndBowl } from '../../../core/studio/reverse/bowl.ts';
+import type { LongArc } from '../../../core/studio/reverse/arcTemplate.ts';
 import type { Fault } from '../../../core/errors.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';

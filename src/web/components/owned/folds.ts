@@ -1,4 +1,4 @@
-import type { PaperSheet } from '../../../core/reverse/sheet.ts';
+import type { PaperSheet } from '../../../core/studio/reverse/sheet.ts';
 import type { Choice } from '../fields/choice.ts';
 
 /** How a sheet is folded before it is wrapped: layers round and upward. */

@@ -1,15 +1,16 @@
 import { computed, reactive, ref, watch } from 'vue';
-import { newTarget, type BaseJoin, type Target } from '../../../core/piece/target.ts';
-import { bowlFromRound, type RoundAndBowl } from '../../../core/reverse/bowl.ts';
-import { pieceFromArc, readRuledArc, type LongArc } from '../../../core/reverse/arcTemplate.ts';
-import { pieceForCutter } from '../../../core/reverse/cutter.ts';
-import type { InHand } from '../../../core/reverse/inHand.ts';
-import { impossible, made, type Reversed } from '../../../core/reverse/reversed.ts';
-import { pieceFromMass, type ClayAtHand } from '../../../core/reverse/mass.ts';
-import { pieceFromSheet } from '../../../core/reverse/sheet.ts';
-import { slideArc } from '../../../core/reverse/slideArc.ts';
-import type { ArcTemplate, TracingStep } from '../../../core/reverse/tracing.ts';
-import { DEFAULT_OVERLAP, type Seam, type SeamKind } from '../../../core/seam/seam.ts';
+import { newTarget, type BaseJoin, type Target } from '../../../core/target/target.ts';
+import { bowlFromRound, type RoundAndBowl } from '../../../core/studio/reverse/bowl.ts';
+import { pieceFromArc, readRuledArc, type LongArc } from '../../../core/studio/reverse/arcTemplate.ts';
+import { pieceForCutter } from '../../../core/studio/reverse/cutter.ts';
+import type { InHand } from '../../../core/target/inHand.ts';
+import { impossible, made, type Reversed } from '../../../core/studio/reverse/reversed.ts';
+import { pieceFromMass, type ClayAtHand } from '../../../core/studio/reverse/mass.ts';
+import { pieceFromSheet } from '../../../core/studio/reverse/sheet.ts';
+import { slideArc } from '../../../core/studio/reverse/slideArc.ts';
+import type { ArcTemplate } from '../../../core/target/arcTemplate.ts';
+import type { TracingStep } from '../../../core/parts/part/tracing.ts';
+import { DEFAULT_OVERLAP, type Seam, type SeamKind } from '../../../core/target/seam.ts';
 import { memory } from '../../memory.ts';
 import { baseOfJoin, seamOfKind } from '../piece/ways.ts';
 

@@ -1,7 +1,7 @@
 import { radians } from '../../../core/numbers.ts';
-import type { Outline } from '../../../core/outline/outline.ts';
-import { circle, rectangle } from '../../../core/outline/shapes.ts';
-import type { ArcTemplate } from '../../../core/reverse/tracing.ts';
+import type { Outline } from '../../../core/geometry/outline/outline.ts';
+import { circle, rectangle } from '../../../core/geometry/outline/shapes.ts';
+import type { ArcTemplate } from '../../../core/target/arcTemplate.ts';
 
 /** A stretch of a ring sector, its angles from upright (degrees), its centre at the origin. */
 export function arcOutline({ inner, outer }: ArcTemplate, from: number, to: number): Outline {

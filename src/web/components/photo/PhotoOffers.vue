@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { DrawnPlan } from '../../../core/outline/plan.ts';
-import { bounds } from '../../../core/outline/outline.ts';
+import type { DrawnPlan } from '../../../core/target/plan.ts';
+import { bounds } from '../../../core/geometry/outline/outline.ts';
 import type { Design } from '../../../contract/api.ts';
-import type { PhotoReadings } from '../../../core/photo/readings.ts';
+import type { PhotoReadings } from '../../../core/files/photo/readings.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useShelf } from '../../stores/shelf.ts';
 import { giveOwned } from '../owned/owned.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
-import type { PlanePoint, Quad } from '../../../core/screen/homography.ts';
+import type { PlanePoint, Quad } from '../../../core/files/screen/homography.ts';
 import { useZoom } from '../../composables/useZoom.ts';
 import { vDrag } from '../../composables/vDrag.ts';
 import ZoomButtons from '../frame/ZoomButtons.vue';

@@ -1,4 +1,4 @@
-import type { GreyImage } from '../../../core/photo/image.ts';
+import type { GreyImage } from '../../../core/files/photo/image.ts';
 
 /** A photograph is worked on at most this large (px): more shows nothing that a knife can follow. */
 const LARGEST = 1600;

@@ -1,10 +1,10 @@
 import { computed, onUnmounted, ref, shallowRef } from 'vue';
-import { photoReadings } from '../../../core/photo/readings.ts';
-import { Lens } from '../../../core/photo/lens.ts';
-import { pointsOf } from '../../../core/bentSheet/sheetForm.ts';
-import type { Outline, Vertex } from '../../../core/outline/outline.ts';
-import { inverse, mapped, type PlanePoint, type Quad } from '../../../core/screen/homography.ts';
-import type { PaperName } from '../../../core/sheet/paper.ts';
+import { photoReadings } from '../../../core/files/photo/readings.ts';
+import { Lens } from '../../../core/files/photo/lens.ts';
+import { pointsOf } from '../../../core/forms/bentSheet/sheetForm.ts';
+import type { Outline, Vertex } from '../../../core/geometry/outline/outline.ts';
+import { inverse, mapped, type PlanePoint, type Quad } from '../../../core/files/screen/homography.ts';
+import type { PaperName } from '../../../core/studio/printer/paper.ts';
 import type { PhotoQuestion, PhotoReply, TracedPhoto } from '../../workers/photoWork.ts';
 import { workerJob } from '../../workers/workerJob.ts';
 import { greyPhoto, LEAST_PIXELS, type ReadPhoto } from './greyPhoto.ts';

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useLengths } from '../../composables/useLengths.ts';
 import { computed, ref } from 'vue';
-import { DEFAULT_FEET } from '../../../core/feet/feet.ts';
+import { DEFAULT_FEET } from '../../../core/target/feet.ts';
 import type { Fault } from '../../../core/errors.ts';
-import { DEFAULT_HANDLE, type Handle } from '../../../core/handle/handle.ts';
-import { DEFAULT_LID, type Lid } from '../../../core/lid/lid.ts';
-import { DEFAULT_LUGS } from '../../../core/lug/lug.ts';
-import { ADDITION_GROUPS, additionSizes, type AdditionSize } from '../../../core/piece/additionSizes.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import { DEFAULT_HANDLE, type Handle } from '../../../core/target/handle.ts';
+import { DEFAULT_LID, type Lid } from '../../../core/target/lid.ts';
+import { DEFAULT_LUGS } from '../../../core/target/lugs.ts';
+import { ADDITION_GROUPS, additionSizes, type AdditionSize } from '../../../core/forms/additionSizes.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { knownShrinkage } from '../../../core/clay/bars.ts';
+import { knownShrinkage } from '../../../core/studio/clay/bars.ts';
 import type { Fault } from '../../../core/errors.ts';
-import { DEFAULT_STIFFNESS, type Target } from '../../../core/piece/target.ts';
+import { DEFAULT_STIFFNESS, type Target } from '../../../core/target/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useClays } from '../../stores/records.ts';
 import ChoiceField from '../fields/ChoiceField.vue';

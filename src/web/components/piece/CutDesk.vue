@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia';
 import { computed } from 'vue';
-import { aboutTemplate } from '../../../core/sheet/about.ts';
-import { templateParts } from '../../../core/sheet/templateParts.ts';
-import { pagesOf } from '../../../core/sheet/pages.ts';
+import { aboutTemplate } from '../../../core/files/sheet/about.ts';
+import { templateParts } from '../../../core/files/sheet/templateParts.ts';
+import { pagesOf } from '../../../core/files/sheet/pages.ts';
 import { usePrinter } from '../../composables/usePrinter.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';

@@ -2,13 +2,13 @@
 import { storeToRefs } from 'pinia';
 import { computed, ref } from 'vue';
 import { useRouter } from 'vue-router';
-import { fileStem } from '../../../core/format/fileStem.ts';
+import { fileStem } from '../../../core/files/format/fileStem.ts';
 import type { Fault } from '../../../core/errors.ts';
-import { checkTarget } from '../../../core/piece/checkTarget.ts';
-import { atScale } from '../../../core/reverse/scaled.ts';
+import { checkTarget } from '../../../core/forms/checkTarget.ts';
+import { atScale } from '../../../core/studio/reverse/scaled.ts';
 import { api } from '../../api.ts';
-import type { PieceFormat } from '../../../core/sheet/templateFormat.ts';
-import { tracingPhrases, tracingWay } from '../../../core/reverse/tracing.ts';
+import type { PieceFormat } from '../../../core/files/sheet/templateFormat.ts';
+import { tracingPhrases, tracingWay } from '../../../core/parts/part/tracing.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { saveFile } from '../../composables/saveFile.ts';
 import { useConnection } from '../../stores/connection.ts';

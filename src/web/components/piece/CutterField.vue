@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { cutBase, CUTTER_TOLERANCE, cuttersAround } from '../../../core/reverse/cutter.ts';
+import { cutBase, CUTTER_TOLERANCE, cuttersAround } from '../../../core/studio/reverse/cutter.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useBench } from '../../stores/bench.ts';
 import { usePiece } from '../../stores/piece.ts';

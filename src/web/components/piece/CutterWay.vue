@@ -2,9 +2,9 @@
 import { watchDebounced } from '@vueuse/core';
 import { computed, shallowRef } from 'vue';
 import { develop } from '../../../core/piece/develop.ts';
-import { sizePhrase } from '../../../core/piece/formSizes.ts';
-import type { Target } from '../../../core/piece/target.ts';
-import { trimmedForCutter } from '../../../core/reverse/cutter.ts';
+import { sizePhrase } from '../../../core/forms/formSizes.ts';
+import type { Target } from '../../../core/target/target.ts';
+import { trimmedForCutter } from '../../../core/studio/reverse/cutter.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSolver } from '../../composables/useSolver.ts';
 import { useBench } from '../../stores/bench.ts';

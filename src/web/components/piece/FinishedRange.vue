@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { capacityBetween, finishedBetween } from '../../../core/piece/finishedBetween.ts';
+import { capacityBetween, finishedBetween } from '../../../core/studio/clay/finishedBetween.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useClays } from '../../stores/records.ts';

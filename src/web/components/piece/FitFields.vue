@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import { RouterLink } from 'vue-router';
-import { bellyDiameter } from '../../../core/belly/belly.ts';
+import { bellyDiameter } from '../../../core/target/belly.ts';
 import type { Fault } from '../../../core/errors.ts';
-import { DEFAULT_CLEARANCE, type Fit, type Target } from '../../../core/piece/target.ts';
-import { keepsOf, type Keep } from '../../../core/reverse/scaled.ts';
+import { DEFAULT_CLEARANCE, type Fit, type Target } from '../../../core/target/target.ts';
+import { keepsOf, type Keep } from '../../../core/studio/reverse/scaled.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSolver } from '../../composables/useSolver.ts';
 import { useBench } from '../../stores/bench.ts';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
-import type { Base, Target } from '../../../core/piece/target.ts';
-import type { Seam } from '../../../core/seam/seam.ts';
+import type { Base, Target } from '../../../core/target/target.ts';
+import type { Seam } from '../../../core/target/seam.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import LengthField from '../fields/LengthField.vue';

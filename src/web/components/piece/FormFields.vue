@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import type { Fault } from '../../../core/errors.ts';
-import { ovalFromRing, ringOf } from '../../../core/reverse/ovalFromRing.ts';
-import { standFromStrip } from '../../../core/reverse/strip.ts';
-import { rollsOf } from '../../../core/stand/stand.ts';
+import { ovalFromRing, ringOf } from '../../../core/studio/reverse/ovalFromRing.ts';
+import { standFromStrip } from '../../../core/studio/reverse/strip.ts';
+import { rollsOf } from '../../../core/forms/stand/stand.ts';
 import { computed } from 'vue';
-import { planReach, type PlanOutline } from '../../../core/outline/plan.ts';
-import { formOfKind, formSizes } from '../../../core/piece/formSizes.ts';
-import { MOST_PROFILE_POINTS, type FormKind, type StackForm, type Target } from '../../../core/piece/target.ts';
+import { planReach } from '../../../core/parts/plan/plan.ts';
+import type { PlanOutline } from '../../../core/target/plan.ts';
+import { formOfKind, formSizes } from '../../../core/forms/formSizes.ts';
+import { MOST_PROFILE_POINTS, type FormKind, type StackForm, type Target } from '../../../core/target/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
-import { formOfKind } from '../../../core/piece/formSizes.ts';
+import { formOfKind } from '../../../core/forms/formSizes.ts';
 import { portraitSize } from '../../../core/raise/portraitSize.ts';
-import { newTarget, type FormKind, type Target } from '../../../core/piece/target.ts';
+import { newTarget, type FormKind, type Target } from '../../../core/target/target.ts';
 import { PiecePortrait } from '../../laterFrame.ts';
 import { FORM_WAYS } from './formWays.ts';
 

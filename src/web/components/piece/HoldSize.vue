@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { keepsOf, type Keep } from '../../../core/reverse/scaled.ts';
+import { keepsOf, type Keep } from '../../../core/studio/reverse/scaled.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSolver } from '../../composables/useSolver.ts';
 import { usePiece } from '../../stores/piece.ts';

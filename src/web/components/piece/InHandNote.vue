@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { without } from '../../without.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 
 /** What the piece keeps to, paper first: it is let go with one press, and kept to again by undo. */
 const piece = usePiece();

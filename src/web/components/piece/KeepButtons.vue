@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Keep } from '../../../core/reverse/scaled.ts';
+import type { Keep } from '../../../core/studio/reverse/scaled.ts';
 
 /** What stays as it is while the rest of the piece is changed. */
 defineProps<{ keeps: readonly Keep[] }>();

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useDebounceFn } from '@vueuse/core';
 import { computed, onUnmounted, shallowRef, watch } from 'vue';
-import type { KilnKit } from '../../../core/kit/kilnKit.ts';
-import { pieceKit } from '../../../core/kit/pieceKit.ts';
+import type { KilnKit } from '../../../core/studio/kit/kilnKit.ts';
+import { pieceKit } from '../../../core/studio/kit/pieceKit.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useKit } from '../../stores/records.ts';

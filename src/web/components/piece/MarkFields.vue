@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
-import { isMarkable, placesFrom, placeWays } from '../../../core/marks/placeWays.ts';
-import type { Repeat } from '../../../core/marks/repeats.ts';
-import { isWall } from '../../../core/part/part.ts';
-import { LIMITS, placeWord, type JoinPlace, type PanelMarking, type WallMarks } from '../../../core/piece/target.ts';
+import { isMarkable, placesFrom, placeWays } from '../../../core/bench/marks/placeWays.ts';
+import type { Repeat } from '../../../core/bench/marks/repeats.ts';
+import { isWall } from '../../../core/parts/part/part.ts';
+import { LIMITS, placeWord, type JoinPlace, type PanelMarking, type WallMarks } from '../../../core/target/target.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
-import { panelCount, placesOf } from '../../../core/marks/marking.ts';
+import { panelCount, placesOf } from '../../../core/bench/marks/marking.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import type { Choice } from '../fields/choice.ts';
 import NumberField from '../fields/NumberField.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useId } from 'vue';
-import type { Page } from '../../../core/sheet/pages.ts';
+import type { Page } from '../../../core/files/sheet/pages.ts';
 import DrawnItems from '../screen/DrawnItems.vue';
 
 /** One printed page as it will come out, small. */

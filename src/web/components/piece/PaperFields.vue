@@ -2,7 +2,7 @@
 import { storeToRefs } from 'pinia';
 import type { Fault } from '../../../core/errors.ts';
 import { rangeFaults } from '../../../core/ranges.ts';
-import { PAPER_TITLES, ROLL_LIMITS, type PaperName } from '../../../core/sheet/paper.ts';
+import { PAPER_TITLES, ROLL_LIMITS, type PaperName } from '../../../core/studio/printer/paper.ts';
 import { usePrinter } from '../../composables/usePrinter.ts';
 import { useSettings } from '../../stores/settings.ts';
 import ChoiceField from '../fields/ChoiceField.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { isDraped } from '../../../core/mould/draped.ts';
+import { isDraped } from '../../../core/forms/mould/draped.ts';
 import type { FigureId } from '../../../core/piece/explain/step.ts';
 import { useShortcuts } from '../../composables/useShortcuts.ts';
 import type { Stage } from '../../router.ts';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { drawnPlans } from '../../../core/drawn/drawnPlans.ts';
-import { DXF_LIMITS } from '../../../core/drawn/readDxf.ts';
-import { planShrunk } from '../../../core/outline/plan.ts';
+import { drawnPlans } from '../../../core/files/drawn/drawnPlans.ts';
+import { DXF_LIMITS } from '../../../core/files/drawn/readDxf.ts';
+import { planShrunk } from '../../../core/parts/plan/plan.ts';
 import { usePiece } from '../../stores/piece.ts';
 import FileField from '../fields/FileField.vue';
 import { readDrawing } from '../mould/readDrawing.ts';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { PAPER_ID } from '../../../core/part/part.ts';
-import { CLEARANCE, type FrameFormat, type ToolFormat } from '../../../core/sheet/templateFormat.ts';
-import { noTool } from '../../../core/tool/noTool.ts';
+import { PAPER_ID } from '../../../core/parts/part/part.ts';
+import { CLEARANCE, type FrameFormat, type ToolFormat } from '../../../core/files/sheet/templateFormat.ts';
+import { noTool } from '../../../core/files/tool/noTool.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import FoldAway from '../frame/FoldAway.vue';

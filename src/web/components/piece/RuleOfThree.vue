@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { ruleOfThree } from '../../../core/reverse/ruleOfThree.ts';
+import { ruleOfThree } from '../../../core/studio/reverse/ruleOfThree.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import FoldAway from '../frame/FoldAway.vue';

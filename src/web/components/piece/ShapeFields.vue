@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
-import { isDraped } from '../../../core/mould/draped.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import { isDraped } from '../../../core/forms/mould/draped.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { useOpenedParts } from '../../composables/openedParts.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';

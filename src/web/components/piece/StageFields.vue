@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { isDraped } from '../../../core/mould/draped.ts';
+import { isDraped } from '../../../core/forms/mould/draped.ts';
 import { useOpenedParts } from '../../composables/openedParts.ts';
 import type { Stage } from '../../router.ts';
 import { usePiece } from '../../stores/piece.ts';

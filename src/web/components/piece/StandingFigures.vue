@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isDraped } from '../../../core/mould/draped.ts';
+import { isDraped } from '../../../core/forms/mould/draped.ts';
 import { useOpenedParts } from '../../composables/openedParts.ts';
 import { usePiece } from '../../stores/piece.ts';
 import FormedFigures from '../mould/FormedFigures.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { thicknesses } from '../../../core/kit/kit.ts';
-import { LIMITS } from '../../../core/piece/target.ts';
+import { thicknesses } from '../../../core/studio/kit/kit.ts';
+import { LIMITS } from '../../../core/target/target.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useKit } from '../../stores/records.ts';

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { wetAndFired } from '../../../core/piece/wetFired.ts';
 import { useLengths } from '../../composables/useLengths.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 
 /** The standing piece measured twice: as it is just made, and as it comes out of the kiln. */
 const props = defineProps<{ target: Target }>();

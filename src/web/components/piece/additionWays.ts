@@ -1,7 +1,7 @@
-import type { Handle } from '../../../core/handle/handle.ts';
-import type { Lid } from '../../../core/lid/lid.ts';
-import { handleAngles } from '../../../core/piece/additions.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Handle } from '../../../core/target/handle.ts';
+import type { Lid } from '../../../core/target/lid.ts';
+import { handleAngles } from '../../../core/forms/additions.ts';
+import type { Target } from '../../../core/target/target.ts';
 import type { Choice } from '../fields/choice.ts';
 
 export const HANDLE_WAYS: readonly Choice<Handle['kind'] | 'none'>[] = [

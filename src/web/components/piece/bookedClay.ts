@@ -1,7 +1,7 @@
 import type { Kept } from '../../../contract/records.ts';
-import { knownShrinkage, type KnownShrinkage } from '../../../core/clay/bars.ts';
-import type { Clay } from '../../../core/clay/clay.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import { knownShrinkage, type KnownShrinkage } from '../../../core/studio/clay/bars.ts';
+import type { Clay } from '../../../core/studio/clay/clay.ts';
+import type { Target } from '../../../core/target/target.ts';
 
 /** Shrinkages that differ by less are one: half a tenth of a percent. */
 const SAME_SHRINKAGE = 0.0005;

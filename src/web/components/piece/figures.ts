@@ -1,6 +1,6 @@
 import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
-import { bounds, type Outline } from '../../../core/outline/outline.ts';
-import { isWall, type Part } from '../../../core/part/part.ts';
+import { bounds, type Outline } from '../../../core/geometry/outline/outline.ts';
+import { isWall, type Part } from '../../../core/parts/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
 import { tracedEdge } from '../../../core/piece/explain/shaped.ts';
 import type { FigureId } from '../../../core/piece/explain/step.ts';

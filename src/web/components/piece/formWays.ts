@@ -1,5 +1,5 @@
-import type { PlanOutline } from '../../../core/outline/plan.ts';
-import type { FacetForm, FormKind, Rim } from '../../../core/piece/target.ts';
+import type { PlanOutline } from '../../../core/target/plan.ts';
+import type { FacetForm, FormKind, Rim } from '../../../core/target/target.ts';
 import type { Choice } from '../fields/choice.ts';
 
 /** The forms in the order of how often they are made. */

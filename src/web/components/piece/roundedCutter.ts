@@ -1,4 +1,4 @@
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 
 /** A design solved for a cutter, its sizes written to a hundredth of a mm: the base stays true to the cutter, the fields readable. */
 export function roundedCutter(target: Target): Target {

@@ -1,4 +1,4 @@
-import type { Form } from '../../../core/piece/target.ts';
+import type { Form } from '../../../core/target/target.ts';
 
 /** Solved sizes are rounded to tenths of a mm, so that the fields stay readable. */
 const TENTHS = 10;

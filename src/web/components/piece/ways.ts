@@ -1,12 +1,18 @@
-import type { Face } from '../../../core/part/lean.ts';
-import { DEFAULT_SKIRT, type Base, type BaseJoin, type SizeState, type Stiffness } from '../../../core/piece/target.ts';
+import type { Face } from '../../../core/target/face.ts';
+import {
+  DEFAULT_SKIRT,
+  type Base,
+  type BaseJoin,
+  type SizeState,
+  type Stiffness,
+} from '../../../core/target/target.ts';
 import {
   DEFAULT_BEVEL_ANGLE,
   DEFAULT_MARGIN,
   DEFAULT_OVERLAP,
   type Seam,
   type SeamKind,
-} from '../../../core/seam/seam.ts';
+} from '../../../core/target/seam.ts';
 import type { Choice } from '../fields/choice.ts';
 
 export const SEAM_WAYS: readonly Choice<SeamKind>[] = [

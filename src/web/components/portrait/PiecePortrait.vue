@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { portrait } from '../../../core/raise/portrait.ts';
 import { nextTask } from '../../composables/nextTask.ts';
 import { useSettings } from '../../stores/settings.ts';

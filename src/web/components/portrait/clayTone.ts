@@ -1,4 +1,4 @@
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 
 /** Tone of the clay: pieces of one clay look alike. */
 export function clayTone({ clay }: Target): 'light' | 'middle' | 'dark' {

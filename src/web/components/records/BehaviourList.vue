@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { ShrinkageFigure } from '../../../core/clay/bars.ts';
-import type { Behaves, Behaviour } from '../../../core/learning/behaviour.ts';
+import type { ShrinkageFigure } from '../../../core/studio/clay/bars.ts';
+import type { Behaves, Behaviour } from '../../../core/studio/learning/behaviour.ts';
 import { STATE_NAMES } from '../make/measuredNames.ts';
 import { counted, percent } from './findingWords.ts';
 

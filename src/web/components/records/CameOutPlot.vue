@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { extent, scaleLinear, symbol, symbolCircle, symbolDiamond, symbolSquare, symbolTriangle } from 'd3';
 import { computed, ref } from 'vue';
-import type { CameOut, Finding } from '../../../core/learning/findings.ts';
+import type { CameOut, Finding } from '../../../core/studio/learning/findings.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 
 /** What came out of the kiln beside what was drawn, piece by piece, in the firings that they were in. */

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
-import { pathData } from '../../../core/format/pathData.ts';
-import { laidOver, type PicturePoint } from '../../../core/learning/laidOver.ts';
+import { pathData } from '../../../core/files/format/pathData.ts';
+import { laidOver, type PicturePoint } from '../../../core/studio/learning/laidOver.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
 import { memory } from '../../memory.ts';
 import SheetDialog from '../frame/SheetDialog.vue';

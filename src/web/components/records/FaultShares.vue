@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import type { MadePiece } from '../../../core/learning/madePiece.ts';
-import { BY, faultsBy, type By } from '../../../core/learning/patterns.ts';
+import type { MadePiece } from '../../../core/studio/learning/madePiece.ts';
+import { BY, faultsBy, type By } from '../../../core/studio/learning/patterns.ts';
 
 /** Faults by what pieces have in common: how many of how many, and between which shares the true one lies. */
 const props = defineProps<{ pieces: readonly MadePiece[] }>();

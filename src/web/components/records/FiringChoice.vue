@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
 import type { Kept } from '../../../contract/records.ts';
-import { openedAt, pieceKey, type KeptFiring, type PieceAt } from '../../../core/kiln/keptFiring.ts';
+import { openedAt, pieceKey, type KeptFiring, type PieceAt } from '../../../core/studio/kiln/keptFiring.ts';
 import { useFirings } from '../../stores/records.ts';
 import { freshFiring } from '../kiln/freshFiring.ts';
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue';
 import type { MadeLine } from '../../../contract/made.ts';
-import { insideOf, pieceKey } from '../../../core/kiln/keptFiring.ts';
-import { joinedInTime } from '../../../core/learning/story.ts';
+import { insideOf, pieceKey } from '../../../core/studio/kiln/keptFiring.ts';
+import { joinedInTime } from '../../../core/studio/learning/story.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useMakings } from '../../stores/makings.ts';
 import { useFirings } from '../../stores/records.ts';

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { MadeCosts } from '../../../contract/made.ts';
-import { struckOut } from '../../../core/making/strikes.ts';
-import { priceOf, type PriceLine } from '../../../core/price/priceOf.ts';
+import { struckOut } from '../../../core/studio/making/strikes.ts';
+import { priceOf, type PriceLine } from '../../../core/studio/price/priceOf.ts';
 import { api } from '../../api.ts';
 import { useMasses } from '../../composables/useMasses.ts';
 import { useConnection } from '../../stores/connection.ts';

@@ -2,8 +2,8 @@
 import { useElementSize } from '@vueuse/core';
 import { extent, scaleLinear } from 'd3';
 import { computed, ref } from 'vue';
-import type { MadePiece } from '../../../core/learning/madePiece.ts';
-import { SHRUNK_BY, shrinkageBy, type ShrunkBy } from '../../../core/learning/shrinkageBy.ts';
+import type { MadePiece } from '../../../core/studio/learning/madePiece.ts';
+import { SHRUNK_BY, shrinkageBy, type ShrunkBy } from '../../../core/studio/learning/shrinkageBy.ts';
 import { counted, percent } from './findingWords.ts';
 
 /** How much pieces shrank, by firing or by place in the kiln: each mean with its 95 % interval, and what is worked with. */

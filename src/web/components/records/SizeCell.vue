@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
-import { slipOf } from '../../../core/learning/slip.ts';
-import type { Measured } from '../../../core/making/measured.ts';
+import { slipOf } from '../../../core/studio/learning/slip.ts';
+import type { Measured } from '../../../core/studio/making/measured.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useMasses } from '../../composables/useMasses.ts';
 import { useSettings } from '../../stores/settings.ts';

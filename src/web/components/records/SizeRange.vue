@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { MEASURED, PIECE_STATES, type Measured } from '../../../core/making/measured.ts';
+import { MEASURED, PIECE_STATES, type Measured } from '../../../core/studio/making/measured.ts';
 import { useMade } from '../../stores/made.ts';
 import LengthField from '../fields/LengthField.vue';
 import MassField from '../fields/MassField.vue';

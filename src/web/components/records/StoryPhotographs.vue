@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import type { Photograph } from '../../../contract/makings.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 import DrawingOver from './DrawingOver.vue';
 
 /** Photographs of a story's pieces; the drawing can be laid over each. */

@@ -1,5 +1,5 @@
 import type { ClayRecords } from '../../../contract/made.ts';
-import { NEEDED, type Difference } from '../../../core/learning/findings.ts';
+import { NEEDED, type Difference } from '../../../core/studio/learning/findings.ts';
 
 const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve']; // prettier-ignore
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { pathData, plain } from '../../../core/format/pathData.ts';
-import type { Primitive } from '../../../core/sheet/drawing.ts';
+import { pathData, plain } from '../../../core/files/format/pathData.ts';
+import type { Primitive } from '../../../core/studio/printer/drawing.ts';
 
 /** Things on a drawing in mm, in an SVG whose y runs down from `height`. Its own look is the page's. */
 const props = defineProps<{ items: readonly Primitive[]; height: number }>();

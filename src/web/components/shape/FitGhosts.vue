@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { firedLength } from '../../../core/clay/shrinkage.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import { firedLength } from '../../../core/units/shrinkage.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { holeHeight } from '../standing/holeHeight.ts';
 import { RACK_REACH, type ShapePlaces } from './shapePlaces.ts';

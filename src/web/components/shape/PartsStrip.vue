@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
-import { pathData, screenPx } from '../../../core/format/pathData.ts';
-import { bounds } from '../../../core/outline/outline.ts';
-import type { Part } from '../../../core/part/part.ts';
+import { pathData, screenPx } from '../../../core/files/format/pathData.ts';
+import { bounds } from '../../../core/geometry/outline/outline.ts';
+import type { Part } from '../../../core/parts/part/part.ts';
 
 /** The flat parts at one scale, small: pressed to go to them. */
 const props = defineProps<{ parts: readonly Part[] }>();

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
 import type { Development } from '../../../core/piece/develop.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { wetAndFired } from '../../../core/piece/wetFired.ts';
 import { useOpenedParts } from '../../composables/openedParts.ts';
 import { useLengths } from '../../composables/useLengths.ts';

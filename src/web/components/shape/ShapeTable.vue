@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, h, ref, shallowRef } from 'vue';
-import { isDraped } from '../../../core/mould/draped.ts';
+import { isDraped } from '../../../core/forms/mould/draped.ts';
 import { useRehearsal } from '../../composables/useRehearsal.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';

@@ -1,6 +1,6 @@
 import { elevation, type Elevation } from '../../../core/piece/elevation.ts';
-import type { Outline } from '../../../core/outline/outline.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Outline } from '../../../core/geometry/outline/outline.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { NARROW_TABLE, type Box } from '../../composables/tableLayout.ts';
 import type { DraggedSize } from '../table/draggedSizes.ts';
 import { dimensionLine } from '../table/dimensionLines.ts';

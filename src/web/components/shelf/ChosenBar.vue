@@ -2,7 +2,7 @@
 import { ref } from 'vue';
 import type { Design } from '../../../contract/api.ts';
 import PrintTogether from './PrintTogether.vue';
-import { PLAN_LIMITS } from '../../../core/slabPlan/keptPlan.ts';
+import { PLAN_LIMITS } from '../../../core/studio/slabPlan/keptPlan.ts';
 
 /** What can be done with several chosen pieces at once. */
 defineProps<{ chosen: readonly Design[]; busy: boolean }>();

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { FormKind } from '../../../core/piece/target.ts';
+import type { FormKind } from '../../../core/target/target.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
 import FormGrid from '../piece/FormGrid.vue';
 

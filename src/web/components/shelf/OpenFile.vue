@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { useRouter } from 'vue-router';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { useShelf } from '../../stores/shelf.ts';
 
 /** Reads the file of a piece onto the shelf and opens it. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
-import { LIMITS } from '../../../core/piece/target.ts';
+import { LIMITS } from '../../../core/target/target.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
 
 /** The set that pieces are put into: one that there is, or a new name. */

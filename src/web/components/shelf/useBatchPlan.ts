@@ -1,5 +1,5 @@
 import type { Design } from '../../../contract/api.ts';
-import { DEFAULT_PLAN } from '../../../core/slabPlan/slabPlan.ts';
+import { DEFAULT_PLAN } from '../../../core/studio/slabPlan/slabPlan.ts';
 import { usePlans } from '../../stores/records.ts';
 
 /** Several pieces of the shelf on one slab plan, which belongs to the first of them. */

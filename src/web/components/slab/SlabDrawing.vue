@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
 import { computed } from 'vue';
-import { pathData, screenPx } from '../../../core/format/pathData.ts';
-import type { KeptPlacement } from '../../../core/slabPlan/keptPlan.ts';
-import type { LaidFaults } from '../../../core/slabPlan/laidSlab.ts';
-import type { Offcut } from '../../../core/slabPlan/offcuts.ts';
-import type { PlanPart } from '../../../core/slabPlan/slabPlan.ts';
+import { pathData, screenPx } from '../../../core/files/format/pathData.ts';
+import type { KeptPlacement } from '../../../core/studio/slabPlan/keptPlan.ts';
+import type { LaidFaults } from '../../../core/studio/slabPlan/laidSlab.ts';
+import type { Offcut } from '../../../core/studio/slabPlan/offcuts.ts';
+import type { PlanPart } from '../../../core/studio/slabPlan/slabPlan.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useSlabPlan } from '../../stores/slabPlan.ts';
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { thicknesses, thicknessWay } from '../../../core/kit/kit.ts';
-import { HEAVY, lumpPlan, type Pass } from '../../../core/slabPlan/lump.ts';
+import { thicknesses, thicknessWay } from '../../../core/studio/kit/kit.ts';
+import { HEAVY, lumpPlan, type Pass } from '../../../core/studio/slabPlan/lump.ts';
 import { scaleUp } from '../../../core/units/mass.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useMasses } from '../../composables/useMasses.ts';

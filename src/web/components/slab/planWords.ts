@@ -1,4 +1,4 @@
-import type { KeptPlan } from '../../../core/slabPlan/keptPlan.ts';
+import type { KeptPlan } from '../../../core/studio/slabPlan/keptPlan.ts';
 
 const counted = (count: number, one: string, many: string) => `${count} ${count === 1 ? one : many}`;
 

@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import { elevation } from '../../../core/piece/elevation.ts';
-import type { SizeState } from '../../../core/piece/target.ts';
+import type { SizeState } from '../../../core/target/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import PieceElevation from '../table/PieceElevation.vue';
 

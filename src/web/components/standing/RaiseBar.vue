@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SizeState } from '../../../core/piece/target.ts';
+import type { SizeState } from '../../../core/target/target.ts';
 import OneOf from '../fields/OneOf.vue';
 import type { CutOpen, RaiseChoices } from './raiseChoices.ts';
 import type { ViewName } from './standingScene.ts';

@@ -1,7 +1,7 @@
-import { firedLength } from '../../../core/clay/shrinkage.ts';
-import { kindOf } from '../../../core/piece/kinds/kinds.ts';
-import { stopIn } from '../../../core/piece/passage.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import { firedLength } from '../../../core/units/shrinkage.ts';
+import { kindOf } from '../../../core/forms/kinds.ts';
+import { stopIn } from '../../../core/bench/fit/passage.ts';
+import type { Target } from '../../../core/target/target.ts';
 
 /** Share of the height at which a rack board holds a piece that its hole does not stop. */
 const HELD_AT = 0.6;

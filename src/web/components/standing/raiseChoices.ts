@@ -1,4 +1,4 @@
-import type { SizeState } from '../../../core/piece/target.ts';
+import type { SizeState } from '../../../core/target/target.ts';
 
 /** Where the raised piece is cut open. */
 export type CutOpen = 'whole' | 'level' | 'upright';

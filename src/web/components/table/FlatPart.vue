@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { pathData, screenPx } from '../../../core/format/pathData.ts';
-import { bounds } from '../../../core/outline/outline.ts';
-import { middleOf, type Mark, type Part } from '../../../core/part/part.ts';
+import { pathData, screenPx } from '../../../core/files/format/pathData.ts';
+import { bounds } from '../../../core/geometry/outline/outline.ts';
+import { middleOf, type Mark, type Part } from '../../../core/parts/part/part.ts';
 import { kindOnTable, leaningEdges, LOW_WALL } from './tablePlaces.ts';
 
 /** One flat part on the cloth, its lower left corner at `at` (px); its tags lie on it, or hang below it. */

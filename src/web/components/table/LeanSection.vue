@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue';
-import { leanSection } from '../../../core/sheet/edgeWords.ts';
-import { pathData, screenPx } from '../../../core/format/pathData.ts';
+import { leanSection } from '../../../core/files/sheet/edgeWords.ts';
+import { pathData, screenPx } from '../../../core/files/format/pathData.ts';
 
 /** A slab cut through at a leaning edge, with the blade. The piece lies left of the cut, or right with `side`. */
 const props = defineProps<{ lean: number; side?: 'left' | 'right' }>();

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import type { Lean } from '../../../core/part/lean.ts';
-import { EDGE_WORDS, leanWords } from '../../../core/sheet/words.ts';
+import type { Lean } from '../../../core/parts/part/lean.ts';
+import { EDGE_WORDS, leanWords } from '../../../core/files/sheet/words.ts';
 import LeanSection from './LeanSection.vue';
 
 /** A leaning edge on the table: section, arrow to where the underside goes, and its fixed words. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isPlate } from '../../../core/part/part.ts';
+import { isPlate } from '../../../core/parts/part/part.ts';
 import type { PartPlace } from './tablePlaces.ts';
 
 /** Words at the straight edges of one flat part, and which way it is rolled. */

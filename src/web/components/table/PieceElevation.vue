@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { pathData, screenPx } from '../../../core/format/pathData.ts';
+import { pathData, screenPx } from '../../../core/files/format/pathData.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 
 /** The standing piece from the side: fired, with the wet outline dashed over it, on one ground line. */
 const props = defineProps<{ target: Target; scale: number; at: readonly [number, number] }>();

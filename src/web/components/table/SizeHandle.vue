@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { LIMITS } from '../../../core/piece/target.ts';
+import { LIMITS } from '../../../core/target/target.ts';
 import { vDrag } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { isPlate } from '../../../core/part/part.ts';
+import { isPlate } from '../../../core/parts/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
 import type { FigureId } from '../../../core/piece/explain/step.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { partDimensions } from './dimensionLines.ts';
 import FigureTag from './FigureTag.vue';
 import FlatPart from './FlatPart.vue';

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { sameLean, type Lean } from '../../../core/part/lean.ts';
+import { sameLean, type Lean } from '../../../core/parts/part/lean.ts';
 import LeanTag from './LeanTag.vue';
 import { leanTags, type LeanTagPlace } from './leanTags.ts';
 import type { TablePlaces } from './tablePlaces.ts';

@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, h, ref } from 'vue';
 import type { FigureId } from '../../../core/piece/explain/step.ts';
-import { isDraped } from '../../../core/mould/draped.ts';
+import { isDraped } from '../../../core/forms/mould/draped.ts';
 import { NARROW_TABLE } from '../../composables/tableLayout.ts';
 import { useRehearsal } from '../../composables/useRehearsal.ts';
 import { useZoom } from '../../composables/useZoom.ts';

@@ -1,4 +1,4 @@
-import { isPlate } from '../../../core/part/part.ts';
+import { isPlate } from '../../../core/parts/part/part.ts';
 import type { PartPlace } from './tablePlaces.ts';
 
 /** Half a tick (px). */

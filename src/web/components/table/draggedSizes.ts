@@ -1,9 +1,9 @@
-import { additionSizes } from '../../../core/piece/additionSizes.ts';
+import { additionSizes } from '../../../core/forms/additionSizes.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
-import { formSizes, type FormSize } from '../../../core/piece/formSizes.ts';
-import { wallPoints } from '../../../core/mould/drawnWall.ts';
-import { planReach } from '../../../core/outline/plan.ts';
-import type { Form, Target } from '../../../core/piece/target.ts';
+import { formSizes, type FormSize } from '../../../core/forms/formSizes.ts';
+import { wallPoints } from '../../../core/forms/mould/drawnWall.ts';
+import { planReach } from '../../../core/parts/plan/plan.ts';
+import type { Form, Target } from '../../../core/target/target.ts';
 
 /** A size that can be dragged on the elevation: where its handle sits on the fired outline (mm), and which way it goes. */
 export interface DraggedSize {

@@ -1,8 +1,8 @@
 import { develop } from '../../../core/piece/develop.ts';
 import { targetsOfEveryKind } from '../../../core/piece/everyKind.test.helper.ts';
-import { bounds } from '../../../core/outline/outline.ts';
+import { bounds } from '../../../core/geometry/outline/outline.ts';
 import { targetWith } from '../../../core/piece/targets.test.helper.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { dimensionLine, partDimensions } from './dimensionLines.ts';
 import { leanTags, type LeanTagPlace } from './leanTags.ts';
 import { layTable, tablePlaces, type PartPlace } from './tablePlaces.ts';

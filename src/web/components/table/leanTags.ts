@@ -1,4 +1,4 @@
-import type { Lean } from '../../../core/part/lean.ts';
+import type { Lean } from '../../../core/parts/part/lean.ts';
 import { AIR, TAG } from '../../composables/tableLayout.ts';
 import { kindOnTable, leaningEdges, LOW_WALL, TAG_END, type PartPlace } from './tablePlaces.ts';
 

@@ -1,10 +1,10 @@
 import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
-import { bounds } from '../../../core/outline/outline.ts';
-import type { Lean } from '../../../core/part/lean.ts';
-import { isPlate, slabBox, type Part } from '../../../core/part/part.ts';
+import { bounds } from '../../../core/geometry/outline/outline.ts';
+import type { Lean } from '../../../core/parts/part/lean.ts';
+import { isPlate, slabBox, type Part } from '../../../core/parts/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import type { Target } from '../../../core/target/target.ts';
 import {
   NARROW_TABLE,
   TAG,

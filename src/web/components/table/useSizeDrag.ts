@@ -1,8 +1,8 @@
-import { firedLength } from '../../../core/clay/shrinkage.ts';
+import { firedLength } from '../../../core/units/shrinkage.ts';
 import type { Fault } from '../../../core/errors.ts';
-import { additionSizes } from '../../../core/piece/additionSizes.ts';
-import { formSizes } from '../../../core/piece/formSizes.ts';
-import type { Target } from '../../../core/piece/target.ts';
+import { additionSizes } from '../../../core/forms/additionSizes.ts';
+import { formSizes } from '../../../core/forms/formSizes.ts';
+import type { Target } from '../../../core/target/target.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import type { DraggedSize } from './draggedSizes.ts';

@@ -2,7 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { scaleTime } from 'd3';
 import { computed, ref } from 'vue';
-import type { AgendaLine } from '../../../core/making/agenda.ts';
+import type { AgendaLine } from '../../../core/studio/making/agenda.ts';
 import { momentWords } from '../make/momentWords.ts';
 
 /** Everything in work on one line of time from now: waits hatched, windows in blue, what can be done at any time in wood. */

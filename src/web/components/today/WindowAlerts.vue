@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { watch } from 'vue';
-import { newlyOpen } from '../../../core/making/openings.ts';
+import { newlyOpen } from '../../../core/studio/making/openings.ts';
 import { useAgenda } from '../../composables/useAgenda.ts';
 import { momentWords } from '../make/momentWords.ts';
 

@@ -1,7 +1,7 @@
 import type { MakingNow } from '../../../contract/makings.ts';
-import { layOrder } from '../../../core/order/layOrder.ts';
-import { taskOf } from '../../../core/order/keptOrder.ts';
-import { CUP, MONDAY, day, keptOrder } from '../../../core/order/orders.test.helper.ts';
+import { layOrder } from '../../../core/studio/order/layOrder.ts';
+import { taskOf } from '../../../core/studio/order/keptOrder.ts';
+import { CUP, MONDAY, day, keptOrder } from '../../../core/studio/order/orders.test.helper.ts';
 import { seeded } from '../../../core/seeded.ts';
 import { plannedDay } from './plannedDay.ts';
 

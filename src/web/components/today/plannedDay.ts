@@ -1,7 +1,7 @@
 import type { Kept } from '../../../contract/records.ts';
-import { doneBlocks } from '../../../core/order/doneBlocks.ts';
-import { KILN_WORDS } from '../../../core/order/kilnDays.ts';
-import type { LaidBlock } from '../../../core/order/order.ts';
+import { doneBlocks } from '../../../core/studio/order/doneBlocks.ts';
+import { KILN_WORDS } from '../../../core/studio/order/kilnDays.ts';
+import type { LaidBlock } from '../../../core/studio/order/order.ts';
 import type { MakingNow } from '../../../contract/makings.ts';
 import { blockName, clockText } from '../order/blockWords.ts';
 import { dayRows, momentOn } from '../order/calendarRows.ts';

@@ -1,0 +1,60 @@
+import { seeded } from '../../seeded.ts';
+import { homography, inverse, mapped, type Quad } from '../screen/homography.ts';
+import type { GreyImage, Pixel } from './image.ts';
+import { Lens } from './lens.ts';
+
+/** What lies on the sheet: the distance of a point from its edge (mm, inside less than 0). */
+export type Shape = (at: Pixel) => number;
+
+/** A photograph that is made up: where the camera is, its lens, and the light. */
+export interface Scene {
+  readonly paper: { readonly width: number; readonly height: number };
+  readonly shape: Shape;
+  /** Corners of the sheet in a straight lens (px), as the paper's: upper left, then with the clock as they are seen. */
+  readonly corners: Quad;
+  readonly curve: number;
+  readonly noise: number;
+  /** Reflectance of table, paper and thing. */
+  readonly table: number;
+  readonly thing: number;
+  /** The light falls off to one corner by this share; a soft shadow lies beside the thing, so many mm away and so dark. */
+  readonly falls: number;
+  readonly shadow: { readonly by: Pixel; readonly soft: number; readonly dark: number };
+  readonly width: number;
+  readonly height: number;
+  readonly seed: number;
+}
+
+const PAPER = 0.86;
+const step = (distance: number, soft: number) => Math.min(1, Math.max(0, 0.5 - distance / soft));
+
+/** Renders a scene: each dot looks back through lens and perspective at the plane of the sheet. */
+export function rendered(scene: Scene): GreyImage {
+  const { paper, shape, corners, curve, width, height, falls, shadow } = scene;
+  const lens = new Lens(width, height, curve);
+  const flat: Quad = [[0, paper.height], [paper.width, paper.height], [paper.width, 0], [0, 0]]; // prettier-ignore
+  const map = homography(flat, corners);
+  const back = map && inverse(map);
+  if (!back) throw new Error('the scene has no plane');
+  const random = seeded(scene.seed);
+  const light = new Float32Array(width * height);
+  for (let y = 0; y < height; y += 1) {
+    for (let x = 0; x < width; x += 1) {
+      const straight = lens.straight([x, y]);
+      const [u, v] = mapped(back, straight);
+      const [u2] = mapped(back, [straight[0] + 1, straight[1]]);
+      const dot = Math.max(0.05, Math.abs(u2 - u));
+      const sheet = Math.max(-u, u - paper.width, -v, v - paper.height);
+      const on = step(sheet, dot);
+      const thing = step(shape([u, v]), dot);
+      const shade = 1 - shadow.dark * step(shape([u - shadow.by[0], v - shadow.by[1]]), shadow.soft);
+      const grain = scene.table * (1 + 0.1 * Math.sin(u * 0.7) * Math.sin(v * 0.9));
+      const ground = (1 - on) * grain + on * PAPER * shade;
+      const falling = 1 - falls * (x / width) * (0.6 + 0.4 * (y / height));
+      const value = falling * ((1 - thing) * ground + thing * scene.thing);
+      const noise = scene.noise * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+      light[y * width + x] = Math.min(1, Math.max(0, value + noise));
+    }
+  }
+  return { width, height, light };
+}

@@ -1,0 +1,164 @@
+import { flatten } from '../../geometry/flatten/flatten.ts';
+import { borderOf, vertexCount, type Mesh } from '../../geometry/mesh/mesh.ts';
+import { TAU } from '../../numbers.ts';
+import { cutMesh, type Cut, type CutLine, type LaidMesh } from './cutMesh.ts';
+import type { DartProposal } from '../../target/mouldForm.ts';
+import { finerAbout, spacingOf } from './partTriangles.ts';
+import { strainOf, type Strain } from './strain.ts';
+
+/** Who is told how far the work is, and may stop it. */
+export interface BlankRun {
+  readonly step?: (share: number) => void;
+  readonly going?: () => boolean;
+}
+
+/** A slab laid flat: its neutral surface as it is formed, the same flat, and what the clay must do between. */
+export interface Blank extends LaidMesh {
+  readonly cuts: readonly Cut[];
+  readonly strain: Strain;
+  /** Vertices of the flat border once round. */
+  readonly border: readonly number[];
+  /** Mean of the symmetric distortion, steps taken, and whether it came to rest. */
+  readonly distortion: number;
+  readonly iterations: number;
+  readonly converged: boolean;
+  /** Fine enough for the knife and for advice; a quick one is for drawing only. */
+  readonly fine: boolean;
+  /** Darts that could not be cut, as their places in the list. */
+  readonly missed: readonly number[];
+  /** How deep each dart is cut (mm), where deeper was asked for and would read worse. */
+  readonly cutTo?: readonly number[];
+  /** What darts would do, once it has been looked for. */
+  readonly proposal?: DartProposal;
+}
+
+/** Turns a layout about its middle so that it lies as the formed piece does, seen from above. */
+function aligned(mesh: Mesh, uv: Float64Array): Float64Array {
+  const count = uv.length / 2;
+  let [mu, mv, mx, my] = [0, 0, 0, 0];
+  for (let vertex = 0; vertex < count; vertex += 1) {
+    mu += (uv[2 * vertex] as number) / count;
+    mv += (uv[2 * vertex + 1] as number) / count;
+    mx += (mesh.positions[3 * vertex] as number) / count;
+    my += (mesh.positions[3 * vertex + 1] as number) / count;
+  }
+  let [cos, sin] = [0, 0];
+  for (let vertex = 0; vertex < count; vertex += 1) {
+    const [u, v] = [(uv[2 * vertex] as number) - mu, (uv[2 * vertex + 1] as number) - mv];
+    const [x, y] = [(mesh.positions[3 * vertex] as number) - mx, (mesh.positions[3 * vertex + 1] as number) - my];
+    cos += u * x + v * y;
+    sin += u * y - v * x;
+  }
+  const long = Math.hypot(cos, sin) || 1;
+  const [c, s] = [cos / long, sin / long];
+  return uv.map((_, index) => {
+    const vertex = index >> 1;
+    const [u, v] = [(uv[2 * vertex] as number) - mu, (uv[2 * vertex + 1] as number) - mv];
+    return index % 2 === 0 ? c * u - s * v : s * u + c * v;
+  });
+}
+
+/** How many vertices to each side the direction across the rim is taken over. */
+const RIM_REACH = 3;
+
+/** The way of a dart in a layout without darts: from the rim where it is seen at its angle (degrees), square to the rim inward. */
+export function dartWay({ mesh, uv, border }: BlankBase, at: number): Pick<CutLine, 'from' | 'way'> {
+  const middle = [0, 1].map((axis) => border.reduce((sum, vertex) => sum + (mesh.positions[3 * vertex + axis] as number), 0) / border.length); // prettier-ignore
+  const wanted = (at / 360) * TAU;
+  const angleOf = (vertex: number) => Math.atan2((mesh.positions[3 * vertex + 1] as number) - (middle[1] ?? 0), (mesh.positions[3 * vertex] as number) - (middle[0] ?? 0)); // prettier-ignore
+  const past = (vertex: number) => {
+    const by = (angleOf(vertex) - wanted) / TAU;
+    return by - Math.round(by);
+  };
+  let found = 0;
+  border.forEach((vertex, index) => {
+    const next = border[(index + 1) % border.length] as number;
+    if (past(vertex) <= 0 && past(next) > 0 && past(next) - past(vertex) < 0.5) found = index;
+  });
+  const vertexAt = (index: number) => border[(index + border.length) % border.length] as number;
+  const place = (index: number) => [uv[2 * vertexAt(index)] as number, uv[2 * vertexAt(index) + 1] as number] as const;
+  const [low, high] = [past(vertexAt(found)), past(vertexAt(found + 1))];
+  const f = high > low ? Math.max(0, Math.min(1, -low / (high - low))) : 0;
+  const [a, b] = [place(found), place(found + 1)];
+  const [p, q] = [place(found - RIM_REACH), place(found + 1 + RIM_REACH)];
+  const long = Math.hypot(q[0] - p[0], q[1] - p[1]) || 1;
+  return {
+    from: [a[0] + f * (b[0] - a[0]), a[1] + f * (b[1] - a[1])],
+    way: [-(q[1] - p[1]) / long, (q[0] - p[0]) / long],
+  };
+}
+
+/** How far about a tip a fine blank's mesh is parted finer, in its spacing: the strain is steepest there. */
+const FINER_ABOUT = 2.5;
+
+/** Cuts all lines that can be cut into a laid mesh; those that can't are told by their places. */
+function cutAll(base: LaidMesh, lines: readonly CutLine[], fine: boolean) {
+  const tips = lines.map(({ from, way, length }) => [from[0] + length * way[0], from[1] + length * way[1]] as const);
+  let laid = fine ? finerAbout(base, tips, FINER_ABOUT * spacingOf(base)) : base;
+  const cuts: Cut[] = [];
+  const missed: number[] = [];
+  lines.forEach((line, index) => {
+    const next = cutMesh(laid, line);
+    if (!next || !borderOf(next.mesh)) missed.push(index);
+    else {
+      laid = next;
+      cuts.push(next.cut);
+    }
+  });
+  return { laid, cuts, missed };
+}
+
+/** A neutral surface laid flat without darts, from which cuts are made. */
+export interface BlankBase extends LaidMesh {
+  readonly border: readonly number[];
+  readonly distortion: number;
+  readonly iterations: number;
+  readonly converged: boolean;
+}
+
+/** Steps in which a flattening comes to rest, for telling how far it is. */
+const USUAL_STEPS = 8;
+
+/** Lays a neutral surface flat, turned as the piece is seen from above. */
+export function baseOf(mesh: Mesh, run: BlankRun = {}): BlankBase {
+  const laid = flatten(mesh, {
+    ...(run.going && { going: run.going }),
+    step: (_, iteration) => run.step?.(Math.min(0.95, iteration / USUAL_STEPS)),
+  });
+  const { distortion, iterations, converged } = laid;
+  return { mesh, uv: aligned(mesh, laid.uv), border: borderOf(mesh) ?? [], distortion, iterations, converged };
+}
+
+/** How a blank with darts is laid: the slab's thickness (mm), and whether it is fine about its darts' tips and in its energy. */
+export interface DartedAs {
+  readonly thickness: number;
+  readonly fine: boolean;
+}
+
+/** A step that lowers the energy by less than this part of it is the last: readings are true to a ten-thousandth, or a hundredth. */
+const ENOUGH = { fine: 1e-5, quick: 1e-3 } as const;
+
+/** Cuts lines into a laid surface and lays it flat again with the cuts open; both sides of each stay equally long. */
+export function cutBlank(
+  base: BlankBase,
+  lines: readonly CutLine[],
+  { thickness, fine }: DartedAs,
+  run: BlankRun = {},
+): Blank {
+  if (lines.length === 0) return { ...base, cuts: [], strain: strainOf(base, { thickness }), fine: true, missed: [] };
+  const { laid, cuts, missed } = cutAll(base, lines, fine);
+  const { uv, distortion, iterations, converged } = flatten(laid.mesh, {
+    start: laid.uv,
+    joins: cuts,
+    enough: fine ? ENOUGH.fine : ENOUGH.quick,
+    ...(run.going && { going: run.going }),
+    step: (_, iteration) => run.step?.(Math.min(0.95, iteration / USUAL_STEPS)),
+  });
+  const open: LaidMesh = { mesh: laid.mesh, uv: aligned(laid.mesh, uv) };
+  return { ...open, cuts, strain: strainOf(open, { thickness, cuts }), border: borderOf(laid.mesh) ?? [], distortion, iterations, converged, fine: true, missed }; // prettier-ignore
+}
+
+/** Number of vertices that a blank was worked out with. */
+export function blankVertices({ mesh }: Blank): number {
+  return vertexCount(mesh);
+}

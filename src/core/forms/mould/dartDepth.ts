@@ -1,0 +1,146 @@
+import { cutBlank, dartWay, type Blank, type BlankBase, type BlankRun } from './blank.ts';
+import { cutMesh, type CutLine } from './cutMesh.ts';
+import type { Dart, StrainLimits } from '../../target/mouldForm.ts';
+
+/** What a blank is read by: its slab's thickness (mm), and what its clay takes (fractions). */
+export interface DartReading {
+  readonly thickness: number;
+  readonly limits: StrainLimits;
+}
+
+/** How much of what the clay takes a blank asks of it at its worst place: over 1 is too much. */
+export function readingOf({ strain }: Blank, limits: StrainLimits): number {
+  return Math.max(strain.most.stretch / limits.stretch, strain.most.gather / limits.gather);
+}
+
+/** How far past the floor's edge cuts that run on into the floor are tried as well, as parts of the way there. */
+const ABOUT_EDGE = [1.2, 1.08, 0.96] as const;
+
+/** What lies within this part of the whole height of the floor's height is the floor. */
+const FLOOR = 0.02;
+
+/** A dart is as deep as was asked for when its flat sides are within this (mm), quick layouts lead to it, and it is laid at most so often. */
+const CLOSE = 0.1;
+const NEARLY = 1;
+const MOST_AGAIN = 5;
+
+/** Flat sides are about so much longer than formed ones. */
+const FLAT_LONGER = 1.03;
+
+/** A dart's line all the way across: how far along it the layout and the formed piece are where it meets the mesh (mm), and how far down to the floor. */
+interface Course {
+  readonly line: CutLine;
+  readonly along: readonly number[];
+  readonly formed: readonly number[];
+  /** From 0 at the rim to 1 on the floor. */
+  readonly down: readonly number[];
+}
+
+function courseOf(base: BlankBase, at: number): Course {
+  const line: CutLine = { ...dartWay(base, at), length: Infinity };
+  const cut = cutMesh(base, line);
+  if (!cut) return { line, along: [0, 1], formed: [0, 1], down: [0, 0] };
+  const { positions } = cut.mesh;
+  const heights = base.mesh.positions.filter((_, index) => index % 3 === 2);
+  const rim = base.border.reduce((sum, vertex) => sum + (heights[vertex] as number), 0) / base.border.length;
+  const floor = heights.reduce((far, z) => (Math.abs(z - rim) > Math.abs(far - rim) ? z : far), rim);
+  const { left } = cut.cut;
+  let length = 0;
+  const formed = left.map((vertex, step) => {
+    const before = left[step - 1] ?? vertex;
+    length += Math.hypot(...[0, 1, 2].map((axis) => (positions[3 * vertex + axis] as number) - (positions[3 * before + axis] as number))); // prettier-ignore
+    return length;
+  });
+  return {
+    line,
+    along: left.map((vertex) => line.way[0] * ((cut.uv[2 * vertex] as number) - line.from[0]) + line.way[1] * ((cut.uv[2 * vertex + 1] as number) - line.from[1])), // prettier-ignore
+    formed,
+    down: left.map((vertex) => (floor === rim ? 0 : ((positions[3 * vertex + 2] as number) - rim) / (floor - rim))),
+  };
+}
+
+/** Where a rising list first comes to a value, read off another list beside it; carried on evenly past its end. */
+function readAt(rising: readonly number[], wanted: number, beside: readonly number[]): number {
+  const found = rising.findIndex((value) => value >= wanted);
+  const high = Math.max(1, found < 0 ? rising.length - 1 : found);
+  const [a, b] = [rising[high - 1] as number, rising[high] as number];
+  const [p, q] = [beside[high - 1] as number, beside[high] as number];
+  return b === a ? q : p + ((wanted - a) / (b - a)) * (q - p);
+}
+
+/** How long each dart's sides are on the flat blank (mm), by its place in the list; 0 for one that is missed. */
+export function flatDepths({ uv, cuts, missed }: Blank, count: number): number[] {
+  let next = 0;
+  return Array.from({ length: count }, (_, index) => {
+    const left = missed.includes(index) ? [] : (cuts[next++]?.left ?? []);
+    return left.slice(1).reduce((sum, vertex, step) => {
+      const before = left[step] as number;
+      return sum + Math.hypot((uv[2 * vertex] as number) - (uv[2 * before] as number), (uv[2 * vertex + 1] as number) - (uv[2 * before + 1] as number)); // prettier-ignore
+    }, 0);
+  });
+}
+
+/** So often a blank is laid for darts, for telling how far it is. */
+const USUALLY_LAID = 2 + ABOUT_EDGE.length;
+
+const lineOf = ({ line }: Course, length: number): CutLine => ({ ...line, length });
+
+/** How far along its line each dart is cut so that its flat sides are about as long as was asked for (mm). */
+const asFormed = (courses: readonly Course[], darts: readonly Dart[]): number[] =>
+  courses.map(({ formed, along }, index) => readAt(formed, (darts[index]?.depth ?? 0) / FLAT_LONGER, along));
+
+/** Lays a blank with darts that are about as deep on it as was asked for, within some per cents: quick. */
+export function dartedOf(base: BlankBase, darts: readonly Dart[], thickness: number, run: BlankRun = {}): Blank {
+  const courses = darts.map(({ at }) => courseOf(base, at));
+  const lengths = asFormed(courses, darts);
+  const lines = courses.map((course, index) => lineOf(course, lengths[index] ?? 0));
+  return cutBlank(base, lines, { thickness, fine: false }, run);
+}
+
+/**
+ * Lays a blank with darts that are as deep on it as was asked for, and no deeper than it helps. The rest of a cut may stay
+ * closed, so that a slab need never lie worse for a deeper one; yet the layout of least energy does: once cuts run on into the
+ * floor, the worst place between them gathers more again. Those that do are also laid as cut to about the floor's edge, and
+ * the blank that reads best is taken; its `cutTo` says so.
+ */
+export function bestDarted(
+  base: BlankBase,
+  darts: readonly Dart[],
+  { thickness, limits }: DartReading,
+  run: BlankRun = {},
+): Blank {
+  const courses = darts.map(({ at }) => courseOf(base, at));
+  let laid = 0;
+  const lay = (by: readonly number[], fine = true) => {
+    const lines = courses.map((course, index) => lineOf(course, by[index] ?? 0));
+    const step = (share: number) => run.step?.(Math.min(0.95, (laid + share) / USUALLY_LAID));
+    const blank = cutBlank(base, lines, { thickness, fine }, { ...run, step });
+    laid += 1;
+    return blank;
+  };
+  let lengths = asFormed(courses, darts);
+  const off = (flat: readonly number[]) =>
+    darts.reduce((most, { depth }, index) => (flat[index] ? Math.max(most, Math.abs(depth - flat[index])) : most), 0);
+  let best = lay(lengths, false);
+  let fine = false;
+  for (let again = 0; again < MOST_AGAIN; again += 1) {
+    const flat = flatDepths(best, darts.length);
+    if (fine && off(flat) < CLOSE) break;
+    lengths = lengths.map((length, index) =>
+      flat[index] ? (length * (darts[index]?.depth ?? 0)) / flat[index] : length,
+    );
+    fine ||= off(flat) < NEARLY;
+    best = lay(lengths, fine);
+  }
+  if (best.missed.length > 0) return best;
+  const edges = courses.map(({ down, along }) => (down.some((share) => share > 1 - FLOOR) ? readAt(down, 1 - FLOOR, along) : Infinity)); // prettier-ignore
+  for (const part of ABOUT_EDGE) {
+    const cut = lengths.map((length, index) => Math.min(length, part * (edges[index] ?? Infinity)));
+    if (cut.every((length, index) => length === lengths[index])) continue;
+    const shorter = lay(cut);
+    if (shorter.missed.length > 0 || readingOf(shorter, limits) >= readingOf(best, limits)) continue;
+    const flat = flatDepths(shorter, darts.length);
+    best = { ...shorter, cutTo: darts.map(({ depth }, index) => (cut[index] === lengths[index] ? depth : Math.min(depth, flat[index] ?? depth))) }; // prettier-ignore
+  }
+  return best;
+}

@@ -1,0 +1,62 @@
+import { borderOf, meshArea, vertexCount, type Mesh } from '../../geometry/mesh/mesh.ts';
+import { baseOf, type Blank, type BlankRun } from './blank.ts';
+import { bestDarted, dartedOf } from './dartDepth.ts';
+import { faceMesh, meshOf, type DrapedTarget } from './draped.ts';
+import { limitsOf } from './limits.ts';
+import type { Strain } from './strain.ts';
+
+/** Vertices of a blank: a quick one for every key, a fine one for the knife. */
+export const BLANK_VERTICES = { quick: 160, fine: 2600 } as const;
+
+export type Fineness = keyof typeof BLANK_VERTICES;
+
+/** A finer imported mesh is only looked at from above until its blank has been laid. */
+export const QUICK_MOST = 500;
+
+/** A blank that has not been laid yet: its border as it is seen from above, round a middle. No strain is known of it. */
+function seenBlank(whole: Mesh): Blank {
+  const rim = borderOf(whole) ?? [];
+  const middle = [0, 1, 2].map((axis) => rim.reduce((sum, vertex) => sum + (whole.positions[3 * vertex + axis] as number), 0) / Math.max(1, rim.length)); // prettier-ignore
+  const places = rim.flatMap((vertex) => [0, 1, 2].map((axis) => whole.positions[3 * vertex + axis] as number));
+  const mesh: Mesh = {
+    positions: Float64Array.from([...places, ...middle]),
+    triangles: Uint32Array.from(rim.flatMap((_, index) => [index, (index + 1) % rim.length, rim.length])),
+  };
+  const count = vertexCount(mesh);
+  const uv = Float64Array.from({ length: 2 * count }, (_, at) => mesh.positions[3 * (at >> 1) + (at % 2)] as number);
+  const strain: Strain = {
+    stretch: new Float64Array(count),
+    gather: new Float64Array(count),
+    thickness: new Float64Array(count).fill(1),
+    most: { stretch: 0, gather: 0, thin: 1, thick: 1 },
+    gathers: 'elsewhere',
+    flatArea: meshArea(mesh),
+  };
+  const border = rim.map((_, index) => index);
+  return { mesh, uv, border, cuts: [], strain, distortion: NaN, iterations: 0, converged: false, fine: false, missed: [] }; // prettier-ignore
+}
+
+/**
+ * The blank of a draped target: its neutral surface meshed, flattened with the least symmetric Dirichlet energy, and with
+ * darts flattened again with the cuts open (geometry: drape, hump and slump blanks).
+ *
+ * @throws RangeError when the surface cannot be spread without folds
+ */
+export function layBlank(target: DrapedTarget, fineness: Fineness, run: BlankRun = {}): Blank {
+  const darts = target.form.darts ?? [];
+  const half = (from: number, share: number): BlankRun => ({
+    ...(run.going && { going: run.going }),
+    step: (done) => run.step?.(from + share * done),
+  });
+  const { form } = target;
+  const fine = fineness === 'fine' || form.kind === 'mesh';
+  if (fineness === 'quick' && form.kind === 'mesh' && form.vertices.length > QUICK_MOST) return seenBlank(meshOf(form));
+  const mesh = faceMesh(target, 'neutral', BLANK_VERTICES[fineness]);
+  const base = baseOf(mesh, half(0, darts.length > 0 ? 0.5 : 1));
+  return {
+    ...(fine
+      ? bestDarted(base, darts, { thickness: target.slab.wall, limits: limitsOf(target) }, half(0.5, 0.5))
+      : dartedOf(base, darts, target.slab.wall, half(0.5, 0.5))),
+    fine,
+  };
+}

@@ -1,0 +1,44 @@
+import { TAU } from '../../numbers.ts';
+import { pointAt } from '../../geometry/outline/stations.ts';
+import { inward } from '../../geometry/outline/derived.ts';
+import { turned, type Support } from '../../geometry/outline/support.ts';
+import { circle } from '../../geometry/outline/shapes.ts';
+import type { Face } from '../../target/face.ts';
+import type { Part } from '../part/part.ts';
+
+/** The middles of the pads under a plan (mm, in its frame), evenly round by their normals; the first away from the seam's end. */
+export function feetPlaces(plan: Support, count: number, depth: number): (readonly [number, number])[] {
+  const line = inward(plan, depth);
+  return Array.from({ length: count }, (_, index) => {
+    const phi = turned(Math.PI + (TAU * index) / count);
+    const [ax, ay] = pointAt(line, phi, 'before');
+    const [bx, by] = pointAt(line, phi, 'after');
+    return [(ax + bx) / 2, (ay + by) / 2] as const;
+  });
+}
+
+/** How far a point lies inside the line from foot to foot, at the nearest side; negative outside (mm). */
+export function withinFeet(places: readonly (readonly [number, number])[], [x, y]: readonly [number, number]): number {
+  return places.reduce((least, [ax, ay], index) => {
+    const [bx, by] = places[(index + 1) % places.length] ?? [ax, ay];
+    const length = Math.hypot(bx - ax, by - ay);
+    return Math.min(least, ((bx - ax) * (y - ay) - (by - ay) * (x - ax)) / length);
+  }, Infinity);
+}
+
+/** The pads as they are cut; `diameter` and `thickness` wet mm. */
+export function feetPart(count: number, diameter: number, thickness: number, faceUp: Face): Part {
+  const outline = circle(diameter);
+  return {
+    id: 'foot',
+    name: 'Foot pad',
+    count,
+    thickness,
+    faceUp,
+    outline,
+    underside: outline,
+    leans: [],
+    marks: [],
+    volume: (Math.PI / 4) * diameter * diameter * thickness,
+  };
+}
