@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import { bounds } from '../core/geometry/outline/outline.ts';
-import { PAPER_ID, slabBox, type Part } from '../core/parts/part/part.ts';
+import { slabBox, type Part } from '../core/parts/part/part.ts';
 import { leanWords } from '../core/files/sheet/words.ts';
 
 /** Figures of a cut list are read by other programs: mm and ml, three places, a point. */
@@ -9,7 +9,7 @@ const figure = (value: number): string => String(Math.round(1000 * value) / 1000
 /** The parts of pieces as a table: what is cut, how many of each, of which slab. Sizes are those of the cut line, wet. */
 export function writeCutList(pieces: readonly { readonly name: string; readonly parts: readonly Part[] }[]): string {
   const rows = pieces.flatMap(({ name, parts }) =>
-    parts.filter(({ id }) => id !== PAPER_ID).map((part) => {
+    parts.filter(({ role }) => role !== 'paper').map((part) => {
       const { minX, maxX, minY, maxY } = bounds(part.outline);
       const slab = slabBox(part);
       return {

@@ -98,7 +98,7 @@ export function facetWalls(
     if (index < 2 * form.sides + 1) return { name: 'rim', lean: rimLean } as const;
     return { name: 'left', lean: mitre } as const;
   });
-  const strip = laidPanel({ ...shared, id: 'wall', name: 'Wall strip', count: 1, corners, edges });
+  const strip = laidPanel({ ...shared, id: 'wall', role: 'wall', name: 'Wall strip', count: 1, corners, edges });
   const folded = copies.map((copy) => {
     const ends = { left: copy === 0 ? mitre : 0, right: copy === form.sides - 1 ? mitre : 0 };
     return laid(copy, 'wall', ends, inFan(strip.place, low[copy] ?? [0, 0], foot, headings[copy] ?? 0));

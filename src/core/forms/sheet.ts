@@ -89,6 +89,7 @@ function sheetPart(target: Target): Part {
   const outline = drawn(form.outline);
   return {
     id: 'sheet',
+    role: 'sheet',
     name: 'Sheet',
     count: 1,
     thickness: slab.wall,

@@ -41,6 +41,7 @@ function stripPart(target: Target): Part {
   const straight = (edge: 'foot' | 'rim', from: number) => ({ edge, from, to: (from + 1) % 4, lean: 0, word: 'straight down' }) as const; // prettier-ignore
   return {
     id: 'strip',
+    role: 'strip',
     name: 'Strip',
     count: 1,
     thickness: slab.wall,

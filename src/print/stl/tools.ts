@@ -1,5 +1,5 @@
 import { FaultError } from '../../core/errors.ts';
-import { PAPER_ID, type Part } from '../../core/parts/part/part.ts';
+import type { Part } from '../../core/parts/part/part.ts';
 import type { Target } from '../../core/target/target.ts';
 import { CLEARANCE, type ToolFormat } from '../../core/files/sheet/templateFormat.ts';
 import { formerOf } from '../../core/files/tool/former.ts';
@@ -32,7 +32,7 @@ function made(
   // prettier-ignore
   switch (format) {
     case 'cutter': {
-      const part = parts.find((one) => one.id === id && id !== PAPER_ID);
+      const part = parts.find((one) => one.id === id && one.role !== 'paper');
       if (!part) throw impossible('part', `has no part “${id}” that a cutter is made for`);
       return cutterOf(part);
     }

@@ -152,13 +152,13 @@ function unhidden(marks: readonly Mark[], added: readonly Mark[]): Mark[] {
  */
 export function markedParts(target: Target, { parts, placeAt, shareAt, numbers, panels }: DevelopedForm): Part[] {
   const { marks = {}, seam, form } = target;
-  if (panels) return parts.map((part) => (part.id === 'base' ? withFeet(part, target) : withPanelMarks(part, panels, target))); // prettier-ignore
-  const walls = parts.filter(({ id }) => id.startsWith('wall'));
+  if (panels) return parts.map((part) => (part.role === 'base' ? withFeet(part, target) : withPanelMarks(part, panels, target))); // prettier-ignore
+  const walls = parts.filter(({ role }) => role === 'wall');
   const girth = Math.max(numbers.wrapLength ?? 0, numbers.girthRim ?? 0, ...(numbers.bands ?? []).map((band) => band.girthRim)); // prettier-ignore
   return parts.map((part) => {
     const index = walls.indexOf(part);
     const lines = index < 0 ? null : wallLines(part);
-    if (part.id === 'base') return withFeet(part, target);
+    if (part.role === 'base') return withFeet(part, target);
     if (!lines) return part;
     const band = form.kind === 'stack' ? index : 0;
     const lofted = form.kind === 'loft';

@@ -30,7 +30,7 @@ function inPieces(target: Target, panels: number): Target | null {
  * developed `parts` do so already. Each piece has its own seam.
  */
 export function cutToFit(target: Target, parts: readonly Part[], slab: GreatestSlab): Target | null {
-  const wallsFit = (all: readonly Part[]) => all.every((part) => part.id === 'base' || fitsOn(part, slab));
+  const wallsFit = (all: readonly Part[]) => all.every((part) => part.role === 'base' || fitsOn(part, slab));
   if (wallsFit(parts)) return null;
   for (let panels = target.seam.panels + 1; panels <= LIMITS.panels.greatest; panels += 1) {
     const cut = inPieces(target, panels);

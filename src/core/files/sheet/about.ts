@@ -1,7 +1,7 @@
 import { footLetter, placeFeet } from '../../forms/bentSheet/placeFeet.ts';
 import { wetLength } from '../../units/shrinkage.ts';
 import { isDraped } from '../../forms/mould/draped.ts';
-import { isRolled, isWall, PAPER_ID, type Part } from '../../parts/part/part.ts';
+import { isRolled, isWall, type Part } from '../../parts/part/part.ts';
 import type { Target } from '../../target/target.ts';
 import { tracingPhrases, tracingWay } from '../../parts/part/tracing.ts';
 import { writePhrase } from '../../units/phrase.ts';
@@ -99,7 +99,7 @@ export function aboutTemplate(target: Target, style: LengthStyle, revision: numb
   return {
     whole,
     of: (part) =>
-      part.id === PAPER_ID
+      part.role === 'paper'
         ? sleeveWords(target, style)
         : [
             `Slab ${writeLength(part.thickness, style)}: rolled to that at any scale of the paper. You see its ${part.faceUp}; the ${other(part.faceUp)} lies on the table.`, // prettier-ignore

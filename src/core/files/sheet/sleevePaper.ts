@@ -20,6 +20,7 @@ export function onFormer({ form, slab }: Target, parts: readonly Part[]): Part |
   const outline = rectangle(length, height);
   return {
     id: PAPER_ID,
+    role: 'paper',
     name: 'Sleeve paper',
     count: 1,
     thickness: form.sleeve,

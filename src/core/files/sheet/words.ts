@@ -1,6 +1,6 @@
 import { bounds, edges, type Outline } from '../../geometry/outline/outline.ts';
 import type { Lean } from '../../parts/part/lean.ts';
-import { PAPER_ID, type Part } from '../../parts/part/part.ts';
+import type { Part } from '../../parts/part/part.ts';
 import { writeFigure, writeLength, type LengthStyle } from '../../units/writeLength.ts';
 
 /** The edge's name as the potter says it. */
@@ -50,7 +50,7 @@ export function sizeWords(part: Part, style: LengthStyle): string {
 
 /** Name, how many to cut, and which face lies up: `Wall, cut 1, inside face up`. */
 export function titleWords(part: Part): string {
-  if (part.id === PAPER_ID) return `${part.name}, cut ${part.count}`;
+  if (part.role === 'paper') return `${part.name}, cut ${part.count}`;
   return `${part.name}, cut ${part.count}, ${part.faceUp} face up`;
 }
 

@@ -7,7 +7,7 @@ import { between, inward } from '../../geometry/outline/derived.ts';
 import type { Outline } from '../../geometry/outline/outline.ts';
 import { pointsAt, stationsAround } from '../../geometry/outline/stations.ts';
 import type { Support } from '../../geometry/outline/support.ts';
-import { FRAME_IDS, type Part } from '../../parts/part/part.ts';
+import type { Part } from '../../parts/part/part.ts';
 import type { Target } from '../../target/target.ts';
 import { writeLength, type LengthStyle } from '../../units/writeLength.ts';
 import type { About } from '../sheet/about.ts';
@@ -56,8 +56,11 @@ function section(form: MouldForm, along: 0 | 1): Outline {
   return [...down, ...(flat ? [[floor[0], floor[1], 0] as const] : []), ...up, [end[0], end[1], 0]];
 }
 
+const BOARD_ID = 'frame';
+
 const part = (id: string, name: string, outline: Outline, holes?: readonly Outline[]): Part => ({
   id,
+  role: 'frame',
   name,
   count: 1,
   thickness: 0,
@@ -77,7 +80,7 @@ const part = (id: string, name: string, outline: Outline, holes?: readonly Outli
 export function frameParts(form: MouldForm): readonly Part[] {
   const { rim } = mouldSurface(form);
   const opening = planOutline(rim);
-  const board = form.side === 'slump' ? part('frame', 'Frame', planOutline(inward(rim, -BOARD)), [opening]) : part('frame', 'Board', opening); // prettier-ignore
+  const board = form.side === 'slump' ? part(BOARD_ID, 'Frame', planOutline(inward(rim, -BOARD)), [opening]) : part(BOARD_ID, 'Board', opening); // prettier-ignore
   return [board, part('section-long', 'Section, long', section(form, 0)), part('section-across', 'Section, across', section(form, 1))]; // prettier-ignore
 }
 
@@ -88,7 +91,7 @@ export function aboutFrame({ name, form }: Target, style: LengthStyle): About {
   return {
     whole: [name, `a wooden ${side === 'slump' ? 'frame' : 'hump'}, ${depth} deep, at the size that the clay lies on`].join(' · '), // prettier-ignore
     of: ({ id }) => {
-      if (id === FRAME_IDS[0]) return [side === 'slump' ? 'Saw out the opening, round its upper edge and seal the wood. The slab hangs in it, face down on cloth.' : 'The board that the hump stands on.']; // prettier-ignore
+      if (id === BOARD_ID) return [side === 'slump' ? 'Saw out the opening, round its upper edge and seal the wood. The slab hangs in it, face down on cloth.' : 'The board that the hump stands on.']; // prettier-ignore
       return [side === 'slump' ? 'Held into the hanging slab, its straight edge level with the frame: the slab’s underside follows the curve.' : 'A rib, or a template to shape the hump by: its straight edge on the board.']; // prettier-ignore
     },
   };

@@ -83,6 +83,7 @@ export function blankPart({ form, slab, seam }: DrapedTarget, blank: Blank): Par
   const middle = (name: 'centre', from: readonly [number, number], to: readonly [number, number]): Mark => ({ kind: 'line', name, from, to }); // prettier-ignore
   return {
     id: 'blank',
+    role: 'blank',
     name: 'Blank',
     count: 1,
     thickness,

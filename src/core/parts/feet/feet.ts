@@ -31,6 +31,7 @@ export function feetPart(count: number, diameter: number, thickness: number, fac
   const outline = circle(diameter);
   return {
     id: 'foot',
+    role: 'foot',
     name: 'Foot pad',
     count,
     thickness,

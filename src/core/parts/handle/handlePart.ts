@@ -34,6 +34,7 @@ export function handlePart({ neutral, ends, top, bottom, thickness, count, faceU
     }) as const;
   return {
     id: 'handle',
+    role: 'handle',
     name: 'Handle',
     count,
     thickness,

@@ -62,6 +62,7 @@ function topPart(plan: Support, thickness: number, faceUp: Face): Part {
   const [x, y] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   return {
     id: 'lid',
+    role: 'lid',
     name: 'Lid',
     count: 1,
     thickness,
@@ -90,6 +91,7 @@ function strips(outer: Support, name: string, { depth, wall, faceUp }: CutLid): 
     ({ length, mitre }, index) =>
       laidPanel({
         id: kinds.length === 1 ? 'flange' : `flange-${index + 1}`,
+        role: 'flange',
         name: kinds.length === 1 ? name : `${name} ${index + 1}`,
         count: sides.filter((side) => Math.abs(side.length - length) < 1e-6).length,
         thickness: wall,
@@ -117,6 +119,7 @@ function side(outer: Support, neutral: Support, name: string, lid: CutLid): Part
   return [
     bandPart({
       id: 'flange',
+      role: 'flange',
       name,
       letter: 'L',
       girthFoot: length,

@@ -135,6 +135,7 @@ export function cutLug({ upper, under, phi, width, out, thickness, faceUp }: Cut
   return {
     part: {
       id: 'lug',
+      role: 'lug',
       name: 'Lug',
       count: 2,
       thickness,

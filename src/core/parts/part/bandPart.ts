@@ -5,12 +5,14 @@ import { seamAllowance, seamEnds, type SeamEnds } from '../seam/seam.ts';
 import type { Seam } from '../../target/seam.ts';
 import { leanWord, turnedLean, type Lean } from './lean.ts';
 import type { Face } from '../../target/face.ts';
-import type { Mark, Part } from './part.ts';
+import type { Mark, Part, PartRole } from './part.ts';
 import { seamLetter } from './seamLetter.ts';
 
 /** A conical band (or straight wall) on its neutral surface. Wet mm; leans in degrees as seen with the inside face up. */
 export interface Band {
   readonly id: string;
+  /** A wall when left out. */
+  readonly role?: PartRole;
   readonly name: string;
   /** Seam letter, set at both ends. */
   readonly letter: string;
@@ -136,6 +138,7 @@ export function bandPart(band: Band): Part {
   const thinned = seam.kind === 'half-lap' ? seam.overlap * t * band.slant : 0;
   return {
     id: band.id,
+    role: band.role ?? 'wall',
     name: band.name,
     count: seam.panels,
     thickness: t,

@@ -81,6 +81,7 @@ export function basePart(base: PlanBase): Part {
   const sign = faceUp === 'inside' ? 1 : -1;
   return {
     id: 'base',
+    role: 'base',
     name: 'Base',
     count: 1,
     thickness,

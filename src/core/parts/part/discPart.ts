@@ -21,6 +21,7 @@ export function discPart(disc: Disc): Part {
   const r1 = disc.top / 2;
   return {
     id: 'base',
+    role: 'base',
     name: 'Base',
     count: 1,
     thickness: disc.thickness,

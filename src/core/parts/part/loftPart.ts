@@ -259,6 +259,7 @@ export function loftPart(panel: LoftPanel): LoftedPart {
   const rimTo = (footFrom + count - 1) % count;
   const part: Part = {
     id: panel.id,
+    role: 'wall',
     name: panel.name,
     count: 1,
     thickness: t,

@@ -3,7 +3,7 @@ import { area, bounds, mirrored, moved } from '../../geometry/outline/outline.ts
 import { insetPolygon } from '../../geometry/outline/polygon.ts';
 import { leanWord, turnedLean, type Lean } from './lean.ts';
 import type { Face } from '../../target/face.ts';
-import type { Part } from './part.ts';
+import type { Part, PartRole } from './part.ts';
 
 /**
  * A flat panel by the corners of its outer face (mm, counter-clockwise, foot first, as seen from outside) and the lean of
@@ -11,6 +11,8 @@ import type { Part } from './part.ts';
  */
 export interface Panel {
   readonly id: string;
+  /** A panel when left out. */
+  readonly role?: PartRole;
   readonly name: string;
   readonly count: number;
   readonly corners: readonly (readonly [number, number])[];
@@ -37,6 +39,7 @@ export function laidPanel(panel: Panel): { readonly part: Part; readonly place: 
   const place: PlaceOnPart = ([x, y]) => [sign * x - box.minX, y - box.minY];
   const part: Part = {
     id: panel.id,
+    role: panel.role ?? 'panel',
     name: panel.name,
     count: panel.count,
     thickness: t,

@@ -28,9 +28,27 @@ export type Mark =
       readonly text: string;
     };
 
+/** What a part is in the piece; `frame` and `paper` are no clay. */
+export type PartRole =
+  | 'wall'
+  | 'panel'
+  | 'blank'
+  | 'sheet'
+  | 'strip'
+  | 'base'
+  | 'handle'
+  | 'lug'
+  | 'foot'
+  | 'lid'
+  | 'flange'
+  | 'paper'
+  | 'frame';
+
 /** A flat part, as it lies on the table with `faceUp` up. */
 export interface Part {
+  /** Names it among the parts of its piece. */
   readonly id: string;
+  readonly role: PartRole;
   /** The potter's word for it. */
   readonly name: string;
   /** How many are cut for one piece. */
@@ -53,29 +71,26 @@ export interface Part {
 }
 
 /** Parts that are level plates: the base, pads under it, a lid, lugs. All others are bent or stood up, and lie along the roll. */
-const PLATES: readonly string[] = ['base', 'foot', 'lid', 'lug'];
+const PLATES: readonly PartRole[] = ['base', 'foot', 'lid', 'lug'];
 
-/** What is joined to the standing piece, or lies on it; all others are its walls and its base. */
-const ADDED = /^(handle|foot|lid|lug|flange)/;
+/** Parts that are the wall itself, whatever it is formed from. */
+const WALLS: readonly PartRole[] = ['wall', 'panel', 'blank', 'sheet', 'strip'];
 
-export function isPlate({ id }: Pick<Part, 'id'>): boolean {
-  return PLATES.includes(id);
+export function isPlate({ role }: Pick<Part, 'role'>): boolean {
+  return PLATES.includes(role);
 }
 
 /** The paper round a former: drawn and printed beside the parts, and no clay. */
 export const PAPER_ID = 'sleeve-paper';
 
-/** What is sawn of wood for a mould. */
-export const FRAME_IDS: readonly string[] = ['frame', 'section-long', 'section-across'];
-
 /** A part that lies along the roll of its slab. */
-export function isRolled(part: Pick<Part, 'id'>): boolean {
-  return !isPlate(part) && part.id !== PAPER_ID && !FRAME_IDS.includes(part.id);
+export function isRolled(part: Pick<Part, 'role'>): boolean {
+  return !isPlate(part) && part.role !== 'paper' && part.role !== 'frame';
 }
 
 /** A part of the wall itself. */
-export function isWall({ id }: Pick<Part, 'id'>): boolean {
-  return id !== 'base' && id !== PAPER_ID && !ADDED.test(id);
+export function isWall({ role }: Pick<Part, 'role'>): boolean {
+  return WALLS.includes(role);
 }
 
 /** The box of slab that a part needs, underside included (mm). */

@@ -136,7 +136,7 @@ function panelSteps(figure: FigureId, target: Target, { numbers, parts }: Develo
 /** How a figure of a tapered, stacked, facetted or lofted piece came about; empty when it has no steps of its own. */
 export function shapedSteps(figure: FigureId, target: Target, developed: Development, band: number): Step[] {
   const cone = bandOf(developed, band);
-  const walls = developed.parts.filter(({ id }) => id.startsWith('wall'));
+  const walls = developed.parts.filter(({ role }) => role === 'wall');
   const wall = walls[developed.numbers.bands ? band : 0];
   if (cone && wall) return coneSteps(figure, cone, wall);
   if (target.form.kind === 'facet') return panelSteps(figure, target, developed);

@@ -1,5 +1,5 @@
 import { isDraped } from '../../forms/mould/draped.ts';
-import { isWall, PAPER_ID } from '../../parts/part/part.ts';
+import { isWall } from '../../parts/part/part.ts';
 import type { Development } from '../../piece/develop.ts';
 import type { Target } from '../../target/target.ts';
 import type { SlabNeeded } from '../../bench/slab/slabNeeded.ts';
@@ -17,7 +17,7 @@ function formingWork(target: Target, developed: Development, schools: Schools): 
   if (form.kind === 'sheet') return sheetWork(target, form, developed);
   if (form.kind === 'stand') return standWork(target, form, developed);
   const walls = developed.parts.filter(isWall);
-  const base = developed.parts.find(({ id }) => id === 'base');
+  const base = developed.parts.find(({ role }) => role === 'base');
   const set = baseWork(target, base, schools);
   const trued = trueStep(target, developed);
   return [
@@ -42,7 +42,7 @@ export function orderOfWork(
   schools: Schools = DEFAULT_SCHOOLS,
 ): WorkStep[] {
   const traced = schools.base === 'traced' && target.base.trim === 0;
-  const cut = developed.parts.filter(({ id }) => id !== PAPER_ID && !(traced && id === 'base'));
+  const cut = developed.parts.filter(({ role }) => role !== 'paper' && !(traced && role === 'base'));
   return [
     ...slabWork(slabs, cut, target.marks?.repeat, schools),
     ...formingWork(target, developed, schools),

@@ -46,7 +46,7 @@ const ROUND_AREA = 1e-3;
 
 /** Width of a round base on the face that lies up, as a cutter cuts it (mm), or null when the base is not round. */
 export function cutBase(parts: readonly Part[]): number | null {
-  const base = parts.find(({ id }) => id === 'base');
+  const base = parts.find(({ role }) => role === 'base');
   if (!base) return null;
   const box = bounds(base.outline);
   const [length, width] = [box.maxX - box.minX, box.maxY - box.minY];

@@ -32,7 +32,7 @@ export function offcutName(index: number): string {
  */
 export function offcutUses(offcuts: readonly Offcut[], parts: readonly SmallPart[], gap: number): (OffcutUse | null)[] {
   const given = new Set<string>();
-  const wanted = parts.filter(({ part }) => isPlate(part) || part.id === 'handle');
+  const wanted = parts.filter(({ part }) => isPlate(part) || part.role === 'handle');
   return offcuts.map((cut) => {
     for (const { name, outline } of wanted) {
       if (given.has(name)) continue;

@@ -1,5 +1,5 @@
 import type { Bench } from '../../advice/bench.ts';
-import { PAPER_ID, type Part } from '../../parts/part/part.ts';
+import type { Part } from '../../parts/part/part.ts';
 import type { Development } from '../../piece/develop.ts';
 import type { Target } from '../../target/target.ts';
 import { seeded } from '../../seeded.ts';
@@ -37,6 +37,6 @@ export function slabsToRoll(
   { parts, slabs }: Pick<Development, 'parts' | 'slabs'>,
   greatest: Bench['slab'],
 ): readonly SlabNeeded[] {
-  const cut = parts.filter(({ id }) => id !== PAPER_ID);
+  const cut = parts.filter(({ role }) => role !== 'paper');
   return quickPlan(target, cut, { ...greatest, ...DEFAULT_PLAN }) ?? slabs;
 }

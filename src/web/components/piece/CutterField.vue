@@ -22,7 +22,7 @@ const fits = computed(() => nextTo.value.find((one) => Math.abs((cuts.value ?? 0
 /** A cutter cuts straight down. */
 const leans = computed(() =>
   piece.beside.developed.parts.some(
-    ({ id, leans: edges }) => id === 'base' && edges.some(({ word }) => word !== 'straight down'),
+    ({ role, leans: edges }) => role === 'base' && edges.some(({ word }) => word !== 'straight down'),
   ),
 );
 const holds = computed(() => {

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue';
-import { PAPER_ID } from '../../../core/parts/part/part.ts';
 import { CLEARANCE, type FrameFormat, type ToolFormat } from '../../../core/files/sheet/templateFormat.ts';
 import { noTool } from '../../../core/files/tool/noTool.ts';
 import { useLengths } from '../../composables/useLengths.ts';
@@ -17,7 +16,7 @@ const FRAME_FILES = [
 ] as const;
 const piece = usePiece();
 const lengths = useLengths();
-const parts = computed(() => piece.developed.parts.filter(({ id }) => id !== PAPER_ID));
+const parts = computed(() => piece.developed.parts.filter(({ role }) => role !== 'paper'));
 const former = computed(() => noTool(piece.target, 'former'));
 const side = computed(() => (piece.target.form.kind === 'mould' ? piece.target.form.side : null));
 </script>

@@ -159,7 +159,7 @@ export function figuresToMeasure(developed: Development, scale: MassSystem): Fig
   const mass = lumps.reduce((sum, lump) => sum + lump.count * scaleUp(lump.mass, scale), rolled);
   return [
     ...wallFigures(developed),
-    ...parts.filter(({ id }) => id === 'base').flatMap(baseFigures),
+    ...parts.filter(({ role }) => role === 'base').flatMap(baseFigures),
     ...(numbers.slot === undefined ? [] : [lengthFigure('slot', 'Slot', numbers.slot)]),
     ...addedFigures(developed),
     ...(numbers.bevelRun > 0 ? [lengthFigure('bevelRun', 'Slant runs', numbers.bevelRun, { minor: true })] : []),

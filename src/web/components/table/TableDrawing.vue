@@ -31,15 +31,15 @@ const baseFigure = computed<FigureId>(() =>
 const dimensions = computed(() => places.value.parts.map(partDimensions).join(''));
 
 function lengthFigure(place: PartPlace): FigureId | null {
-  const { id } = place.part;
-  if (id === 'base') return straight.value ? baseFigure.value : null;
-  if (id === 'handle') return 'handleLength';
+  const { id, role } = place.part;
+  if (role === 'base') return straight.value ? baseFigure.value : null;
+  if (role === 'handle') return 'handleLength';
   return straight.value && id === 'wall' ? 'cutLength' : null;
 }
 
 /** What the two directions of a part are called. */
 const along = ({ part, round }: PartPlace) => (!isPlate(part) ? 'along' : round ? 'across' : 'long');
-const across = ({ part }: PartPlace) => (part.id === 'handle' ? 'width' : isPlate(part) ? 'wide' : 'height');
+const across = ({ part }: PartPlace) => (part.role === 'handle' ? 'width' : isPlate(part) ? 'wide' : 'height');
 
 function how(figure: FigureId | null): void {
   if (figure) emit('how', figure);
