@@ -1,26 +1,19 @@
-import { mkdtempSync } from 'node:fs';
+import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import sharp from 'sharp';
 import type { Design } from '../src/contract/api.ts';
-import { rendered, type Shape } from '../src/core/files/photo/rendered.test.helper.ts';
-import { arc, box, placed, round, sceneOf } from '../src/core/files/photo/scenes.test.helper.ts';
+import { arc, box, placed, round } from '../src/core/files/photo/scenes.test.helper.ts';
 import { planReach } from '../src/core/parts/plan/plan.ts';
+import { madePhoto } from './madePhoto.ts';
 import { countOf, eachVisit, textOf } from './visit.ts';
 
 const visit = eachVisit({ demo: true });
 const folder = mkdtempSync(join(tmpdir(), 'fawn-photo-'));
 
-/** A made-up photograph of a shape as a PNG file, its light as sRGB figures. */
-async function photographOf(seed: number, shape: Shape, wishes: Parameters<typeof sceneOf>[2] = {}): Promise<string> {
-  const { width, height, light } = rendered(sceneOf(seed, shape, wishes));
-  const bytes = Uint8Array.from(light, (one) =>
-    Math.round(255 * (one <= 0.0031308 ? 12.92 * one : 1.055 * one ** (1 / 2.4) - 0.055)),
-  );
+/** A made-up photograph in a file. */
+async function photographOf(...[seed, ...scene]: Parameters<typeof madePhoto>): Promise<string> {
   const file = join(folder, `${seed}.png`);
-  await sharp(bytes, { raw: { width, height, channels: 1 } })
-    .png()
-    .toFile(file);
+  writeFileSync(file, await madePhoto(seed, ...scene));
   return file;
 }
 

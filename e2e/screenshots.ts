@@ -1,7 +1,9 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Page } from 'playwright-core';
+import { box, placed, round } from '../src/core/files/photo/scenes.test.helper.ts';
 import { openBrowser } from './browser.ts';
+import { madePhoto } from './madePhoto.ts';
 import { openTable } from './testTable.ts';
 
 /** One picture: its name, window, where it is taken, and what is done before. */
@@ -143,6 +145,26 @@ const orderLaid = async (page: Page, url: string) => {
   await page.evaluate('scrollTo(0, 0)');
 };
 
+/** A plate with a hole on a sheet of paper: a made-up photograph. */
+const photographed = async (page: Page, url: string) => {
+  const [plate, hole] = [box(150, 100, 15), placed(round(30), [20, 5], 0)];
+  const picture = await madePhoto(9, (at) => Math.max(plate(at), -hole(at)));
+  await page.goto(`${url}photograph`);
+  await page
+    .locator('input[name="photo"]')
+    .setInputFiles({ name: 'plate.png', mimeType: 'image/png', buffer: picture });
+  await page.locator('[data-reading="sheet"]').waitFor();
+};
+
+/** The wall of a tumbler on a screen whose size is known. */
+const atTrueSize = async (page: Page, url: string) => {
+  await onPiece('Rack tumbler', 'cut')(page, url);
+  await page.goto(page.url().replace(/piece\/([^/]+).*$/, 'size/$1'));
+  await page.getByRole('button', { name: 'Measure it with a bank card' }).click();
+  await page.getByRole('button', { name: 'It is as large' }).click();
+  await page.locator('.sheet path.cut').first().waitFor();
+};
+
 const DESK = { width: 1280, height: 800 };
 const TABLET = { width: 1024, height: 768 };
 const PHONE = { width: 390, height: 844 };
@@ -150,7 +172,7 @@ const PHONE = { width: 390, height: 844 };
 /** The pictures of the README. */
 const SHOTS: readonly Shot[] = [
   { name: 'shelf', ...DESK, take: onShelf },
-  { name: 'shelf-phone', ...PHONE, take: onShelf },
+  { name: 'photograph', ...DESK, take: photographed },
   { name: 'piece-shape', ...DESK, take: onPiece('Rack tumbler', 'shape') },
   { name: 'piece-flat', ...DESK, take: onPiece('Soup cup', 'flat') },
   { name: 'piece-mould', ...DESK, take: blankLaid('shape') },
@@ -162,7 +184,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'clay', ...DESK, take: onPlace('clay', '[data-bar]') },
   { name: 'kit', ...DESK, take: onPlace('kit', '[data-kit]') },
   { name: 'owned', ...DESK, take: onOwned },
-  { name: 'piece-flat-tablet', ...TABLET, take: onPiece('Rack tumbler', 'flat') },
+  { name: 'true-size-tablet', ...TABLET, take: atTrueSize },
   { name: 'piece-shape-phone', ...PHONE, take: onPiece('Rack tumbler', 'shape') },
   { name: 'piece-cut', ...DESK, take: onPiece('Rack tumbler', 'cut') },
   { name: 'make', ...DESK, take: making('Soup cup', 6, 5) },
