@@ -79,8 +79,9 @@ const target = computed(() => (reversed.value.kind === 'made' ? reversed.value.t
 const wet = computed(() => (target.value ? elevation(target.value, 'wet') : null));
 const fired = computed(() => (target.value ? elevation(target.value, 'fired') : null));
 
-/** Air round the drawings (px). */
+/** Air round the drawings, and how far a label reaches to each side of its middle (px). */
 const AIR = 40;
+const LABEL = 36;
 const layout = computed(() => {
   const { minX, minY, maxX, maxY } = size.value;
   const [shapeWide, shapeHigh] = [maxX - minX, maxY - minY];
@@ -117,10 +118,10 @@ const starts = computed(() => {
     const [x, y] = [radius * Math.sin(radians(angle)), radius * Math.cos(radians(angle))];
     return [layout.value.origin[0] + x * layout.value.scale, layout.value.origin[1] - y * layout.value.scale] as const;
   };
-  const label = (angle: number, text: string) => ({
-    text,
-    at: at(angle - whole / 2, arc.outer + 30 / layout.value.scale),
-  });
+  const label = (angle: number, text: string) => {
+    const [x, y] = at(angle - whole / 2, arc.outer + 30 / layout.value.scale);
+    return { text, at: [Math.max(LABEL, Math.min(width.value - LABEL, x)), y] as const };
+  };
   return tracings.value.flatMap(({ from, to }, index) => [
     label(from, `${index + 1} starts`),
     ...(index === tracings.value.length - 1 ? [label(to, `${index + 1} ends`)] : []),
