@@ -17,7 +17,7 @@ import type { Point, SheetForm, SheetMould } from '../../target/sheetForm.ts';
 /** Vertices of the mould's surface. */
 const VERTICES = 700;
 
-/** The covered part of the mould is laid flat so often: the second time it is taken by its own flat outline. */
+/** Flattening passes; the second selects triangles by the flat outline. */
 const ROUNDS = 2;
 
 /** The mould as a form of its own, without a blank's margin. */

@@ -3,7 +3,7 @@ import { BlockSystem, type Pattern } from './blockSystem.ts';
 
 type Vector = readonly [number, number, number];
 
-/** The mesh seen along its mean normal, when no triangle is seen from behind; null when one is. x and y by turns (mm). */
+/** The mesh seen along its mean normal, when no triangle is seen from behind; null when one is. Interleaved x, y (mm). */
 export function seenFlat(mesh: Mesh): Float64Array | null {
   const normals = doubleNormals(mesh);
   const sum = normals.reduce<Vector>(
