@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process';
 /** Hours of the usual week right through a year, told by a program of its own on the clock of a place. */
 function toldIn(zone: string): string[] {
   const work = `
-    import { USUAL_WEEK, weekHours } from '../../order/src/core/order/weekHours.ts';
+    import { USUAL_WEEK, weekHours } from './src/core/studio/order/weekHours.ts';
     const from = new Date(2027, 0, 4, 7).getTime();
     const clock = (minutes) => { const at = new Date(from + minutes * 60000); return [(at.getDay() + 6) % 7, at.getHours(), at.getMinutes()].join(':'); };
     for (const hours of weekHours(USUAL_WEEK, from, new Date(2028, 0, 3).getTime())) console.log(hours.map(clock).join(' to '));
