@@ -11,11 +11,16 @@ function ink({ width, height, grey }: Raster, [x, y]: Point): number {
   return (1 - g) * ((1 - f) * dot(left, top) + f * dot(left + 1, top)) + g * ((1 - f) * dot(left, top + 1) + f * dot(left + 1, top + 1)); // prettier-ignore
 }
 
-/** How far the line that is drawn lies from a place that it should go through (mm, across it); null where none is drawn near it, undefined where something crosses it. */
+/** How far to each side a line is looked for, and in what steps (mm). */
 const LOOKED = 0.8;
 const FINE = 0.05;
 /** A cut line and the dots that it touches are no wider than this (mm). */
 const WIDEST = 0.65;
+
+/**
+ * How far a drawn line lies from a place that it should go through (mm, across it). Null where none is drawn near it, undefined
+ * where something crosses it.
+ */
 export function offAt(raster: Raster, px: (at: Point) => Point, at: Point, across: Point): number | null | undefined {
   const steps = Math.round((2 * LOOKED) / FINE);
   const row = Array.from({ length: steps + 1 }, (_, step) => {

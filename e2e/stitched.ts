@@ -2,7 +2,7 @@ import type { Page } from '../src/core/files/sheet/pages.ts';
 import type { ReadPage } from './pdfMeasure.ts';
 import { offAt, type Point } from './rasterLine.ts';
 
-/** A page on which a piece of a part is drawn, and where a place of the part (mm, y up) is seen on it (px). */
+/** A page on which a part is drawn, whole or not, and where a place of the part (mm, y up) is seen on it (px). */
 export interface Tile {
   readonly raster: ReadPage;
   readonly px: (at: Point) => Point;
@@ -52,7 +52,7 @@ export function stitched(id: string, pages: readonly Page[], rasters: readonly R
     changed = false;
     for (const tile of tiles) {
       if (laid.has(tile)) continue;
-      // Where the pages that lie already say that it lies: their marks, less its own.
+      // Its place by each mark that it shares with a page that is laid.
       const said = [...laid].flatMap(([{ marks }, [dx, dy]]) =>
         [...tile.marks].flatMap(([name, [x, y]]): Point[] => {
           const there = marks.get(name);
