@@ -25,6 +25,12 @@ export const madeQuery = Joi.object<MadeQuery>({
   offset: Joi.number().integer().min(0).default(0),
 }).required();
 
+/** GET /api/made/dry */
+export const dryQuery = Joi.object<Pick<MadeQuery, 'limit' | 'offset'>>({
+  limit: Joi.number().integer().min(1).max(200).default(200),
+  offset: Joi.number().integer().min(0).default(0),
+}).required();
+
 /** GET /api/made/costs/:making/:piece */
 export const madePath = Joi.object<{ readonly making: string; readonly piece: number }>({
   making: Joi.string().guid().required(),

@@ -94,7 +94,7 @@ export function buildApp({
     madeRoutes({
       made: madeService(database, records, facts, workshop),
       costs: pieceCosts(database, records, facts),
-      dry: dryPieces(database, records),
+      dry: dryPieces(database),
       table: recordsTable(database, makings, records),
       workshop,
     }),

@@ -162,6 +162,21 @@ describe('what is dry and waits for the kiln', () => {
     await agent.delete(`/api/makings/${id}`).expect(204);
     expect(await dry()).toEqual([]);
   });
+
+  it('comes a page at a time, each kind once', async () => {
+    const ids: string[] = [];
+    for (let index = 0; index < 5; index += 1) ids.push(await make(2, { marks: [mark(1, 'dry'), mark(2, 'dry')] }));
+    const page = async (limit: number, offset: number) => {
+      const reply = await agent.get(`/api/made/dry?limit=${limit}&offset=${offset}`).expect(200);
+      return { total: reply.get('X-Total-Count'), makings: (reply.body as DryLine[]).map(({ making }) => making) };
+    };
+    const pages = [await page(2, 0), await page(2, 2), await page(2, 4), await page(2, 6)];
+    expect(pages.map(({ total, makings }) => [total, makings.length])).toEqual([['5', 2], ['5', 2], ['5', 1], ['5', 0]]); // prettier-ignore
+    expect(pages.flatMap(({ makings }) => makings).sort()).toEqual([...ids].sort());
+    expect((await page(200, 0)).makings).toEqual(pages.flatMap(({ makings }) => makings));
+    await agent.get('/api/made/dry?limit=201').expect(400);
+    for (const id of ids) await agent.delete(`/api/makings/${id}`).expect(204);
+  });
 });
 
 describe('the table of all records', () => {

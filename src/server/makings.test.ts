@@ -5,9 +5,11 @@ import request from 'supertest';
 import type { Design } from '../contract/api.ts';
 import { packNow, unpackNow, type Entries, type Making, type MakingStart, type NowReply } from '../contract/makings.ts';
 import { ROOM } from '../core/studio/drying/air.ts';
+import type { Mark } from '../core/studio/making/making.ts';
 import { DEFAULT_SCHOOLS, type WorkStep } from '../core/studio/making/workStep.ts';
 import { buildApp } from './app.ts';
 import { openDatabase, type Database } from './models/database.ts';
+import { makingService } from './services/makings.ts';
 import { ownWorkshop } from './workshop/workshop.ts';
 
 const TARGET = JSON.parse(readFileSync('demo/01-rack-tumbler.fawn.json', 'utf8')) as object;
@@ -88,6 +90,25 @@ describe('makings', () => {
     const byId = (list: readonly { id: string }[]) => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
     expect(byId(kept.marks)).toEqual(byId([...entries.marks, ...other.marks]));
     for (const kind of ['measurements', 'faults', 'notes', 'strikes'] as const) expect(byId(kept[kind])).toEqual(byId(entries[kind])); // prettier-ignore
+  });
+
+  it('show every mark at once, whoever keeps it: through this server, through another on the same file, or a write that fails', async () => {
+    const { id } = await begin();
+    const beside = makingService(database);
+    const marks: Mark[] = [];
+    const shown = async (service: Pick<typeof beside, 'now'>) => (await service.now()).flatMap((making) => making.marks.map((mark) => mark.id)); // prettier-ignore
+    const here = makingService(database);
+    const failing = (mark: Mark) => database.write(async (transaction) => {
+      await database.marks.create({ ...mark, makingId: id }, { transaction });
+      throw new Error('disk full');
+    }); // prettier-ignore
+    for (let round = 0; round < 12; round += 1) {
+      const mark: Mark = { ...spot(), at: new Date(Date.parse(AT) + round * 1000).toISOString(), kind: 'open' };
+      if (round % 3 === 2) await expect(failing(mark)).rejects.toThrow('disk full');
+      else marks.push((await (round % 2 ? here : beside).keep(id, { ...none, marks: [mark] }), mark));
+      const ids = marks.map((one) => one.id);
+      expect([await shown(here), await shown(beside), await shown(here)]).toEqual([ids, ids, ids]);
+    }
   });
 
   it('are told to calendars, each open wait with its alarm, and read by another reader', async () => {

@@ -71,6 +71,12 @@ async function fileOf(reply: Response): Promise<{ readonly name: string; readonl
   return { name, content: await reply.blob() };
 }
 
+/** A page of a list, and how many lines there are on all. */
+async function page<T>(reply: Response): Promise<{ readonly lines: readonly T[]; readonly total: number }> {
+  const lines = (await reply.json()) as T[];
+  return { lines, total: Number(reply.headers.get('X-Total-Count') ?? lines.length) };
+}
+
 /** A design from the server, its imported mould ready for the page. */
 async function ready(asked: Promise<Design>): Promise<Design> {
   const design = await asked;
@@ -86,12 +92,11 @@ export const api = {
   /** The whole shelf, a page at a time: each is shown as it comes. */
   list: async (shown: (designs: readonly Design[]) => Promise<void>): Promise<void> => {
     for (let offset = 0, total = 1; offset < total;) {
-      const reply = await send(`/designs?offset=${offset}`, 'GET');
-      const designs = (await reply.json()) as Design[];
-      total = Number(reply.headers.get('X-Total-Count') ?? designs.length);
-      offset += Math.max(1, designs.length);
-      await shown(designs);
-      if (designs.length === 0) return;
+      const designs = await page<Design>(await send(`/designs?offset=${offset}`, 'GET'));
+      total = designs.total;
+      offset += Math.max(1, designs.lines.length);
+      await shown(designs.lines);
+      if (designs.lines.length === 0) return;
     }
   },
   read: (id: string) => ready(ask<Design>(`/designs/${id}`)),
@@ -116,14 +121,8 @@ export const api = {
     return target;
   },
   /** A page of the revisions, newest first, and how many there are. */
-  history: async (
-    id: string,
-    offset: number,
-  ): Promise<{ readonly entries: readonly RevisionEntry[]; readonly total: number }> => {
-    const reply = await send(`/designs/${id}/revisions?offset=${offset}`, 'GET');
-    const entries = (await reply.json()) as RevisionEntry[];
-    return { entries, total: Number(reply.headers.get('X-Total-Count') ?? entries.length) };
-  },
+  history: async (id: string, offset: number) =>
+    page<RevisionEntry>(await send(`/designs/${id}/revisions?offset=${offset}`, 'GET')),
   restore: (id: string, number: number, baseRevision: number) =>
     ready(ask<Design>(`/designs/${id}/revisions/${number}/restore`, 'POST', { baseRevision })),
   template: async (request: TemplateRequest) => fileOf(await send('/sheets', 'POST', request)),
@@ -164,19 +163,17 @@ export const api = {
   /** What hands found of a clay, in all makings. */
   found: (clay: string) => ask<FoundMark[]>(`/makings/found?clay=${clay}`),
   /** A page of what was made, newest first, and how many there are. */
-  made: async (query: MadeAsked): Promise<{ readonly lines: readonly MadeLine[]; readonly total: number }> => {
+  made: async (query: MadeAsked) => {
     const asked = Object.entries(query).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]]));
-    const reply = await send(`/made?${new URLSearchParams(asked)}`, 'GET');
-    const lines = (await reply.json()) as MadeLine[];
-    return { lines, total: Number(reply.headers.get('X-Total-Count') ?? lines.length) };
+    return page<MadeLine>(await send(`/made?${new URLSearchParams(asked)}`, 'GET'));
   },
   /** Reads a table of records in: how many entries it has, and makings that are not here. */
   readRecords: async (table: Blob): Promise<{ readonly entries: number; readonly unknown: readonly string[] }> => {
     const reply = await send('/made/records.csv', 'POST', undefined, { body: table, headers: { 'Content-Type': 'text/csv' } }); // prettier-ignore
     return (await reply.json()) as { entries: number; unknown: string[] };
   },
-  /** What is dry and was in no firing yet. */
-  dry: () => ask<DryLine[]>('/made/dry'),
+  /** The first page of what is dry and was in no firing yet, and how many kinds of pieces there are on all. */
+  dry: async () => page<DryLine>(await send('/made/dry', 'GET')),
   /** What one kind of piece of a making cost, but for its minutes. */
   costs: (making: string, piece: number) => ask<MadeCosts>(`/made/costs/${making}/${piece}`),
   /** What the pieces of each clay say. */

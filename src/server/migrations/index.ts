@@ -9,6 +9,7 @@ import * as strikes from './0007-strikes.ts';
 import * as made from './0008-made.ts';
 import * as factsAgain from './0009-facts-again.ts';
 import * as madeIndexes from './0010-made-indexes.ts';
+import * as dryIndex from './0011-dry-index.ts';
 
 /** One step of the database, up and down. */
 export interface Migration {
@@ -29,4 +30,5 @@ export const migrations: Migration[] = [
   { name: '0008-made', ...made },
   { name: '0009-facts-again', ...factsAgain },
   { name: '0010-made-indexes', ...madeIndexes },
+  { name: '0011-dry-index', ...dryIndex },
 ];

@@ -1,7 +1,7 @@
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { Router } from 'express';
-import { madePath, madeQuery } from '../../contract/madeSchema.ts';
+import { dryQuery, madePath, madeQuery } from '../../contract/madeSchema.ts';
 import type { CsvReading } from '../../contract/recordsCsv.ts';
 import type { DryPieces } from '../services/dryPieces.ts';
 import type { MadeService } from '../services/made.ts';
@@ -36,8 +36,9 @@ export function madeRoutes({ made, costs, dry, table, workshop }: MadeServices):
     res.type('json').send(await made.learning());
   });
 
-  router.get('/dry', async (_req, res) => {
-    res.json(await dry());
+  router.get('/dry', async (req, res) => {
+    const { lines, total } = await dry(parseText(dryQuery, req.query));
+    res.set('X-Total-Count', String(total)).json(lines);
   });
 
   router.get('/costs/:making/:piece', async (req, res) => {

@@ -1,44 +1,54 @@
 import { QueryTypes } from 'sequelize';
 import type { DryLine } from '../../contract/made.ts';
-import { kindKey } from '../../core/studio/kiln/firingLoad.ts';
-import { pieceKey, type PieceAt } from '../../core/studio/kiln/keptFiring.ts';
+import type { MadeQuery } from '../../contract/madeSchema.ts';
 import type { Database } from '../models/database.ts';
 import { STANDS } from './madeSearch.ts';
-import type { RecordService } from './records.ts';
 
-interface DryRow extends PieceAt {
-  readonly name: string;
-  readonly called: string;
+interface DryRow extends Omit<DryLine, 'numbers'> {
+  readonly numbers: string;
+  readonly total: number;
 }
+
+const PIECE = ['makingId', 'piece', 'number'] as const;
+const same = (one: string, other: string) =>
+  PIECE.map((column) => `${one}.${column} = ${other}.${column}`).join(' AND ');
+
+/** When marks of these kinds were last pressed for each piece. */
+const lastOf = (kinds: string) => `SELECT ${PIECE.join(', ')}, max(at) AS last FROM marks WHERE kind IN (${kinds}) GROUP BY ${PIECE.join(', ')}`; // prettier-ignore
+
+/** Pieces that firings want, by their records. */
+const WANTED = `SELECT json_extract(w.value, '$.making'), json_extract(w.value, '$.piece'), json_extract(w.value, '$.number')
+  FROM records r, json_each(r.body, '$.wanted') w WHERE r.kind = 'firing' AND r.deletedAt IS NULL`;
 
 /**
  * What is dry and waits for the kiln: a hand found it dry and has not made it again or wetted it since, it has no fired size, and
- * no firing wants it.
+ * no firing wants it. Gives a page of kinds of pieces, those that were begun first at the head, and how many there are on all.
  */
-export function dryPieces(database: Database, records: RecordService) {
-  return async (): Promise<DryLine[]> => {
-    const rows = await database.sequelize.query<DryRow>(
-      `WITH dry AS (
-         SELECT makingId, piece, number, max(CASE kind WHEN 'dry' THEN at END) AS found, max(CASE kind WHEN 'dry' THEN NULL ELSE at END) AS undone
-         FROM marks WHERE kind IN ('dry', 'open', 'again', 'wetted')
-         GROUP BY makingId, piece, number HAVING found IS NOT NULL AND (undone IS NULL OR undone <= found))
-       SELECT d.makingId AS making, d.piece, d.number, p.name, m.name AS called
-       FROM dry d JOIN makings m ON m.id = d.makingId AND m.deletedAt IS NULL
-       JOIN making_pieces p ON p.makingId = d.makingId AND p.piece = d.piece
-       WHERE NOT EXISTS (
-         SELECT 1 FROM measurements e WHERE e.makingId = d.makingId AND e.piece = d.piece AND e.number = d.number
-         AND e.state IN ('bisque', 'fired') AND ${STANDS})
-       ORDER BY m.startedAt, m.id, d.piece, d.number`,
-      { type: QueryTypes.SELECT },
-    );
-    const wanted = new Set((await records.list('firing')).flatMap(({ body }) => body.wanted.map(pieceKey)));
-    const lines = new Map<string, DryLine>();
-    for (const { making, piece, number, name, called } of rows) {
-      if (wanted.has(pieceKey({ making, piece, number }))) continue;
-      const key = kindKey({ making, piece });
-      lines.set(key, { making, piece, name, called, numbers: [...(lines.get(key)?.numbers ?? []), number] });
-    }
-    return [...lines.values()];
+export function dryPieces({ sequelize }: Database) {
+  const all = `WITH
+    waiting AS (
+      SELECT d.makingId, d.piece, d.number FROM (${lastOf("'dry'")}) d LEFT JOIN (${lastOf("'open', 'again', 'wetted'")}) u ON ${same('u', 'd')}
+      WHERE (u.last IS NULL OR u.last <= d.last)
+        AND NOT EXISTS (SELECT 1 FROM measurements e WHERE ${same('e', 'd')} AND e.state IN ('bisque', 'fired') AND ${STANDS})
+        AND (d.makingId, d.piece, d.number) NOT IN (${WANTED})),
+    kinds AS (SELECT makingId, piece, json_group_array(number) AS numbers FROM waiting GROUP BY makingId, piece),
+    lines AS (
+      SELECT k.makingId, k.piece, k.numbers, m.name AS called, m.startedAt
+      FROM kinds k JOIN makings m ON m.id = k.makingId AND m.deletedAt IS NULL)`;
+  const page = `${all}
+    SELECT l.makingId AS making, l.piece, p.name, l.called, l.numbers, l.total
+    FROM (SELECT *, COUNT(*) OVER () AS total FROM lines ORDER BY startedAt, makingId, piece LIMIT :limit OFFSET :offset) l
+    JOIN making_pieces p ON p.makingId = l.makingId AND p.piece = l.piece ORDER BY l.startedAt, l.makingId, l.piece`;
+
+  return async ({
+    limit,
+    offset,
+  }: Pick<MadeQuery, 'limit' | 'offset'>): Promise<{ lines: DryLine[]; total: number }> => {
+    const rows = await sequelize.query<DryRow>(page, { type: QueryTypes.SELECT, replacements: { limit, offset } });
+    // A page behind the last line says nothing of how many there are.
+    const [counted] = rows.length > 0 || offset === 0 ? rows : await sequelize.query<{ total: number }>(`${all} SELECT COUNT(*) AS total FROM lines`, { type: QueryTypes.SELECT }); // prettier-ignore
+    const lines = rows.map(({ making, piece, name, called, numbers }): DryLine => ({ making, piece, name, called, numbers: (JSON.parse(numbers) as number[]).sort((one, other) => one - other) })); // prettier-ignore
+    return { lines, total: counted?.total ?? 0 };
   };
 }
 

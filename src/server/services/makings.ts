@@ -5,7 +5,7 @@ import type { FoundMark } from '../../core/studio/making/waitWindow.ts';
 import type { Database } from '../models/database.ts';
 import type { MakingPieceRow, MakingRow } from '../models/makingRows.ts';
 import { Refusal } from '../refusal.ts';
-import { marksByMaking } from './markRows.ts';
+import { marksKept } from './markRows.ts';
 import { group, ordersKept } from './ordersKept.ts';
 import { columns, critiqueOf, entryOf, headOf, iso, isoOr, markOf, markRow } from './makingColumns.ts';
 
@@ -46,6 +46,7 @@ export function makingService(database: Database) {
     (await (table as Database['marks']).findAll({ where: { makingId: [...ids] }, order: [['at', 'ASC'], ['id', 'ASC']], raw: true, transaction })) as unknown as Record<string, unknown>[]; // prettier-ignore
 
   const ordersOf = ordersKept(database);
+  const marksOf = marksKept(database);
 
   /** Several makings with their steps and marks, by a few queries in all. */
   async function wholes(rows: readonly MakingRow[], transaction?: Transaction): Promise<MakingNow[]> {
@@ -54,7 +55,7 @@ export function makingService(database: Database) {
     const [pieces, orders, pressed] = await Promise.all([
       makingPieces.findAll({ where, order: ['piece'], raw: true, transaction }) as unknown as Promise<MakingPieceRow[]>,
       ordersOf(ids, transaction),
-      marksByMaking(database, ids, transaction),
+      marksOf(ids, transaction),
     ]);
     const piecesOf = group(pieces, ({ makingId }) => makingId);
     return rows.map((row) => ({

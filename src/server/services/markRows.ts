@@ -1,3 +1,4 @@
+import { LRUCache } from 'lru-cache';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { inOrder, type Mark } from '../../core/studio/making/making.ts';
 import type { Database } from '../models/database.ts';
@@ -17,24 +18,60 @@ function markOf([, id, piece, number, step, at, kind, hours, thickness, faces, c
   return { id, piece, number, step, at: timeOf(at), kind, ...drying } as Mark;
 }
 
+/** Marks of so many makings are kept read. */
+const MARKS_KEPT = 400;
+
+/** Marks of a making as they were read, and what tells that none came since: how many they are, and which came last. */
+interface Read {
+  readonly state: string;
+  readonly marks: readonly Mark[];
+}
+
 /**
- * Marks by their making, oldest first. The database writes them as one text, in any order: a row of its own for each takes four
- * times as long, and sorting them there twice as long.
+ * Reads marks of makings, oldest first. Marks are added and never changed, so that those of a making are read again only when
+ * more of them are there. The database writes them as one text, in any order: a row of its own for each takes four times as long,
+ * and sorting them there twice as long.
  */
-export async function marksByMaking(
-  { sequelize }: Database,
-  ids: readonly string[],
-  transaction?: Transaction,
-): Promise<Map<string, Mark[]>> {
-  const found = new Map<string, Mark[]>();
-  if (ids.length === 0) return found;
-  const [row] = await sequelize.query<{ text: string }>(
-    `SELECT json_group_array(json_array(makingId, id, piece, number, step, at, kind, hours, thickness, faces, cover, support)) AS text
-       FROM marks WHERE makingId IN (:ids)`,
-    { type: QueryTypes.SELECT, replacements: { ids: [...ids] }, transaction },
-  );
-  for (const [making, cells] of group(JSON.parse(row?.text ?? '[]') as Cells[], ([makingId]) => makingId)) {
-    found.set(making, inOrder(cells.map(markOf)));
+export function marksKept({ sequelize }: Database) {
+  const kept = new LRUCache<string, Read>({ max: MARKS_KEPT });
+
+  async function statesOf(ids: readonly string[]): Promise<{ makingId: string; state: string }[]> {
+    return sequelize.query(
+      `SELECT g.makingId, g.many || ' ' || m.id AS state FROM
+         (SELECT makingId, count(*) AS many, max(rowid) AS last FROM marks WHERE makingId IN (:ids) GROUP BY makingId) g
+         JOIN marks m ON m.rowid = g.last`,
+      { type: QueryTypes.SELECT, replacements: { ids: [...ids] } },
+    );
   }
-  return found;
+
+  async function read(ids: readonly string[], transaction?: Transaction): Promise<Map<string, Mark[]>> {
+    const found = new Map<string, Mark[]>();
+    if (ids.length === 0) return found;
+    const [row] = await sequelize.query<{ text: string }>(
+      `SELECT json_group_array(json_array(makingId, id, piece, number, step, at, kind, hours, thickness, faces, cover, support)) AS text
+         FROM marks WHERE makingId IN (:ids)`,
+      { type: QueryTypes.SELECT, replacements: { ids: [...ids] }, transaction },
+    );
+    for (const [making, cells] of group(JSON.parse(row?.text ?? '[]') as Cells[], ([makingId]) => makingId)) {
+      found.set(making, inOrder(cells.map(markOf)));
+    }
+    return found;
+  }
+
+  /** Marks by their making. What a transaction sees may never come to be, and is not kept. */
+  return async function marksOf(
+    ids: readonly string[],
+    transaction?: Transaction,
+  ): Promise<Map<string, readonly Mark[]>> {
+    if (transaction || ids.length === 0) return read(ids, transaction);
+    const states = await statesOf(ids);
+    const stale = states.filter(({ makingId, state }) => kept.get(makingId)?.state !== state);
+    const fresh = await read(stale.map(({ makingId }) => makingId));
+    for (const { makingId, state } of stale) {
+      const marks = fresh.get(makingId) ?? [];
+      // One that came between the two questions is asked for again.
+      if (marks.length === Number.parseInt(state, 10)) kept.set(makingId, { state, marks });
+    }
+    return new Map(states.map(({ makingId }) => [makingId, fresh.get(makingId) ?? kept.get(makingId)?.marks ?? []]));
+  };
 }

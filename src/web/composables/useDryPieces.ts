@@ -1,4 +1,4 @@
-import { onMounted, shallowRef } from 'vue';
+import { onMounted, ref, shallowRef } from 'vue';
 import type { DryLine } from '../../contract/made.ts';
 import { pieceKey, type PieceAt } from '../../core/studio/kiln/keptFiring.ts';
 import { api } from '../api.ts';
@@ -11,10 +11,14 @@ export function useDryPieces() {
   const connection = useConnection();
   const firings = useFirings();
   const lines = shallowRef<readonly DryLine[]>([]);
+  /** Kinds of pieces that are not on this page: they come once a firing wants these. */
+  const more = ref(0);
 
   async function load(): Promise<void> {
     try {
-      lines.value = await api.dry();
+      const page = await api.dry();
+      lines.value = page.lines;
+      more.value = page.total - page.lines.length;
     } catch (error) {
       // What is in work is shown all the same.
       connection.note(error);
@@ -28,12 +32,18 @@ export function useDryPieces() {
     const pieces = lines.value.flatMap(({ making, piece, numbers }) => numbers.map((number): PieceAt => ({ making, piece, number }))); // prettier-ignore
     const firing = id ? firings.list.find((one) => one.id === id) : firings.list.findLast(({ body }) => body.opened === null && body.curve.length === 0); // prettier-ignore
     lines.value = [];
-    if (!firing) return (await firings.create(freshFiring(pieces)))?.id ?? null;
-    const there = new Set(firing.body.wanted.map(pieceKey));
-    firings.change(firing.id, { ...firing.body, wanted: [...firing.body.wanted, ...pieces.filter((one) => !there.has(pieceKey(one)))] }); // prettier-ignore
-    firings.endGesture();
-    return firing.id;
+    const wanting = firing ? firing.id : ((await firings.create(freshFiring(pieces)))?.id ?? null);
+    if (firing) {
+      const there = new Set(firing.body.wanted.map(pieceKey));
+      firings.change(firing.id, { ...firing.body, wanted: [...firing.body.wanted, ...pieces.filter((one) => !there.has(pieceKey(one)))] }); // prettier-ignore
+      firings.endGesture();
+    }
+    if (wanting !== null && more.value > 0) {
+      await firings.whenKept();
+      await load();
+    }
+    return wanting;
   }
 
-  return { lines, load, take };
+  return { lines, more, load, take };
 }

@@ -7,7 +7,7 @@ import { counted } from '../records/findingWords.ts';
 const props = defineProps<{ firing?: string }>();
 const emit = defineEmits<{ taken: [firing: string] }>();
 const dry = useDryPieces();
-const lines = dry.lines;
+const { lines, more } = dry;
 const count = computed(() => lines.value.reduce((sum, { numbers }) => sum + numbers.length, 0));
 
 async function take(): Promise<void> {
@@ -22,7 +22,10 @@ async function take(): Promise<void> {
     <p v-for="line in lines" :key="`${line.making} ${line.piece}`">
       <strong>{{ line.numbers.length }} × {{ line.name }}</strong> {{ line.called }}
     </p>
-    <VBtn @click="take">Take {{ count === 1 ? 'it' : `all ${counted(count, 'piece')}` }} into a firing</VBtn>
+    <p v-if="more">{{ counted(more, 'more kind') }} of piece, listed once these are in a firing.</p>
+    <VBtn @click="take"
+      >Take {{ count === 1 ? 'it' : `${more ? 'these' : 'all'} ${counted(count, 'piece')}` }} into a firing</VBtn
+    >
   </section>
 </template>
 

@@ -43,7 +43,7 @@ async function load(): Promise<void> {
 async function more(): Promise<void> {
   if (!piece.design) return;
   const found = await api.history(piece.design.id, revisions.value?.length ?? 0);
-  revisions.value = [...(revisions.value ?? []), ...found.entries];
+  revisions.value = [...(revisions.value ?? []), ...found.lines];
   total.value = found.total;
 }
 

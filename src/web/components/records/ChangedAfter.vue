@@ -29,9 +29,9 @@ watch(
       const all = [];
       for (let offset = 0, total = 1; offset < total;) {
         const page = await api.history(design, offset);
-        all.push(...page.entries.filter(({ number }) => number > revision));
-        offset += page.entries.length;
-        total = page.entries.some(({ number }) => number <= revision) || page.entries.length === 0 ? 0 : page.total;
+        all.push(...page.lines.filter(({ number }) => number > revision));
+        offset += page.lines.length;
+        total = page.lines.some(({ number }) => number <= revision) || page.lines.length === 0 ? 0 : page.total;
       }
       const next = all.sort((one, other) => one.number - other.number).slice(0, MOST);
       let before = await api.revision(design, revision);
