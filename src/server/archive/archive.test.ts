@@ -1,5 +1,14 @@
-import { randomUUID } from 'node:crypto';
-import { createWriteStream, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { randomBytes, randomUUID } from 'node:crypto';
+import {
+  createWriteStream,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pipeline } from 'node:stream/promises';
@@ -9,7 +18,6 @@ import { openPromise } from 'yauzl';
 import yazl from 'yazl';
 import type { ArchiveOffer } from '../../contract/archive.ts';
 import type { Design } from '../../contract/api.ts';
-import { seeded } from '../../core/seeded.ts';
 import { buildApp } from '../app.ts';
 import { openDatabase, type Database } from '../models/database.ts';
 import { seedDemo } from '../services/seed.ts';
@@ -36,28 +44,33 @@ async function table(): Promise<Database> {
 const all = async (database: Database): Promise<Record<string, readonly Row[]>> =>
   Object.fromEntries(await Promise.all(TABLES.map(async (one) => [one.name, await rowsOf(database, one)] as const)));
 
-/** A photograph of noise, that no other is like, at a making of the demo studio. */
-async function photograph(database: Database, number: number): Promise<void> {
-  const random = seeded(number);
-  const raw = Buffer.from(Array.from({ length: 60 * 40 * 3 }, () => Math.floor(256 * random())));
-  const bytes = await sharp(raw, { raw: { width: 60, height: 40, channels: 3 } })
+/** A picture of noise, that no other is like. */
+const noise = (width: number, height: number) =>
+  sharp(randomBytes(width * height * 3), { raw: { width, height, channels: 3 } })
     .jpeg()
     .toBuffer();
+
+/** A photograph at a making of the demo studio, with its small picture. */
+async function photograph(database: Database, number: number, width: number, folder = photographs()): Promise<void> {
+  const height = (width / 3) * 2;
+  const bytes = await noise(width, height);
   const hash = sha256(bytes);
   for (const size of ['', '-small']) {
-    const file = fileOf(photographs(), hash, size);
+    const file = fileOf(folder, hash, size);
     mkdirSync(join(file, '..'), { recursive: true });
-    writeFileSync(file, bytes);
+    writeFileSync(file, size === '' ? bytes : await noise(60, 40));
   }
   const [making] = await database.makings.findAll({ limit: 1 });
-  await database.photographs.create({ id: randomUUID(), makingId: making?.id, piece: 0, number, step: 'roll', at: NOW, hash, width: 60, height: 40 } as never); // prettier-ignore
+  await database.photographs.create({ id: randomUUID(), makingId: making?.id, piece: 0, number, step: 'roll', at: NOW, hash, width, height } as never); // prettier-ignore
 }
 
-async function written(database: Database, name: string): Promise<string> {
+async function written(database: Database, name: string, folder = photographs()): Promise<string> {
   const file = join(place, name);
-  await pipeline(await writeArchive(database, photographs(), NOW), createWriteStream(file));
+  await pipeline(await writeArchive(database, folder, NOW), createWriteStream(file));
   return file;
 }
+
+const photographsIn = (folder: string) => readdirSync(folder, { recursive: true, encoding: 'utf8' }).filter((name) => name.endsWith('.jpg')).sort(); // prettier-ignore
 
 /** The files of an archive, in order. */
 async function filesIn(file: string): Promise<Map<string, Buffer>> {
@@ -98,7 +111,7 @@ beforeAll(async () => {
   place = mkdtempSync(join(tmpdir(), 'fawn-archive-test-'));
   source = await table();
   await seedDemo(source, 'demo');
-  for (let number = 1; number <= 20; number += 1) await photograph(source, number);
+  for (let number = 1; number <= 20; number += 1) await photograph(source, number, 60);
   // One design with a long history, and one that was taken off the shelf.
   const [first, second] = await source.designs.findAll({ order: ['id'], limit: 2 });
   const rows = Array.from({ length: 4980 }, (_, index) => ({ designId: first?.id, number: 2 + index, cause: 'edited', target: first?.target, mesh: first?.mesh, createdAt: NOW })); // prettier-ignore
@@ -126,19 +139,27 @@ describe('an archive of the whole studio', () => {
     expect(manifest.counts['revisions']).toBeGreaterThan(5000);
   });
 
-  it('put in place of another studio gives back every row and photograph, and the same archive again', async () => {
-    const other = await table();
+  it('of 200 photographs, put in place of another studio, gives back every row and photograph, and the same archive again', async () => {
+    const [full, other] = [await table(), await table()];
+    const [from, to] = [join(place, 'full'), join(place, 'other')];
+    const small = await stageArchive(archive);
+    await restoreExactly(full, small, from);
+    await small.clear();
+    expect(await all(full)).toEqual(await all(source));
+    for (let number = 21; number <= 200; number += 1) await photograph(full, number, 960, from);
+    const large = await written(full, 'full.zip', from);
+    expect(statSync(large).size).toBeGreaterThan(60e6);
+
     await other.records.create({ id: randomUUID(), kind: 'clay', name: 'Old', body: '{}', revision: 1 } as never);
-    const to = join(place, 'other');
-    const staged = await stageArchive(archive);
+    const staged = await stageArchive(large);
     await restoreExactly(other, staged, to);
     await staged.clear();
-    expect(await all(other)).toEqual(await all(source));
-    const names = readdirSync(photographs(), { recursive: true, encoding: 'utf8' }).filter((name) => name.endsWith('.jpg')); // prettier-ignore
-    expect(names).toHaveLength(40);
-    for (const name of names) expect(readFileSync(join(to, name)).equals(readFileSync(join(photographs(), name)))).toBe(true); // prettier-ignore
-    const again = manifestIn(await filesIn(await written(other, 'again.zip')));
-    expect(again.files).toEqual(manifestIn(await filesIn(archive)).files);
+    expect(await all(other)).toEqual(await all(full));
+    expect(photographsIn(to)).toEqual(photographsIn(from));
+    expect(photographsIn(to)).toHaveLength(400);
+    for (const name of photographsIn(from)) expect(readFileSync(join(to, name)).equals(readFileSync(join(from, name)))).toBe(true); // prettier-ignore
+    const again = await written(other, 'again.zip', to);
+    expect(manifestIn(await filesIn(again)).files).toEqual(manifestIn(await filesIn(large)).files);
   });
 
   it('added to an empty studio is the same studio; added twice it changes nothing', async () => {
