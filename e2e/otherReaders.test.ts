@@ -73,7 +73,7 @@ function offLine(line: readonly Point[], [x, y]: Point): number {
   }, Infinity);
 }
 
-/** Of the places of all lines: the share that is not drawn, and how far nine in ten of the others are off at most (mm). */
+/** Of the places of all lines: the share that is not drawn, and how far nineteen in twenty of the others are off at most (mm). */
 function measured(seen: readonly (number | null | undefined)[]) {
   const found = seen.filter((off) => off !== undefined);
   if (found.length < 0.8 * seen.length) throw new Error('too much stands on the lines');
@@ -81,7 +81,7 @@ function measured(seen: readonly (number | null | undefined)[]) {
     .filter((off) => off !== null)
     .map(Math.abs)
     .sort((one, other) => one - other);
-  return { missing: 1 - offs.length / found.length, off: offs[Math.floor(0.9 * (offs.length - 1))] ?? Infinity };
+  return { missing: 1 - offs.length / found.length, off: offs[Math.floor(0.95 * (offs.length - 1))] ?? Infinity };
 }
 const lines = ({ outline, holes = [] }: Part) => [outline, ...holes];
 
