@@ -29,7 +29,7 @@ export function dryPieces({ sequelize }: Database) {
     waiting AS (
       SELECT d.makingId, d.piece, d.number FROM (${lastOf("'dry'")}) d LEFT JOIN (${lastOf("'open', 'again', 'wetted'")}) u ON ${same('u', 'd')}
       WHERE (u.last IS NULL OR u.last <= d.last)
-        AND NOT EXISTS (SELECT 1 FROM measurements e WHERE ${same('e', 'd')} AND e.state IN ('bisque', 'fired') AND ${STANDS})
+        AND NOT EXISTS (SELECT 1 FROM measurements e INDEXED BY measurements_fired WHERE ${same('e', 'd')} AND e.state IN ('bisque', 'fired') AND ${STANDS})
         AND (d.makingId, d.piece, d.number) NOT IN (${WANTED})),
     kinds AS (SELECT makingId, piece, json_group_array(number) AS numbers FROM waiting GROUP BY makingId, piece),
     lines AS (
