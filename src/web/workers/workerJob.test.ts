@@ -3,7 +3,7 @@ import { workerJob, type JobWorker } from './workerJob.ts';
 type Reply = { readonly kind: 'far' | 'done' | 'broken'; readonly share?: number };
 
 /** Workers that answer when the test says so. */
-function shop() {
+function shop(stays?: number) {
   const made: (JobWorker & { gone: boolean; asked: unknown })[] = [];
   const make = (): JobWorker => {
     const worker = {
@@ -18,7 +18,7 @@ function shop() {
     return worker;
   };
   const tell = (at: number, data: Reply) => made[at]?.onmessage?.call(made[at] as never, { data } as MessageEvent);
-  const job = workerJob<string, Reply>({ make, ends: ({ kind }) => kind === 'done', broken: { kind: 'broken' } });
+  const job = workerJob<string, Reply>({ make, ends: ({ kind }) => kind === 'done', broken: { kind: 'broken' }, ...(stays !== undefined && { stays }) }); // prettier-ignore
   return { job, made, tell };
 }
 
@@ -54,6 +54,29 @@ describe('work in a worker', () => {
     tell(0, { kind: 'done' });
     tell(1, { kind: 'done' });
     expect(await second).toEqual({ kind: 'done' });
+  });
+
+  it('is done by one worker that stays for the next question, until it has waited long enough or is sent home', async () => {
+    jest.useFakeTimers();
+    const { job, made, tell } = shop(1000);
+    for (const question of ['one', 'two', 'three']) {
+      const answer = job.ask(question);
+      tell(0, { kind: 'done' });
+      expect(await answer).toEqual({ kind: 'done' });
+      expect([made.length, made[0]?.asked, made[0]?.gone]).toEqual([1, question, false]);
+      jest.advanceTimersByTime(900);
+    }
+    jest.advanceTimersByTime(100);
+    expect(made[0]?.gone).toBe(true);
+    // One that still works is ended by the next question, and one that has answered by a stop.
+    const first = job.ask('four');
+    const second = job.ask('five');
+    expect([await first, made.map(({ gone }) => gone)]).toEqual([null, [true, true, false]]);
+    tell(2, { kind: 'done' });
+    await second;
+    job.stop();
+    expect(made[2]?.gone).toBe(true);
+    jest.useRealTimers();
   });
 
   it('says so when the worker breaks down', async () => {

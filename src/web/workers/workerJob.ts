@@ -10,31 +10,51 @@ export interface JobKind<Reply> {
   readonly ends: (reply: Reply) => boolean;
   /** What stands for an answer when the worker itself breaks down. */
   readonly broken: Reply;
+  /** How long a worker that has answered stays for the next question (ms): one that is asked often is not started each time. */
+  readonly stays?: number;
 }
 
 /** One question at a time to a worker of its own: a new question, or `stop`, ends the work on the one before. */
-export function workerJob<Question, Reply>({ make, ends, broken }: JobKind<Reply>) {
+export function workerJob<Question, Reply>({ make, ends, broken, stays = 0 }: JobKind<Reply>) {
   const busy = ref(false);
   let end: (reply: Reply | null) => void = () => undefined;
+  /** A worker that has answered, and what sends it home. */
+  let free: { readonly worker: JobWorker; readonly leaves: ReturnType<typeof setTimeout> } | null = null;
+
+  /** Takes the free worker, if there is one. */
+  function taken(): JobWorker | null {
+    const worker = free?.worker ?? null;
+    clearTimeout(free?.leaves);
+    free = null;
+    return worker;
+  }
+
+  function rest(worker: JobWorker): void {
+    if (stays === 0) return worker.terminate();
+    worker.onmessage = null;
+    worker.onerror = null;
+    free = { worker, leaves: setTimeout(() => taken()?.terminate(), stays) };
+  }
 
   /** The answer, or null when the work was stopped; what comes on the way goes to `part`. */
   function ask(question: Question, part: (reply: Reply) => void = () => undefined): Promise<Reply | null> {
-    stop();
-    const worker = make();
+    end(null);
+    const worker = taken() ?? make();
     busy.value = true;
     return new Promise((resolve) => {
       let over = false;
-      const own = (reply: Reply | null) => {
+      const own = (reply: Reply | null, whole = false) => {
         if (over) return;
         over = true;
-        worker.terminate();
+        if (whole) rest(worker);
+        else worker.terminate();
         if (end === own) busy.value = false;
         resolve(reply);
       };
       end = own;
       worker.onmessage = ({ data }: MessageEvent<Reply>) => {
         if (over) return;
-        if (ends(data)) own(data);
+        if (ends(data)) own(data, true);
         else part(data);
       };
       worker.onerror = () => own(broken);
@@ -42,9 +62,10 @@ export function workerJob<Question, Reply>({ make, ends, broken }: JobKind<Reply
     });
   }
 
-  /** Gives the work up: who waits for it gets null. */
+  /** Gives the work up, and the worker: who waits for it gets null. */
   function stop(): void {
     end(null);
+    taken()?.terminate();
   }
 
   return { busy, ask, stop };

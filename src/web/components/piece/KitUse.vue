@@ -19,13 +19,16 @@ const items = computed(() => kit.list.map(({ body }) => body));
 const used = computed(() => pieceKit(items.value, piece.beside.target, piece.beside.developed));
 
 /** Shelves are packed by a worker, when the figures have stood still for so long (ms). */
-const STILL = 180;
+const STILL = 500;
+/** The worker of a piece that is worked on stays between two of them (ms). */
+const STAYS = 30_000;
 const NONE: KilnKit = { shelves: [], kilns: [] };
 const kiln = shallowRef(NONE);
 const job = workerJob<KitQuestion, KilnKit>({
   make: () => new Worker(new URL('../../workers/kit.worker.ts', import.meta.url), { type: 'module' }),
   ends: () => true,
   broken: NONE,
+  stays: STAYS,
 });
 async function look(): Promise<void> {
   if (items.value.length === 0) return;

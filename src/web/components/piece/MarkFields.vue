@@ -25,24 +25,24 @@ const count = computed(() => (marks.value.panels && 'count' in marks.value.panel
 const wide = computed(() =>
   marks.value.panels && 'width' in marks.value.panels ? marks.value.panels.width : undefined,
 );
-const repeats = computed(() => piece.developed.repeats ?? []);
+const repeats = computed(() => piece.beside.developed.repeats ?? []);
 
-const ways = computed(() => placeWays(piece.target));
+const ways = computed(() => placeWays(piece.beside.target));
 /** Panels that stand flat have their repeats each for itself. */
 const flat = computed(() => ['facet', 'box'].includes(piece.target.form.kind));
 /** How many parts a wall of flat panels is marked in: each panel is divided for itself. */
 const divided = computed(() => {
   if (!flat.value || !marks.value.panels) return 0;
-  const drawn = piece.developed.parts.map(({ count: cut, marks: lines }) => {
+  const drawn = piece.beside.developed.parts.map(({ count: cut, marks: lines }) => {
     const of = (name: string) => lines.filter((mark) => mark.kind === 'line' && mark.name === name).length;
     return cut * (of('panel') + of('fold') + 1);
   });
-  const walls = piece.developed.parts.map((part) => isWall(part));
+  const walls = piece.beside.developed.parts.map((part) => isWall(part));
   return drawn.reduce((sum, parts, index) => sum + (walls[index] ? parts : 0), 0);
 });
 /** Where a repeat is counted: an edge, and of which part where there are several. */
 function edgeWords({ part, edge }: Repeat): string {
-  const name = piece.developed.parts.find(({ id }) => id === part)?.name ?? part;
+  const name = piece.beside.developed.parts.find(({ id }) => id === part)?.name ?? part;
   const of = repeats.value.length > 2 ? `, ${name.toLowerCase()}` : flat.value ? ' of each panel' : '';
   return `${edge === 'rim' ? 'Rim' : 'Foot'}${of}`;
 }
