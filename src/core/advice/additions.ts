@@ -8,6 +8,7 @@ import { kindOf } from '../forms/kinds.ts';
 import { DEFAULT_STIFFNESS, type Target } from '../target/target.ts';
 import { BEND_LIMITS, checkBend } from './bend.ts';
 import type { Check } from './check.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 const NUMBERS = ['', 'One finger goes', 'Two fingers go', 'Three fingers go', 'Four fingers go'] as const;
 
@@ -77,8 +78,6 @@ function handleChecks(target: Target): Check[] {
   const bend = handle.kind === 'strap' ? strapBend(target, handle.thickness, radius) : [];
   return [room, ...over, ...bend];
 }
-
-type Point3 = readonly [x: number, y: number, z: number];
 
 /** Centre of mass of the empty piece without its feet, wet mm, z from the underside of its base. */
 export function centreOfMass(target: Target): Point3 {

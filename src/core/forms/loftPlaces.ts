@@ -6,6 +6,7 @@ import type { LoftedPart } from '../parts/part/loftPart.ts';
 import { unrollLoft, type LoftWall } from '../parts/wall/loft.ts';
 import type { Target } from '../target/target.ts';
 import type { WallPlace } from './kind.ts';
+import type { Point } from '../geometry/point.ts';
 
 /** Normals nearer than this are one (radians) */
 const NORMAL_NEAR = 1e-9;
@@ -19,8 +20,6 @@ function runningLengths(line: readonly Point[]): number[] {
   }
   return runs;
 }
-
-type Point = readonly [number, number];
 
 /** A piece of wall by its stations and the lengths of its foot and rim up to each of them (mm). */
 interface MeasuredPiece {

@@ -4,7 +4,7 @@ import { mouldUnder } from './bentSheet/onMould.ts';
 import { MOST_WRAP } from './bentSheet/overCylinder.ts';
 import { footLetter, hangingFoot, placeFeet } from './bentSheet/placeFeet.ts';
 import { pointsOf } from './bentSheet/sheetForm.ts';
-import { SHEET_LIMITS, type Point, type SheetForm } from '../target/sheetForm.ts';
+import { SHEET_LIMITS, type SheetForm } from '../target/sheetForm.ts';
 import { mouldFaults } from './mould/drapedFaults.ts';
 import { insideLine } from '../geometry/outline/insideLine.ts';
 import { crossesItself, crossOneAnother } from '../geometry/outline/crossing.ts';
@@ -15,6 +15,7 @@ import { rangeFaults } from '../ranges.ts';
 import type { Reach, Standing } from './standing/standing.ts';
 import type { Target } from '../target/target.ts';
 import type { DevelopedForm, FormKindWork } from './kind.ts';
+import type { Point } from '../geometry/point.ts';
 
 const formOf = (target: Target) => target.form as SheetForm;
 

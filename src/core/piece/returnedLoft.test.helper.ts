@@ -6,11 +6,11 @@ import { stationsOf } from '../geometry/outline/stations.ts';
 import { mergedFlats } from '../geometry/outline/derived.ts';
 import type { Point2 } from '../raise/pose.ts';
 import { raise, standingBody } from '../raise/raise.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import { develop } from './develop.ts';
 import { wallOf } from '../forms/loft.ts';
 import { footMeasuredAt, leanOf, wetOf, type Returned } from './returned.test.helper.ts';
 import type { LoftForm, Target } from '../target/target.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 /** How far one side of a drawn outline reaches towards a direction: to an end of it, or to its arc where that looks there. */
 function arcReach([x, y, bulge]: Vertex, [u, v]: Vertex, phi: number): number {

@@ -5,10 +5,10 @@ import { additionsOf } from '../forms/additions.ts';
 import { kindOf } from '../forms/kinds.ts';
 import type { Form, Target } from '../target/target.ts';
 import { targetWith } from '../piece/targets.test.helper.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import { raiseAdded } from './added.ts';
 import type { RaisedPart } from './body.ts';
 import { raise, standingBody } from './raise.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 const FORMS: readonly (readonly [string, Form])[] = [
   ['a cylinder', { kind: 'cylinder', diameter: 90, height: 100 }],

@@ -5,10 +5,10 @@ import { circle, type PlanPoint, type Support } from '../geometry/outline/suppor
 import { additionsOf, handleAside, lugPoints, type MadeHandle, type MadeLugs } from '../forms/additions.ts';
 import { kindOf } from '../forms/kinds.ts';
 import type { Target } from '../target/target.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import type { RaisedPart, Ribbon } from './body.ts';
 import { plus, times, UNMOVED } from './pose.ts';
 import { mapped } from './raise.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 /** Clear room between what lies on the table (mm). */
 const GAP = 14;

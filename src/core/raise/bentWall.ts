@@ -1,9 +1,10 @@
 import { radians } from '../numbers.ts';
 import { seamAllowance } from '../parts/seam/seam.ts';
-import { footFirst, unrollPairs, type Point3 } from '../parts/wall/loft.ts';
+import { footFirst, unrollPairs } from '../parts/wall/loft.ts';
 import type { BentWall, RaisedPart, Ribbon } from './body.ts';
 import { foldChain, hingeAngle, hingeTurn, normalOf, type Hinge } from './hinges.ts';
 import { after, dot, length, minus, placedBy, plus, times, turnedBy, type Point2, type Pose } from './pose.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 /** A wall laid flat, cell by cell: its points, the hinges between its triangles, and the triangles next to each ruling. */
 export interface FlatSheet {

@@ -1,7 +1,7 @@
 import type { Face } from '../target/face.ts';
 import type { Seam } from '../target/seam.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import type { Point2 } from './pose.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 /** A bent wall as it stands, by pairs of points of its neutral surface along its rulings, seen from above anticlockwise. Wet mm. */
 export interface BentWall {

@@ -2,9 +2,9 @@ import { inward } from '../geometry/outline/derived.ts';
 import { type Support } from '../geometry/outline/support.ts';
 import { baseAndSlope } from '../forms/flat.ts';
 import type { Target } from '../target/target.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import type { Body, PanelChain, StandingPanel } from './body.ts';
 import { platePoints } from './loftBody.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 /** A flat edge of an outline by its normal (radians). */
 type FlatEdge = readonly [plan: Support, normal: number];

@@ -1,5 +1,5 @@
 import { after, cross, dot, length, minus, turnAbout, UNMOVED, unit, type Point2, type Pose } from './pose.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 /** Two flat cells joined along an edge, and the angle (radians) by which the second turns in the standing piece. */
 export interface Hinge {

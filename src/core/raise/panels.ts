@@ -1,7 +1,7 @@
-import type { Point3 } from '../parts/wall/loft.ts';
 import type { PanelChain, RaisedPart, Ribbon, StandingPanel } from './body.ts';
 import { hingeAngle, normalOf, type Hinge } from './hinges.ts';
 import { after, cross, dot, inverse, length, minus, placedBy, unit, type Point2, type Pose } from './pose.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 /** A panel's own frame as it stands: x along its foot, y up its outer face, z outward; origin at its left foot corner. */
 function frameOf({ outer }: StandingPanel): Pose {

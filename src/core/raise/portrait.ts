@@ -1,10 +1,10 @@
 import { isDraped } from '../forms/mould/draped.ts';
 import { once, radians } from '../numbers.ts';
 import type { SizeState, Target } from '../target/target.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import { cross, dot, length, minus, unit } from './pose.ts';
 import { ROUND, UP } from './portraitSize.ts';
 import { solidFaces, type SolidFace } from './solid.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 export type PortraitPoint = readonly [right: number, up: number];
 

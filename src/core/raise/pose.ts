@@ -1,4 +1,4 @@
-import type { Point3 } from '../parts/wall/loft.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 /** A place in the plane (mm). */
 export type Point2 = readonly [number, number];

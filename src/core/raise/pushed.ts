@@ -1,10 +1,10 @@
 import { bellyHeights, type BellyShape } from '../forms/belly/bellied.ts';
 import { bellyOf } from '../forms/roundBelly.ts';
 import type { Target } from '../target/target.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import type { Body, RaisedPart, Ribbon } from './body.ts';
 import { plus, times } from './pose.ts';
 import { raise } from './raise.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 /** A piece with a belly stands straight at this share of its way; the rest pushes it out. */
 const STANDS_AT = 0.85;

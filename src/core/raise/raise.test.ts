@@ -1,11 +1,11 @@
 import { targetsOfEveryKind } from '../piece/everyKind.test.helper.ts';
 import type { Form, Target } from '../target/target.ts';
 import { level, targetWith } from '../piece/targets.test.helper.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import type { Body, RaisedPart } from './body.ts';
 import { length, minus } from './pose.ts';
 import { raise, standingBody } from './raise.ts';
 import { sectioned } from './section.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 const far = (a: Point3 | undefined, b: Point3 | undefined) => (a && b ? length(minus(a, b)) : NaN);
 const steps = (line: readonly Point3[]) => line.slice(1).map((point, index) => far(line[index], point));

@@ -1,6 +1,5 @@
 import type { Face } from '../target/face.ts';
 import type { FormKind, Target } from '../target/target.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import { flatSheet, foldWall, standingPose } from './bentWall.ts';
 import type { BasePlate, BentWall, Body, PanelChain, RaisedPart, Ribbon } from './body.ts';
 import { flatBody } from './flatBody.ts';
@@ -9,6 +8,7 @@ import { loftBody } from './loftBody.ts';
 import { chainHinges, foldPanels, panelPose } from './panels.ts';
 import { after, placedBy, poseBetween, times, UNMOVED, type Pose } from './pose.ts';
 import { straightBody, taperedBody } from './roundBody.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 const BODIES: Readonly<Partial<Record<FormKind, (target: Target, rulings?: number) => Body>>> = {
   cylinder: straightBody,

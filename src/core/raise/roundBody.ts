@@ -5,9 +5,9 @@ import { developCylinder } from '../parts/wall/cylinder.ts';
 import { radiusInside } from '../parts/wall/cone.ts';
 import { seamTurn } from '../bench/marks/marks.ts';
 import { radians, TAU } from '../numbers.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import type { BasePlate, BentWall, Body } from './body.ts';
 import type { Point2 } from './pose.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 /** Rulings once round: three degrees each, which no eye sees. */
 export const RULINGS = 120;

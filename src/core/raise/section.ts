@@ -1,8 +1,8 @@
 import { degrees } from '../numbers.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import type { BentWall, Body, PanelChain, StandingPanel } from './body.ts';
 import { normalOf } from './hinges.ts';
 import { length, plus, times, type Point2 } from './pose.ts';
+import type { Point3 } from '../geometry/point.ts';
 
 /** Where the standing piece is cut open: level at a height (wet mm), or upright through the first seam and the axis. */
 export type Section = { readonly kind: 'level'; readonly height: number } | { readonly kind: 'upright' };

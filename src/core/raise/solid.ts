@@ -1,7 +1,7 @@
 import { bentSheet } from '../forms/bentSheet/bentSheet.ts';
 import { placeFeet } from '../forms/bentSheet/placeFeet.ts';
 import { pointsOf } from '../forms/bentSheet/sheetForm.ts';
-import type { Point, SheetForm } from '../target/sheetForm.ts';
+import type { SheetForm } from '../target/sheetForm.ts';
 import { wetLength } from '../units/shrinkage.ts';
 import { borderOf, type Mesh } from '../geometry/mesh/mesh.ts';
 import { faceMesh, isDraped, type DrapedTarget } from '../forms/mould/draped.ts';
@@ -10,11 +10,11 @@ import { circle } from '../geometry/outline/support.ts';
 import { elevation } from '../piece/elevation.ts';
 import type { Target } from '../target/target.ts';
 import { acrossOf } from '../forms/stand/stand.ts';
-import type { Point3 } from '../parts/wall/loft.ts';
 import { plate, raiseAdded } from './added.ts';
 import type { RaisedPart, Ribbon } from './body.ts';
 import { raisePiece } from './pushed.ts';
 import { standingBody } from './raise.ts';
+import type { Point, Point3 } from '../geometry/point.ts';
 
 /** A flat or nearly flat face of a solid, its corners anticlockwise as seen from outside the clay. */
 export interface SolidFace {

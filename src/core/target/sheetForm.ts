@@ -1,7 +1,6 @@
 import type { Outline } from '../geometry/outline/outline.ts';
 import type { MouldForm, MouldWall } from './mouldForm.ts';
-
-export type Point = readonly [number, number];
+import type { Point } from '../geometry/point.ts';
 
 /** Feet under a bent sheet that lies hollow side up: how many, and how long the shortest would be (fired mm). */
 export interface SheetFeet {

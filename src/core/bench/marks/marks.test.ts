@@ -5,6 +5,7 @@ import { develop } from '../../piece/develop.ts';
 import type { Form, Target, WallMarks } from '../../target/target.ts';
 import { level } from '../../piece/targets.test.helper.ts';
 import { panelCount } from './marking.ts';
+import type { Point } from '../../geometry/point.ts';
 
 const TAPER: Form = { kind: 'taper', rim: 120, foot: 80, height: 90 };
 const STACK: Form = { kind: 'stack', profile: [[0, 60], [70, 95], [150, 45]] }; // prettier-ignore
@@ -14,7 +15,6 @@ const CYLINDER: Form = { kind: 'cylinder', diameter: 84, height: 110 };
 
 type Line = Extract<Mark, { kind: 'line' }>;
 const marked = (form: Form, marks: WallMarks, more: Parameters<typeof level>[1] = {}): Target => ({ ...level(form, more), marks }); // prettier-ignore
-type Point = readonly [number, number];
 const corners = ({ outline, leans }: Part): Point[] =>
   ['left', 'right'].flatMap((edge) => leans.filter((lean) => lean.edge === edge).flatMap(({ from, to }) => [outline[from], outline[to % outline.length]].map((at): Point => [at?.[0] ?? 0, at?.[1] ?? 0]))); // prettier-ignore
 

@@ -6,6 +6,7 @@ import { develop } from '../../piece/develop.ts';
 import type { BoxForm, FacetForm, Form, WallMarks } from '../../target/target.ts';
 import { level } from '../../piece/targets.test.helper.ts';
 import { placeWays } from './placeWays.ts';
+import type { Point } from '../../geometry/point.ts';
 
 const HEX: FacetForm = { kind: 'facet', sides: 6, rim: 90, foot: 66, height: 90, fold: 'separate' };
 const STRIP: FacetForm = { ...HEX, fold: 'strip' };
@@ -13,7 +14,6 @@ const BOX: BoxForm = { kind: 'box', length: 140, width: 90, height: 60 };
 const BUTT = { seam: { kind: 'butt', panels: 1 } } as const;
 
 type Line = Extract<Mark, { kind: 'line' }>;
-type Point = readonly [number, number];
 const walls = (form: Form, marks: WallMarks, more: Parameters<typeof level>[1] = {}): Part[] =>
   develop({ ...level(form, more), marks }).parts.filter(({ id }) => id !== 'base');
 const lines = (part: Part | undefined, ...names: Line['name'][]) =>

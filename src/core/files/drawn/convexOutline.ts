@@ -3,8 +3,7 @@ import { hull } from '../../geometry/outline/hull.ts';
 import { CORNER, cornerTurns, isConvex, KINK_TOLERANCE } from '../../geometry/outline/arcOutline.ts';
 import { bounds, moved, type Outline, type Vertex } from '../../geometry/outline/outline.ts';
 import { pathPoints } from './pathPoints.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../../geometry/point.ts';
 
 /** An outline that a wall can stand on (mm, about the middle of its box), or why it gives none. */
 export type PlanReading =

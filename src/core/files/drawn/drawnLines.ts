@@ -1,7 +1,6 @@
 import { LENGTH_TOLERANCE } from '../../numbers.ts';
 import { alongEdge, area, edges, type Outline, type Vertex } from '../../geometry/outline/outline.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../../geometry/point.ts';
 
 /** A line as it was drawn: corners with the bulge of the arc to the next; the last one's bulge counts only when it is closed. Mm, y up. */
 export interface DrawnLine {

@@ -6,6 +6,7 @@ import type { Part } from '../../parts/part/part.ts';
 import type { Anchor, Primitive } from '../../studio/printer/drawing.ts';
 import { textWidth, type RoomForWords } from './roomForWords.ts';
 import { EDGE_WORDS, leanWords } from './words.ts';
+import type { Point } from '../../geometry/point.ts';
 
 const WORD_SIZE = 3.4;
 
@@ -17,8 +18,6 @@ const FURTHEST = 40;
 
 /** Words beside a part stand this far from it (mm). */
 const ASIDE_GAP = 7;
-
-type Point = readonly [number, number];
 
 /** The points of an edge, a whole outline's when it is one, from its start. */
 function edgePoints(part: Part, lean: Lean): Point[] {

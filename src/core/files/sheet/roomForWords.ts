@@ -2,8 +2,7 @@ import { chordPoints } from '../../geometry/outline/crossing.ts';
 import { insideLine } from '../../geometry/outline/insideLine.ts';
 import { bounds, type Bounds, type Outline } from '../../geometry/outline/outline.ts';
 import type { Primitive } from '../../studio/printer/drawing.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../../geometry/point.ts';
 
 /** A straight piece of a line that no word may stand on. */
 type Piece = readonly [from: Point, to: Point];

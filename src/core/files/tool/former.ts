@@ -1,8 +1,8 @@
 import type { Mesh } from '../../geometry/mesh/mesh.ts';
 import { raise, standingBody } from '../../raise/raise.ts';
 import type { Target } from '../../target/target.ts';
-import type { Point3 } from '../../parts/wall/loft.ts';
 import { fan, middleOf, planSize, strip, type Tool } from './mouldTool.ts';
+import type { Point3 } from '../../geometry/point.ts';
 
 /** Forms whose wall goes round a former. */
 const ROUND = ['cylinder', 'taper', 'oval', 'facet', 'box', 'loft'];

@@ -11,8 +11,7 @@ import type { Part } from '../../parts/part/part.ts';
 import type { Target } from '../../target/target.ts';
 import { writeLength, type LengthStyle } from '../../units/writeLength.ts';
 import type { About } from '../sheet/about.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../../geometry/point.ts';
 
 /** Wood left round the opening of a frame (mm). */
 const BOARD = 50;

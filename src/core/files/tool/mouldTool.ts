@@ -1,7 +1,8 @@
 import { borderOf, type Mesh } from '../../geometry/mesh/mesh.ts';
 import { mouldMesh } from '../../forms/mould/mouldMesh.ts';
 import type { MouldForm } from '../../target/mouldForm.ts';
-import { mouldSurface, type Point3 } from '../../forms/mould/mouldSurface.ts';
+import { mouldSurface } from '../../forms/mould/mouldSurface.ts';
+import type { Point3 } from '../../geometry/point.ts';
 
 /** A printed tool. */
 export interface Tool {

@@ -7,10 +7,11 @@ import { atScale } from '../../studio/reverse/scaled.ts';
 import { finishedLength, scaledToFinished } from './finishedLength.ts';
 import { placeFeet } from './placeFeet.ts';
 import { scaledSheet } from './sheetForm.ts';
-import type { Point, SheetForm, SheetMould } from '../../target/sheetForm.ts';
+import type { SheetForm, SheetMould } from '../../target/sheetForm.ts';
 import { mirrorsOf } from './sheetMirrors.ts';
 import { narrowest } from './sheetWidths.ts';
 import { touching } from './touching.ts';
+import type { Point } from '../../geometry/point.ts';
 
 const RECTANGLE = [[-60, -20, 0], [60, -20, 0], [60, 20, 0], [-60, 20, 0]] as const; // prettier-ignore
 const sheet = (change: Partial<SheetForm> = {}): Target & { readonly form: SheetForm } => ({

@@ -3,8 +3,9 @@ import { area, bounds } from '../../geometry/outline/outline.ts';
 import { onMould } from './onMould.ts';
 import { overCylinder } from './overCylinder.ts';
 import { pointsOf } from './sheetForm.ts';
-import type { Point, SheetForm } from '../../target/sheetForm.ts';
+import type { SheetForm } from '../../target/sheetForm.ts';
 import { gridOf } from './sheetGrid.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** A point of the flat sheet on the bent neutral surface, hollow side up: x and y in plan, z upward (wet mm); and its upward normal. */
 export interface Placed {

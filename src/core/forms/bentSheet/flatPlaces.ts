@@ -1,7 +1,7 @@
 import type { LaidMesh } from '../mould/cutMesh.ts';
 import { doubleNormals, meshArea } from '../../geometry/mesh/mesh.ts';
 import type { Placed } from './bentSheet.ts';
-import type { Point } from '../../target/sheetForm.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** Side of a cell in which triangles are looked up, in mean sides of a triangle. */
 const CELL = 1.6;

@@ -12,7 +12,8 @@ import type { Bending } from './bentSheet.ts';
 import { flatPlaces } from './flatPlaces.ts';
 import { insideLine } from '../../geometry/outline/insideLine.ts';
 import { pointsOf } from './sheetForm.ts';
-import type { Point, SheetForm, SheetMould } from '../../target/sheetForm.ts';
+import type { SheetForm, SheetMould } from '../../target/sheetForm.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** Vertices of the mould's surface. */
 const VERTICES = 700;

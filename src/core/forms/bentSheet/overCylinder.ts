@@ -1,7 +1,8 @@
 import { radians } from '../../numbers.ts';
 import type { Bending } from './bentSheet.ts';
 import { pointsOf } from './sheetForm.ts';
-import type { Point, SheetForm } from '../../target/sheetForm.ts';
+import type { SheetForm } from '../../target/sheetForm.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** Further round than this from the lowest line the sheet would close over the cylinder (radians). */
 export const MOST_WRAP = 1.5;

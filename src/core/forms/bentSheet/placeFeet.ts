@@ -4,8 +4,9 @@ import { insideLine } from '../../geometry/outline/insideLine.ts';
 import { bentSheet } from './bentSheet.ts';
 import { gridOf } from './sheetGrid.ts';
 import { pointsOf } from './sheetForm.ts';
-import type { Point, SheetForm } from '../../target/sheetForm.ts';
+import type { SheetForm } from '../../target/sheetForm.ts';
 import { mirrorsOf } from './sheetMirrors.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** A foot under a sheet: its place on the flat sheet, and its length (fired mm). */
 export interface PlacedFoot {

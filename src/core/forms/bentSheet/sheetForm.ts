@@ -1,5 +1,6 @@
-import type { Point, SheetForm } from '../../target/sheetForm.ts';
+import type { SheetForm } from '../../target/sheetForm.ts';
 import { alongEdge, edges, scaled, type Outline } from '../../geometry/outline/outline.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** Points on an outline, about `step` mm apart. */
 export function pointsOf(outline: Outline, step: number): Point[] {

@@ -1,6 +1,7 @@
 import { betweenCrossings, crossingsAt } from '../../geometry/outline/insideLine.ts';
 import { pointsOf } from './sheetForm.ts';
-import type { Point, SheetForm } from '../../target/sheetForm.ts';
+import type { SheetForm } from '../../target/sheetForm.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** Points of a grid inside the sheet, off its holes, `step` mm apart. */
 export function gridOf(form: SheetForm, step: number): Point[] {

@@ -1,5 +1,6 @@
 import { alongEdge, bounds, type Outline, type Vertex } from '../../geometry/outline/outline.ts';
-import type { Point, SheetForm } from '../../target/sheetForm.ts';
+import type { SheetForm } from '../../target/sheetForm.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** Which line of a sheet is drawn on. */
 export type LineName = { readonly kind: 'outline' } | { readonly kind: 'hole' | 'line'; readonly index: number };

@@ -1,6 +1,7 @@
 import { radians } from '../../numbers.ts';
 import { pointsOf } from './sheetForm.ts';
-import type { Point, SheetForm } from '../../target/sheetForm.ts';
+import type { SheetForm } from '../../target/sheetForm.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** A line of the flat sheet that it is symmetrical about, as it is cut and as it is bent. */
 export interface Mirror {

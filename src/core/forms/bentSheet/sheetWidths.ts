@@ -1,5 +1,6 @@
 import { pointsOf } from './sheetForm.ts';
-import type { Point, SheetForm } from '../../target/sheetForm.ts';
+import type { SheetForm } from '../../target/sheetForm.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** Least distance between a hole and the outline or another hole (mm), and how near two sides of the sheet come to one another. */
 export function narrowest(form: SheetForm, t: number): { readonly bridge: number; readonly tip: number } {

@@ -1,7 +1,6 @@
 import { alongEdge, edges, type Outline } from '../../geometry/outline/outline.ts';
 import { arcLine } from '../../geometry/outline/arcLine.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../../geometry/point.ts';
 
 /** Points on an outline, each edge by its share of the girth. */
 export function sampled(outline: Outline, count: number): Point[] {

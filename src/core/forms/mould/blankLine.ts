@@ -4,8 +4,7 @@ import type { Lean } from '../../parts/part/lean.ts';
 import { leanWord } from '../../parts/part/lean.ts';
 import { arcLine } from '../../geometry/outline/arcLine.ts';
 import type { Cut } from './cutMesh.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../../geometry/point.ts';
 
 /** The border of a flat blank in stretches: along the rim, and the two sides of each dart, all in one direction round. */
 export interface BlankStretch {

@@ -5,6 +5,7 @@ import { arcLine } from '../../geometry/outline/arcLine.ts';
 import type { Blank } from './blank.ts';
 import { blankLine, stretchesOf, turnedOver, withMargin, type BlankStretch } from './blankLine.ts';
 import type { DrapedTarget } from './draped.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** Half of a centre line's cross (mm). */
 const CROSS = 12;
@@ -56,8 +57,6 @@ function dartWords(stretches: readonly BlankStretch[], sign: number): Mark[] {
     return [{ kind: 'words', at: [sign * at(0), at(1)], text: `${width.toFixed(1)} wide, ${depth.toFixed(1)} deep` }];
   });
 }
-
-type Point = readonly [number, number];
 
 /** Words stand this far beyond a dart's tip (mm). */
 const WORDS_OFF = 10;

@@ -1,7 +1,6 @@
 import type { Mesh } from '../../geometry/mesh/mesh.ts';
 import { partTriangles, spacingOf } from './partTriangles.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../../geometry/point.ts';
 
 /** A mesh and its flat layout (x, y of each vertex, mm). */
 export interface LaidMesh {

@@ -6,7 +6,8 @@ import { borderOf, type Mesh } from '../../geometry/mesh/mesh.ts';
 import type { Reach, Standing } from '../standing/standing.ts';
 import { faceMesh, meshOf, offsetsOf, type DrapedTarget } from './draped.ts';
 import { hollowBelowRim, mouldMeasures } from './mouldMeasures.ts';
-import { mouldSurface, type Point3 } from './mouldSurface.ts';
+import { mouldSurface } from './mouldSurface.ts';
+import type { Point3 } from '../../geometry/point.ts';
 
 /** Rows of an imported mould's silhouette. */
 const ROWS = 24;

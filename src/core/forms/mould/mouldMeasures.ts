@@ -4,8 +4,9 @@ import { turned } from '../../geometry/outline/support.ts';
 import { TAU } from '../../numbers.ts';
 import type { Reach } from '../standing/standing.ts';
 import { middleOf } from './mouldMesh.ts';
-import { movedMould, type MouldSurface, type MovedMould, type Point3 } from './mouldSurface.ts';
+import { movedMould, type MouldSurface, type MovedMould } from './mouldSurface.ts';
 import type { Bearing } from './roundTable.ts';
+import type { Point3 } from '../../geometry/point.ts';
 
 /** Rows of a silhouette, steps along the section that it is taken from, and steps round the floor's edge. */
 const ROWS = 24;

@@ -1,7 +1,8 @@
 import type { Mesh } from '../../geometry/mesh/mesh.ts';
-import { movedMould, type MouldSurface, type MovedMould, type Point3 } from './mouldSurface.ts';
+import { movedMould, type MouldSurface, type MovedMould } from './mouldSurface.ts';
 import { ringMesh, ringShares, type Ring } from './ringMesh.ts';
 import type { Bearing } from './roundTable.ts';
+import type { Point3 } from '../../geometry/point.ts';
 
 /** Least number of points on a ring, and of rings on a wall, so that a coarse mesh is still round. */
 const LEAST_ROUND = 6;

@@ -6,8 +6,7 @@ import { planArea } from '../../geometry/outline/planMeasures.ts';
 import { turned, type Support } from '../../geometry/outline/support.ts';
 import type { MouldForm } from '../../target/mouldForm.ts';
 import { roundTable, type Bearing, type RoundTable, type TightCorner } from './roundTable.ts';
-
-export type Point3 = readonly [number, number, number];
+import type { Point3 } from '../../geometry/point.ts';
 
 /** A step of the wall's profile: shares out and up, and how they grow. */
 interface ProfileStep {

@@ -1,5 +1,5 @@
 import type { Mesh } from '../../geometry/mesh/mesh.ts';
-import type { Point3 } from './mouldSurface.ts';
+import type { Point3 } from '../../geometry/point.ts';
 
 /** One closed line of points round the middle, anticlockwise from above, each with its share of the way round, from 0. */
 export interface Ring {

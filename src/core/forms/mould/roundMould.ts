@@ -1,6 +1,7 @@
 import type { MouldForm } from '../../target/mouldForm.ts';
-import { mouldSurface, movedMould, type Point3 } from './mouldSurface.ts';
+import { mouldSurface, movedMould } from './mouldSurface.ts';
 import type { Bearing } from './roundTable.ts';
+import type { Point3 } from '../../geometry/point.ts';
 
 /** The three radii of a round mould's blank, without margin (wet mm). */
 export interface RoundBlank {

@@ -4,8 +4,7 @@ import { seeded } from '../../seeded.ts';
 import { nest } from './nest.ts';
 import type { Nested, NestJob, NestPart } from './nestJob.ts';
 import { distanceTo, nestShape } from './nestShape.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../point.ts';
 
 /** Arcs of a tapered cup: a ring sector with its centre at the origin. */
 function sector(inner: number, outer: number, sweep: number): Outline {

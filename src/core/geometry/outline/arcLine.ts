@@ -1,6 +1,5 @@
 import type { Vertex } from './outline.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../point.ts';
 
 /** How far a drawn arc may leave the points that it stands for (mm): well within what a knife follows. */
 export const ARC_TOLERANCE = 0.12;

@@ -1,6 +1,5 @@
 import { alongEdge, edges, type Outline } from './outline.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../point.ts';
 
 /** A straight piece of an outline, and its place on it. */
 interface Piece {

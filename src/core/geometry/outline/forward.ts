@@ -1,4 +1,4 @@
-type Point = readonly [number, number];
+import type { Point } from '../point.ts';
 
 /**
  * Where a line turns on less than it is moved in, its points would run back on themselves and it would cross itself. Points

@@ -1,7 +1,7 @@
 import { seeded } from '../../seeded.ts';
 import { hull, hullReach } from './hull.ts';
+import type { Point } from '../point.ts';
 
-type Point = readonly [number, number];
 const turn = ([x0, y0]: Point, [x1, y1]: Point, [x2, y2]: Point) => (x1 - x0) * (y2 - y0) - (y1 - y0) * (x2 - x0);
 
 describe('hull', () => {

@@ -1,6 +1,5 @@
 import { TAU } from '../../numbers.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../point.ts';
 
 /** Which way three points turn: positive to the left. */
 function turn([x0, y0]: Point, [x1, y1]: Point, [x2, y2]: Point): number {

@@ -1,4 +1,4 @@
-type Point = readonly [number, number];
+import type { Point } from '../point.ts';
 
 /** A circle in the plane (mm). */
 export interface Circle {

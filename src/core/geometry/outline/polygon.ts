@@ -1,7 +1,6 @@
 import { ANGLE_TOLERANCE } from '../../numbers.ts';
 import type { Outline, Vertex } from './outline.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../point.ts';
 
 /** The line of an edge: a point on it and its direction. */
 interface Line {

@@ -7,6 +7,7 @@ import { leanWord, turnedLean, type Lean } from './lean.ts';
 import type { Face } from '../../target/face.ts';
 import type { Mark, Part, PartRole } from './part.ts';
 import { seamLetter } from './seamLetter.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** A conical band (or straight wall) on its neutral surface. Wet mm; leans in degrees as seen with the inside face up. */
 export interface Band {
@@ -86,8 +87,6 @@ function lapMarks(band: Band, inner: Outline): Mark[] {
     { kind: 'line', name: 'overlap', from: lowRight, to: highRight },
   ];
 }
-
-type Point = readonly [number, number];
 
 /** Both faces of the band as it lies: how far above the neutral surface, and what stands at their edges. */
 function facesOf(band: Band) {

@@ -1,6 +1,5 @@
 import type { Station } from '../../geometry/outline/stations.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../../geometry/point.ts';
 
 /** A line of points with the stations that they stand at. */
 export interface Run {

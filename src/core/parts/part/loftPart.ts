@@ -12,6 +12,7 @@ import type { Face } from '../../target/face.ts';
 import { ended, perMm, reversed, type End } from './loftEnds.ts';
 import type { Mark, Part } from './part.ts';
 import { seamLetter } from './seamLetter.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** A panel of a lofted wall: from one normal over a sweep (radians), between two heights (wet mm). */
 export interface LoftPanel {
@@ -29,8 +30,6 @@ export interface LoftPanel {
   readonly seam: Seam;
   readonly faceUp: Face;
 }
-
-type Point = readonly [number, number];
 
 /** Direction of the level edges at each ruling in the flat, from the ruling's known share along and across them. */
 function edgeDirections(flat: UnrolledLoft): Point[] {

@@ -2,6 +2,7 @@ import { degrees, once } from '../../numbers.ts';
 import { pointAt, stationsOf, UNROLL_STATIONS, type Station } from '../../geometry/outline/stations.ts';
 import { inward, mergedFlats, mitred } from '../../geometry/outline/derived.ts';
 import type { Side, Support } from '../../geometry/outline/support.ts';
+import type { Point3 } from '../../geometry/point.ts';
 
 /** The wall between two outlines, by the supports of its outer face at the table and at the rim. Wet mm. */
 export interface LoftWall {
@@ -90,9 +91,6 @@ export interface UnrolledLoft extends UnrolledPairs {
   readonly girthRim: number;
   readonly area: number;
 }
-
-/** A point in space: plan x and y, height z (mm). */
-export type Point3 = readonly [number, number, number];
 
 const distance = (one: Point3, other: Point3) =>
   Math.sqrt((one[0] - other[0]) ** 2 + (one[1] - other[1]) ** 2 + (one[2] - other[2]) ** 2);

@@ -1,7 +1,8 @@
 import { boxRows } from './boxRows.ts';
 import { turnedReach } from './footprint.ts';
 import { kindOf, middleOf, placedAt, shelfArea, type Kind, type Loaded, type LoadJob, type LoadShelf, type Placed } from './loadJob.ts'; // prettier-ignore
-import { ShelfRoom, type Pair, type Point, type Slide, type Way } from './shelfRoom.ts';
+import { ShelfRoom, type Pair, type Slide, type Way } from './shelfRoom.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** Randomness and time come from outside, so that core stays repeatable. */
 export interface LoadRun {

@@ -1,4 +1,5 @@
 import { COSINES, DIRECTIONS, SINES } from './footprint.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** A kiln shelf (mm): a rectangle from its lower left corner, or a disc about its middle. */
 export type Shelf = { readonly width: number; readonly depth: number } | { readonly diameter: number };
@@ -26,8 +27,6 @@ export interface Pair {
   readonly least: number;
   readonly most: number;
 }
-
-export type Point = readonly [x: number, y: number];
 
 /** Where a piece that stands somewhere is slid: a direction of length 1. */
 export type Slide = (at: Point) => Point;

@@ -1,5 +1,6 @@
 import { TAU } from '../../numbers.ts';
 import { sizeOf, type KitItem } from './kit.ts';
+import type { Point } from '../../geometry/point.ts';
 
 /** What a piece takes of a kiln shelf: how far its plan reaches towards a direction (radians), and its height (mm). */
 export interface ShelfPiece {
@@ -17,8 +18,6 @@ export interface ShelfFit {
 
 /** Clear between pieces on a shelf, and above them (mm): wares must not touch. */
 export const KILN_GAP = 5;
-
-type Point = readonly [number, number];
 
 /** Directions at which a plan is asked for its reach: every two degrees, axes included. */
 const STEPS = 180;

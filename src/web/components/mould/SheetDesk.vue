@@ -3,12 +3,12 @@ import { useElementSize } from '@vueuse/core';
 import { computed, ref, shallowRef } from 'vue';
 import { pathData, screenPx } from '../../../core/files/format/pathData.ts';
 import { alongEdge, bounds } from '../../../core/geometry/outline/outline.ts';
-import type { Point } from '../../../core/target/sheetForm.ts';
 import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import SheetFeet from './SheetFeet.vue';
 import SheetVerbs from './SheetVerbs.vue';
 import { useSheetDrawing, type Grip, type View } from './useSheetDrawing.ts';
+import type { Point } from '../../../core/geometry/point.ts';
 
 /** A sheet's flat outline as it is drawn: points are dragged, edges are drawn out into curves, holes and lines added. */
 const drawing = useSheetDrawing();

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { footLetter } from '../../../core/forms/bentSheet/placeFeet.ts';
-import type { Point } from '../../../core/target/sheetForm.ts';
 import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import type { SheetDrawing, View } from './useSheetDrawing.ts';
+import type { Point } from '../../../core/geometry/point.ts';
 
 /** The feet under a sheet, by their letters: dragged, or moved by arrow keys. */
 const props = defineProps<{ drawing: SheetDrawing; view: View }>();

@@ -1,8 +1,7 @@
 import svgpath from 'svgpath';
 import { READ_TOLERANCE, type DrawnLine } from '../../../core/files/drawn/drawnLines.ts';
 import { arcLine } from '../../../core/geometry/outline/arcLine.ts';
-
-type Point = readonly [number, number];
+import type { Point } from '../../../core/geometry/point.ts';
 
 /** Most points that one curve of a path is taken at, and all of a drawing together. */
 export const PATH_LIMITS = { curve: 200, all: 40_000 } as const;

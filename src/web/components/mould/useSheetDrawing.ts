@@ -1,7 +1,7 @@
 import { computed, ref } from 'vue';
 import { placeFeet } from '../../../core/forms/bentSheet/placeFeet.ts';
 import type { Fault } from '../../../core/errors.ts';
-import type { Point, SheetForm } from '../../../core/target/sheetForm.ts';
+import type { SheetForm } from '../../../core/target/sheetForm.ts';
 import {
   bentEdge,
   droppedPoint,
@@ -16,6 +16,7 @@ import {
 } from '../../../core/forms/bentSheet/sheetLines.ts';
 import { edgeLength, type Outline } from '../../../core/geometry/outline/outline.ts';
 import { usePiece } from '../../stores/piece.ts';
+import type { Point } from '../../../core/geometry/point.ts';
 
 /** A point of the line that is drawn on, or the middle of one of its edges. */
 export interface Grip {

@@ -1,6 +1,6 @@
 import { BufferAttribute, BufferGeometry } from 'three';
 import type { RaisedPart, Ribbon } from '../../../core/raise/body.ts';
-import type { Point3 } from '../../../core/parts/wall/loft.ts';
+import type { Point3 } from '../../../core/geometry/point.ts';
 
 /** The four kinds of surface that are painted apart. */
 export type PaintedFace = Ribbon['face'];
