@@ -3,7 +3,7 @@ import { withinFeet } from '../parts/feet/feet.ts';
 import { degrees, radians } from '../numbers.ts';
 import { planArea } from '../geometry/outline/planMeasures.ts';
 import { additionsOf } from '../forms/additions.ts';
-import { middleOf } from '../forms/standing/standing.ts';
+import { middleOfPlan } from '../forms/standing/standing.ts';
 import { kindOf } from '../forms/kinds.ts';
 import { DEFAULT_STIFFNESS, type Target } from '../target/target.ts';
 import { BEND_LIMITS, checkBend } from './bend.ts';
@@ -96,10 +96,10 @@ export function centreOfMass(target: Target): Point3 {
       [to, 1],
     ] as const) {
       const level = section(z);
-      add(((to - from) * weight * (planArea(level.outer) - planArea(level.inner))) / 6, middleOf(level.outer), z);
+      add(((to - from) * weight * (planArea(level.outer) - planArea(level.inner))) / 6, middleOfPlan(level.outer), z);
     }
   });
-  if (base.join !== 'none') add(planArea(section(0).inner) * slab.base, middleOf(section(0).outer), floor / 2);
+  if (base.join !== 'none') add(planArea(section(0).inner) * slab.base, middleOfPlan(section(0).outer), floor / 2);
   const { handle } = made;
   if (handle) {
     const count = handle.curve.middle.length;
@@ -109,10 +109,10 @@ export function centreOfMass(target: Target): Point3 {
       add(handle.volume, [reach * Math.cos(radians(angle)), reach * Math.sin(radians(angle))], z);
     }
   }
-  if (made.lugs) add(made.lugs.figures.part.volume * 2, middleOf(section(made.lugs.top).outer), made.lugs.top);
-  if (made.knob) add(made.knob.volume, middleOf(section(height).outer), height + slab.base + made.knob.across / 2);
+  if (made.lugs) add(made.lugs.figures.part.volume * 2, middleOfPlan(section(made.lugs.top).outer), made.lugs.top);
+  if (made.knob) add(made.knob.volume, middleOfPlan(section(height).outer), height + slab.base + made.knob.across / 2);
   for (const part of made.lid?.parts ?? []) {
-    add(part.volume * part.count, middleOf(section(height).outer), height);
+    add(part.volume * part.count, middleOfPlan(section(height).outer), height);
   }
   const total = masses.reduce((all, { volume }) => all + volume, 0);
   const mean = (axis: 0 | 1 | 2) => masses.reduce((all, { volume, at }) => all + volume * at[axis], 0) / total;

@@ -105,7 +105,7 @@ function standing(target: Target): Standing {
   };
 }
 
-export function baseOf(target: Target, wall: LoftWall) {
+export function loftBase(target: Target, wall: LoftWall) {
   return levelBase({ outerAt: (z) => sectionAt(wall, z, 0), slopeAt: (phi) => slopeAt(wall, phi), target });
 }
 
@@ -117,7 +117,7 @@ function baseFigures(under: Support | null, top: Support | null) {
 
 function developOval(target: Target, wall: LoftWall): DevelopedForm {
   const { slab, seam } = target;
-  const { start, footLean, under, top, part } = baseOf(target, wall);
+  const { start, footLean, under, top, part } = loftBase(target, wall);
   const neutral = sectionAt(wall, 0, (1 - slab.neutralFraction) * slab.wall);
   const wrapLength = girth(neutral);
   const wallHeight = wall.height - start;
@@ -145,7 +145,7 @@ function developOval(target: Target, wall: LoftWall): DevelopedForm {
 
 function developLoft(target: Target, wall: LoftWall): DevelopedForm {
   const { slab, seam } = target;
-  const { start: from, footLeanAt, under, top, part } = baseOf(target, wall);
+  const { start: from, footLeanAt, under, top, part } = loftBase(target, wall);
   const depth = (1 - slab.neutralFraction) * slab.wall;
   const sweep = TAU / seam.panels;
   const panels = Array.from({ length: seam.panels }, (_, index) =>

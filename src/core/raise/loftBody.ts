@@ -2,7 +2,7 @@ import { degrees, TAU } from '../numbers.ts';
 import { pointAt, stationsOf } from '../geometry/outline/stations.ts';
 import { mergedFlats } from '../geometry/outline/derived.ts';
 import { type Support } from '../geometry/outline/support.ts';
-import { baseOf, wallOf } from '../forms/loft.ts';
+import { loftBase, wallOf } from '../forms/loft.ts';
 import type { Target } from '../target/target.ts';
 import { rulingPairs, slopeAt } from '../parts/wall/loft.ts';
 import type { BentWall, Body } from './body.ts';
@@ -20,7 +20,7 @@ export function platePoints(under: Support, top: Support): { readonly under: Poi
 export function loftBody(target: Target, rulings = RULINGS): Body {
   const { slab, seam } = target;
   const wall = wallOf(target);
-  const { start: from, footLeanAt, under, top } = baseOf(target, wall);
+  const { start: from, footLeanAt, under, top } = loftBase(target, wall);
   const depth = (1 - slab.neutralFraction) * slab.wall;
   const flats = mergedFlats(wall.foot, wall.rim);
   const sweep = TAU / seam.panels;

@@ -97,13 +97,14 @@ function raisedWall(wall: BentWall, body: Body, reach: number, f: number): Raise
   const low = body.faceUp === 'inside' ? (1 - wall.neutralFraction) * t : wall.neutralFraction * t;
   const turned = placedBy(upright, [foot[0], foot[1], 0]);
   const nearest = Math.min(...sheet.foot.map(([x, y]) => placedBy(upright, [x, y, 0])[1])) - turned[1];
-  const direction = unitPlan(middleOf(wall.lows[middle], wall.highs[middle]));
+  const direction = unitPlan(middleOfSides(wall.lows[middle], wall.highs[middle]));
   const lying = lyingPose({ direction, reach: reach - nearest, faceUp: body.faceUp }, [turned[0], turned[1]], low);
   const start = after(lying, upright);
   return aboveTable(mapped(folded, poseBetween(start, standingPose(cell), f, [...foot, 0])), f);
 }
 
-function middleOf(low: Point3 = [1, 0, 0], high: Point3 = [1, 0, 0]): readonly [number, number] {
+/** Halfway between two places, seen from above. */
+function middleOfSides(low: Point3 = [1, 0, 0], high: Point3 = [1, 0, 0]): readonly [number, number] {
   return [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2];
 }
 
@@ -114,7 +115,7 @@ function raisedChain(chain: PanelChain, body: Body, reach: number, f: number): R
   const { folded, thickness, foot } = foldPanels(chain, poses, anchor);
   const nearest = Math.min(...folded.lowest.map(([, y]) => y)) - foot[1];
   const [left, right] = chain.panels[anchor]?.outer ?? [];
-  const direction = unitPlan(middleOf(left, right));
+  const direction = unitPlan(middleOfSides(left, right));
   const lying = lyingPose(
     { direction, reach: reach - Math.min(0, nearest), faceUp: body.faceUp },
     foot,

@@ -23,7 +23,7 @@ const MOST_POINTS = 400;
 const SAME_MIDDLE = 0.02;
 
 /** The middle of an outline's box (mm). */
-function middleOf(outline: Outline): readonly [number, number] {
+function middleOfBounds(outline: Outline): readonly [number, number] {
   const { minX, minY, maxX, maxY } = bounds(outline);
   return [(minX + maxX) / 2, (minY + maxY) / 2];
 }
@@ -56,7 +56,7 @@ export function drawnPlans(lines: readonly DrawnLine[]): PlansReading {
   if (!small) return { kind: 'plans', rim, foot: null };
   const foot = planOf(small);
   if (typeof foot === 'string') return refused(foot);
-  const [[x, y], [u, v]] = [middleOf(large), middleOf(small)];
+  const [[x, y], [u, v]] = [middleOfBounds(large), middleOfBounds(small)];
   const off = [u - x, v - y] as const;
   const within = insideLine(pathPoints(large), [u, v]) && Math.hypot(...off) > SAME_MIDDLE;
   return { kind: 'plans', rim, foot: within ? { ...foot, at: off } : foot };

@@ -1,5 +1,5 @@
 import { bounds, type Bounds } from '../../geometry/outline/outline.ts';
-import { middleOf, type Mark, type Part } from '../../parts/part/part.ts';
+import { middleOfPart, type Mark, type Part } from '../../parts/part/part.ts';
 import type { LengthStyle } from '../../units/writeLength.ts';
 import { movedPrimitive, type Primitive } from '../../studio/printer/drawing.ts';
 import { edgeWords } from './edgeWords.ts';
@@ -85,7 +85,7 @@ export function partDrawing(part: Part, style: LengthStyle, window?: Bounds): Pr
     ...marks.filter((item) => !isWords(item)),
   ];
   const room = new RoomForWords(part.outline, lines, seen);
-  const [x, y] = middleOf(part);
+  const [x, y] = middleOfPart(part);
   // What is seen of the part has its own middle, where the part's is on another page.
   const isSeen = x > seen.minX + 30 && x < seen.maxX - 30 && y > seen.minY && y < seen.maxY;
   const centre = isSeen ? [x, y] as const : [(Math.max(box.minX, seen.minX) + Math.min(box.maxX, seen.maxX)) / 2, (Math.max(box.minY, seen.minY) + Math.min(box.maxY, seen.maxY)) / 2] as const; // prettier-ignore

@@ -1,7 +1,7 @@
 import type { Mesh } from '../../geometry/mesh/mesh.ts';
 import { raise, standingBody } from '../../raise/raise.ts';
 import type { Target } from '../../target/target.ts';
-import { fan, middleOf, planSize, strip, type Tool } from './mouldTool.ts';
+import { fan, meanPoint, planSize, strip, type Tool } from './mouldTool.ts';
 import type { Point3 } from '../../geometry/point.ts';
 
 /** Forms whose wall goes round a former. */
@@ -84,7 +84,7 @@ function solidBetween(foot: readonly Point3[], rim: readonly Point3[]): Mesh {
   const stood = ([x, y, z]: Point3): Point3 => (over ? [x, -y, top - z] : [x, y, z - bottom]);
   const low = foot.map((_, index) => index);
   const high = rim.map((_, index) => foot.length + index);
-  const positions = [...foot, ...rim, middleOf(foot), middleOf(rim)].flatMap(stood);
+  const positions = [...foot, ...rim, meanPoint(foot), meanPoint(rim)].flatMap(stood);
   const triangles = [
     ...strip(low, high),
     ...fan([...low].reverse(), 2 * foot.length),

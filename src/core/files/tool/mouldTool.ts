@@ -44,7 +44,11 @@ export const strip = (low: readonly number[], high: readonly number[]): number[]
     return [vertex, low[next], high[next], vertex, high[next], high[index]] as number[];
   });
 
-export const middleOf = (line: readonly Point3[]): Point3 => [0, 1, 2].map((axis) => line.reduce((sum, point) => sum + (point[axis] as number), 0) / line.length) as unknown as Point3; // prettier-ignore
+/** The mean of the corners of a line (mm). */
+export function meanPoint(line: readonly Point3[]): Point3 {
+  const along = (axis: 0 | 1 | 2) => line.reduce((sum, point) => sum + point[axis], 0) / line.length;
+  return [along(0), along(1), along(2)];
+}
 
 /**
  * A hump mould, standing on its rim, or a slump mould, its hollow up, at the size that the clay lies on (mm). The rim is level.
@@ -63,7 +67,7 @@ export function mouldTool(form: MouldForm, side: 'hump' | 'slump'): Tool {
 function hump(mesh: Mesh, border: readonly number[], rim: readonly Point3[], volume: number): Tool {
   const depth = rim[0]?.[2] ?? 0;
   // Turned over about the x axis; the surface is seen from outside then.
-  const positions = [...mesh.positions, ...middleOf(rim)].map((value, index) => (index % 3 === 0 ? value : index % 3 === 1 ? -value : depth - value)); // prettier-ignore
+  const positions = [...mesh.positions, ...meanPoint(rim)].map((value, index) => (index % 3 === 0 ? value : index % 3 === 1 ? -value : depth - value)); // prettier-ignore
   const outside = mesh.triangles.map((_, index) => mesh.triangles[index % 3 === 0 ? index : index % 3 === 1 ? index + 1 : index - 1] as number); // prettier-ignore
   const cap = fan(border, mesh.positions.length / 3);
   return {
@@ -74,7 +78,7 @@ function hump(mesh: Mesh, border: readonly number[], rim: readonly Point3[], vol
 
 function slump(mesh: Mesh, border: readonly number[], rim: readonly Point3[], hollow: number): Tool {
   const depth = rim[0]?.[2] ?? 0;
-  const [mx, my] = middleOf(rim);
+  const [mx, my] = meanPoint(rim);
   // Outwards from the middle: the rim of a mould bulges everywhere.
   const outer = rim.map(([x, y]): Point3 => {
     const far = Math.hypot(x - mx, y - my) || 1;
@@ -84,7 +88,7 @@ function slump(mesh: Mesh, border: readonly number[], rim: readonly Point3[], ho
   const low = outer.map(([x, y]): Point3 => [x, y, -SLUMP.floor]);
   const up = outer.map((_, index) => count + index);
   const down = outer.map((_, index) => count + outer.length + index);
-  const positions = [...mesh.positions, ...outer.flat(), ...low.flat(), ...middleOf(low)];
+  const positions = [...mesh.positions, ...outer.flat(), ...low.flat(), ...meanPoint(low)];
   const floor = fan([...down].reverse(), count + 2 * outer.length);
   const triangles = [...mesh.triangles, ...strip(down, up), ...strip(up, border), ...floor];
   const volume = (depth + SLUMP.floor) * planSize(outer) - hollow;

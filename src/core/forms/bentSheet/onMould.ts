@@ -1,4 +1,4 @@
-import { baseOf } from '../mould/blank.ts';
+import { blankBase } from '../mould/blank.ts';
 import type { LaidMesh } from '../mould/cutMesh.ts';
 import { spacingFor } from '../mould/draped.ts';
 import type { MouldForm } from '../../target/mouldForm.ts';
@@ -39,7 +39,7 @@ const whole = once((mould: SheetMould) => {
 function layWhole(mould: SheetMould, offset: number): LaidMesh {
   const surface = mouldSurface(mouldUnder(mould));
   const rough = (surface.rim.h(0) + surface.rim.h(Math.PI) + surface.depth) / 12;
-  const { mesh, uv } = baseOf(mouldMesh(surface, offset, spacingFor(meshArea(mouldMesh(surface, offset, rough)), VERTICES))); // prettier-ignore
+  const { mesh, uv } = blankBase(mouldMesh(surface, offset, spacingFor(meshArea(mouldMesh(surface, offset, rough)), VERTICES))); // prettier-ignore
   const [x, y] = [uv[0] as number, uv[1] as number];
   return { mesh, uv: uv.map((value, index) => value - (index % 2 === 0 ? x : y)) };
 }

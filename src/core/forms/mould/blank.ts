@@ -120,7 +120,7 @@ export interface BlankBase extends LaidMesh {
 const USUAL_STEPS = 8;
 
 /** Lays a neutral surface flat, turned as the piece is seen from above. */
-export function baseOf(mesh: Mesh, run: BlankRun = {}): BlankBase {
+export function blankBase(mesh: Mesh, run: BlankRun = {}): BlankBase {
   const laid = flatten(mesh, {
     ...(run.going && { going: run.going }),
     step: (_, iteration) => run.step?.(Math.min(0.95, iteration / USUAL_STEPS)),

@@ -1,5 +1,5 @@
 import { developWhole } from '../../piece/develop.ts';
-import { baseOf } from './blank.ts';
+import { blankBase } from './blank.ts';
 import { bestDarted, flatDepths, readingOf } from './dartDepth.ts';
 import { faceMesh } from './draped.ts';
 import { BLANK_VERTICES } from './layBlank.ts';
@@ -33,7 +33,7 @@ describe('the depth of darts', () => {
     ],
     ['oval', [1, 6], COARSER, mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 50, wall: 'curved' })],
   ])('never read worse on a %s for being deeper', (_, counts, vertices, target) => {
-    const base = baseOf(faceMesh(target, 'neutral', vertices));
+    const base = blankBase(faceMesh(target, 'neutral', vertices));
     const feel = { thickness: target.slab.wall, limits: limitsOf(target) };
     const whole = bestDarted(base, [], feel);
     for (const count of counts) {
@@ -53,7 +53,7 @@ describe('the depth of darts', () => {
   it('are cut no further past the edge of the floor than it helps, and the blank says how far', () => {
     const cone = mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' });
     const feel = { thickness: cone.slab.wall, limits: limitsOf(cone) };
-    const base = baseOf(faceMesh(cone, 'neutral', BLANK_VERTICES.fine));
+    const base = blankBase(faceMesh(cone, 'neutral', BLANK_VERTICES.fine));
     const laid = [110, 120, 130].map((depth) => bestDarted(base, evenDarts(2, depth), feel));
     for (const blank of laid) {
       const flat = flatDepths(blank, 2);
@@ -79,7 +79,7 @@ describe('the depth of darts', () => {
     ['oval', 4, mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 50, wall: 'curved' })],
   ])('are as deep on the flat blank of a %s as was asked for, within a quarter of a millimetre', (_, count, target) => {
     const feel = { thickness: target.slab.wall, limits: limitsOf(target) };
-    const base = baseOf(faceMesh(target, 'neutral', BLANK_VERTICES.fine));
+    const base = blankBase(faceMesh(target, 'neutral', BLANK_VERTICES.fine));
     for (const depth of [22.7, 47.3]) {
       const flat = flatDepths(bestDarted(base, evenDarts(count, depth), feel), count);
       for (const found of flat) expect(Math.abs(found - depth)).toBeLessThan(0.25);

@@ -1,5 +1,5 @@
 import { borderOf, meshArea, vertexCount, type Mesh } from '../../geometry/mesh/mesh.ts';
-import { baseOf, type Blank, type BlankRun } from './blank.ts';
+import { blankBase, type Blank, type BlankRun } from './blank.ts';
 import { bestDarted, dartedOf } from './dartDepth.ts';
 import { faceMesh, meshOf, type DrapedTarget } from './draped.ts';
 import { limitsOf } from './limits.ts';
@@ -52,7 +52,7 @@ export function layBlank(target: DrapedTarget, fineness: Fineness, run: BlankRun
   const fine = fineness === 'fine' || form.kind === 'mesh';
   if (fineness === 'quick' && form.kind === 'mesh' && form.vertices.length > QUICK_MOST) return seenBlank(meshOf(form));
   const mesh = faceMesh(target, 'neutral', BLANK_VERTICES[fineness]);
-  const base = baseOf(mesh, half(0, darts.length > 0 ? 0.5 : 1));
+  const base = blankBase(mesh, half(0, darts.length > 0 ? 0.5 : 1));
   return {
     ...(fine
       ? bestDarted(base, darts, { thickness: target.slab.wall, limits: limitsOf(target) }, half(0.5, 0.5))

@@ -3,7 +3,7 @@ import { pointAt } from '../../geometry/outline/stations.ts';
 import { turned } from '../../geometry/outline/support.ts';
 import { TAU } from '../../numbers.ts';
 import type { Reach } from '../standing/standing.ts';
-import { middleOf } from './mouldMesh.ts';
+import { middleOfMould } from './mouldMesh.ts';
 import { movedMould, type MouldSurface, type MovedMould } from './mouldSurface.ts';
 import type { Bearing } from './roundTable.ts';
 import type { Point3 } from '../../geometry/point.ts';
@@ -91,7 +91,7 @@ export function hollowBelowRim(surface: MouldSurface, distance: number): number 
   const bearings = bearingsRound(surface, moved);
   const sections = bearings.map((bearing) => section(moved, bearing, UP, EDGE_STEPS));
   const level = Math.min(...sections.map((line) => line.at(-1)?.[2] ?? 0));
-  const [cx, cy] = middleOf(surface);
+  const [cx, cy] = middleOfMould(surface);
   const middle: Point3 = [cx, cy, moved.floor];
   const under = (a: Point3, b: Point3, c: Point3) =>
     (((b[0] - a[0]) * (c[1] - a[1]) - (c[0] - a[0]) * (b[1] - a[1])) / 2) * (level - (a[2] + b[2] + c[2]) / 3);

@@ -71,7 +71,7 @@ export function mouldMesh(surface: MouldSurface, distance: number, spacing: numb
 
 /** The same of a mould that has been moved before. */
 export function meshOnMoved(surface: MouldSurface, moved: MovedMould, spacing: number): Mesh {
-  const [cx, cy] = middleOf(surface);
+  const [cx, cy] = middleOfMould(surface);
   const middle: Point3 = [cx, cy, moved.floor];
   const ways = waysOut(moved, middle);
   const ring = (at: (bearing: Bearing) => Point3, kept: readonly number[]): Ring => {
@@ -102,7 +102,7 @@ export function meshOnMoved(surface: MouldSurface, moved: MovedMould, spacing: n
 }
 
 /** The middle of the floor, or of the rim of a dome. */
-export function middleOf({ foot, rim, floored }: MouldSurface): readonly [number, number] {
+export function middleOfMould({ foot, rim, floored }: MouldSurface): readonly [number, number] {
   const shape = floored ? foot : rim;
   return [(shape.h(0) - shape.h(Math.PI)) / 2, (shape.h(Math.PI / 2) - shape.h(-Math.PI / 2)) / 2];
 }

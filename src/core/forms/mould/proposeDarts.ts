@@ -2,7 +2,7 @@ import { limitsOf, withinLimits } from './limits.ts';
 import { onDemand, remembered, TAU } from '../../numbers.ts';
 import { turned } from '../../geometry/outline/support.ts';
 import { supportOf } from '../../parts/plan/plan.ts';
-import { baseOf, type Blank, type BlankBase, type BlankRun } from './blank.ts';
+import { blankBase, type Blank, type BlankBase, type BlankRun } from './blank.ts';
 import { dartedOf } from './dartDepth.ts';
 import { faceMesh, type DrapedTarget } from './draped.ts';
 import { layBlank } from './layBlank.ts';
@@ -101,7 +101,7 @@ function searched(target: DrapedTarget, run: BlankRun): DartProposal {
   const clear = { stretch: CLEAR * limits.stretch, gather: CLEAR * limits.gather };
   const going = () => run.going?.() ?? true;
   if (withinLimits(layBlank(target, 'fine').strain.most, limits)) return { kind: 'none-needed' };
-  const base = baseOf(faceMesh(target, 'neutral', SEARCHING));
+  const base = blankBase(faceMesh(target, 'neutral', SEARCHING));
   const reach = reachOf(base);
   const sets = placeSets(target, base);
   for (const [index, places] of sets.entries()) {

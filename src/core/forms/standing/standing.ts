@@ -53,7 +53,7 @@ export function mouthOf(shape: Support): readonly [number, number] {
     alike = Math.abs(shape.h(phi) - shape.h(phi + Math.PI) - 2 * off) < 1e-6;
   }
   if (alike) return [wide, deep];
-  const [mx, my] = middleOf(shape);
+  const [mx, my] = middleOfPlan(shape);
   const least = [...shape.flats, ...Array.from({ length: LOOKS }, (_, look) => (TAU * look) / LOOKS)].reduce(
     (near, phi) => Math.min(near, shape.h(phi) - mx * Math.cos(phi) - my * Math.sin(phi)),
     Infinity,
@@ -62,7 +62,7 @@ export function mouthOf(shape: Support): readonly [number, number] {
 }
 
 /** The middle of a plan (Steiner's point of its support function). */
-export function middleOf(plan: Support): readonly [number, number] {
+export function middleOfPlan(plan: Support): readonly [number, number] {
   let [x, y] = [0, 0];
   for (let step = 0; step < LOOKS; step += 1) {
     const phi = (TAU * step) / LOOKS;

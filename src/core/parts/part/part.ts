@@ -104,7 +104,7 @@ export function slabBox(part: Part): { readonly length: number; readonly width: 
 }
 
 /** A point well within a part, for its name: between the middles of foot and rim, or the middle of its box (mm). */
-export function middleOf({ outline, leans }: Part): readonly [number, number] {
+export function middleOfPart({ outline, leans }: Part): readonly [number, number] {
   const foot = leans.find(({ edge }) => edge === 'foot');
   const rim = leans.find(({ edge }) => edge === 'rim');
   const feet = leans.filter(({ edge }) => edge === 'foot').length;

@@ -84,7 +84,7 @@ export function placedAt({ piece, footprint }: Kind, [x, y]: readonly [number, n
 }
 
 /** Where the middle of a kind's box is that lies somewhere: the other way round of {@link placedAt}. */
-export function middleOf({ footprint }: Kind, { x, y, turn }: Placed): readonly [number, number] {
+export function middleOfPlaced({ footprint }: Kind, { x, y, turn }: Placed): readonly [number, number] {
   const [mx, my] = footprint.middle;
   const angle = (turn * Math.PI) / 180;
   const [c, s] = [Math.cos(angle), Math.sin(angle)];

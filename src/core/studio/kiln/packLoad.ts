@@ -1,6 +1,6 @@
 import { boxRows } from './boxRows.ts';
 import { turnedReach } from './footprint.ts';
-import { kindOf, middleOf, placedAt, shelfArea, type Kind, type Loaded, type LoadJob, type LoadShelf, type Placed } from './loadJob.ts'; // prettier-ignore
+import { kindOf, middleOfPlaced, placedAt, shelfArea, type Kind, type Loaded, type LoadJob, type LoadShelf, type Placed } from './loadJob.ts'; // prettier-ignore
 import { ShelfRoom, type Pair, type Slide, type Way } from './shelfRoom.ts';
 import type { Point } from '../../geometry/point.ts';
 
@@ -114,7 +114,7 @@ function wantedOf(job: LoadJob): Wanted {
       if (!kind) return [];
       used.set(kind, (used.get(kind) ?? 0) + 1);
       const way = kind.ways.find(({ turn }) => turn === placed.turn) ?? { turn: placed.turn, reach: turnedReach(kind.footprint, placed.turn), index: ways++ }; // prettier-ignore
-      return [{ kind, at: middleOf(kind, placed), way }];
+      return [{ kind, at: middleOfPlaced(kind, placed), way }];
     }),
   );
   const free = kinds.flatMap((kind) => Array<Kind>(Math.max(0, kind.piece.count - (used.get(kind) ?? 0))).fill(kind));

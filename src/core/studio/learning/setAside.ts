@@ -44,13 +44,13 @@ function farAtFirst(pieces: readonly PieceReadings[]): Set<string> {
   }
   const middle = median([...firings.values()].flat());
   // A firing of few is as likely to be led by its slip: it is held to the middle of all.
-  const middleOf = (firing: string) => {
+  const middleFor = (firing: string) => {
     const values = firings.get(firing) ?? [];
     return values.length >= 5 ? median(values) : middle;
   };
   const far = pieces.flatMap(
     ({ firing, readings }, piece) =>
-    readings.map(({ value, scale }, reading) => ({ key: keyOf({ piece, reading }), far: Math.abs(value - middleOf(firing)) / scale })), // prettier-ignore
+    readings.map(({ value, scale }, reading) => ({ key: keyOf({ piece, reading }), far: Math.abs(value - middleFor(firing)) / scale })), // prettier-ignore
   );
   const usual = median(far.map((one) => one.far)) / MEDIAN_SHARE;
   return new Set(far.filter((one) => one.far > FAR_AT_FIRST * usual).map(({ key }) => key));

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { pathData, screenPx } from '../../../core/files/format/pathData.ts';
 import { bounds } from '../../../core/geometry/outline/outline.ts';
-import { middleOf, type Mark, type Part } from '../../../core/parts/part/part.ts';
+import { middleOfPart, type Mark, type Part } from '../../../core/parts/part/part.ts';
 import { kindOnTable, leaningEdges, LOW_WALL } from './tablePlaces.ts';
 
 /** One flat part on the cloth, its lower left corner at `at` (px); its tags lie on it, or hang below it. */
@@ -25,7 +25,7 @@ const px = (x: number) => origin.value[0] + x * props.scale;
 const py = (y: number) => origin.value[1] - y * props.scale;
 const leans = computed(() => props.part.leans.some((lean) => lean.word !== 'straight down'));
 const middle = computed(() => {
-  const [x, y] = middleOf(props.part);
+  const [x, y] = middleOfPart(props.part);
   return [px(x), py(y)] as const;
 });
 const roomy = computed(() => box.value.width * props.scale > 150 && box.value.height * props.scale > 64);
