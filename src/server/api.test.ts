@@ -222,10 +222,11 @@ describe('safety', () => {
 });
 
 describe('the door', () => {
-  const behindDoor = async () =>
+  const behindDoor = async (proxies?: readonly string[]) =>
     request(
       buildApp({
         database,
+        ...(proxies && { proxies }),
         door: await makeDoor('under the fawn', database),
         workshop: ownWorkshop(),
         address: '0.0.0.0',
@@ -257,6 +258,18 @@ describe('the door', () => {
       await visitor.post('/api/session').send({ passphrase: `guess ${tries}` });
     const reply = await visitor.post('/api/session').send({ passphrase: 'under the fawn' });
     expect([reply.status, (reply.body as ErrorReply).error]).toEqual([429, 'too-many-tries']);
+  });
+
+  it.each([
+    ['believed', ['loopback'], 401],
+    ['believed as an address', ['127.0.0.1', '::ffff:127.0.0.1'], 401],
+    ['not believed', [], 429],
+    ['of another network, and not believed', ['10.0.0.0/8'], 429],
+  ])('counts tries for who asks through a proxy that is %s', async (_, proxies, status) => {
+    const visitor = await behindDoor(proxies);
+    const tryFrom = (place: number) => visitor.post('/api/session').set('X-Forwarded-For', `203.0.113.${place}`).send({ passphrase: 'guess' }); // prettier-ignore
+    for (let place = 0; place < 10; place += 1) await tryFrom(place);
+    expect((await tryFrom(10)).status).toBe(status);
   });
 
   it('forgets a sign-in after its time', async () => {

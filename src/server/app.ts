@@ -35,6 +35,8 @@ export interface AppParts {
   readonly workshop: Workshop;
   /** The address that the server listens on. */
   readonly address: string;
+  /** Proxies that are believed about who asks through them; those on this machine where none are named. */
+  readonly proxies?: readonly string[];
   /** Folder of the built screens, or null for the API alone. */
   readonly pages: string | null;
   /** Folder of the photographs; without one none are kept. */
@@ -48,14 +50,14 @@ export function buildApp({
   door,
   workshop,
   address,
+  proxies = ['loopback'],
   pages,
   photographs,
   logger = pino({ level: 'silent' }),
 }: AppParts): Express {
   const app = express();
   app.disable('x-powered-by');
-  // A proxy on this machine says who asks through it; nobody else is believed.
-  app.set('trust proxy', 'loopback');
+  app.set('trust proxy', [...proxies]);
   app.use(
     pinoHttp({
       logger,

@@ -9,6 +9,7 @@ describe('readConfig', () => {
       dataFolder: '/table/data',
       logLevel: 'info',
       passphrase: null,
+      proxies: ['loopback'],
     });
   });
 
@@ -19,6 +20,7 @@ describe('readConfig', () => {
       FAWN_DATA: '/elsewhere',
       FAWN_LOG: 'warn',
       FAWN_PASSPHRASE: 'under the fawn',
+      FAWN_PROXIES: '10.0.0.0/8, fd00::1,loopback',
     };
     expect(readConfig(environment, '/table')).toEqual({
       address: '0.0.0.0',
@@ -26,7 +28,9 @@ describe('readConfig', () => {
       dataFolder: '/elsewhere',
       logLevel: 'warn',
       passphrase: 'under the fawn',
+      proxies: ['10.0.0.0/8', 'fd00::1', 'loopback'],
     });
+    expect(readConfig({ FAWN_PROXIES: 'none' }, '/table').proxies).toEqual([]);
   });
 
   it.each([
@@ -37,6 +41,9 @@ describe('readConfig', () => {
     [{ FAWN_PORT: 'http' }, /FAWN_PORT is http/],
     [{ FAWN_PORT: '70000' }, /0 to 65535/],
     [{ FAWN_LOG: 'chatty' }, /FAWN_LOG is chatty/],
+    [{ FAWN_PROXIES: 'true' }, /FAWN_PROXIES has true/],
+    [{ FAWN_PROXIES: '10.0.0.1, 10.0.0.0/33' }, /FAWN_PROXIES has 10.0.0.0\/33/],
+    [{ FAWN_PROXIES: 'none, loopback' }, /FAWN_PROXIES has none/],
   ])('refuses to start with %j and says why', (environment, words) => {
     expect(() => readConfig(environment, '/table')).toThrow(words);
   });

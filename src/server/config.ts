@@ -1,3 +1,4 @@
+import { isIP } from 'node:net';
 import { resolve } from 'node:path';
 
 /** The server's settings. */
@@ -7,6 +8,8 @@ export interface Config {
   readonly dataFolder: string;
   readonly logLevel: string;
   readonly passphrase: string | null;
+  /** Proxies that are believed about who asks through them. */
+  readonly proxies: readonly string[];
 }
 
 /** One setting: the variable that sets it, its default, and what it means. The README prints this table. */
@@ -30,12 +33,24 @@ export const SETTINGS = {
     meaning: 'how much the log says: silent, error, warn, info or debug',
   },
   passphrase: { variable: 'FAWN_PASSPHRASE', fallback: '', meaning: 'asked for at the door when it is set' },
+  proxies: {
+    variable: 'FAWN_PROXIES',
+    fallback: 'loopback',
+    meaning: 'proxies that are believed about who asks: loopback, none, or addresses with commas between',
+  },
 } as const satisfies Record<string, Setting>;
 
 const LOG_LEVELS = ['silent', 'error', 'warn', 'info', 'debug'];
 
 /** Shortest passphrase that may guard a table on the network (characters). */
 const LEAST_PASSPHRASE = 8;
+
+/** An address of a proxy, or a network of them such as 10.0.0.0/8. */
+function isNetwork(text: string): boolean {
+  const [address = '', bits, ...more] = text.split('/');
+  const most = { 0: -1, 4: 32, 6: 128 }[isIP(address)] ?? -1;
+  return more.length === 0 && most > 0 && (bits === undefined || (/^\d{1,3}$/.test(bits) && Number(bits) <= most));
+}
 
 /** Addresses that only this machine reaches. */
 export function isLoopback(address: string): boolean {
@@ -66,5 +81,11 @@ export function readConfig(environment: Readonly<Record<string, string | undefin
   if (passphrase !== null && passphrase.length < LEAST_PASSPHRASE) {
     throw new Error(`FAWN_PASSPHRASE must have at least ${LEAST_PASSPHRASE} characters.`);
   }
-  return { address, port, logLevel, passphrase, dataFolder: resolve(folder, text(SETTINGS.dataFolder)) };
+  const named = text(SETTINGS.proxies).split(',').map((one) => one.trim()); // prettier-ignore
+  const proxies = named.length === 1 && named[0] === 'none' ? [] : named;
+  const unknown = proxies.find((one) => one !== SETTINGS.proxies.fallback && !isNetwork(one));
+  if (unknown !== undefined) {
+    throw new Error(`FAWN_PROXIES has ${unknown}: it must be loopback, none, or addresses with commas between.`);
+  }
+  return { address, port, logLevel, passphrase, proxies, dataFolder: resolve(folder, text(SETTINGS.dataFolder)) };
 }

@@ -57,6 +57,7 @@ export async function listen(config: Config, options: ListenOptions): Promise<Li
       door,
       workshop,
       address: config.address,
+      proxies: config.proxies,
       pages: options.pages,
       photographs: join(config.dataFolder, 'photographs'),
       logger,
