@@ -4,7 +4,7 @@ import { columnsOf, factorise, workspace, type Factor, type Workspace } from '..
 import type { Mesh } from '../mesh/mesh.ts';
 import { nestedDissection } from '../sparse/ordering.ts';
 
-/** Neighbours of each vertex of a triangulation, by a start and one list. */
+/** Neighbours of each vertex of a triangulation, as compressed rows: a start for each vertex, and one list. */
 export function neighboursOf(count: number, triangles: Uint32Array): { start: Int32Array; neighbours: Int32Array } {
   const start = new Int32Array(count + 1);
   for (let corner = 0; corner < triangles.length; corner += 1) {
@@ -28,7 +28,7 @@ export function neighboursOf(count: number, triangles: Uint32Array): { start: In
     put(c, a);
     put(c, b);
   }
-  // An inner edge stands twice.
+  // An inner edge appears twice.
   const met = new Int32Array(count).fill(-1);
   let kept = 0;
   for (let vertex = 0; vertex < count; vertex += 1) {
@@ -46,16 +46,16 @@ export function neighboursOf(count: number, triangles: Uint32Array): { start: In
   return { start, neighbours: neighbours.slice(0, kept) };
 }
 
-/** Where the figures of a triangulation's vertices and edges stand in a matrix, whatever its width. */
+/** Where each vertex and edge of a triangulation is stored in the matrix, for any block width. */
 export interface Pattern {
   readonly symbolic: Symbolic;
-  /** For each pair of corners of each triangle its front, and its column and row there; -1 for the upper half. */
+  /** For each pair of corners of each triangle: its front, and its column and row there; -1 in the upper half. */
   readonly fronts: Int32Array;
   readonly columns: Int32Array;
   readonly rows: Int32Array;
 }
 
-/** The pattern of a mesh, with an order of elimination by the places of its vertices. */
+/** The sparsity pattern of a mesh, with an elimination order from the positions of its vertices. */
 export function patternOf({ positions, triangles }: Mesh): Pattern {
   const axes = [0, 1, 2].map((axis) => positions.filter((_, index) => index % 3 === axis));
   const { start, neighbours } = neighboursOf(positions.length / 3, triangles);
@@ -81,15 +81,15 @@ export function patternOf({ positions, triangles }: Mesh): Pattern {
 }
 
 /**
- * A symmetric positive system with a block of `width` by `width` figures for each pair of vertices that share a triangle.
- * Its order of elimination is found once; only the figures change between factorisations.
+ * A symmetric positive system with a block of `width` by `width` for each pair of vertices that share a triangle.
+ * The elimination order is found once; only the values change between factorisations.
  */
 export class BlockSystem {
   readonly width: number;
   private readonly symbolic: Symbolic;
   private readonly columns: Float64Array[];
   private readonly room: Workspace;
-  /** Where each pair of corners of each triangle stands: front, and index of its block; -1 for the upper half. */
+  /** For each pair of corners of each triangle: its front, and the index of its block; -1 in the upper half. */
   private readonly fronts: Int32Array;
   private readonly blocks: Int32Array;
   /** Length of a column of each front. */
@@ -110,7 +110,7 @@ export class BlockSystem {
     for (const column of this.columns) column.fill(0);
   }
 
-  /** Adds a block for a pair of corners of a triangle (counted by its first corner's index), row by row. */
+  /** Adds a block, row by row, for a pair of corners of a triangle (named by the index of its first corner). */
   add(at: number, one: number, other: number, block: ArrayLike<number>): void {
     const pair = 3 * at + 3 * one + other;
     const front = this.fronts[pair] as number;
@@ -126,7 +126,7 @@ export class BlockSystem {
     }
   }
 
-  /** The same for width 2, [[xx, xy], [yx, yy]], without a list. */
+  /** The same for width 2, [[xx, xy], [yx, yy]], without allocating a list. */
   addTwo(at: number, one: number, other: number, xx: number, xy: number, yx: number, yy: number): void {
     const pair = 3 * at + 3 * one + other;
     const front = this.fronts[pair] as number;
@@ -140,7 +140,7 @@ export class BlockSystem {
     column[second + 1] = (column[second + 1] as number) + yy;
   }
 
-  /** Adds a share of the diagonal's mean to every place of it, so that what moves freely is held. */
+  /** Adds a share of the mean diagonal to the whole diagonal, which holds free motions. */
   stiffen(share: number): void {
     const { fronts } = this.symbolic;
     const { width } = this;
@@ -160,7 +160,7 @@ export class BlockSystem {
     });
   }
 
-  /** Whether a pair of corners stands in the half that is kept. */
+  /** Whether a pair of corners is in the stored half. */
   keeps(at: number, one: number, other: number): boolean {
     return (this.fronts[3 * at + 3 * one + other] as number) >= 0;
   }
@@ -170,7 +170,7 @@ export class BlockSystem {
     return factorise(this.symbolic, this.width, this.columns, this.room);
   }
 
-  /** Solves for one right side, its figures by vertex and component. */
+  /** Solves for one right side, interleaved by vertex and component. */
   solve(factor: Factor, right: Float64Array): Float64Array {
     const { width } = this;
     const { place } = this.symbolic;

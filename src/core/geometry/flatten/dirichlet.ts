@@ -1,7 +1,7 @@
 import type { BlockSystem } from './blockSystem.ts';
 import { jacobian, stretchesAt, type RestShapes } from './restShapes.ts';
 
-/** The symmetric Dirichlet energy of a layout: mean of (s - 1/s)^2 over both stretches; infinite where a triangle is turned over. */
+/** The symmetric Dirichlet energy of a layout: mean of (s - 1/s)^2 over both stretches; infinite where a triangle is flipped. */
 export function energyOf(rest: RestShapes, uv: Float64Array): number {
   const { areas, area } = rest;
   const own = new Float64Array(4);
@@ -20,13 +20,13 @@ export function energyOf(rest: RestShapes, uv: Float64Array): number {
  * Gradient, and the Hessian made positive triangle by triangle: its four eigenvectors are two stretches, a twist and a
  * shear along the principal axes, with eigenvalues in closed form (Smith, de Goes and Kim 2019).
  *
- * @param system gets the Hessian; without it the gradient alone is worked out
+ * @param system receives the Hessian; without it only the gradient is computed
  */
 export function assemble(rest: RestShapes, uv: Float64Array, system: BlockSystem | null): Float64Array {
   const { triangles, gradients, areas, area } = rest;
   const own = new Float64Array(4);
   const slope = new Float64Array(uv.length);
-  /** Modes by corner, and the same times their eigenvalues. */
+  /** The modes by corner, and the same multiplied by their eigenvalues. */
   const modes = new Float64Array(24);
   const scaled = new Float64Array(24);
   const half = new Float64Array(2);
@@ -121,14 +121,14 @@ function addHessian(system: BlockSystem, index: number, scaled: Float64Array, mo
   }
 }
 
-/** Writes cosine and sine of half the angle of a vector of a length; those of no angle for none. */
+/** Writes the cosine and sine of half a vector's angle; of angle 0 for a vector of length 0. */
 function halved(x: number, y: number, length: number, out: Float64Array): void {
   if (!(length > 0)) {
     out[0] = 1;
     out[1] = 0;
     return;
   }
-  // The greater of the two by the root, the other from their product: nothing cancels.
+  // The greater one by the root, the other from their product, which avoids cancellation.
   const greater = Math.sqrt((1 + Math.abs(x) / length) / 2);
   const other = y / (2 * length * greater);
   out[0] = x >= 0 ? greater : Math.abs(other);

@@ -22,7 +22,7 @@ export interface Distortion {
   readonly stretchMax: number;
 }
 
-/** Measures a layout without flips; infinite where a triangle is turned over. */
+/** Measures a layout without flips; infinite where a triangle is flipped. */
 export function distortionOf(rest: RestShapes, uv: Float64Array): Distortion {
   const found = stretches(rest, uv);
   const count = rest.areas.length;
@@ -39,6 +39,6 @@ export function distortionOf(rest: RestShapes, uv: Float64Array): Distortion {
     least = Math.min(least, 1 / s1);
     greatest = Math.max(greatest, 1 / s2);
   }
-  // Rounding can take what is none a little below it.
+  // Rounding can make a distortion of 0 slightly negative.
   return { distortion: Math.max(0, sum / rest.area), stretchMin: least, stretchMax: greatest };
 }

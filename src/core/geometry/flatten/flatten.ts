@@ -9,17 +9,17 @@ import { assembleJoins, coupledTriangles, joinedEdges, joinEnergy, type Join } f
 import { seenFlat, stretchedInDisc } from './startLayout.ts';
 import { longestStep } from './stepLength.ts';
 
-/** How a mesh is laid flat: from which start, and who is told and may stop it. */
+/** How a mesh is flattened: its start, its progress, and what stops it. */
 export interface FlattenRun {
-  /** Begin in a disc even where the mesh could be seen flat, or from a layout without flips. */
+  /** Start from a disc even where the mesh could be projected, or from a given layout without flips. */
   readonly start?: 'seen' | 'disc' | Float64Array;
-  /** Sides of cuts that are joined again: edges that meet stay equally long. */
+  /** Both sides of each cut that is joined again: edges that meet keep equal lengths. */
   readonly joins?: readonly Join[];
-  /** It is enough when a step lowers the energy by less than this part of it; without it, the energy is the least there is. */
+  /** Stops when a step lowers the energy by less than this share of it; without it, at the minimum. */
   readonly enough?: number;
-  /** Told of every step with its energy (area-weighted mean, 0 without distortion). */
+  /** Called after every step with its energy (area-weighted mean, 0 without distortion). */
   readonly step?: (energy: number, iteration: number) => void;
-  /** Work goes on while this is true. */
+  /** The work continues while this returns true. */
   readonly going?: () => boolean;
 }
 
@@ -28,23 +28,23 @@ export interface Flattened extends Distortion {
   /** x and y of each vertex (mm), in the file's order. */
   readonly uv: Float64Array;
   readonly iterations: number;
-  /** Whether no further step lowers the energy, or by less than is enough; false when it was stopped. */
+  /** Whether it converged; false when it was stopped. */
   readonly converged: boolean;
 }
 
-/** More steps than this are never needed from a start without flips. */
+/** Most steps: a start without flips never needs more. */
 const MOST_STEPS = 200;
 
 /** A step that promises to lower the mean energy by less has converged, */
 const SETTLED = 1e-17;
 
-/** ... and after a whole step that promised less than this part of it, the next would win nothing: they converge quadratically. */
+/** ... and after a full step that promised less than this share of it, the next gains nothing: convergence is quadratic. */
 const LAST = 1e-8;
 
-/** A step with the last factorisation must promise less than this part of what the step before did, or a new one is made. */
+/** A step with the last factorisation must promise less than this share of the step before, or the matrix is factorised again. */
 const WORTH = 0.1;
 
-/** A way downhill, by which factorisation it was found, and by how much the energy falls along it at first. */
+/** A descent direction, the factorisation that gave it, and the initial slope of the energy along it. */
 interface Way {
   readonly factor: Factor;
   readonly along: Float64Array;
@@ -63,10 +63,9 @@ function startOf(mesh: Mesh, start: FlattenRun['start'], area: number, pattern: 
 }
 
 /**
- * Lays a mesh flat with the least symmetric Dirichlet energy, which punishes stretch and gather alike and never turns a
- * triangle over: projected Newton steps with a sparse direct factorisation, kept
- * for further steps while these converge fast, each shortened until the energy falls. The
- * mesh must be one open surface ({@link meshTrouble} tells).
+ * Flattens a mesh with the least symmetric Dirichlet energy, which penalises stretch and gather alike and never flips a
+ * triangle: projected Newton steps with a sparse direct factorisation, which is reused while the steps converge fast; each
+ * step is shortened until the energy falls. The mesh must be one open surface ({@link meshTrouble} tells).
  *
  * @throws RangeError when no start without flips is found
  */
@@ -81,7 +80,7 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
   run.step?.(energy, 0);
   if (joined.length === 0) ({ uv, energy } = relaxed(rest, uv, energy, new BlockSystem(pattern, 1)));
   const system = new BlockSystem(pattern, 2);
-  /** Slope of the energy, and its curvature in the system when that is asked for. */
+  /** Gradient of the energy, and its Hessian in the system when that is wanted. */
   const slopeAt = (curvature: BlockSystem | null) => {
     const slope = assemble(rest, uv, curvature);
     assembleJoins(joined, uv, { system: curvature, slope, first: triangles.length / 3 });
@@ -99,7 +98,7 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
   while (iterations < MOST_STEPS && (run.going?.() ?? true)) {
     const before = way;
     way = before && wayDown(system, before.factor, slopeAt(null));
-    // A factorisation is kept while its steps still win nearly all there is.
+    // The factorisation is reused while its steps still gain nearly all there is to gain.
     if (!way || !(way.promise < WORTH * (before?.promise ?? 0))) way = newtonWay();
     if (!way) break;
     const { along, promise } = way;

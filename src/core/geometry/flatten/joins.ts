@@ -1,7 +1,7 @@
 import type { Mesh } from '../mesh/mesh.ts';
 import type { BlockSystem } from './blockSystem.ts';
 
-/** Both sides of a cut that is joined again, as vertices that meet one by one; a vertex may be on both. */
+/** Both sides of a cut that is joined again, as vertices in the order in which they meet; a vertex may be on both. */
 export interface Join {
   readonly left: readonly number[];
   readonly right: readonly number[];
@@ -14,10 +14,10 @@ export interface JoinedEdges {
   readonly weight: number;
 }
 
-/** How much stiffer a join is than the slab: its two edges differ by about a thousandth of what the slab gives. */
+/** How much stiffer a join is than the slab: its two edges then differ by about a thousandth of the slab's strain. */
 const STIFFER = 300;
 
-/** Three triangles of the four ends that between them hold every pair. */
+/** Three triangles of the four ends, which together contain every pair. */
 const COUPLED = [
   [0, 1, 2],
   [1, 3, 2],
@@ -58,7 +58,7 @@ export function joinEnergy(joined: readonly JoinedEdges[], uv: Float64Array): nu
 }
 
 /**
- * Adds their gradient to a slope and, where there is a system, the part of their Hessian that is positive wherever they lie.
+ * Adds their gradient and, where a system is given, the part of their Hessian that is always positive.
  *
  * @param first the triangle of the system's pattern that is the first of {@link coupledTriangles}' own
  */
@@ -75,7 +75,7 @@ export function assembleJoins(
     const { ends, length, weight } = edges;
     const { x, y, u, v, apart } = edgesIn(edges, uv);
     const scale = 2 / (length * length);
-    /** How the difference grows with each end. */
+    /** Derivative of the difference by each end. */
     const ways = [[-x, -y], [x, y], [u, v], [-u, -v]].map(([along, up]) => [scale * (along ?? 0), scale * (up ?? 0)] as const); // prettier-ignore
     ends.forEach((vertex, end) => {
       const [along, up] = ways[end] as readonly [number, number];

@@ -44,7 +44,7 @@ export function restShapes({ positions, triangles }: Mesh): RestShapes {
   return { triangles, areas, gradients, area: total };
 }
 
-/** Writes how a triangle is carried from its own plane to the layout: the matrix [[a, b], [c, d]], row by row. */
+/** Writes the map of a triangle from its own plane to the layout: the matrix [[a, b], [c, d]], row by row. */
 export function jacobian(
   { triangles, gradients }: RestShapes,
   uv: Float64Array,
@@ -70,7 +70,7 @@ export function jacobian(
   out[3] = d;
 }
 
-/** Writes the principal stretches of a triangle from its own plane to the layout, the greater first; the lesser is negative where it is turned over. */
+/** Writes the principal stretches of a triangle from its own plane to the layout, the greater first; the lesser is negative where it is flipped. */
 export function stretchesAt(rest: RestShapes, uv: Float64Array, index: number, out: Float64Array): void {
   jacobian(rest, uv, index, out);
   const a = out[0] as number;

@@ -2,15 +2,15 @@ import type { BlockSystem } from './blockSystem.ts';
 import { energyOf } from './dirichlet.ts';
 import type { RestShapes } from './restShapes.ts';
 
-/** Rounds of the rough flattening that comes before. */
+/** Rounds of the rough flattening. */
 const ROUGH = 14;
 
-/** It ends when a round wins less than this part of the energy. */
+/** It ends when a round lowers the energy by less than this share. */
 const ROUGH_GAIN = 0.05;
 
 /**
- * A rough flattening: each triangle is turned as it lies best, and all are joined again by one system that stays the same
- * (as rigid as possible). It comes near in a few cheap rounds; the best layout without flips is handed on.
+ * A rough flattening (as rigid as possible): each triangle is rotated to its best fit, then one constant system joins them
+ * all again. A few cheap rounds come close; the best layout without flips is returned.
  */
 export function relaxed(
   rest: RestShapes,

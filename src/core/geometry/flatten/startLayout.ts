@@ -3,7 +3,7 @@ import { BlockSystem, type Pattern } from './blockSystem.ts';
 
 type Vector = readonly [number, number, number];
 
-/** The mesh seen along its mean normal, when no triangle is seen from behind; null when one is. Interleaved x, y (mm). */
+/** The mesh projected along its mean normal; null when a triangle would be seen from behind. Interleaved x, y (mm). */
 export function seenFlat(mesh: Mesh): Float64Array | null {
   const normals = doubleNormals(mesh);
   const sum = normals.reduce<Vector>(
@@ -13,7 +13,7 @@ export function seenFlat(mesh: Mesh): Float64Array | null {
   const long = Math.hypot(...sum);
   if (!(long > 0)) return null;
   const z: Vector = [sum[0] / long, sum[1] / long, sum[2] / long];
-  // No triangle is steeper than one in twenty: a steeper one would begin almost without area.
+  // No triangle may be steeper than one in twenty: its projection would have almost no area.
   const steep = 0.05;
   if (normals.some((n) => n[0] * z[0] + n[1] * z[1] + n[2] * z[2] <= steep * Math.hypot(...n))) return null;
   const far: Vector = Math.abs(z[0]) < 0.6 ? [1, 0, 0] : [0, 1, 0];
@@ -32,8 +32,8 @@ export function seenFlat(mesh: Mesh): Float64Array | null {
 }
 
 /**
- * The mesh stretched into a disc of its own area: the border on a circle by its length, every other vertex in the weighed
- * middle of its neighbours, which never turns a triangle over (Tutte).
+ * The mesh mapped to a disc of its own area: the border on a circle by its length, every other vertex at the weighted mean
+ * of its neighbours, which never flips a triangle (Tutte).
  */
 export function stretchedInDisc(mesh: Mesh, area: number, pattern: Pattern): Float64Array {
   const { positions, triangles } = mesh;
@@ -80,7 +80,7 @@ export function stretchedInDisc(mesh: Mesh, area: number, pattern: Pattern): Flo
       }
     }
   }
-  // Fixed vertices stand alone.
+  // Fixed vertices have no neighbours in the system.
   const seen = new Uint8Array(count);
   for (let at = 0; at < triangles.length; at += 3) {
     for (let one = 0; one < 3; one += 1) {

@@ -18,7 +18,7 @@ export function longestStep(triangles: Uint32Array, uv: Float64Array, way: Float
     const none = ux * vy - uy * vx;
     const root = one * one - 4 * two * none;
     if (root < 0) continue;
-    // The form that does not cancel.
+    // The form of the root that avoids cancellation.
     const half = -(one + (one >= 0 ? 1 : -1) * Math.sqrt(root)) / 2;
     for (const step of [half / two, none / half]) if (step > 0) least = Math.min(least, step);
   }

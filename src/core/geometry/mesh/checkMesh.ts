@@ -1,12 +1,12 @@
 import { borderOf, doubleNormals, edgesOf, vertexCount, type Mesh } from './mesh.ts';
 
-/** Most vertices and triangles that are taken, and triangles round one vertex: far above what a mould needs, and what a page can hold. */
+/** Most vertices, triangles, and triangles round one vertex: far above what a mould needs, and as much as a page can hold. */
 export const MESH_LIMITS = { vertices: 200_000, triangles: 400_000, round: 2000, greatest: 5000, least: 5 } as const;
 
-/** A triangle thinner than this part of its longest side squared has no area (ratio). */
+/** A triangle has no area when its area is below this share of its longest side squared. */
 const FLAT = 1e-10;
 
-/** What is wrong with a mesh at first sight, before anything is looked for in it; null when nothing is. */
+/** What is wrong with a mesh before its edges are examined (limits, figures, indices); null when nothing is. */
 export function grossTrouble({ positions, triangles }: Mesh): string | null {
   if (triangles.length === 0) return 'has no triangles';
   let [least, greatest] = [Infinity, -Infinity];

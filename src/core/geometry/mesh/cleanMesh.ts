@@ -1,20 +1,20 @@
 import type { Mesh } from './mesh.ts';
 
-/** An edge shorter than this part of the middling one is drawn together. */
+/** An edge shorter than this share of the median is collapsed. */
 const SHORT = 0.05;
 
-/** A triangle lower than this part of its longest side is turned into its neighbour. */
+/** A triangle lower than this share of its longest side is flipped into its neighbour. */
 const LOW = 0.03;
 
-/** A piece with less than this part of all triangles is a crumb. */
+/** A piece with less than this share of all triangles is a crumb. */
 const CRUMB = 0.02;
 
-/** Rounds in which what is left is looked at again. */
+/** Most rounds of cleaning. */
 const ROUNDS = 8;
 
 type Corners = [number, number, number];
 
-/** A mesh that is being mended: its corners in place, and which triangles stand at each. */
+/** A mesh while it is mended: its vertices, and the triangles at each. */
 interface Mending {
   readonly positions: Float64Array;
   readonly triangles: Corners[];
@@ -24,7 +24,7 @@ interface Mending {
 /** Corners nearer to one another than this are one (mm): some files write each triangle by itself. */
 const WELD = 1e-4;
 
-/** Each corner by the first one in its place. */
+/** For each vertex, the first one in the same place. */
 function welded({ positions }: Mesh): number[] {
   const known = new Map<string, number>();
   const round = (at: number) => Math.round((positions[at] as number) / WELD);
@@ -44,7 +44,7 @@ function begin({ positions, triangles: written }: Mesh): Mending {
   for (let index = 0; index < triangles.length; index += 3) {
     const corners: Corners = [triangles[index] as number, triangles[index + 1] as number, triangles[index + 2] as number]; // prettier-ignore
     const name = [...corners].sort((p, q) => p - q).join(' ');
-    // The same triangle twice is one, and two corners in one place are none.
+    // A triangle that is there twice counts once; one with two corners in one place is dropped.
     if (new Set(corners).size < 3 || seen.has(name)) continue;
     seen.add(name);
     kept.push(corners);
@@ -56,7 +56,7 @@ function begin({ positions, triangles: written }: Mesh): Mending {
 
 const length = ({ positions }: Mending, p: number, q: number) => Math.hypot((positions[3 * p] as number) - (positions[3 * q] as number), (positions[3 * p + 1] as number) - (positions[3 * q + 1] as number), (positions[3 * p + 2] as number) - (positions[3 * q + 2] as number)); // prettier-ignore
 
-/** Height over its longest side, as a part of it; and at which corner that side begins. */
+/** Height over the longest side, as a share of it, and the corner at which that side begins. */
 function lowness(mending: Mending, [a, b, c]: Corners): { readonly low: number; readonly from: 0 | 1 | 2 } {
   const sides = [length(mending, a, b), length(mending, b, c), length(mending, c, a)] as const;
   const long = Math.max(...sides);
@@ -76,16 +76,16 @@ const isThere = ({ triangles, at }: Mending, index: number) => at.get(triangles[
 /** The triangles that two corners share. */
 const shared = ({ at }: Mending, p: number, q: number) => [...(at.get(p) ?? [])].filter((index) => at.get(q)?.has(index)); // prettier-ignore
 const neighbours = ({ triangles, at }: Mending, vertex: number) => new Set([...(at.get(vertex) ?? [])].flatMap((index) => triangles[index] ?? []).filter((one) => one !== vertex)); // prettier-ignore
-/** A corner on the border: an edge of it has one triangle. */
+/** Whether a vertex is on the border: one of its edges has a single triangle. */
 const onBorder = (mending: Mending, vertex: number) => [...neighbours(mending, vertex)].some((one) => shared(mending, vertex, one).length === 1); // prettier-ignore
 
-/** Draws a short edge together to one of its ends, unless the surface would touch itself. */
+/** Collapses a short edge to one of its ends, unless the surface would touch itself. */
 function collapse(mending: Mending, from: number, to: number): boolean {
   const both = shared(mending, from, to);
   const around = neighbours(mending, to);
   const common = [...neighbours(mending, from)].filter((one) => around.has(one));
   if (both.length === 0 || common.length !== both.length) return false;
-  // The border stays where it is: it is the line that is cut.
+  // The border must not move: it is the line that is cut.
   if (onBorder(mending, from) && !(onBorder(mending, to) && both.length === 1)) return false;
   for (const index of both) replace(mending, index, null);
   for (const index of [...(mending.at.get(from) ?? [])]) {
@@ -96,14 +96,14 @@ function collapse(mending: Mending, from: number, to: number): boolean {
   return true;
 }
 
-/** Turns the longest side of a low triangle over into its neighbour, or takes it off where it lies at the border. */
+/** Flips the longest side of a low triangle into its neighbour, or removes the triangle where that side is on the border. */
 function turnOver(mending: Mending, index: number): boolean {
   const corners = mending.triangles[index] as Corners;
   const { low, from } = lowness(mending, corners);
   const [p, q, r] = [corners[from], corners[(from + 1) % 3], corners[(from + 2) % 3]] as Corners;
   const [other] = shared(mending, p, q).filter((one) => one !== index);
   if (other === undefined) {
-    // Its corner over the long side joins the border, unless it is there already.
+    // The corner opposite the long side becomes part of the border, unless it already is.
     if (onBorder(mending, r)) return false;
     replace(mending, index, null);
     return true;
@@ -143,8 +143,8 @@ function withoutCrumbs({ triangles, at }: Mending, alive: readonly number[]): re
 }
 
 /**
- * A mesh without the dirt that files have: triangles that are there twice, edges and triangles far thinner than the rest, crumbs,
- * corners that nothing needs. They are no part of the mould, but would be read as strain. A sound mesh stays as it is.
+ * A mesh without the usual dirt of files: double triangles, edges and triangles far thinner than the rest, crumbs, unused
+ * vertices. They are not part of the mould, but would show as strain. A sound mesh is returned unchanged.
  */
 export function cleanMesh(mesh: Mesh): Mesh {
   const mending = begin(mesh);
@@ -170,7 +170,7 @@ export function cleanMesh(mesh: Mesh): Mesh {
   return packed(mending, withoutCrumbs(mending, alive()));
 }
 
-/** What is left, without the corners that no triangle needs. */
+/** The remaining mesh, without unused vertices. */
 function packed({ positions, triangles }: Mending, kept: readonly number[]): Mesh {
   const names = new Map<number, number>();
   const corners = kept.flatMap((index) => triangles[index] as Corners);

@@ -11,13 +11,13 @@ export function vertexCount({ positions }: Mesh): number {
   return positions.length / 3;
 }
 
-/** The edges that leave each vertex, as the triangles run: `ends[from[v]]` to `ends[from[v + 1] - 1]`. */
+/** The directed edges of each vertex v: their ends are `ends[from[v]]` to `ends[from[v + 1] - 1]`. */
 export interface Edges {
   readonly from: Uint32Array;
   readonly ends: Uint32Array;
 }
 
-/** All edges of a mesh by the vertex that they leave. */
+/** All directed edges of a mesh, by their first vertex. */
 export const edgesOf = once((mesh: Mesh): Edges => {
   const { triangles } = mesh;
   const from = new Uint32Array(vertexCount(mesh) + 1);
@@ -48,7 +48,7 @@ export function borderOf(mesh: Mesh): readonly number[] | null {
   return border;
 }
 
-/** A border by its triangles: moved vertices do not change it. */
+/** Borders by their triangles: moving vertices does not change them. */
 const borders = new WeakMap<Uint32Array, readonly number[] | null>();
 
 function onlyBorder(mesh: Mesh): number[] | null {
@@ -69,7 +69,7 @@ function onlyBorder(mesh: Mesh): number[] | null {
   return loop.length === next.size ? loop : null;
 }
 
-/** What takes long to find out of a large mesh: its border, the side that bulges, and how its vertices move for a parallel surface. */
+/** What is slow to compute for a large mesh: its border, its convex side, and how its vertices move for a parallel surface. */
 export interface MeshFindings {
   readonly border: readonly number[] | null;
   readonly facing: 1 | -1;
@@ -78,18 +78,18 @@ export interface MeshFindings {
 
 const prepared = new WeakMap<Float64Array, MeshFindings & { readonly triangles: Uint32Array }>();
 
-/** What was handed over with a mesh. */
+/** What was computed for a mesh elsewhere. */
 function findingsOf({ positions, triangles }: Mesh): MeshFindings | null {
   const known = prepared.get(positions);
   return known?.triangles === triangles ? known : null;
 }
 
-/** Finds it out, to be handed over with the mesh. */
+/** Computes it, to be sent with the mesh. */
 export function meshFindings(mesh: Mesh): MeshFindings {
   return { border: borderOf(mesh), facing: bulge(mesh), way: parallelWay(mesh) };
 }
 
-/** Takes over what was found out of a mesh elsewhere: it is not worked out again. */
+/** Stores what was computed for a mesh elsewhere, so that it is not computed again. */
 export function takeFindings({ positions, triangles }: Mesh, findings: MeshFindings): void {
   prepared.set(positions, { ...findings, triangles });
   borders.set(triangles, findings.border);
@@ -132,8 +132,8 @@ export const meshArea = once(({ positions, triangles }: Mesh): number => {
 });
 
 /**
- * The side of a mesh that bulges: 1 when its triangles are seen from there, -1 when they are seen from the hollow side, by
- * the volume between the mesh and the middle of its border; 1 when it is flat.
+ * The convex side of a mesh: 1 when its triangles face it, -1 when they face the hollow side, by the volume between the
+ * mesh and the middle of its border; 1 when it is flat.
  */
 export const bulge = once((mesh: Mesh): 1 | -1 => findingsOf(mesh)?.facing ?? bulging(mesh, borderOf(mesh) ?? []));
 
@@ -160,8 +160,8 @@ function bulging({ positions, triangles }: Mesh, border: readonly number[]): 1 |
 }
 
 /**
- * How each vertex moves for a parallel surface 1 mm away, towards the side from which the triangles are seen: so that the
- * planes of the triangles round it move by as much, as nearly as their mean normal allows.
+ * How each vertex moves for a parallel surface 1 mm away, towards the side that the triangles face, so that the planes of the
+ * triangles round it move by as much, as closely as their mean normal allows.
  */
 const parallelWay = once((mesh: Mesh): Float64Array => {
   return findingsOf(mesh)?.way ?? parallelWayOf(mesh);
@@ -169,7 +169,7 @@ const parallelWay = once((mesh: Mesh): Float64Array => {
 
 function parallelWayOf(mesh: Mesh): Float64Array {
   const { positions, triangles } = mesh;
-  // The unit normals of the triangles round each vertex, weighed by their angle there, which no fineness of the mesh disturbs.
+  // Unit normals of the triangles round each vertex, weighted by their angle there, which does not depend on how fine the mesh is.
   const sums = new Float64Array(positions.length);
   const units = new Float64Array(triangles.length);
   for (let at = 0; at < triangles.length; at += 3) {
@@ -233,7 +233,7 @@ function parallelWayOf(mesh: Mesh): Float64Array {
   return sums;
 }
 
-/** The parallel surface at a distance (mm, positive towards the side from which the triangles are seen). */
+/** The parallel surface at a distance (mm, positive towards the side that the triangles face). */
 export function offsetMesh(mesh: Mesh, distance: number): Mesh {
   if (distance === 0) return mesh;
   const way = parallelWay(mesh);

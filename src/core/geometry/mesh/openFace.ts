@@ -1,15 +1,15 @@
 import { doubleNormals, type Mesh } from './mesh.ts';
 
-/** The face of a closed body that the clay meets: seen from above, as over a hump, or within it, as in a hollow. */
+/** Which face of a closed body the clay meets: the outside from above, as on a hump, or the inside, as in a hollow. */
 export type TakenFace = 'above' | 'within';
 
-/** A face that looks up by less than this is a side (cosine). */
+/** A face whose normal points up by less than this is a side (cosine). */
 const SIDE = 0.02;
 
-/** A face that looks up by more is level (cosine). */
+/** A face whose normal points up by more is level (cosine). */
 const LEVEL = 0.985;
 
-/** Level faces this near to the top or the foot of a body, as a part of its height, are its rim or what it stands on. */
+/** Level faces this close to the top or the foot of a body, as a share of its height, are its rim or its underside. */
 const END = 0.04;
 
 /** Edges by their ends, each with the triangles on it. */
@@ -23,12 +23,12 @@ function edgeMap({ triangles }: Mesh): Map<string, number[]> {
   return edges;
 }
 
-/** Whether a mesh is a body with an inside and an outside: every edge has two triangles. */
+/** Whether a mesh is closed: every edge has two triangles. */
 export function isClosed(mesh: Mesh): boolean {
   return mesh.triangles.length > 0 && [...edgeMap(mesh).values()].every((both) => both.length === 2);
 }
 
-/** Six times the volume; below 0 when the triangles look inward. */
+/** Six times the volume; below 0 when the triangles face inward. */
 function volume({ positions, triangles }: Mesh): number {
   let sum = 0;
   for (let at = 0; at < triangles.length; at += 3) {
@@ -41,8 +41,8 @@ function volume({ positions, triangles }: Mesh): number {
 }
 
 /**
- * The face of a closed body that the clay meets, as an open mesh; null when there is none. Of what looks up, the part that hangs
- * together with the highest place (`above`) or with the lowest place of a hollow (`within`), without the level rim or ledge.
+ * The face of a closed body that the clay meets, as an open mesh; null when there is none. Of the faces that point up, those
+ * connected to the highest point (`above`) or to the lowest point of a hollow (`within`), without the level rim or ledge.
  */
 export function openFace(body: Mesh, face: TakenFace): Mesh | null {
   const { positions, triangles } = body;
@@ -56,7 +56,7 @@ export function openFace(body: Mesh, face: TakenFace): Mesh | null {
     return face === 'above' ? height < low + END * (high - low) : height > high - END * (high - low);
   };
   const wanted = looksUp.map((up, index) => up > SIDE && !isEnd(index));
-  // Over a hollow nothing hangs: its lowest place is the lowest that looks up, off the ledge it may stand on.
+  // Nothing hangs over a hollow: its lowest point is the lowest face that points up, apart from a ledge that it stands on.
   const seed = wanted.reduce((best, is, index) => {
     if (!is) return best;
     if (best < 0) return index;

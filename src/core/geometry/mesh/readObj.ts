@@ -4,13 +4,13 @@ import type { Mesh } from './mesh.ts';
 /** Most characters of a mesh file that are read. */
 export const MESH_FILE_LIMIT = 60_000_000;
 
-/** A mesh that was read, or why it was not, with the line. */
+/** The mesh, or why it could not be read, with the line. */
 export type MeshReading =
   { readonly kind: 'mesh'; readonly mesh: Mesh } | { readonly kind: 'refused'; readonly rule: string };
 
 const refused = (rule: string): MeshReading => ({ kind: 'refused', rule });
 
-/** Reads vertices and faces of an OBJ file (mm); faces of more than three corners are fanned. All other lines are passed over. Never throws. */
+/** Reads vertices and faces of an OBJ file (mm); faces of more than three corners become fans. All other lines are ignored. Never throws. */
 export function readObj(text: string): MeshReading {
   if (text.length > MESH_FILE_LIMIT) return refused('is too large to be read');
   const positions: number[] = [];

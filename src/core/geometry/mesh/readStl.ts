@@ -3,7 +3,7 @@ import { MESH_FILE_LIMIT, type MeshReading } from './readObj.ts';
 
 const refused = (rule: string): MeshReading => ({ kind: 'refused', rule });
 
-/** Bytes of a binary file before its triangles, and of each triangle. */
+/** Bytes before the triangles of a binary file, and of each triangle. */
 const HEAD = 84;
 const EACH = 50;
 

@@ -9,40 +9,40 @@ export interface Piece {
   readonly x: number;
   readonly y: number;
   readonly turn: number;
-  /** Lies where it lies: the others are laid round it. */
+  /** Fixed: the others are laid round it. */
   readonly fixed?: boolean;
 }
 
-/** A slab from x = 0 to width and y = 0 to length, and the clay to be left between parts (mm). */
+/** A slab from x = 0 to width and y = 0 to length, and the gap between parts (mm). */
 export interface Strip {
   readonly width: number;
   readonly length: number;
   readonly gap: number;
 }
 
-/** Over the slab's edge weighs more than over another part: the edge does not give way. */
+/** An overlap with the slab's edge weighs more than one with another part: the edge cannot move. */
 const EDGE_WEIGHT = 3;
 
-/** A disc is asked at its middle alone: it weighs as much as the points of another shape that would lie in the way. */
+/** A disc is tested only at its middle: the weight stands for the points of another shape that would overlap. */
 const DISC_WEIGHT = 6;
 
 /** Kept free along the slab's edges (mm), for arcs that bow between points and overlaps that count as none. */
 const EDGE_SPARE = 0.08;
 
 /**
- * How badly pieces lie, pair by pair and over the slab's edges, with the push that would mend it. Pieces are laid into
- * numbered slots; one slot more than there are pieces is there for trying a piece elsewhere.
+ * The overlap energy of a layout, by pairs and with the slab's edges, and the forces that reduce it. Pieces are stored in
+ * numbered slots; one extra slot is for trying a piece elsewhere.
  */
 export class Overlaps {
   readonly count: number;
   /** Energy of each pair (row by row) and of each piece with the slab's edges. */
   readonly pairs: Float64Array;
   readonly edges: Float64Array;
-  /** Forces on each piece: x, y and torque in turn. */
+  /** Forces on each piece: x, y and torque, interleaved. */
   readonly push: Float64Array;
   /** Deepest overlap (mm) found anywhere. */
   deepest = 0;
-  /** How each slot lies: middle, turn with its cosine and sine, shape, and the shape's distances on a grid. */
+  /** The pose of each slot: middle, turn with its cosine and sine, shape, and the shape's distance grid. */
   private readonly x: Float64Array;
   private readonly y: Float64Array;
   private readonly turn: Float64Array;
@@ -50,12 +50,12 @@ export class Overlaps {
   private readonly sin: Float64Array;
   private readonly shapes: NestShape[];
   private readonly grids: NestGrid[];
-  /** How far each piece has been moved in all, by any of its points (mm): never less than it truly was. */
+  /** An upper bound of how far any point of each piece has moved in all (mm). */
   private readonly travel: Float64Array;
-  /** For each pair that was found apart: by how much beyond the gap at least (mm), and how far both had been moved then. */
+  /** For each pair found apart: a lower bound of its room beyond the gap (mm), and how far both had moved by then. */
   private readonly slack: Float64Array;
   private readonly stamp: Float64Array;
-  /** Least room beyond the gap that was seen while a pair was worked out (mm). */
+  /** Least room beyond the gap seen while a pair was computed (mm). */
   private room = 0;
   private readonly found: Distance = { value: 0, gx: 0, gy: 0 };
 
@@ -79,7 +79,7 @@ export class Overlaps {
     pieces.forEach((piece, slot) => this.lay(slot, piece));
   }
 
-  /** Lays a slot's piece where a piece lies. */
+  /** Puts a slot's piece at a pose. */
   lay(slot: number, { x, y, turn }: Piece): void {
     this.move(slot, x - (this.x[slot] as number), y - (this.y[slot] as number), turn - (this.turn[slot] as number));
     this.place(slot, x, y, turn);
@@ -97,7 +97,7 @@ export class Overlaps {
     );
   }
 
-  /** A piece as it lies in a slot now. */
+  /** The piece of a slot at its present pose. */
   asLaid(slot: number, piece: Piece): Piece {
     const [x, y, turn] = [this.x[slot] as number, this.y[slot] as number, this.turn[slot] as number];
     return x === piece.x && y === piece.y && turn === piece.turn ? piece : { ...piece, x, y, turn };
@@ -111,7 +111,7 @@ export class Overlaps {
     this.sin[slot] = Math.sin(turn);
   }
 
-  /** How far a point in the frame of slot `j` lies from its shape at least (mm), negative when it may lie inside. */
+  /** A lower bound of the distance of a point, in the frame of slot `j`, from its shape (mm); negative when it may be inside. */
   private apart(j: number, x: number, y: number): number {
     const { half } = this.shapes[j] as NestShape;
     const { left, low, step, columns, cells, spread, margin } = this.grids[j] as NestGrid;
@@ -122,7 +122,7 @@ export class Overlaps {
     return (cells[cell] as number) - spread;
   }
 
-  /** Energy of the points of slot `i` in the shape of slot `j`; their pushes are added when `weight` is not 0. */
+  /** Energy of the points of slot `i` inside the shape of slot `j`; adds their forces unless `weight` is 0. */
   private oneWay(i: number, j: number, gap: number, weight: number): number {
     const { probes, round, runs } = this.shapes[i] as NestShape;
     const shape = this.shapes[j] as NestShape;
@@ -177,7 +177,7 @@ export class Overlaps {
       let gx: number;
       let gy: number;
       if (about + 2 * spread < near) {
-        // So deep that the cell's own slope is near enough.
+        // Deep enough inside for the slope of the cell to do.
         gx = cells[cell + 1] as number;
         gy = cells[cell + 2] as number;
         depth = near - about - gx * (x - left - (column + 0.5) * step) - gy * (y - low - (row + 0.5) * step);
@@ -206,7 +206,7 @@ export class Overlaps {
     return round > 0 ? DISC_WEIGHT * energy : energy;
   }
 
-  /** Energy of a pair of slots, both ways. With a weight of 0 nothing is pushed. */
+  /** Energy of a pair of slots, both ways. With a weight of 0 no force is added. */
   pair(i: number, j: number, gap: number, weight: number): number {
     const [a, b] = [this.shapes[i] as NestShape, this.shapes[j] as NestShape];
     const [dx, dy] = [(this.x[i] as number) - (this.x[j] as number), (this.y[i] as number) - (this.y[j] as number)];
@@ -222,7 +222,7 @@ export class Overlaps {
     return this.oneWay(i, j, gap, weight) + this.oneWay(j, i, gap, weight);
   }
 
-  /** Energy of a slot over the slab's edges; its pushes are added when `weight` is not 0. */
+  /** Energy of a slot over the slab's edges; adds its forces unless `weight` is 0. */
   edge(i: number, strip: Strip, weight: number): number {
     const { probes, round, reach, runs } = this.shapes[i] as NestShape;
     const [x, y, c, s] = [this.x[i] as number, this.y[i] as number, this.cos[i] as number, this.sin[i] as number];
@@ -261,7 +261,7 @@ export class Overlaps {
     return force * energy;
   }
 
-  /** Works out the energy of the layout as it lies, with weights for its pairs, and the push on every piece. */
+  /** Computes the energy of the layout, with weights for its pairs, and the force on every piece. */
   all(strip: Strip, weights: Float64Array): void {
     this.push.fill(0);
     this.deepest = 0;
@@ -269,7 +269,7 @@ export class Overlaps {
       this.edges[i] = this.edge(i, strip, 1);
       for (let j = i + 1; j < this.count; j += 1) {
         const at = i * this.count + j;
-        // A pair that had room enough for all that both were moved since is still apart.
+        // A pair whose room is greater than all that both have moved since is still apart.
         const moved = (this.travel[i] as number) + (this.travel[j] as number);
         if (moved - (this.stamp[at] as number) < (this.slack[at] as number)) continue;
         this.pairs[at] = this.pair(i, j, strip.gap, weights[at] as number);
@@ -279,7 +279,7 @@ export class Overlaps {
     }
   }
 
-  /** Weighted energy of a piece tried in place of slot `index`, the others as they lie; no more than `enough` is worked out. */
+  /** Weighted energy of a piece tried in place of slot `index`; stops once it is above `enough`. */
   tried(index: number, piece: Piece, strip: Strip, weights: Float64Array, enough = Infinity): number {
     const trial = this.count;
     this.shapes[trial] = piece.shape;

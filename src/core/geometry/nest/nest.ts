@@ -4,26 +4,26 @@ import { distanceTo } from './nestShape.ts';
 import { relax, TOUCHING } from './relax.ts';
 import { boxAt, skyline } from './skyline.ts';
 
-/** Randomness and time come from outside, so that core stays repeatable. */
+/** Randomness and time are given from outside, so that core is deterministic. */
 export interface NestRun {
   /** Numbers from 0 to 1. */
   readonly random: () => number;
   /** Whether there is time left. */
   readonly going: () => boolean;
-  /** Told of every better layout. */
+  /** Called with every better layout. */
   readonly better?: (nested: Nested) => void;
 }
 
 /** The gap is kept larger by this while nesting (mm), for arcs that bow between points and overlaps that count as none. */
 const SPARE = 0.13;
 
-/** How the search goes: share of the slab taken off at a try, rounds of a try, steps of a push, poses tried for a piece. */
+/** The search: share of the slab cut off per try, rounds per try, steps per round, poses tried per piece. */
 const SEARCH = { shrink: 0.012, least: 0.0015, rounds: 28, steps: 60, poses: 90, moved: 3 } as const;
 
-/** Weights of pairs that stay in the way grow by this much, the others shrink. */
+/** How the weights of pairs change after a round: those that still overlap grow, the others shrink. */
 const WEIGHTS = { grow: 0.9, shrink: 0.93, most: 60 } as const;
 
-/** Pieces further apart than this need not be asked (mm): more than any gap. */
+/** Pieces further apart than this are not tested (mm): more than any gap. */
 const FAR = 600;
 
 /** Turns in which a piece may be laid. */
@@ -32,7 +32,7 @@ function anyTurn(piece: Piece, random: () => number): number {
   return piece.turns === 'half' ? Math.PI * Math.floor(2 * random()) : 2 * Math.PI * random();
 }
 
-/** What is on the slab while pieces are moved about. */
+/** The state of the search. */
 interface Search {
   readonly strip: Strip;
   readonly weights: Float64Array;
@@ -63,7 +63,7 @@ function resettle(pieces: readonly Piece[], index: number, { strip, weights, ove
   return best === piece ? [...pieces] : pieces.map((one, at) => (at === index ? best : one));
 }
 
-/** A piece at a turn, anywhere on the slab where its box lies on it. */
+/** A piece at a turn, at a random place where its box is on the slab. */
 function anywhere(piece: Piece, turn: number, strip: Strip, random: () => number): Piece {
   const { minX, minY, maxX, maxY } = boxAt(piece.shape, turn);
   const within = (low: number, high: number) => (high > low ? low + random() * (high - low) : (low + high) / 2);
@@ -74,7 +74,7 @@ function nearTurn(piece: Piece, random: () => number): number {
   return piece.turns === 'any' ? piece.turn + (random() - 0.5) * 0.5 : piece.turn;
 }
 
-/** Weights of the pairs after a round: what overlaps most gets more in the way. */
+/** Weights of the pairs after a round: the deepest overlaps weigh more. */
 function reweighed(weights: Float64Array, overlaps: Overlaps): void {
   const most = overlaps.pairs.reduce((largest, one) => Math.max(largest, one), 0);
   for (let at = 0; at < weights.length; at += 1) {
@@ -87,7 +87,7 @@ function reweighed(weights: Float64Array, overlaps: Overlaps): void {
   }
 }
 
-/** Tries to lay all pieces on a strip without overlaps, from a start that has some; null when it does not come to it in time. */
+/** Tries to remove all overlaps from a start on a shorter slab; null when that fails in time. */
 function separated(start: readonly Piece[], strip: Strip, run: NestRun, rounds: number): Piece[] | null {
   const count = start.length;
   const overlaps = new Overlaps(start, strip.gap);
@@ -116,12 +116,12 @@ function separated(start: readonly Piece[], strip: Strip, run: NestRun, rounds: 
   return null;
 }
 
-/** A share from 0 to 1 that favours the beginning of a list. */
+/** A random share from 0 to 1 that favours the start of a list. */
 function sooner(random: () => number): number {
   return random() * random();
 }
 
-/** Least distance between two pieces (mm), asked once more before a layout is given out. */
+/** Least distance between two pieces (mm), checked once more before a layout is returned. */
 function clearance(pieces: readonly Piece[]): number {
   let least = Infinity;
   const found = { value: 0, gx: 0, gy: 0 };
@@ -142,15 +142,15 @@ function clearance(pieces: readonly Piece[]): number {
   return least;
 }
 
-/** Whether a part lies on a slab of a width by its box, at a turn that it may have. */
+/** Whether the box of a part fits a slab of a width at an allowed turn. */
 export function skylineFits(part: NestPart, width: number): boolean {
   return skyline(piecesOf({ width, gap: 0, parts: [{ ...part, count: 1 }] }), width, 0) !== null;
 }
 
 /**
- * Lays parts on the shortest slab that is found in the time given. Starts from a skyline of bounding boxes, of which it is
- * never longer; then takes a little off the slab, pushes what overlaps apart, lifts what stays in the way to another
- * place, and begins again from the best layout. Null when a part is wider than the slab.
+ * Lays parts on the shortest slab found in the time given. It starts from a skyline of bounding boxes and is never longer
+ * than that; then it shortens the slab a little, pushes overlaps apart, lifts what still overlaps to another place, and
+ * starts again from the best layout. Null when a part is wider than the slab.
  */
 export function nest(job: NestJob, run: NestRun): Nested | null {
   const start = firstLayout(job);
@@ -164,7 +164,7 @@ export function nest(job: NestJob, run: NestRun): Nested | null {
   let length = start.used;
   let shrink: number = SEARCH.shrink * 3;
   let failed = 0;
-  // Nothing is won below the end of what is fixed.
+  // The slab cannot end before the fixed pieces do.
   while (run.going() && length > still) {
     const strip: Strip = { width: job.width, length: Math.max(still, length * (1 - shrink)), gap: job.gap + SPARE };
     const squeezed = from.map((piece) => (piece.fixed ? piece : { ...piece, y: piece.y * (1 - shrink) }));
@@ -178,7 +178,7 @@ export function nest(job: NestJob, run: NestRun): Nested | null {
       run.better?.(nested);
     } else {
       shrink = Math.max(SEARCH.least, shrink * 0.6);
-      // From the best again with some pieces changed for one another, or now and then from pieces thrown anywhere.
+      // Restart from the best with some pieces swapped, or now and then from a random layout.
       failed += 1;
       from = failed % 3 === 0 ? scattered(best, strip, run.random) : disturbed(best, run.random, failed % 3);
       if (shrink <= SEARCH.least) shrink = SEARCH.shrink;
@@ -187,7 +187,7 @@ export function nest(job: NestJob, run: NestRun): Nested | null {
   return nested;
 }
 
-/** Pieces changed for one another, some turned about; more of them at a time the larger `much` is. */
+/** Swaps some pieces and turns others; the larger `much` is, the more. */
 function disturbed(pieces: readonly Piece[], random: () => number, much: number): Piece[] {
   const pick = () => Math.floor(random() * pieces.length);
   const next = [...pieces];
@@ -202,7 +202,7 @@ function disturbed(pieces: readonly Piece[], random: () => number, much: number)
   return next;
 }
 
-/** Pieces thrown anywhere on the slab, at any turn they may have. */
+/** All free pieces at random places and allowed turns. */
 function scattered(pieces: readonly Piece[], strip: Strip, random: () => number): Piece[] {
   return pieces.map((piece) =>
     piece.fixed

@@ -1,8 +1,8 @@
 import { distanceTo, type NestShape } from './nestShape.ts';
 
 /**
- * Signed distances to a shape at the middles of square cells that cover its box and a margin: a quick answer for points
- * that lie well outside or well inside. Coordinates from the shape's middle, mm.
+ * Signed distances to a shape at the centres of square cells over its box and a margin: a quick answer for points well
+ * outside or well inside. Coordinates from the shape's middle, mm.
  */
 export interface NestGrid {
   readonly left: number;
@@ -10,9 +10,9 @@ export interface NestGrid {
   readonly step: number;
   readonly columns: number;
   readonly margin: number;
-  /** Row by row: the distance at the cell's middle and the direction in which it grows, x and y. */
+  /** Row by row: the distance at the cell's centre, and its gradient in x and y. */
   readonly cells: Float32Array;
-  /** How far a point of a cell can lie from its middle: by no more than this can its distance differ. */
+  /** Half a cell's diagonal: the most by which the distance can differ within a cell. */
   readonly spread: number;
 }
 
@@ -21,7 +21,7 @@ const CELLS = 96;
 
 const known = new WeakMap<NestShape, NestGrid>();
 
-/** The grid of a shape with at least a margin round its box (mm); made once, and again only for a wider margin. */
+/** The grid of a shape with at least this margin round its box (mm); kept, and made again only for a wider margin. */
 export function nestGrid(shape: NestShape, margin: number): NestGrid {
   const found = known.get(shape);
   if (found && found.margin >= margin) return found;
@@ -33,7 +33,7 @@ export function nestGrid(shape: NestShape, margin: number): NestGrid {
 function gridOf(shape: NestShape, margin: number): NestGrid {
   const [wide, high] = [shape.half[0] + margin, shape.half[1] + margin];
   const step = (2 * Math.max(wide, high)) / CELLS;
-  // One cell more, for points on the far edge.
+  // One more cell, for points on the far edge.
   const columns = Math.ceil((2 * wide) / step) + 1;
   const rows = Math.ceil((2 * high) / step) + 1;
   const cells = new Float32Array(3 * columns * rows);
@@ -46,6 +46,6 @@ function gridOf(shape: NestShape, margin: number): NestGrid {
       cells[at + 2] = distance.gy;
     }
   }
-  // A hair more than half a diagonal, for what is lost in single precision.
+  // Slightly more than half a diagonal, to allow for single precision.
   return { left: -wide, low: -high, step, columns, margin, cells, spread: step * Math.SQRT1_2 * 1.001 };
 }

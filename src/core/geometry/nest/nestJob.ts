@@ -16,7 +16,7 @@ export interface NestJob {
   readonly width: number;
   readonly gap: number;
   readonly parts: readonly NestPart[];
-  /** Copies, counted among the parts, that lie where they are: the others are laid round them. */
+  /** Copies, counted among the parts, whose place is fixed: the others are laid round them. */
   readonly fixed?: readonly Placement[];
 }
 
@@ -71,9 +71,9 @@ export function endOf(pieces: readonly Piece[]): number {
   return Math.max(0, ...pieces.map((piece) => piece.y + boxAt(piece.shape, piece.turn).maxY));
 }
 
-/** A layout as it is given out, each copy by its own outline's origin. */
+/** The finished layout, each copy by the origin of its own outline. */
 export function nestedOf(job: NestJob, pieces: readonly Piece[]): Nested {
-  // What is fixed stays where it is, so nothing is moved down to the slab's beginning.
+  // Fixed pieces do not move, so the layout is not shifted to the start of the slab.
   const lowest = job.fixed?.length
     ? 0
     : Math.min(...pieces.map((piece) => piece.y + boxAt(piece.shape, piece.turn).minY));

@@ -33,31 +33,31 @@ export interface NestShape {
   readonly middle: readonly [number, number];
   readonly reach: number;
   /**
-   * What is asked for its distance to other shapes: the samples, or for a full disc its middle alone, with how far the
+   * The points tested against other shapes: the samples, or for a full disc only its middle, with how far the
    * disc goes beyond it (mm).
    */
   readonly probes: Float64Array;
   readonly round: number;
-  /** Circles round runs of {@link RUN} probes: middle x and y, radius, in turn. */
+  /** Circles round runs of {@link RUN} probes: centre x, centre y, radius, interleaved. */
   readonly runs: Float64Array;
   /** Half the width and height of the box round it, unturned. */
   readonly half: readonly [number, number];
 }
 
-/** A signed distance (mm, negative inside) and the direction in which it grows. Filled by {@link distanceTo}. */
+/** A signed distance (mm, negative inside) and its gradient. Filled by {@link distanceTo}. */
 export interface Distance {
   value: number;
   gx: number;
   gy: number;
 }
 
-/** Samples stand so near that no arc between two of them bows by more than this (mm). */
+/** Most that an arc may bow between two samples (mm). */
 const BOW = 0.05;
 
-/** Probes that have one circle round them: a run that lies well apart need not be asked point by point. */
+/** Probes that share a bounding circle: a run well apart is not tested point by point. */
 export const RUN = 8;
 
-/** Straight edges are sampled at most this far apart (mm): the corners that they could meet are samples themselves. */
+/** Greatest distance of samples on straight edges (mm): corners are samples themselves. */
 const STRAIGHT_STEP = 9;
 
 /** Outward normal at the start or the end of an edge of a counter-clockwise outline. */
@@ -147,7 +147,7 @@ function runsOf(probes: Float64Array): Float64Array {
   return Float64Array.from(runs);
 }
 
-/** Radius of the disc about the shape's middle that these edges go round (mm), 0 when they are no disc. */
+/** Radius of the disc about the shape's middle that these edges bound (mm), 0 when it is not a disc. */
 function discRadius(edges: readonly ShapeEdge[]): number {
   const radius = edges[0]?.r ?? 0;
   const apart = edges.reduce(
@@ -168,7 +168,7 @@ export function distanceTo(shape: NestShape, x: number, y: number, out: Distance
     const vx = x - edge.x0;
     const vy = y - edge.y0;
     const corner = Math.sqrt(vx * vx + vy * vy);
-    // No place of an edge is nearer than its first corner less its length.
+    // No point of an edge is nearer than its first corner minus its length.
     if (corner - edge.length > best) continue;
     if (corner < best) {
       best = corner;

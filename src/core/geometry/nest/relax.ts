@@ -1,6 +1,6 @@
 import type { Overlaps, Piece, Strip } from './layout.ts';
 
-/** What pieces are pushed apart with. */
+/** The state of the descent. */
 export interface Relaxing {
   readonly strip: Strip;
   readonly weights: Float64Array;
@@ -8,17 +8,17 @@ export interface Relaxing {
   readonly steps: number;
 }
 
-/** Overlaps shallower than this are none (mm): the gap is kept a little larger than asked, so nothing is lost by it. */
+/** Overlaps shallower than this count as none (mm): the gap is kept larger by more than this. */
 export const TOUCHING = 0.02;
 
-/** First-order moments: how fast they forget, and what keeps a still piece from a division by nothing. */
+/** Decay of the moments, and what keeps a piece at rest from a division by zero. */
 const MOMENTUM = 0.8;
 const SPREAD = 0.95;
 const STILL = 1e-9;
 
 /**
- * Pushes overlapping pieces apart, which lie in their slots: a descent with a step for each piece that follows its own
- * pushes, longer at first. Pieces that may not turn freely keep their turn. Ends early when nothing overlaps.
+ * Pushes overlapping pieces apart in their slots: a descent with a step of its own for each piece, longer at first. Pieces
+ * that may not turn freely keep their turn. Ends early when nothing overlaps.
  */
 export function relax(start: readonly Piece[], { strip, weights, overlaps, steps }: Relaxing): Piece[] {
   const { push } = overlaps;

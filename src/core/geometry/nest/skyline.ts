@@ -11,7 +11,7 @@ export interface TurnedBox {
   readonly maxY: number;
 }
 
-/** The box round a shape at a turn (radians), arcs included; kept where it lies straight. */
+/** The box round a shape at a turn (radians), arcs included; cached for right angles. */
 export function boxAt(shape: NestShape, turn: number): TurnedBox {
   if (turn === 0) return upright(shape);
   return turn === Math.PI / 2 ? onItsSide(shape) : turnedBox(shape, turn);
@@ -34,7 +34,7 @@ function turnedBox({ edges }: NestShape, turn: number): TurnedBox {
     meet(edge.x0, edge.y0);
     if (edge.r === 0) continue;
     for (const [ux, uy] of AXES) {
-      // The axis as the shape sees it.
+      // The axis in the shape's own frame.
       const [lx, ly] = [c * ux + s * uy, c * uy - s * ux];
       if (lx * edge.mx + ly * edge.my >= edge.cosine) meet(edge.cx + edge.r * lx, edge.cy + edge.r * ly);
     }
@@ -42,7 +42,7 @@ function turnedBox({ edges }: NestShape, turn: number): TurnedBox {
   return box;
 }
 
-/** A part that is laid by its box: which, at which turn. */
+/** A part to be laid by its box: which one, at which turn. */
 interface Boxed {
   readonly piece: Piece;
   readonly turn: number;
@@ -90,7 +90,7 @@ function raised(ledges: readonly Ledge[], x: number, wide: number, y: number): L
   return [...kept, { x, width: wide, y }].sort((one, other) => one.x - other.x);
 }
 
-/** Lays boxes one by one as low as they go, each at the turn that ends lowest. */
+/** Lays boxes one by one as low as possible, each at the turn that ends lowest. */
 function laid(
   order: readonly (readonly Boxed[])[],
   width: number,

@@ -1,10 +1,10 @@
 import type { Vertex } from './outline.ts';
 import type { Point } from '../point.ts';
 
-/** How far a drawn arc may leave the points that it stands for (mm): well within what a knife follows. */
+/** Most that an arc may deviate from the points that it replaces (mm): well within what a knife follows. */
 export const ARC_TOLERANCE = 0.12;
 
-/** Most points that one arc takes the place of. */
+/** Most points that one arc replaces. */
 const MOST_POINTS = 160;
 
 /** The bulge of the arc from a to b through m; 0 where they lie on one line. */

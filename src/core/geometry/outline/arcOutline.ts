@@ -2,27 +2,27 @@ import { BULGE_TOLERANCE, TAU } from '../../numbers.ts';
 import { edgeAt, type Outline, type Vertex } from './outline.ts';
 import { turned, NORMAL_TOLERANCE, type PlanPoint, type Side, type Support } from './support.ts';
 
-/** A line may turn back by as much where two pieces meet, and still count as convex (radians): what rounding leaves. */
+/** Most that a line may turn back where two pieces meet and still count as convex (radians): rounding. */
 export const KINK_TOLERANCE = 0.004;
 
 /** Corners that turn by less are part of a curve (radians). */
 const SHARP = 0.02;
 
-/** A piece of a convex outline in the order of its normals: the arc, or the corner of radius 0, that begins at a normal (radians). */
+/** A piece of a convex outline by its normals: the arc, or the corner of radius 0, that begins at a normal (radians). */
 interface ArcPiece {
   readonly from: number;
   readonly centre: PlanPoint;
   readonly radius: number;
 }
 
-/** The normals at both ends of an edge (radians), outward of an outline that runs counter-clockwise. */
+/** The outward normals at both ends of an edge (radians) of a counter-clockwise outline. */
 function normalsOf([x0, y0, bulge]: Vertex, [x1, y1]: Vertex): readonly [number, number] {
   const middle = Math.atan2(y1 - y0, x1 - x0) - Math.PI / 2;
   const half = Math.abs(bulge) < BULGE_TOLERANCE ? 0 : 2 * Math.atan(bulge);
   return [middle - half, middle + half];
 }
 
-/** An angle between minus and plus half a turn. */
+/** The angle brought between minus and plus half a turn. */
 const between = (angle: number) => turned(angle + Math.PI) - Math.PI;
 
 /** How far an outline turns at its corners, each where its edge begins, and along its edges (radians). */
@@ -36,13 +36,13 @@ function turnsOf(outline: Outline): { readonly corners: readonly number[]; reado
 /** How far an outline turns at each of its corners (radians), 0 where two pieces run on into one another. */
 export const cornerTurns = (outline: Outline): readonly number[] => turnsOf(outline).corners;
 
-/** A line that turns more at a point has a corner there (radians); less is a curve that was drawn as short lines. */
+/** A line that turns by more than this at a point has a corner there (radians); by less, it is a curve drawn as short lines. */
 export const CORNER = 0.2;
 
 /** Whether an outline has sharp corners. */
 export const hasCorners = (outline: Outline): boolean => turnsOf(outline).corners.some((turn) => turn >= CORNER);
 
-/** Whether lines and arcs go once round, counter-clockwise, and nowhere turn back. */
+/** Whether an outline goes round once, counter-clockwise, and never turns back. */
 export function isConvex(outline: Outline): boolean {
   const { corners, along } = turnsOf(outline);
   if (corners.some((turn) => turn < -KINK_TOLERANCE) || along.some((turn) => turn < 0)) return false;
@@ -73,7 +73,7 @@ class ArcOutline implements Support {
     return y * Math.cos(phi) - x * Math.sin(phi);
   }
 
-  /** The last piece that begins before a normal, or at it. */
+  /** The last piece that begins at or before a normal. */
   private pieceAt(phi: number, side: Side): ArcPiece {
     const { from, pieces } = this;
     const at = turned(phi) + (side === 'after' ? NORMAL_TOLERANCE : -NORMAL_TOLERANCE);
@@ -104,7 +104,7 @@ export function arcOutline(outline: Outline): Support {
     if (corner > NORMAL_TOLERANCE) pieces.push({ from: turned(reached), centre: [vertex[0], vertex[1]], radius: 0 });
     if (corner > SHARP) [reached, start].forEach((normal) => flats.add(turned(normal)));
     const { centre, radius } = edgeAt(outline, index);
-    // Where the line turns back by a hair, an edge that is flat before or after is not to be lost.
+    // Where the line turns back slightly, a flat edge before or after must not be lost.
     const from = corner < 0 ? reached : start;
     if (centre && end - start > NORMAL_TOLERANCE) pieces.push({ from: turned(from), centre, radius });
     else flats.add(turned(start));

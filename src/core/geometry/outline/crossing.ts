@@ -10,10 +10,10 @@ interface Piece {
   readonly maxX: number;
 }
 
-/** Arcs are looked at in chords that stand off by no more than this (mm): far below what a knife can follow. */
+/** Arcs are tested as chords within this distance (mm): far below what a knife can follow. */
 const SAGITTA = 0.002;
 
-/** An arc is looked at in no more chords than this. */
+/** Most chords of one arc. */
 const MOST_CHORDS = 128;
 
 /** Points along an outline whose chords follow its arcs within `sagitta` mm, in no more than `chords` for an arc. */
@@ -40,7 +40,7 @@ function cross({ from: a, to: b }: Piece, { from: c, to: d }: Piece): boolean {
   return side(a, b, c) * side(a, b, d) < 0 && side(c, d, a) * side(c, d, b) < 0;
 }
 
-/** Goes through the pairs of pieces that share some x, from left to right, until `found` says so. */
+/** Visits the pairs of pieces that overlap in x, from left to right, until `found` returns true. */
 function somePair(pieces: readonly Piece[], found: (one: Piece, other: Piece) => boolean): boolean {
   const sorted = [...pieces].sort((one, other) => one.minX - other.minX);
   let open: Piece[] = [];
@@ -52,7 +52,7 @@ function somePair(pieces: readonly Piece[], found: (one: Piece, other: Piece) =>
   return false;
 }
 
-/** Whether an outline runs through itself. */
+/** Whether an outline crosses itself. */
 export function crossesItself(outline: Outline): boolean {
   const points = chordPoints(outline);
   const count = points.length;
@@ -62,7 +62,7 @@ export function crossesItself(outline: Outline): boolean {
   });
 }
 
-/** Whether two outlines run through one another. */
+/** Whether two outlines cross. */
 export function crossOneAnother(one: Outline, other: Outline): boolean {
   const own = piecesOf(chordPoints(one));
   const count = own.length;

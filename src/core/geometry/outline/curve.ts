@@ -8,13 +8,13 @@ import type { Point } from '../point.ts';
 /** Arcs of a full turn: three degrees each, within a hundredth of a mm even on an ellipse seven times as long as wide. */
 const ARCS = 120;
 
-/** Math.hypot takes many times as long. */
+/** Length of a vector; Math.hypot takes many times as long. */
 const apart = (a: Point, b: Point) => Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
 
 /** The bulge of the arc from a to b through m. */
 function bulgeThrough(a: Point, m: Point, b: Point): number {
   if (apart(a, b) === 0) return 0;
-  // Sagitta of the circle through the three points, from the angle at m, which no unevenness of m disturbs.
+  // From the angle at m, which does not depend on where m is between a and b.
   const ux = a[0] - m[0];
   const uy = a[1] - m[1];
   const vx = b[0] - m[0];
@@ -36,7 +36,7 @@ export function arcsThrough(
   chunk = UNROLL_STATIONS / ARCS,
 ): Vertex[] {
   const vertices: Vertex[] = [];
-  // No arc runs over a flat edge, nor over a place where the line stands still.
+  // No arc spans a flat edge, or a point where the line does not advance.
   const flat = new Uint8Array(points.length);
   for (let at = 0; at + 1 < points.length; at += 1) {
     const still = apart(points[at] as Point, points[at + 1] as Point) < POINT_TOLERANCE;
@@ -53,7 +53,7 @@ export function arcsThrough(
     }
     const to = points[index + step] as Point;
     if (apart(from, to) < POINT_TOLERANCE) {
-      // The first of several points in one place stands for them, so that a corner stays where it is.
+      // The first of several points in one place represents them, so that a corner stays in place.
       held ??= from;
     } else {
       vertices.push([...(held ?? from), step === 1 ? 0 : bulgeThrough(from, points[index + step / 2] as Point, to)]);
@@ -66,10 +66,10 @@ export function arcsThrough(
 
 /** A plan outline as vertices and arcs, counter-clockwise. */
 export const planOutline = once((shape: Support): Outline => {
-  // From between two flat edges, so that none of them is cut in two.
+  // Start between two flat edges, so that neither is cut in two.
   const [first = 0, second = first] = shape.flats;
   const stations = stationsAround(shape, 2 * ARCS, (first + second) / 2);
-  // Between outlines of two kinds a flat edge may turn over by a hair.
+  // Between outlines of two kinds a flat edge may turn over slightly.
   const tangents = stations.map(({ phi }): Point => [-Math.sin(phi), Math.cos(phi)]);
   return arcsThrough(forward(pointsAt(shape, stations), tangents), stations, 2);
 });

@@ -1,8 +1,8 @@
 import type { Point } from '../point.ts';
 
 /**
- * Where a line turns on less than it is moved in, its points would run back on themselves and it would cross itself. Points
- * that run backward are pooled in their mean, the ends kept: the line runs forward only.
+ * An offset line whose radius is less than the offset runs back on itself. Points that run backward are replaced by their
+ * mean, and the ends kept, so that the line only runs forward.
  *
  * @param tangents the line's direction at each of its points
  */

@@ -16,13 +16,13 @@ function chain(points: readonly Point[]): Point[] {
   return side.slice(0, -1);
 }
 
-/** The directions in which many points are looked at first. */
+/** The directions of the outermost points that are found first. */
 const FIRST = [[1, 0], [1, 1], [0, 1], [-1, 1], [-1, 0], [-1, -1], [0, -1], [1, -1]] as const; // prettier-ignore
 
-/** Fewer points than this are sorted as they are. */
+/** Fewer points than this are sorted without that. */
 const MANY = 200;
 
-/** Without the points inside the octagon of the outermost ones, which are no corners. */
+/** The points outside the octagon of the outermost ones: those inside cannot be corners. */
 function outerOnes(points: readonly Point[]): readonly Point[] {
   if (points.length < MANY) return points;
   const ends = FIRST.map(([x, y]) => {
@@ -39,7 +39,7 @@ function outerOnes(points: readonly Point[]): readonly Point[] {
 
 /** How far a polygon of corners, convex and counter-clockwise, reaches towards a direction (radians) from the origin. */
 export function hullReach(corners: readonly Point[]): (phi: number) => number {
-  // The direction in which each side looks grows from side to side: the corner before the first that looks further is it.
+  // The normals of the sides ascend: the corner before the first side whose normal is beyond the direction reaches farthest.
   const sides = corners
     .map(([x, y], index) => {
       const [u, v] = corners[(index + 1) % corners.length] as Point;
@@ -62,7 +62,7 @@ export function hullReach(corners: readonly Point[]): (phi: number) => number {
   };
 }
 
-/** A direction from 0 to a whole turn. */
+/** A direction brought into [0, tau). */
 function wrapped(phi: number): number {
   return phi - TAU * Math.floor(phi / TAU);
 }

@@ -12,7 +12,7 @@ export function crossingsAt(line: Line, y: number): number[] {
   return found;
 }
 
-/** Whether a place on a level lies between its crossings. */
+/** Whether x is inside, given the crossings of its level. */
 export function betweenCrossings(crossings: readonly number[], x: number): boolean {
   let inside = false;
   for (const at of crossings) if (x < at) inside = !inside;

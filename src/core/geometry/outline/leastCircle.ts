@@ -6,7 +6,7 @@ export interface Circle {
   readonly radius: number;
 }
 
-/** Points this share of the radius beyond a circle still lie on it: rounding, far below a micrometre on any piece. */
+/** Points beyond a circle by this share of its radius still count as on it: rounding, far below a micrometre. */
 const ON_CIRCLE = 1 + 1e-12;
 
 const within = ({ at, radius }: Circle, [x, y]: Point): boolean =>
@@ -16,7 +16,7 @@ function acrossTwo([x0, y0]: Point, [x1, y1]: Point): Circle {
   return { at: [(x0 + x1) / 2, (y0 + y1) / 2], radius: Math.hypot(x1 - x0, y1 - y0) / 2 };
 }
 
-/** The circle through three points; through the two furthest apart where they stand in line. */
+/** The circle through three points; through the two furthest apart where they are in line. */
 function throughThree(a: Point, b: Point, c: Point): Circle {
   const [bx, by, cx, cy] = [b[0] - a[0], b[1] - a[1], c[0] - a[0], c[1] - a[1]];
   const double = 2 * (bx * cy - by * cx);
@@ -30,10 +30,10 @@ function throughThree(a: Point, b: Point, c: Point): Circle {
   return { at: [a[0] + x, a[1] + y], radius: Math.hypot(x, y) };
 }
 
-/** The share of the way round from each point to the next that is looked at: no two steps of a golden section lie close. */
+/** Step between the points that are visited, as a share of their number: golden sections spread evenly. */
 const GOLDEN = 0.618;
 
-/** The points out of their order: along a hull, one after another, almost each would widen the circle so far. */
+/** The points in a spread order: in the order of a hull, almost every point would widen the circle. */
 function scattered(points: readonly Point[]): readonly Point[] {
   const count = points.length;
   const shared = (a: number, b: number): number => (b === 0 ? a : shared(b, a % b));

@@ -94,7 +94,7 @@ export function area(outline: Outline): number {
   return sum;
 }
 
-/** The directions in which an arc may reach farthest: the four ends of its circle's axes. */
+/** The directions in which an arc may reach farthest: along the axes. */
 export const AXES = [
   [1, 0],
   [0, 1],
@@ -126,7 +126,7 @@ export const bounds = once((outline: Outline): Bounds => {
   return { minX, minY, maxX, maxY };
 });
 
-/** The outline turned over about the y axis (as the slab is when its other face lies up), counter-clockwise again. */
+/** The outline mirrored about the y axis, as when the slab is turned over; counter-clockwise again. */
 export function mirrored(outline: Outline): Outline {
   const turned: Vertex[] = [];
   for (let index = 0; index < outline.length; index += 1) {
@@ -143,7 +143,7 @@ export function moved(outline: Outline, dx: number, dy: number): Outline {
   return shifted;
 }
 
-/** The outline scaled about its origin: bulges stay. */
+/** The outline scaled about the origin; bulges do not change. */
 export function scaled(outline: Outline, factor: number): Outline {
   return outline.map(([x, y, bulge]) => [x * factor, y * factor, bulge]);
 }

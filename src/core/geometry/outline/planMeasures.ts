@@ -16,7 +16,7 @@ interface Steps {
   readonly radius: Float64Array;
 }
 
-/** Girth, area and tightest curve of an outline are all taken from one round. */
+/** Girth, area and tightest curve of an outline all come from one walk round it. */
 const stepsOf = once((shape: Support): Steps => {
   const stations = stationsAround(shape, STATIONS);
   const count = stations.length - 1;

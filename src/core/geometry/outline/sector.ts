@@ -68,7 +68,7 @@ export function sectorEnds({ foot, rim, slant, left, right }: Sector) {
 }
 
 /**
- * The wider of both arcs' sweeps with what is added at the ends (radians): past a full turn the flat part runs into itself.
+ * The wider of both arcs' sweeps with the strips at the ends (radians): past a full turn the flat part overlaps itself.
  * 0 for a straight strip, Infinity where a strip is wider than an arc's radius: no line beside the end meets that arc.
  */
 export function sectorSweep(sector: Sector): number {

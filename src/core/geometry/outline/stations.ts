@@ -33,7 +33,7 @@ export function pointsAt(shape: Support, stations: readonly Station[]): PlanPoin
   return points;
 }
 
-/** Whether an outline is flat edges and sharp corners alone. */
+/** Whether an outline has only flat edges and sharp corners. */
 export function isSharp(shape: Support): boolean {
   const { flats } = shape;
   if (flats.length < 3) return false;

@@ -3,7 +3,7 @@ import { TAU } from '../../numbers.ts';
 /** A point in the plane (mm). */
 export type PlanPoint = readonly [number, number];
 
-/** From which side of a flat edge's normal the slope is taken. */
+/** The side of a flat edge's normal on which the slope is taken. */
 export type Side = 'before' | 'after';
 
 /**
@@ -11,8 +11,8 @@ export type Side = 'before' | 'after';
  * normal points to phi (radians), `slope` its derivative. At the normal of a flat edge the slope jumps; `side` says
  * from which side it is taken (geometry: outlines by support function).
  *
- * The outlines are classes, since what is made anew at every key must not be compiled anew: a browser forgets the code of
- * a function that was made within another one as soon as nothing holds it any more.
+ * The outlines are classes, not closures: they are made at every keystroke, and a browser drops the compiled code of a
+ * closure as soon as nothing refers to it.
  */
 export interface Support {
   h(phi: number): number;
@@ -23,10 +23,10 @@ export interface Support {
   readonly flats: readonly number[];
 }
 
-/** Two normals nearer than this are one (radians). */
+/** Normals closer than this count as equal (radians). */
 export const NORMAL_TOLERANCE = 1e-9;
 
-/** Angle brought into [0, tau); a rounding below a full turn is 0. */
+/** The angle brought into [0, tau); within rounding of a full turn it is 0. */
 export function turned(phi: number): number {
   const rest = phi % TAU;
   const positive = rest < 0 ? rest + TAU : rest;

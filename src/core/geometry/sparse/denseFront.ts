@@ -6,7 +6,7 @@ export function heightOf(m: number): number {
   return 4 * (((m + 3) >> 2) | 1);
 }
 
-/** Takes the first `last` columns, times their figures in two rows from j, off four rows from i of columns j and j + 1. */
+/** Subtracts the product of the first `last` columns from a tile: four rows from i, columns j and j + 1. */
 function takeOffTile(front: Float64Array, height: number, i: number, j: number, last: number): void {
   let [a0, a1, a2, a3, b0, b1, b2, b3] = [0, 0, 0, 0, 0, 0, 0, 0];
   const end = last * height;
@@ -38,7 +38,7 @@ function takeOffTile(front: Float64Array, height: number, i: number, j: number, 
   front[two + 3] = (front[two + 3] as number) - b3;
 }
 
-/** Divides a column by the root of its pivot. False when that is not positive. */
+/** Divides a column by the root of its pivot. False when the pivot is not positive. */
 function scaleColumn(front: Float64Array, m: number, height: number, j: number): boolean {
   const column = j * height;
   const pivot = front[column + j] as number;
@@ -49,8 +49,8 @@ function scaleColumn(front: Float64Array, m: number, height: number, j: number):
 }
 
 /**
- * Cholesky of the first `own` columns of a dense symmetric matrix of size m (lower half, by columns), the rest updated; what
- * stands above the diagonal means nothing. False when a pivot is not positive.
+ * Cholesky of the first `own` columns of a dense symmetric matrix of size m (lower half, by columns), and the update of the
+ * rest; values above the diagonal are not used. False when a pivot is not positive.
  */
 export function eliminate(front: Float64Array, m: number, own: number): boolean {
   const height = heightOf(m);
@@ -67,7 +67,7 @@ export function eliminate(front: Float64Array, m: number, own: number): boolean 
   return true;
 }
 
-/** L^-1 for the first s rows of a front: what they come to is taken off the others. */
+/** Applies L^-1 to the first s rows of a front and subtracts their part from the other rows. */
 export function forward(panel: Float64Array, rows: Float64Array, m: number, s: number): void {
   const height = heightOf(m);
   let j = 0;
@@ -86,7 +86,7 @@ export function forward(panel: Float64Array, rows: Float64Array, m: number, s: n
   for (let i = j + 1; i < m; i += 1) rows[i] = (rows[i] as number) - (panel[column + i] as number) * value;
 }
 
-/** L^-T for the first s rows of a front, the others being known. */
+/** Applies L^-T to the first s rows of a front, given the other rows. */
 export function backward(panel: Float64Array, rows: Float64Array, m: number, s: number): void {
   const height = heightOf(m);
   let j = s - 1;

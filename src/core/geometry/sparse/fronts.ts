@@ -1,18 +1,18 @@
 import type { Separator } from './ordering.ts';
 
-/** The dense front of one group: its own nodes first, then those that stand for its Schur complement in its parents. */
+/** The dense front of one group: its own nodes first, then the border nodes of its Schur complement. */
 export interface Front {
-  /** Places (in the order of elimination) of own and of bordering nodes. */
+  /** Places (in the elimination order) of own and border nodes. */
   readonly places: Int32Array;
   readonly own: number;
   readonly children: readonly number[];
-  /** For each child, where its bordering nodes stand in this front. */
+  /** For each child, the rows of its border nodes in this front. */
   readonly into: readonly Int32Array[];
 }
 
-/** What of a factorisation depends on the pattern alone; kept between matrices of one pattern. */
+/** The symbolic factorisation: what depends only on the pattern, shared by all matrices of one pattern. */
 export interface Symbolic {
-  /** Place of each node in the order of elimination. */
+  /** Place of each node in the elimination order. */
   readonly place: Int32Array;
   readonly fronts: readonly Front[];
   /** Front that eliminates each place. */
@@ -33,7 +33,7 @@ export function analyse(groups: readonly Separator[], start: Int32Array, neighbo
     }
   });
   const fronts: Front[] = [];
-  /** The last front that has each place in its border, and where a place stands in the front that is laid out. */
+  /** The last front with each place in its border, and the row of a place in the current front. */
   const met = new Int32Array(count).fill(-1);
   const at = new Int32Array(count);
   const border = new Int32Array(count);
@@ -66,7 +66,7 @@ export function analyse(groups: readonly Separator[], start: Int32Array, neighbo
   return { place, fronts, frontOf };
 }
 
-/** Where a node stands in the front that eliminates another. */
+/** The row of a node in the front that eliminates another. */
 export function rowInFront({ fronts, frontOf }: Symbolic, column: number, row: number): number {
   const { places, own } = fronts[frontOf[column] as number] as Front;
   const first = places[0] as number;

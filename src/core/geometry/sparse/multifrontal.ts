@@ -1,11 +1,11 @@
 import { backward, eliminate, forward, heightOf } from './denseFront.ts';
 import type { Front, Symbolic } from './fronts.ts';
 
-/** Room for a factorisation: used again by the next one of the same pattern, which ends the use of the one before. */
+/** Memory of a factorisation, reused by the next one of the same pattern, which invalidates the one before. */
 export interface Workspace {
   readonly front: Float64Array;
   readonly panels: readonly Float64Array[];
-  /** What the fronts leave for their parents, the last on top: a front takes its children's off and puts its own on. */
+  /** Update matrices as a stack: a front pops those of its children and pushes its own. */
   readonly updates: Float64Array;
   readonly rows: Int32Array;
   readonly values: Float64Array;
@@ -13,7 +13,7 @@ export interface Workspace {
 
 const leftOf = ({ m, s }: { readonly m: number; readonly s: number }) => (m - s) ** 2;
 
-/** Room for factorisations of a pattern with blocks of `width` by `width`. */
+/** Memory for factorisations of a pattern with blocks of `width` by `width`. */
 export function workspace({ fronts }: Symbolic, width: number): Workspace {
   const sizes = fronts.map(({ places, own }) => ({ m: places.length * width, s: own * width }));
   const most = sizes.reduce((all, { m }) => Math.max(all, m), 0);
@@ -24,7 +24,7 @@ export function workspace({ fronts }: Symbolic, width: number): Workspace {
     high = Math.max(high, top);
   }
   return {
-    // One column more: they are updated in pairs.
+    // One extra column: columns are updated in pairs.
     front: new Float64Array(heightOf(most) * (most + 1)),
     panels: sizes.map(({ m, s }) => new Float64Array(heightOf(m) * s)),
     updates: new Float64Array(high),
@@ -33,7 +33,7 @@ export function workspace({ fronts }: Symbolic, width: number): Workspace {
   };
 }
 
-/** Adds what a child has left, from a place in the updates, to the front of its parent; `rows` says where its n rows stand there. */
+/** Adds a child's update matrix to the front of its parent; `rows` maps its n rows to rows there. */
 function extendAdd(
   front: Float64Array,
   height: number,
@@ -105,7 +105,7 @@ export function factorise(
       top += n;
     }
   }
-  /** Does a front's part of a solution, its figures gathered. */
+  /** Solves one front on its gathered part of the right side. */
   const each = (index: number, b: Float64Array, work: typeof forward) => {
     const { places, own } = fronts[index] as Front;
     const m = rowsOf(places, width, rows);
@@ -121,7 +121,7 @@ export function factorise(
   };
 }
 
-/** Room for the figures of every front's own columns. */
+/** Memory for the own columns of every front. */
 export function columnsOf({ fronts }: Symbolic, width: number): Float64Array[] {
   return fronts.map(({ places, own }) => new Float64Array(own * width * heightOf(places.length * width)));
 }

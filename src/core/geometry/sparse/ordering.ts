@@ -1,19 +1,19 @@
-/** A group of nodes that are eliminated together: a leaf of the dissection, or what separates two halves. */
+/** A group of nodes that are eliminated together: a leaf of the dissection, or the separator of two halves. */
 export interface Separator {
   readonly nodes: Int32Array;
-  /** Groups that are eliminated before it and touch it, by their place in the list. */
+  /** Children: groups that are eliminated before it and touch it, by their index. */
   readonly children: readonly number[];
 }
 
-/** Parts of a graph with no more nodes are one group. */
+/** Most nodes of a leaf. */
 const LEAF = 20;
 
 /** On which side of a cut a node is. */
 const [NEITHER, LOW, HIGH, BETWEEN] = [0, 1, 2, 3];
 
 /**
- * An order of elimination by nested dissection: the nodes are halved by their place, those of one half that touch the other
- * come last, and each half is ordered likewise. Fill then grows by n log n on a mesh of a surface.
+ * An elimination order by nested dissection: the nodes are halved by their position, those of one half that touch the other
+ * come last, and each half is ordered in the same way. Fill then grows as n log n on a surface mesh.
  *
  * @param axes places of the nodes along each axis, any unit
  * @param start, neighbours the neighbours of node i are `neighbours[start[i]]` up to `start[i + 1]`
@@ -27,7 +27,7 @@ export function nestedDissection(
   const side = new Uint8Array(start.length - 1);
   const groups: Separator[] = [];
 
-  /** Puts a part of the graph on the list, its nodes in their order along each axis, and returns the places of its roots. */
+  /** Appends the groups of a part of the graph, its nodes sorted along each axis; returns the indices of its roots. */
   function dissect(orders: readonly Int32Array[]): number[] {
     const nodes = orders[0] as Int32Array;
     const size = nodes.length;
@@ -42,13 +42,13 @@ export function nestedDissection(
     for (const node of between) side[node] = BETWEEN;
     const low = orders.map((order) => taken(order, side, LOW, half - between.length));
     const high = orders.map((order) => taken(order, side, HIGH, size - half));
-    // What is done with is on no side: the parts do not see it again.
+    // Finished nodes are on no side, so that the halves ignore them.
     for (const node of along) side[node] = NEITHER;
     const children = [...dissect(low), ...dissect(high)];
     return between.length === 0 ? children : [groups.push({ nodes: between, children }) - 1];
   }
 
-  /** Those of the nodes that touch the high side. */
+  /** The nodes that touch the high side. */
   function touchingHigh(nodes: Int32Array): Int32Array {
     const found = new Int32Array(nodes.length);
     let many = 0;
@@ -67,17 +67,17 @@ export function nestedDissection(
   return groups;
 }
 
-/** From the least to the greatest of the nodes, which stand in order. */
+/** Extent of sorted nodes. */
 function reach(nodes: Int32Array, along: Float64Array): number {
   return (along[nodes.at(-1) as number] as number) - (along[nodes[0] as number] as number);
 }
 
-/** Nodes by their place along an axis. */
+/** Nodes sorted along an axis. */
 function ordered(along: Float64Array): Int32Array {
   return Int32Array.from(along.keys()).sort((a, b) => (along[a] as number) - (along[b] as number));
 }
 
-/** The nodes of one side, in the order in which they stand. */
+/** The nodes of one side, in their present order. */
 function taken(nodes: Int32Array, side: Uint8Array, which: number, size: number): Int32Array {
   const found = new Int32Array(size);
   let many = 0;
