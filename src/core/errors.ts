@@ -31,7 +31,7 @@ export class FaultError extends Error {
   }
 }
 
-/** One fault on one line: path, value and rule. What a terminal would take for a command is shown by its code. */
+/** One fault on one line: path, value and rule. Terminal control characters are shown by their code. */
 export function faultLine(fault: Fault): string {
   return printable(`${fault.path || '(file)'}: ${fault.value}: ${fault.rule}`);
 }

@@ -14,7 +14,7 @@ export interface NormalPart {
   readonly deviation: number;
 }
 
-/** Where a share of a mixture of normal distributions lies below, by bisection. Weights need not sum to 1. */
+/** A quantile of a mixture of normal distributions, by bisection. Weights need not sum to 1. */
 export function mixtureQuantile(parts: readonly NormalPart[], share: number): number {
   const all = parts.reduce((sum, { weight }) => sum + weight, 0);
   let low = Math.min(...parts.map(({ mean, deviation }) => mean - 9 * deviation));

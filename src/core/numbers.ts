@@ -4,10 +4,10 @@ export const TAU = 2 * Math.PI;
 /** Millimetres in an inch, exactly. */
 export const MM_PER_INCH = 25.4;
 
-/** Lengths that differ by less are one length (mm). A hundredth of what a sharp knife can follow, far above rounding. */
+/** Lengths that differ by less count as equal (mm): a hundredth of what a sharp knife can follow, far above rounding. */
 export const LENGTH_TOLERANCE = 1e-6;
 
-/** Two outline points nearer than this are one point (mm). Chosen well under print resolution (0.04 mm at 600 dpi). */
+/** Outline points closer than this count as one (mm): well under print resolution (0.04 mm at 600 dpi). */
 export const POINT_TOLERANCE = 1e-4;
 
 /** Smallest bulge that still is an arc; below it the edge is a straight line (ratio of sagitta to half chord). */
@@ -31,7 +31,7 @@ export function roundUpTo(value: number, step: number): number {
 /** An arc of a larger radius is drawn as a straight line (mm): over a wrap of 300 mm it bows by a hundredth of a mm. */
 export const STRAIGHT_RADIUS = 1e6;
 
-/** Angles nearer to 0 than this are straight (radians). */
+/** Angles closer to 0 than this count as straight (radians). */
 export const ANGLE_TOLERANCE = 1e-12;
 
 /**
@@ -54,13 +54,13 @@ export function root(f: (x: number) => number, low: number, high: number): numbe
   return (from + to) / 2;
 }
 
-/** Some work, done when it is first asked for and never again. */
+/** A value that is computed at its first use and then kept. */
 export function onDemand<V>(work: () => V): () => V {
   let known: { readonly value: V } | null = null;
   return () => (known ??= { value: work() }).value;
 }
 
-/** What is known by a name, or made now; of more than `most` the oldest is forgotten. */
+/** The value of a key, made now if it is not there; beyond `most` values the oldest is dropped. */
 export function remembered<V>(known: Map<string, V>, name: string, make: () => V, most: number): V {
   const value = known.has(name) ? (known.get(name) as V) : make();
   known.delete(name);
@@ -69,7 +69,7 @@ export function remembered<V>(known: Map<string, V>, name: string, make: () => V
   return value;
 }
 
-/** The same work, done once for each object that it is asked of: for objects that are never changed. */
+/** A function whose result is kept for each object: for objects that never change. */
 export function once<K extends object, V>(work: (key: K) => V): (key: K) => V {
   const known = new WeakMap<K, { readonly value: V }>();
   return (key) => {

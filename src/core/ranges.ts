@@ -1,6 +1,6 @@
 import { shortValue, type Fault } from './errors.ts';
 
-/** What a figure may be. */
+/** The range of a figure. */
 export interface Range {
   readonly least?: number;
   readonly greatest: number;

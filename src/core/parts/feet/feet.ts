@@ -17,7 +17,7 @@ export function feetPlaces(plan: Support, count: number, depth: number): (readon
   });
 }
 
-/** How far a point lies inside the line from foot to foot, at the nearest side; negative outside (mm). */
+/** Distance of a point from the nearest side of the polygon of the feet; negative outside (mm). */
 export function withinFeet(places: readonly (readonly [number, number])[], [x, y]: readonly [number, number]): number {
   return places.reduce((least, [ax, ay], index) => {
     const [bx, by] = places[(index + 1) % places.length] ?? [ax, ay];

@@ -34,7 +34,7 @@ export interface HandleCurve {
   readonly room: number;
 }
 
-/** How full each half of the line is: 0.552 would be a quarter of an ellipse; a handle is fuller, as a strap stands. */
+/** Fullness of each half of the line: 0.552 would be a quarter of an ellipse; a strap stands fuller. */
 const FULLNESS = 0.66;
 
 /** Points of each half of the line. */
@@ -82,7 +82,7 @@ function halves(handle: Handle, wall: HandleWall, thickness: number, drop: numbe
   return [half(start), [d, c, b, a]];
 }
 
-/** Fingers one above another against the wall, moved up and down to where they have most room from the handle. */
+/** Fingers stacked against the wall, at the height where they have most room to the handle. */
 function layFingers(count: number, wall: HandleWall, inner: readonly SidePoint[], from: number, to: number) {
   const r = FINGER / 2;
   const at = (middle: number): SidePoint[] =>
@@ -95,7 +95,7 @@ function layFingers(count: number, wall: HandleWall, inner: readonly SidePoint[]
       (least, [x, z]) => inner.reduce((near, [u, v]) => Math.min(near, Math.hypot(u - x, v - z)), least),
       Infinity,
     ) - r;
-  // The room is greatest somewhere between both ends, and falls to both sides of it.
+  // The room has one maximum between both ends.
   let [low, high] = [to, from];
   for (let step = 0; step < 16; step += 1) {
     const [one, other] = [low + (high - low) * 0.382, low + (high - low) * 0.618];
@@ -103,7 +103,7 @@ function layFingers(count: number, wall: HandleWall, inner: readonly SidePoint[]
     else high = other;
   }
   const fingers = at((low + high) / 2);
-  // A finger above or below the opening has all the room there is, and none.
+  // A finger above or below the opening is not in it: it counts as having no room.
   const within = fingers.every(([, z]) => z < from && z > to);
   return { fingers, room: within ? roomOf(fingers) : -r };
 }
@@ -141,10 +141,10 @@ function curveOf(handle: Handle, wall: HandleWall, thickness: number, drop: numb
   };
 }
 
-/** Drops are tried up to this many fingers more than go through. */
+/** Drops are tried up to the room of this many more fingers. */
 const MOST_SPARE = 3;
 
-/** A drop is worked out in steps of this (mm). */
+/** Step of the drops that are tried (mm). */
 const DROP_STEP = 0.5;
 
 /** The least drop that leaves the fingers their room (mm); what they need in line where the handle stands out too little. */

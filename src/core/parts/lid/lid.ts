@@ -35,7 +35,7 @@ export interface CutLid {
   readonly faceUp: Face;
 }
 
-/** What a lid comes to. Wet mm. */
+/** Figures of a lid. Wet mm. */
 export interface LidFigures {
   /** Across the top, along the x axis. */
   readonly across: number;
@@ -51,7 +51,7 @@ export interface LidFigures {
   readonly side: { readonly outer: Support; readonly inner: Support };
 }
 
-/** Outlines that turn on less have corners, and are made of strips (mm). */
+/** Outlines with a smaller radius have corners, and are made of strips (mm). */
 const CORNER = 1e-6;
 
 /** A level plate of one outline, cut straight down. */

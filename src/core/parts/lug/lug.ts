@@ -9,17 +9,17 @@ import type { Part } from '../part/part.ts';
 /** Stations in the half turn that faces a lug. */
 const STATIONS = 48;
 
-/** Ends nearer than this are one (mm). */
+/** Ends closer than this count as one (mm). */
 const ONE = 1e-9;
 
-/** A place on the wall as a lug sees it: along the wall, to the right as one looks out, and outward. */
+/** A place on the wall in a lug's frame: x along the wall, to the right when looking outward; y outward. */
 interface Seen {
   readonly x: number;
   readonly y: number;
   readonly phi: number;
 }
 
-/** Points of a plan in a lug's frame, that looks outward along phi from `origin`. */
+/** Points of a plan in the frame of a lug at `origin` that faces along phi. */
 function seenFrom(phi: number, origin: readonly [number, number]) {
   const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
   return ([px, py]: readonly [number, number], at: number): Seen => {
@@ -28,7 +28,7 @@ function seenFrom(phi: number, origin: readonly [number, number]) {
   };
 }
 
-/** The place between two neighbours on the wall where x is as given: on a flat along it, on a curve by its normal. */
+/** The point with a given x between two neighbours on the wall: along a flat, or by its normal on a curve. */
 function placeAt(x: number, from: Seen, to: Seen, onCurve: (phi: number) => Seen): Seen {
   if (Math.abs(to.phi - from.phi) < ONE) {
     const share = (x - from.x) / (to.x - from.x);
@@ -47,7 +47,7 @@ function placeAt(x: number, from: Seen, to: Seen, onCurve: (phi: number) => Seen
 function joinLine(plan: Support, phi: number, half: number, origin: readonly [number, number]): Seen[] | null {
   const see = seenFrom(phi, origin);
   const at = (normal: number, side: Station['side']) => see(pointAt(plan, normal, side), normal);
-  // Along rising normals x falls.
+  // x falls as the normal rises.
   const all = stationsOf(plan.flats, 2 * STATIONS, phi - Math.PI / 2, Math.PI).map((one) => at(one.phi, one.side));
   const [first, last] = [all[0], all.at(-1)];
   if (!first || !last || first.x < half || last.x > -half) return null;
@@ -61,7 +61,7 @@ function joinLine(plan: Support, phi: number, half: number, origin: readonly [nu
   if (round) return [cut(-half), cut(half)];
   const between = all.filter(({ x }) => x < half - ONE && x > -half + ONE);
   const line = [cut(half), ...between, cut(-half)].reverse();
-  // A corner is met at many normals: the last of them, from which the line goes on.
+  // A corner has many normals: take the last, from which the line continues.
   return line.filter(({ x, y }, index) => {
     const next = line[index + 1];
     return !next || Math.hypot(next.x - x, next.y - y) > 1e-6;
@@ -98,7 +98,7 @@ export interface CutLug {
   /** Level outlines of the wall at its upper and under face. */
   readonly upper: Support;
   readonly under: Support;
-  /** The direction that it looks in (radians). */
+  /** The direction that it faces (radians). */
   readonly phi: number;
   readonly width: number;
   readonly out: number;
@@ -106,7 +106,7 @@ export interface CutLug {
   readonly faceUp: Face;
 }
 
-/** A lug in its own frame: x along the wall to the right as one looks out, y outward from `origin` on the wall. */
+/** A lug in its own frame: x along the wall, to the right when looking outward; y outward from `origin` on the wall. */
 export interface LugFigures {
   readonly part: Part;
   readonly upper: Outline;

@@ -28,7 +28,7 @@ export interface Band {
   readonly faceUp: Face;
 }
 
-/** Leans of foot and rim as they are seen on a layer, and what stands at its ends (mm). */
+/** Leans of foot and rim as seen on a layer, and the strips at its ends (mm). */
 interface LayerEdges {
   readonly foot: number;
   readonly rim: number;
@@ -72,7 +72,7 @@ function bandMarks(
   ];
 }
 
-/** Lines as far within both ends as a lap is wide: up to one of them the other end is laid over. Of a spare, where the true wrap ends. */
+/** Lines a lap's width inside both ends: the other end is laid over up to one of them. With a spare, where the true wrap ends. */
 function lapMarks(band: Band, inner: Outline): Mark[] {
   const { added } = seamAllowance(band.seam, band.thickness);
   if (!(added > 0)) return [];
@@ -88,7 +88,7 @@ function lapMarks(band: Band, inner: Outline): Mark[] {
   ];
 }
 
-/** Both faces of the band as it lies: how far above the neutral surface, and what stands at their edges. */
+/** Both faces of the band as it lies: their height above the neutral surface, and their edges. */
 function facesOf(band: Band) {
   const { thickness: t, neutralFraction: k, faceUp, seam } = band;
   const seen = (lean: number) => (faceUp === 'inside' ? lean : turnedLean(lean));
@@ -103,7 +103,7 @@ function facesOf(band: Band) {
 
 /**
  * How far round its centre the flat band reaches, with what its seam adds, on the face where that is more (degrees). Past
- * 360 it runs into itself; Infinity where what is added is wider than the smaller arc's radius.
+ * 360 it overlaps itself; Infinity where what is added is wider than the smaller arc's radius.
  */
 export function bandSweep(band: Band): number {
   const { up, edges, hidden } = facesOf(band);

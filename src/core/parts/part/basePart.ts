@@ -16,7 +16,7 @@ export interface PlanBase {
   readonly faceUp: Face;
 }
 
-/** The lean of a curved edge is worked out at so many normals, and at every flat one. */
+/** Normals at which the lean of a curved edge is computed, besides every flat one. */
 const LEAN_STATIONS = 72;
 
 /** A lean and the normal of the place of the edge that has it (degrees, signed as seen with the inside up; radians). */
@@ -43,10 +43,10 @@ function leansOf({ under, top, thickness }: PlanBase): LeanAt[] {
     .map(({ phi }) => ({ phi, lean: degrees(Math.atan((under.h(phi) - top.h(phi)) / thickness)) }));
 }
 
-/** Leans along an edge that differ by less are one (degrees). */
+/** Leans along an edge that differ by less count as equal (degrees). */
 const ONE_LEAN = 0.05;
 
-/** Which edge of an outline looks towards a normal: the first whose middle does. */
+/** The edge of an outline that faces along a normal: the first whose middle does. */
 function edgeTowards(outline: Outline, phi: number): number {
   const found = outline.findIndex(([x, y], index) => {
     const [u, v] = vertexAt(outline, index + 1);

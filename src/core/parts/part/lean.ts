@@ -22,7 +22,7 @@ export interface Lean {
   readonly word: LeanWord;
 }
 
-/** A lean smaller than this is cut straight down (degrees): no hand holds a blade truer. */
+/** A lean smaller than this is cut straight down (degrees): no hand holds a blade more exactly. */
 export const LEAN_TOLERANCE = 0.05;
 
 /** The word for a signed lean in degrees. */
@@ -31,7 +31,7 @@ export function leanWord(lean: number): LeanWord {
   return lean > 0 ? 'spread' : 'tuck';
 }
 
-/** Whether two leans are told alike: one edge, one figure. */
+/** Whether two leans are shown alike: the same edge and the same figure. */
 export function sameLean(one: Lean, other: Lean): boolean {
   return (
     one.edge === other.edge &&

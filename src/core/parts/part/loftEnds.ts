@@ -1,7 +1,7 @@
 import type { Station } from '../../geometry/outline/stations.ts';
 import type { Point } from '../../geometry/point.ts';
 
-/** A line of points with the stations that they stand at. */
+/** A line of points and their stations. */
 export interface Run {
   readonly points: readonly Point[];
   readonly stations: readonly Station[];

@@ -59,7 +59,7 @@ interface Slides {
   readonly rim: readonly Point[];
 }
 
-/** A normal holds all along its ruling: the level edges slide along the rulings, and ends stay where they are. */
+/** The normal is constant along a ruling, so the level edges slide along the rulings and the ends do not move. */
 function slidesOf({ wall, footLeanAt }: LoftPanel, flat: UnrolledLoft): Slides {
   const tangents = edgeDirections(flat);
   const foot: Point[] = [];
@@ -70,7 +70,7 @@ function slidesOf({ wall, footLeanAt }: LoftPanel, flat: UnrolledLoft): Slides {
     const [footX, footY] = flat.foot[index] as Point;
     const [rimX, rimY] = flat.rim[index] as Point;
     const [dx, dy] = [rimX - footX, rimY - footY];
-    // What a mm straight up the slope is along the ruling.
+    // Length along the ruling for each mm straight up the slope.
     const square = x * dy - y * dx;
     const low = -Math.tan(radians(footLeanAt(phi))) / square;
     const high = Math.tan(slopeAt(wall, phi)) / square;
@@ -80,7 +80,7 @@ function slidesOf({ wall, footLeanAt }: LoftPanel, flat: UnrolledLoft): Slides {
   return { tangents, foot, rim };
 }
 
-/** Points, each slid `rise` times its own way (mm). */
+/** The points, each moved by `rise` times its own direction (mm). */
 function slid(points: readonly Point[], by: readonly Point[], rise: number): Point[] {
   const found: Point[] = [];
   for (let index = 0; index < points.length; index += 1) {
@@ -137,7 +137,7 @@ function endMarks(outline: Outline, at: { footFrom: number; footTo: number; rimT
   ];
 }
 
-/** A lean at the share of an edge's length at which it stands. */
+/** A lean at a share of an edge's length. */
 interface LeanAt {
   readonly share: number;
   readonly lean: number;
@@ -161,7 +161,7 @@ function leansAlong(line: readonly Point[], leans: readonly number[], backward: 
   return along;
 }
 
-/** The lean that stands nearest to a share of an edge. */
+/** The lean nearest to a share of an edge. */
 function leanNear(leans: readonly LeanAt[], share: number): number {
   let [lean, off] = [0, Infinity];
   for (const one of leans) {
@@ -171,10 +171,10 @@ function leanNear(leans: readonly LeanAt[], share: number): number {
   return lean;
 }
 
-/** Along an edge whose lean varies, it is written at these shares of the edge. */
+/** Shares of an edge at which a varying lean is written. */
 const LEAN_STATIONS = [0.06, 0.22, 0.38, 0.62, 0.78, 0.94] as const;
 
-/** Leans that differ by less along an edge are told once, at the edge (degrees). */
+/** Leans that differ by less along an edge are written once (degrees). */
 const LEAN_VARIES = 2;
 
 /** The lean at stations along an edge, signed: spread (+), tuck (-). */
@@ -192,7 +192,7 @@ function leanMarks(edge: { outline: Outline; from: number; to: number; leans: re
     const [x, y] = stretch.pointAt(share * length);
     const [u, v] = stretch.pointAt(share * length + 0.5);
     const step = Math.hypot(u - x, v - y) || 1;
-    // The part lies to the left of its own outline.
+    // The part is on the left of its own outline.
     const inward = [-(v - y) / step, (u - x) / step] as const;
     const lean = leanNear(leans, share);
     return {
@@ -244,7 +244,7 @@ export function loftPart(panel: LoftPanel): LoftedPart {
   const hidden = layerAt(faceUp === 'inside' ? (1 - k) * t : -k * t, run);
   const box = bounds(traced.outline);
   const outline = moved(traced.outline, -box.minX, -box.minY);
-  // Vertices of the foot come first; turned over, the same count stands at the end.
+  // Vertices of the foot come first; turned over, the same number come last.
   const count = outline.length;
   const { footCount } = traced;
   const [footFrom, footTo] = faceUp === 'inside' ? [count - footCount, 0] : [0, footCount];

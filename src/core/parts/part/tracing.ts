@@ -42,7 +42,7 @@ export function tracingSteps({ inner, outer, sweep }: ArcTemplate, wanted: numbe
 /** A wall whose radii differ from the template's by no more is traced with it (mm): a pencil line. */
 const SAME_RADIUS = 0.15;
 
-/** How a wall is traced with the template that is owned, or that it is not. */
+/** How a wall is traced with the owned template, or that it cannot be. */
 export type TracingWay =
   | { readonly kind: 'traced'; readonly template: ArcTemplate; readonly sweep: number; readonly steps: readonly TracingStep[] }
   | { readonly kind: 'off'; readonly template: ArcTemplate; readonly radii: readonly [inner: number, outer: number] }; // prettier-ignore
@@ -61,7 +61,7 @@ export function tracingWay({ owned }: Target, parts: readonly Part[]): TracingWa
   return { kind: 'traced', template: owned, sweep, steps: tracingSteps(owned, sweep) };
 }
 
-/** Where the template's ends lie on the wall, each with its tracing's number: lines that are drawn across it and not cut. */
+/** Lines across the wall at the template's ends, each with the number of its tracing; not cut. */
 export function tracingMarks({ outline }: Part, { sweep, steps }: Extract<TracingWay, { kind: 'traced' }>): Mark[] {
   const within = (angle: number) => angle > 1e-6 && angle < sweep - 1e-6;
   const ends = steps.flatMap(({ from, to }, index) => [
@@ -71,7 +71,7 @@ export function tracingMarks({ outline }: Part, { sweep, steps }: Extract<Tracin
   return ends.filter(({ at }) => within(at)).flatMap(({ at, text }, index): Mark[] => {
     const foot = alongEdge(outline, 0, at / sweep);
     const rim = alongEdge(outline, 2, 1 - at / sweep);
-    // Words of neighbouring lines stand at different heights.
+    // Words of neighbouring lines are at different heights.
     const share = index % 2 === 0 ? 0.3 : 0.7;
     const place = [foot[0] + share * (rim[0] - foot[0]), foot[1] + share * (rim[1] - foot[1])] as const;
     return [

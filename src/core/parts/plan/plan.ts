@@ -12,7 +12,7 @@ import {
   type Support,
 } from '../../geometry/outline/support.ts';
 
-/** A drawn outline as large again by a factor. */
+/** A drawn outline scaled by a factor. */
 export function scaledDrawn(plan: DrawnPlan, factor: number): DrawnPlan {
   return {
     ...plan,
@@ -84,7 +84,7 @@ export function supportOf(plan: PlanOutline): Support {
   }
 }
 
-/** A floor within a rim: this part of it across. */
+/** Width of a floor as a share of its rim. */
 const FLOOR_SHARE = 0.75;
 
 /** The usual floor of a mould with this rim: the same outline at three quarters of its size. */

@@ -36,7 +36,7 @@ export function seamAllowance(seam: Seam, thickness: number): SeamAllowance {
   }
 }
 
-/** What a seam adds to the traced line at both ends of a wall as it lies (mm). */
+/** What a seam adds to the traced line at the left and right end of a wall as it lies (mm). */
 export interface SeamEnds {
   readonly left: number;
   readonly right: number;

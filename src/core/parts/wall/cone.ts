@@ -18,7 +18,7 @@ export function radiusInside(line: ConeLine, z: number, depth: number): number {
   return outerRadius(line, z) - depth / Math.cos(line.halfAngle);
 }
 
-/** What the outer line of a tapered wall is found from. Wet mm: radii over the measured face. */
+/** Input for the outer line of a tapered wall. Wet mm: radii over the measured face. */
 export interface ConeTarget {
   readonly rim: number;
   readonly foot: number;
@@ -46,7 +46,7 @@ export function coneLine(target: ConeTarget): ConeLine {
   return { halfAngle, radius: face === 'outside' ? foot : foot + t / Math.cos(halfAngle) };
 }
 
-/** A square rim makes the wall slant a little more than a level one, never less. */
+/** A wall with a square rim slants a little more than one with a level rim, never less. */
 function bracket(level: number, steepest: number): [number, number] {
   return level >= 0 ? [level, steepest] : [-steepest, level];
 }

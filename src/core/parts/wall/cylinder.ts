@@ -1,7 +1,7 @@
 import { degrees } from '../../numbers.ts';
 import type { Base } from '../../target/target.ts';
 
-/** What the wall and base of a straight cylinder are worked from. Wet mm. */
+/** Input for the wall and base of a straight cylinder. Wet mm. */
 export interface CylinderSizes {
   /** Wet outside diameter. */
   readonly outside: number;

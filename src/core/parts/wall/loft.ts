@@ -46,7 +46,7 @@ function newSection(wall: LoftWall, z: number, depth: number): Support {
 /** A level section of a wall between two outlines, at the share `f` of its height. */
 class Section implements Support {
   readonly flats: readonly number[];
-  // Distance and slope are asked for one after the other.
+  // Kept, since distance and slope are asked for one after the other.
   private last = NaN;
   private low = 0;
   private high = 0;
@@ -85,7 +85,7 @@ class Section implements Support {
 /** A wall unrolled: its foot and rim as points in the plane, in pairs along the rulings. Mm. */
 export interface UnrolledLoft extends UnrolledPairs {
   readonly stations: readonly Station[];
-  /** How far each ruling runs along the level edges (mm): the slope of the section at its end less that at its start. */
+  /** How far each ruling runs along the level edges (mm): the section's slope at its end minus that at its start. */
   readonly along: readonly number[];
   readonly girthFoot: number;
   readonly girthRim: number;
@@ -104,7 +104,7 @@ function apex(
 ): readonly [number, number] {
   const base = Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
   const [ux, uy] = [(b[0] - a[0]) / base, (b[1] - a[1]) / base];
-  // Measured from the nearer point, so that a needle's tip errs by no more than its own width.
+  // Measured from the nearer point, so that the error at a needle's tip is at most its own width.
   const nearB = fromB < fromA;
   const [near, far] = nearB ? [fromB, fromA] : [fromA, fromB];
   const off = (near * near - far * far + base * base) / (2 * base);
@@ -137,7 +137,7 @@ export function unrollPairs(lows: readonly Point3[], highs: readonly Point3[]): 
     const rimStep = distance(h0, h1);
     let f1: readonly [number, number];
     let r1: readonly [number, number];
-    // So that a cone's tip makes no needle of no width.
+    // Keeps a cone's tip from making a needle of zero width.
     if (footFirst(footStep, rimStep)) {
       f1 = footStep === 0 ? f0 : apex(r0, f0, distance(h0, l1), footStep);
       r1 = rimStep === 0 ? r0 : apex(r0, f1, rimStep, distance(h1, l1));
@@ -152,13 +152,13 @@ export function unrollPairs(lows: readonly Point3[], highs: readonly Point3[]): 
 }
 
 /**
- * Where a flat edge on one side ends in a point on the other, a parallel surface turns over by a hair at its edge. Points
- * that would run backward are pooled with the ones before them, in their mean or in the end of the line: it runs forward
- * only, and its length is the signed one, which is what Cauchy's integral of the support gives.
+ * Where a flat edge at one end of the wall meets a point at the other, a parallel surface turns over slightly at its edge.
+ * Points that would run backward are pooled with those before them, at their mean or at the end of the line. The line then
+ * only runs forward, and keeps its signed length, which is what Cauchy's integral of the support gives.
  */
 function untwisted(line: readonly Point3[], stations: readonly Station[]): readonly Point3[] {
   const count = line.length;
-  /** The pools so far: first point and mean of each; a pool ends where the next begins, the last one at the point in hand. */
+  /** The pools so far: first point and mean of each; a pool ends where the next begins, the last one at the current point. */
   const first = new Int32Array(count);
   const x = new Float64Array(count);
   const y = new Float64Array(count);
