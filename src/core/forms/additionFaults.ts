@@ -95,7 +95,7 @@ export function additionFaults(target: Target): Fault[] {
   return faults;
 }
 
-/** A place on the opposite wall may be so far off the template: scoring and pressing takes it up (wet mm). */
+/** Most that the opposite wall may be off the template: scoring and pressing takes it up (wet mm). */
 const UNLIKE = 0.5;
 
 function lugFaults(target: Target, impossible: (path: string, value: number, rule: string) => Fault): Fault[] {

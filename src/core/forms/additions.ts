@@ -79,13 +79,13 @@ export function handleAngles({ marks }: Target): readonly number[] {
   return marked.length > 0 ? marked : [0];
 }
 
-/** How far a wall of flat panels reaches from the axis towards an angle (radians, mm). */
+/** Distance from the axis to a wall of flat panels at an angle (radians, mm). */
 function panelsReach(plan: Support, phi: number): number {
   const facing = plan.flats.filter((normal) => Math.cos(phi - normal) > 1e-6);
   return Math.min(...facing.map((normal) => plan.h(normal) / Math.cos(phi - normal)));
 }
 
-/** The outside of the wall towards an angle, fired mm: a curved wall is met at the place that looks that way. */
+/** The outside of the wall at an angle, fired mm: on a curved wall, the place whose normal points that way. */
 function wallTowards({ outer, rim, section }: Standing, angle: number, target: Target): HandleWall {
   const phi = radians(angle);
   const { shrinkage } = target.clay;
@@ -113,8 +113,8 @@ function wallTowards({ outer, rim, section }: Standing, angle: number, target: T
 }
 
 /**
- * How far to the left of the line out from the middle, seen from above, the wall is met at the place that looks towards an
- * angle (degrees): on an oval that place is not straight out. Wet mm.
+ * How far the place of the wall whose normal points along an angle (degrees) is to the left of the line straight out from the
+ * middle, seen from above: on an oval it is not on that line. Wet mm.
  */
 export function handleAside(target: Target, { section }: Standing, angle: number): number {
   const made = additionsOf(target).handle;
@@ -133,7 +133,7 @@ function handleOf(target: Target, handle: Handle, standing: Standing): MadeHandl
   const angles = handleAngles(target);
   const wall = wallTowards(standing, angles[0] ?? 0, target);
   const curve = handleCurve(handle, wall, firedLength(handle.thickness, s));
-  // The neutral line is a parallel of the middle one: it is longer by its distance times the turn.
+  // The neutral line is parallel to the middle line: it is longer by their distance times the turn.
   const off = handle.kind === 'strap' ? (slab.neutralFraction - 0.5) * handle.thickness : 0;
   const neutral = wetLength(curve.length, s) + off * curve.turning;
   const width = wetLength((handle.top + handle.bottom) / 2, s);
@@ -181,7 +181,7 @@ function knobOf({ lid, clay }: Target): MadeKnob | null {
   return { volume, across: ballAcross(volume) };
 }
 
-/** The outline that reaches furthest (or least far) of several levels, wet. */
+/** Of the outlines of several levels, the one that reaches farthest (or least far), wet. */
 function levelsOf({ section, height }: Standing, depth: number, face: 'outer' | 'inner', floor: number): Support[] {
   return [height, Math.max(floor, height - depth)].map((z) => section(z)[face]);
 }
@@ -210,7 +210,7 @@ function lidOf(target: Target, standing: Standing): LidFigures | null {
   });
 }
 
-/** Handles, feet and lid of a target that can be made; worked out once for each. */
+/** Handles, feet and lid of a target that can be made; computed once for each target. */
 export const additionsOf = once((target: Target): Additions => {
   const { handle, feet, clay, slab } = target;
   const standing = kindOf(target).standing(target);

@@ -168,7 +168,7 @@ function outOfRange(target: Target): Fault[] {
 
 /**
  * Every reason why a target of the right shape cannot be developed: figures out of range first, then what no slab can
- * make. Empty when it can. Figures are checked against {@link LIMITS}. A target is checked once: it is never changed.
+ * make. Empty when it can. Figures are checked against {@link LIMITS}. Targets never change, so each is checked once.
  */
 export const checkTarget = once((target: Target): readonly Fault[] => {
   const faults = outOfRange(target);

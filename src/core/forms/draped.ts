@@ -10,7 +10,7 @@ import { meshArea } from '../geometry/mesh/mesh.ts';
 import type { Target } from '../target/target.ts';
 import type { DevelopedForm, FormKindWork } from './kind.ts';
 
-/** A quick blank, for drawing at every key; null where the surface cannot be spread. */
+/** A quick blank, for drawing at every keystroke; null where the surface cannot be flattened. */
 const quickBlank = once((target: DrapedTarget): Blank | null => {
   try {
     return layBlank(target, 'quick');

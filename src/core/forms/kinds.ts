@@ -9,7 +9,7 @@ import { sheetKind } from './sheet.ts';
 import { standKind } from './stand.ts';
 import { straightKind } from './straight.ts';
 
-/** Targets are never changed, so the standing piece of one is worked out once: drawing, advice and capacity all ask for it. */
+/** Targets never change, so the standing piece is computed once: drawing, advice and capacity all use it. */
 function standingOnce(kind: FormKindWork<Target>): FormKindWork<Target> {
   return { ...kind, standing: once(kind.standing) };
 }

@@ -56,7 +56,7 @@ export function levelBase(wall: LevelWall): LevelBase {
     case 'under': {
       const [under, top] = [wall.outerAt(0), wall.outerAt(tb)];
       if (base.trim === 0) return made(under, top, tb);
-      // Trimmed to the wall after joining, it is cut straight down, so wide that neither face lacks anything.
+      // A base trimmed after joining is cut straight down, wide enough for both faces.
       const wide = inward(under, -furthestOut(top, under));
       return made(wide, wide, tb);
     }

@@ -24,7 +24,7 @@ function plansOf({ form }: Target): { rim: PlanOutline; foot: PlanOutline; heigh
   return { rim: plan, foot: plan, height: form.height };
 }
 
-/** An outline of the floor's kind whose length and width go on below it (mm); as it is, where nothing is left of it. */
+/** The floor's outline with its length and width continued below it (mm); unchanged where nothing would be left. */
 function withAcross(floor: PlanOutline, rim: PlanOutline, on: (low: number, high: number) => number): PlanOutline {
   const [own, over] = [acrossOf(supportOf(floor)), acrossOf(supportOf(rim))];
   const [length, width] = [on(own[0], over[0]), on(own[1], over[1])];
@@ -44,9 +44,9 @@ function withAcross(floor: PlanOutline, rim: PlanOutline, on: (low: number, high
 }
 
 /**
- * The outline on the table of a wall that has an outline on its floor: each measure goes on as it does between floor and rim.
- * Between outlines of different kinds no wall goes on so: the one on the table is of the floor's kind, and as long and as wide
- * as gives the floor the length and width that were asked for.
+ * The outline on the table of a wall that is given by the outline on its floor: each measure continues as between floor and
+ * rim. Between outlines of different kinds that is not possible: the outline on the table is then of the floor's kind, with
+ * the length and width that give the floor the wanted ones.
  *
  * @param share how far the table lies under the floor, over the floor's distance from the rim
  */

@@ -8,7 +8,7 @@ import type { Target } from '../target/target.ts';
 import type { WallPlace } from './kind.ts';
 import type { Point } from '../geometry/point.ts';
 
-/** Normals nearer than this are one (radians) */
+/** Normals closer than this count as equal (radians). */
 const NORMAL_NEAR = 1e-9;
 
 /** Lengths of a line up to each of its points (mm). */
@@ -42,7 +42,7 @@ function shareTo(phi: number, stations: readonly Station[], run: readonly number
   return ((from + to) / 2 + Math.max(0, past)) / (run.at(-1) || 1);
 }
 
-/** Where angles round from the first seam lie on a wall in `panels` pieces, by the normal that looks that way. */
+/** Where angles round from the first seam are on a wall in `panels` pieces: at the normal that points that way. */
 function placesOn(panels: number, measured: (piece: number) => MeasuredPiece): (angle: number) => WallPlace {
   const pieces = new Map<number, MeasuredPiece>();
   return (angle) => {

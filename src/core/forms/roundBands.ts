@@ -21,7 +21,7 @@ function profileOf(target: Target): (readonly [height: number, radius: number])[
   }
   if (form.kind !== 'stack') return [];
   const points = form.profile.map(([height, across]) => [toWet(height, target), toWet(across, target) / 2] as const);
-  // Bands of equal angle are one band.
+  // Neighbouring bands of one angle are one band.
   return points.filter((point, index) => {
     const before = points[index - 1];
     const after = points[index + 1];

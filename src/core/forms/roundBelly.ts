@@ -9,7 +9,7 @@ import { wetPiece } from './standing/wetPiece.ts';
 import { toWet } from './standing/wetSize.ts';
 import { conesOf, type Cone } from './roundBands.ts';
 
-/** Forms whose plan is a circle: only these are pushed out to a belly. */
+/** Forms with a circular plan: only these can have a belly. */
 export const ROUND_KINDS: readonly FormKind[] = ['cylinder', 'former', 'taper', 'stack'];
 
 /** The wall as it is rolled up: the radius over its measured face, the heights at which it bends, and its overall height. */

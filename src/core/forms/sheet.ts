@@ -37,7 +37,7 @@ function silhouette(points: Places): Reach[] {
   const sorted = [...points].sort(([, , z0], [, , z1]) => z0 - z1);
   let [at, left, right] = [0, Infinity, -Infinity];
   return Array.from({ length: ROWS + 1 }, (_, row): Reach => {
-    // Over a curve the first rows lie nearer to one another, where it is flattest.
+    // Over a curve the first rows are closer together, where it is flattest.
     const z = low + (high - low) * (row / ROWS) ** 2;
     for (let next = sorted[at]; next && next[2] <= z + 1e-9; next = sorted[at]) {
       [left, right] = [Math.min(left, next[0]), Math.max(right, next[0])];

@@ -135,7 +135,7 @@ function slab(upper: readonly Point3[], under: readonly Point3[]): Ribbon[] {
   ];
 }
 
-/** Points of an outline that is drawn round anew with as many of them as another. */
+/** An outline resampled to as many points as another. */
 const ROUND = 120;
 
 /** Points evenly along a closed line: two lines with as many points are joined by ribbons. */

@@ -24,7 +24,7 @@ export interface Cell {
   readonly standing: readonly [Point3, Point3, Point3];
 }
 
-/** Shorter steps are none (mm): both sides of a sharp corner stand in one place, and slivers would turn by rounding. */
+/** Shorter steps count as none (mm): both sides of a sharp corner are in one place, and rounding would turn slivers. */
 const NO_STEP = 1e-6;
 
 /** Lays a standing ruled wall flat with all its hinges (an isometry: every triangle keeps its sides). */
@@ -119,7 +119,7 @@ function fromEnds({ foot, rim }: FlatSheet): { left: number[]; right: number[] }
   return { left, right: left.map((far) => run - far) };
 }
 
-/** The slant of a bevel dies out over this many runs from each end, so that the rulings keep their order. */
+/** The slant of a bevel fades over this many runs from each end, so that the rulings keep their order. */
 const FADE_RUNS = 4;
 
 /** One face of the wall (or any depth of it) at the heights `rises` outside the neutral surface, folded. */
@@ -128,7 +128,7 @@ interface Layer {
   readonly rim: readonly Point3[];
 }
 
-/** The poses on both sides of each ruling at the share `f`. Beyond an end the wall is taken to bend on as it does next to it. */
+/** The poses on both sides of each ruling at the share `f`. Beyond an end the wall continues with the same bend. */
 function rulingPoses(sheet: FlatSheet, f: number): (readonly [Pose, Pose])[] {
   const { hinges, before, after: next, foot, rim } = sheet;
   const last = foot.length - 1;
@@ -162,13 +162,13 @@ function bendsAlong({ foot, rim }: FlatSheet, poses: readonly (readonly [Pose, P
   });
 }
 
-/** What the layers of a wall have in common: its sheet, and the poses on both sides of each ruling. */
+/** What the layers of a wall share: its sheet, and the poses on both sides of each ruling. */
 interface Folded {
   readonly sheet: FlatSheet;
   readonly poses: readonly (readonly [Pose, Pose])[];
 }
 
-/** Where a level edge goes in the flat for each mm up the slope: along the ruling, since a normal holds all along it. */
+/** Direction of a level edge in the flat for each mm up the slope: along the ruling, whose normal is constant. */
 function slideOf({ lows, highs, normals }: BentWall, { foot, rim }: FlatSheet) {
   return (index: number, square: Point2): Point2 => {
     const [low, high, from, to] = [lows[index], highs[index], foot[index], rim[index]];

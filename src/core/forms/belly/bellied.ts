@@ -7,7 +7,7 @@ import { bellyLine, type ProfilePoint } from './bellyLine.ts';
 export interface PushedWall {
   /** Radius over the measured face at a height, as the wall is rolled up. */
   readonly straightAt: (z: number) => number;
-  /** Its thickness as it is met on the level (mm). */
+  /** Its thickness measured on the level (mm). */
   readonly levelAt: (z: number) => number;
   /** Heights at which the straight wall bends, from its foot to its rim. */
   readonly joints: readonly number[];
@@ -22,7 +22,7 @@ export interface BellyShape {
   readonly from: number;
   readonly to: number;
   readonly at: number;
-  /** Radius of the outer and of the inner face, and what is left of the wall's thickness, at a height. */
+  /** Radius of the outer and the inner face, and the thickness left, at a height. */
   readonly outerAt: (z: number) => number;
   readonly innerAt: (z: number) => number;
   readonly leftAt: (z: number) => number;
@@ -32,7 +32,7 @@ export interface BellyShape {
   readonly most: { readonly at: number; readonly stretch: number; readonly left: number };
 }
 
-/** A joint of the profile nearer to the belly than this share of the height is pushed out with it. */
+/** A joint of the profile closer to the belly than this share of the height is pushed out with it. */
 const JOINT_CLEAR = 0.15;
 
 /** Steps to each side of the belly at which the wall is drawn and measured. */

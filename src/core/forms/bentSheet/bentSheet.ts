@@ -13,7 +13,7 @@ export interface Placed {
   readonly normal: readonly [number, number, number];
 }
 
-/** How a sheet is bent by what it lies on. */
+/** How a sheet is bent by its cylinder or mould. */
 export interface Bending {
   /** Null where the sheet reaches over the mould's rim. */
   readonly place: (point: Point) => Placed | null;
@@ -37,7 +37,7 @@ export interface BentSheet extends Bending {
   readonly rise: number;
   /** Flat area without its holes (mm2). */
   readonly area: number;
-  /** The middle of its mass in plan. */
+  /** Its centre of mass in plan. */
   readonly middle: Point;
   /** Both faces by points all over the sheet, above the table that the outer one stands on. */
   readonly outer: readonly (readonly [number, number, number])[];
@@ -46,10 +46,10 @@ export interface BentSheet extends Bending {
   readonly under: (point: Point) => number;
 }
 
-/** Cells across the sheet's larger side when its middle is looked for. */
+/** Cells across the sheet's larger side for finding its centre of mass. */
 const CELLS = 90;
 
-/** A form is never changed: each is bent once for each slab. */
+/** Forms never change: each is bent once for each slab. */
 const known = once<SheetForm, Map<string, BentSheet>>(() => new Map());
 
 /** Bends a sheet of thickness t (wet mm) with its neutral surface at k t from the inner face. */
@@ -121,7 +121,7 @@ export function standingVolume(form: SheetForm, t: number, k: number): number {
 /** Cells across a sheet's larger side by which its faces are compared. */
 const PATCHES = 24;
 
-/** How much larger than the neutral surface of a sheet on a mould the one is that lies `out` mm outside it. */
+/** Area of the surface `out` mm outside the neutral surface of a sheet on a mould, over the neutral area. */
 function middleShare(form: SheetForm, { place }: BentSheet, out: number): number {
   if (out === 0) return 1;
   const box = bounds(form.outline);
@@ -130,7 +130,7 @@ function middleShare(form: SheetForm, { place }: BentSheet, out: number): number
   for (const [x, y] of gridOf(form, cell)) {
     const [from, along, up] = [place([x, y]), place([x + cell, y]), place([x, y + cell])];
     if (!from || !along || !up) continue;
-    // Outside lies against the upward normal.
+    // Outside is against the upward normal.
     const area = (by: number) => {
       const at = ({ at: point, normal }: Placed, axis: number) =>
         (point[axis] as number) - by * (normal[axis] as number);

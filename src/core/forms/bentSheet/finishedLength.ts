@@ -4,14 +4,14 @@ import { bentSheet } from './bentSheet.ts';
 import { scaledSheet } from './sheetForm.ts';
 import type { SheetForm } from '../../target/sheetForm.ts';
 
-/** The slab that a sheet is cut from: thickness (wet mm), neutral fraction, and what its clay shrinks by. */
+/** The slab that a sheet is cut from: thickness (wet mm), neutral fraction, shrinkage of its clay. */
 export interface SheetSlab {
   readonly thickness: number;
   readonly neutralFraction: number;
   readonly shrinkage: number;
 }
 
-/** Rounds in which a length is met; over a tight bend the plan grows slower than the sheet. */
+/** Rounds for reaching a length: over a tight bend the plan grows more slowly than the sheet. */
 const ROUNDS = 30;
 
 /** The longer side of a bent sheet in plan, along its neutral surface, fired mm. */

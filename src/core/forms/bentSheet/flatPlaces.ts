@@ -3,7 +3,7 @@ import { doubleNormals, meshArea } from '../../geometry/mesh/mesh.ts';
 import type { Placed } from './bentSheet.ts';
 import type { Point } from '../../geometry/point.ts';
 
-/** Side of a cell in which triangles are looked up, in mean sides of a triangle. */
+/** Side of a lookup cell, in mean sides of a triangle. */
 const CELL = 1.6;
 
 /** Finds where a point of a flat mesh lies on the formed one: in its triangle, by its weights. Null beyond the mesh. */

@@ -68,7 +68,7 @@ function covered({ mesh, uv }: LaidMesh, line: readonly Point[]): { part: LaidMe
   return { part: { mesh: part, uv: Float64Array.from(back.flatMap(place)) }, back };
 }
 
-/** A layout turned and moved on to another one of the same vertices. */
+/** A layout rotated and moved to fit another layout of the same vertices. */
 function rejoined(uv: Float64Array, to: Float64Array): Float64Array {
   const count = uv.length / 2;
   const mean = (list: Float64Array, axis: number) => list.reduce((sum, value, index) => (index % 2 === axis ? sum + value : sum), 0) / count; // prettier-ignore
@@ -99,7 +99,7 @@ function fitted(all: LaidMesh, line: readonly Point[]): LaidMesh {
     const { uv } = flatten(part.mesh, { start: part.uv });
     const next = rejoined(uv, part.uv);
     if (round === ROUNDS - 1) return { mesh: part.mesh, uv: next };
-    // All other places stay where they were, to choose from once more.
+    // All other places keep their position, to choose from again.
     const wide = Float64Array.from(laid.uv);
     found.back.forEach((vertex, index) => {
       wide[2 * vertex] = next[2 * index] as number;
@@ -110,7 +110,7 @@ function fitted(all: LaidMesh, line: readonly Point[]): LaidMesh {
   return laid;
 }
 
-/** Laid on a mould: each point where the covered part of it, laid flat, has it. Plan: the mould's, about its middle. */
+/** A sheet on a mould: each point is where the flattened covered part of the mould has it. Plan: the mould's, about its middle. */
 export function onMould(
   { outline }: SheetForm,
   mould: SheetMould,

@@ -14,7 +14,7 @@ export interface PlacedFoot {
   readonly length: number;
 }
 
-/** Feet are lettered in their order: A, B, C. */
+/** Letters of the feet, in order: A, B, C. */
 export const footLetter = (index: number) => String.fromCharCode(65 + index);
 
 /** Feet as they are placed, and how far within them the middle of the mass stands in plan (fired mm); below 0 it tips. */
@@ -51,7 +51,7 @@ export function placeFeet(form: SheetForm, t: number, k: number, shrinkage: numb
   return known.get(name) ?? null;
 }
 
-/** A form is never changed: its feet are placed once for each slab. */
+/** Forms never change: feet are placed once for each slab. */
 const placed = once<SheetForm, Map<string, Footing | null>>(() => new Map());
 
 /** A place for a foot on the flat sheet, and in plan as it is bent (wet mm). */
@@ -92,13 +92,13 @@ function outermost(places: readonly Place[], middle: Point): Place[] {
   return [...outer].sort(([one], [other]) => one - other).map(([, { place }]) => place);
 }
 
-/** Every choice of so many out of a list. */
+/** Every choice of `count` items from a list. */
 function choices<T>(all: readonly T[], count: number): T[][] {
   if (count === 0) return [[]];
   return all.flatMap((one, index) => choices(all.slice(index + 1), count - 1).map((rest) => [one, ...rest]));
 }
 
-/** Sets of feet that are their own images, on a sheet that is symmetrical itself; none on another. */
+/** Sets of feet that are symmetrical, on a symmetrical sheet; none on another. */
 function mirroredSets(
   form: SheetForm,
   places: readonly Place[],

@@ -2,7 +2,7 @@ import { alongEdge, bounds, type Outline, type Vertex } from '../../geometry/out
 import type { SheetForm } from '../../target/sheetForm.ts';
 import type { Point } from '../../geometry/point.ts';
 
-/** Which line of a sheet is drawn on. */
+/** Which line of a sheet is being edited. */
 export type LineName = { readonly kind: 'outline' } | { readonly kind: 'hole' | 'line'; readonly index: number };
 
 /** A line of a sheet by its points; those of an open line have no arcs. */
@@ -14,7 +14,7 @@ export interface SheetLine {
 /** A steeper arc than this is not drawn by its middle (bulge): it would pass three quarters of a circle. */
 const STEEPEST = 1.5;
 
-/** A line that leaves its chord by less is straight (mm). */
+/** A line whose distance from its chord is less than this is straight (mm). */
 const STRAIGHT = 0.4;
 
 /** Least number of points of a closed and of an open line. */
@@ -59,7 +59,7 @@ export function edgeCount({ vertices, closed }: SheetLine): number {
   return closed ? vertices.length : vertices.length - 1;
 }
 
-/** A line with one of its points elsewhere. */
+/** A line with one of its points moved. */
 export function movedPoint({ vertices }: SheetLine, index: number, [x, y]: Point): Outline {
   return vertices.map((vertex, at) => (at === index ? [x, y, vertex[2]] : vertex));
 }
@@ -95,7 +95,7 @@ export function droppedPoint({ vertices, closed }: SheetLine, index: number): Ou
   return vertices.filter((_, at) => at !== index);
 }
 
-/** Size of a new hole, and of a new line, as a part of the sheet's smaller side. */
+/** Size of a new hole or line, as a share of the sheet's smaller side. */
 const NEW = { hole: 0.16, line: 0.4 } as const;
 
 /** The sheet with a round hole or a straight line more, in the middle of its box or where there is room beside others. */
@@ -104,7 +104,7 @@ export function withNew(form: SheetForm, kind: 'hole' | 'line'): { readonly form
   const small = Math.min(maxX - minX, maxY - minY);
   const count = (form.holes ?? []).length + (form.lines ?? []).length;
   const along = maxX - minX > maxY - minY;
-  // One beside another along the longer side: the middle, then to both sides of it.
+  // Side by side along the longer side: the middle first, then either side of it.
   const step = 0.22 * small * Math.ceil(count / 2) * (count % 2 === 0 ? 1 : -1);
   const [x, y] = [(minX + maxX) / 2 + (along ? step : 0), (minY + maxY) / 2 + (along ? 0 : step)];
   if (kind === 'hole') {

@@ -1,10 +1,10 @@
 import { TAU } from '../../numbers.ts';
 import type { BentSheet } from './bentSheet.ts';
 
-/** What lies nearer to the table than this touches it (wet mm): clay settles by as much while it is soft. */
+/** Clay closer to the table than this touches it (wet mm): it settles by as much while it is soft. */
 const TOUCHES = 0.05;
 
-/** A sheet rocks whose middle lies less than this within what it touches (mm, and share of its larger side). A rule of the bench. */
+/** A sheet rocks when its centre of mass is less than this inside its contact area (mm, and share of its larger side). A rule of the bench. */
 const STEADY = { mm: 3, share: 0.05 } as const;
 
 const DIRECTIONS = 72;

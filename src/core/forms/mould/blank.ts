@@ -6,19 +6,19 @@ import type { DartProposal } from '../../target/mouldForm.ts';
 import { finerAbout, spacingOf } from './partTriangles.ts';
 import { strainOf, type Strain } from './strain.ts';
 
-/** Who is told how far the work is, and may stop it. */
+/** Progress of the work, and what stops it. */
 export interface BlankRun {
   readonly step?: (share: number) => void;
   readonly going?: () => boolean;
 }
 
-/** A slab laid flat: its neutral surface as it is formed, the same flat, and what the clay must do between. */
+/** A blank: the neutral surface as formed, the same laid flat, and the strain between. */
 export interface Blank extends LaidMesh {
   readonly cuts: readonly Cut[];
   readonly strain: Strain;
   /** Vertices of the flat border once round. */
   readonly border: readonly number[];
-  /** Mean of the symmetric distortion, steps taken, and whether it came to rest. */
+  /** Mean symmetric distortion, number of steps, and whether it converged. */
   readonly distortion: number;
   readonly iterations: number;
   readonly converged: boolean;
@@ -58,7 +58,7 @@ function aligned(mesh: Mesh, uv: Float64Array): Float64Array {
   });
 }
 
-/** How many vertices to each side the direction across the rim is taken over. */
+/** Vertices to each side over which the rim's direction is taken. */
 const RIM_REACH = 3;
 
 /** The way of a dart in a layout without darts: from the rim where it is seen at its angle (degrees), square to the rim inward. */
@@ -88,10 +88,10 @@ export function dartWay({ mesh, uv, border }: BlankBase, at: number): Pick<CutLi
   };
 }
 
-/** How far about a tip a fine blank's mesh is parted finer, in its spacing: the strain is steepest there. */
+/** Radius about a tip within which a fine blank's mesh is refined, in its spacing: the strain is steepest there. */
 const FINER_ABOUT = 2.5;
 
-/** Cuts all lines that can be cut into a laid mesh; those that can't are told by their places. */
+/** Cuts all possible lines into a laid mesh; returns the indices of those that cannot be cut. */
 function cutAll(base: LaidMesh, lines: readonly CutLine[], fine: boolean) {
   const tips = lines.map(({ from, way, length }) => [from[0] + length * way[0], from[1] + length * way[1]] as const);
   let laid = fine ? finerAbout(base, tips, FINER_ABOUT * spacingOf(base)) : base;
@@ -116,7 +116,7 @@ export interface BlankBase extends LaidMesh {
   readonly converged: boolean;
 }
 
-/** Steps in which a flattening comes to rest, for telling how far it is. */
+/** Usual number of steps of a flattening, for its progress. */
 const USUAL_STEPS = 8;
 
 /** Lays a neutral surface flat, turned as the piece is seen from above. */
@@ -135,7 +135,7 @@ export interface DartedAs {
   readonly fine: boolean;
 }
 
-/** A step that lowers the energy by less than this part of it is the last: readings are true to a ten-thousandth, or a hundredth. */
+/** The last step is the one that lowers the energy by less than this share: readings are then true to a ten-thousandth, or a hundredth. */
 const ENOUGH = { fine: 1e-5, quick: 1e-3 } as const;
 
 /** Cuts lines into a laid surface and lays it flat again with the cuts open; both sides of each stay equally long. */
@@ -158,7 +158,7 @@ export function cutBlank(
   return { ...open, cuts, strain: strainOf(open, { thickness, cuts }), border: borderOf(laid.mesh) ?? [], distortion, iterations, converged, fine: true, missed }; // prettier-ignore
 }
 
-/** Number of vertices that a blank was worked out with. */
+/** Number of vertices of a blank's mesh. */
 export function blankVertices({ mesh }: Blank): number {
   return vertexCount(mesh);
 }

@@ -14,7 +14,7 @@ export interface BlankStretch {
   readonly points: readonly Point[];
 }
 
-/** Parts a border (vertices once round) into rim and sides of darts; it begins at a dart where there is one. */
+/** Divides a border (vertices once round) into rim and dart sides; it begins at a dart where there is one. */
 export function stretchesOf(border: readonly number[], cuts: readonly Cut[], uv: Float64Array): BlankStretch[] {
   const place = (vertex: number): Point => [uv[2 * vertex] as number, uv[2 * vertex + 1] as number];
   if (cuts.length === 0) return [{ kind: 'rim', points: [...border, border[0] as number].map(place) }];
@@ -40,7 +40,7 @@ export function stretchesOf(border: readonly number[], cuts: readonly Cut[], uv:
   });
 }
 
-/** A stretch's points moved to its outer side by a distance (mm); what would lie nearer to the line than that is left out. */
+/** A stretch's points moved outward by a distance (mm), without those that would be closer to the line than that. */
 function movedOut(points: readonly Point[], by: number, closed: boolean): Point[] {
   const last = points.length - 1;
   const at = (index: number) => points[closed ? (index + last) % last : Math.max(0, Math.min(last, index))] as Point;
@@ -53,10 +53,10 @@ function movedOut(points: readonly Point[], by: number, closed: boolean): Point[
   return clearOf(moved, points, Math.abs(by) - 0.05);
 }
 
-/** More cells than lie above one another on any blank. */
+/** Row stride of the cells: more than any blank has. */
 const CELLS_UP = 1 << 24;
 
-/** Those of some points that lie further than a distance (mm) from all of others, which are looked for in cells of that size. */
+/** The points that are further than a distance (mm) from all of the others, found by cells of that size. */
 function clearOf(points: readonly Point[], others: readonly Point[], distance: number): Point[] {
   if (distance <= 0) return [...points];
   const cell = (value: number) => Math.floor(value / distance);
@@ -79,7 +79,7 @@ function clearOf(points: readonly Point[], others: readonly Point[], distance: n
   );
 }
 
-/** A straight piece on from b, away from a (mm). */
+/** The line from a to b continued beyond b (mm). */
 function onward(a: Point, b: Point, by: number): Point {
   const long = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
   return [b[0] + (by * (b[0] - a[0])) / long, b[1] + (by * (b[1] - a[1])) / long];

@@ -10,7 +10,7 @@ import type { Point } from '../../geometry/point.ts';
 /** Half of a centre line's cross (mm). */
 const CROSS = 12;
 
-/** Letters of a dart's sides stand this far from its mouth, and from the line (mm). */
+/** Distance of the letters of a dart's sides from its mouth, and from the line (mm). */
 const LETTER = { in: 14, off: 8 } as const;
 
 /** The line of the mould's rim on the blank, between its darts: where it is trimmed, or where a flange is laid level. */
@@ -58,7 +58,7 @@ function dartWords(stretches: readonly BlankStretch[], sign: number): Mark[] {
   });
 }
 
-/** Words stand this far beyond a dart's tip (mm). */
+/** Distance of the words beyond a dart's tip (mm). */
 const WORDS_OFF = 10;
 
 /** Flat area that is left on the piece: within the mould's rim, and its flange (mm2). */

@@ -14,13 +14,13 @@ export interface Cut {
   readonly right: readonly number[];
 }
 
-/** A vertex nearer to the line than this part of the mesh's spacing lies on it. */
+/** A vertex closer to the line than this share of the mesh's spacing counts as on it. */
 const SNAP = 0.04;
 
-/** A tip so near before an edge lies on it, in the mesh's spacing. */
+/** A tip this close before an edge counts as on it, in the mesh's spacing. */
 const TIP_SNAP = 0.015;
 
-/** A tip leaves no triangle smaller than this part of the one that it lies in. */
+/** Least area of a triangle that a tip leaves, as a share of the triangle that it is in. */
 const LEAST_SHARE = 0.01;
 
 /** A line into the layout: from a point on its border, along a unit direction. */
@@ -37,8 +37,8 @@ interface Meeting {
 }
 
 /**
- * Cuts a laid mesh open along a straight line of its layout, from the border inward: triangles are parted where the line
- * crosses them, and the cut's vertices are doubled but for its tip. Null when the line does not reach into the mesh.
+ * Cuts a laid mesh open along a straight line of its layout, from the border inward: triangles are split where the line
+ * crosses them, and the cut's vertices except the tip are doubled. Null when the line does not reach into the mesh.
  */
 export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMesh & { readonly cut: Cut }) | null {
   const { triangles } = laid.mesh;
@@ -95,7 +95,7 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
     path.push(vertex);
     partAt(parted, corners.filter((_, side) => shares[side] !== 0), vertex); // prettier-ignore
   }
-  // What lies right of the line gets doubles of all but the tip.
+  // Triangles to the right of the line get the doubles.
   const doubles = new Map<number, number>();
   for (const vertex of path.slice(0, -1)) {
     doubles.set(vertex, uv.length / 2);
@@ -118,13 +118,13 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
   };
 }
 
-/** Parts triangles at a new vertex: the one that has all three corners, or those that have both ends of a side. */
+/** Splits triangles at a new vertex: the one with all three corners, or those with both ends of a side. */
 function partAt(triangles: number[], corners: readonly number[], vertex: number): void {
   for (let first = triangles.length - 3; first >= 0; first -= 3) {
     const own = triangles.slice(first, first + 3);
     if (!corners.every((corner) => own.includes(corner))) continue;
     const parts = own.map((_, side) => [own[side] as number, own[(side + 1) % 3] as number] as const);
-    // A side that the vertex lies on makes no triangle with it.
+    // A side that contains the vertex makes no triangle with it.
     const kept = corners.length === 3 ? parts : parts.filter((side) => !side.every((end) => corners.includes(end)));
     triangles.splice(first, 3, ...kept.flatMap(([a, b]) => [a, b, vertex]));
   }

@@ -2,29 +2,29 @@ import { cutBlank, dartWay, type Blank, type BlankBase, type BlankRun } from './
 import { cutMesh, type CutLine } from './cutMesh.ts';
 import type { Dart, StrainLimits } from '../../target/mouldForm.ts';
 
-/** What a blank is read by: its slab's thickness (mm), and what its clay takes (fractions). */
+/** What a blank is judged by: its slab's thickness (mm), and the limits of its clay (fractions). */
 export interface DartReading {
   readonly thickness: number;
   readonly limits: StrainLimits;
 }
 
-/** How much of what the clay takes a blank asks of it at its worst place: over 1 is too much. */
+/** Strain at a blank's worst place over what the clay takes: over 1 is too much. */
 export function readingOf({ strain }: Blank, limits: StrainLimits): number {
   return Math.max(strain.most.stretch / limits.stretch, strain.most.gather / limits.gather);
 }
 
-/** How far past the floor's edge cuts that run on into the floor are tried as well, as parts of the way there. */
+/** Ends beyond the floor's edge that are tried for cuts into the floor, as shares of the way there. */
 const ABOUT_EDGE = [1.2, 1.08, 0.96] as const;
 
-/** What lies within this part of the whole height of the floor's height is the floor. */
+/** Points within this share of the whole height from the floor count as floor. */
 const FLOOR = 0.02;
 
-/** A dart is as deep as was asked for when its flat sides are within this (mm), quick layouts lead to it, and it is laid at most so often. */
+/** Tolerance of a dart's flat sides (mm), the same while layouts are quick, and the most layouts. */
 const CLOSE = 0.1;
 const NEARLY = 1;
 const MOST_AGAIN = 5;
 
-/** Flat sides are about so much longer than formed ones. */
+/** Usual ratio of flat to formed dart sides. */
 const FLAT_LONGER = 1.03;
 
 /** A dart's line all the way across: how far along it the layout and the formed piece are where it meets the mesh (mm), and how far down to the floor. */
@@ -59,7 +59,7 @@ function courseOf(base: BlankBase, at: number): Course {
   };
 }
 
-/** Where a rising list first comes to a value, read off another list beside it; carried on evenly past its end. */
+/** Interpolates another list at the first place where a rising list reaches a value; extrapolated past its end. */
 function readAt(rising: readonly number[], wanted: number, beside: readonly number[]): number {
   const found = rising.findIndex((value) => value >= wanted);
   const high = Math.max(1, found < 0 ? rising.length - 1 : found);
@@ -80,7 +80,7 @@ export function flatDepths({ uv, cuts, missed }: Blank, count: number): number[]
   });
 }
 
-/** So often a blank is laid for darts, for telling how far it is. */
+/** Number of layouts for a blank with darts, for its progress. */
 const USUALLY_LAID = 2 + ABOUT_EDGE.length;
 
 const lineOf = ({ line }: Course, length: number): CutLine => ({ ...line, length });

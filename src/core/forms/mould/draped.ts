@@ -29,7 +29,7 @@ export function offsetsOf({ form, slab }: DrapedTarget): Offsets {
   return { inner: -(cloth + t), neutral: -(cloth + (1 - k) * t), outer: -cloth };
 }
 
-/** Lists in a file are never changed: each pair of them is taken apart once. */
+/** Lists in a file never change: each pair is unpacked once. */
 const wholes = new WeakMap<MeshForm['vertices'], { readonly triangles: MeshForm['triangles']; readonly mesh: Mesh }>();
 
 /** A form's mesh as it was read. */
@@ -41,7 +41,7 @@ export function meshOf(form: MeshForm): Mesh {
   return mesh;
 }
 
-/** Tells the mesh from which a form's lists were made: it need not be put together again. */
+/** Registers the mesh from which a form's lists were made, so that it is not rebuilt. */
 export function madeOf({ vertices, triangles }: MeshForm, mesh: Mesh): void {
   wholes.set(vertices, { triangles, mesh });
 }

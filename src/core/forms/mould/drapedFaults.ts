@@ -81,7 +81,7 @@ export function drapedMeshTrouble(mesh: Mesh): string | null {
   return `overhangs: ${share.toFixed(0)} % of its triangles look the other way. Turn it so that it opens upward (z), and take undercuts away`; // prettier-ignore
 }
 
-/** The mesh of one list of vertices and triangles is looked at once. */
+/** The mesh of each list of vertices and triangles is checked once. */
 const known = new WeakMap<Float64Array, { readonly triangles: unknown; readonly trouble: string | null }>();
 function troubleOf(positions: Float64Array, form: MeshForm): string | null {
   const before = known.get(positions);

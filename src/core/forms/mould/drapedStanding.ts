@@ -74,7 +74,7 @@ const silhouette = once((mesh: Mesh): Reach[] => {
       right[row] = Math.max(right[row] as number, x, other);
     }
   }
-  // What of the rim lies in the uppermost row is drawn at its top: hardly any edge reaches exactly so high.
+  // Points of the rim in the top row count as at its top: hardly any edge ends exactly there.
   for (const vertex of borderOf(mesh) ?? []) {
     if ((positions[3 * vertex + 2] as number) < high - 1 / per) continue;
     const x = positions[3 * vertex] as number;
@@ -88,7 +88,7 @@ function lifted(reaches: readonly Reach[], by: number): Reach[] {
   return reaches.map(([z, left, right]): Reach => [z + by, left, right]);
 }
 
-/** Where a growing figure passes 0, between 0 and 1: the false position, its kept end halved (Illinois). */
+/** Root of a growing function between 0 and 1, by the false position method (Illinois). */
 function shareAt(figure: (share: number) => number): number {
   let [low, high] = [0, 1];
   let [below, above] = [figure(0), figure(1)];
@@ -106,7 +106,7 @@ function shareAt(figure: (share: number) => number): number {
   return (low + high) / 2;
 }
 
-/** The level outline of a face at a height: each tangent of the wall's section where it stands at that height. */
+/** The level outline of a face at a height, by the tangents of the wall's sections at that height. */
 function sectionAt(target: DrapedTarget, offset: number, height: number): Support {
   if (target.form.kind !== 'mould') return hullOf(faceMesh(target, 'outer', 0));
   const surface = mouldSurface(target.form);

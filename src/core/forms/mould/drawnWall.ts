@@ -17,7 +17,7 @@ export function wallPoints(form: MouldForm): WallPoint[] {
   return profile.slice(1, -1).map(([out, up], index) => ({ index: index + 1, up: depth * up, across: low + (high - low) * out })); // prettier-ignore
 }
 
-/** The mould with a point of its drawn wall elsewhere (mm); where foot and rim are alike a point cannot go outward. */
+/** The mould with a point of its drawn wall moved (mm); where foot and rim are equal a point cannot go outward. */
 export function withWallPoint(form: MouldForm, index: number, to: Partial<Omit<WallPoint, 'index'>>): MouldForm {
   const { profile = [], rim, foot, depth } = form;
   const [low, high] = [foot ? planReach(foot) : 0, planReach(rim)];
@@ -29,7 +29,7 @@ export function withWallPoint(form: MouldForm, index: number, to: Partial<Omit<W
   return { ...form, profile: next };
 }
 
-/** The wall by so many points (with both ends), evenly along the line that it has. */
+/** The wall by `count` points (with both ends), evenly along its present line. */
 export function wallBy(form: MouldForm, count: number): MouldForm {
   const { profile } = mouldSurface(form);
   const points = Array.from({ length: count }, (_, index) => {

@@ -1,6 +1,6 @@
 import { vertexCount, type Mesh } from '../../geometry/mesh/mesh.ts';
 
-/** Area that belongs to each vertex: a third of its triangles' (mm2). */
+/** Area of each vertex: a third of the area of its triangles (mm2). */
 function sharesOf({ positions, triangles }: Mesh): Float64Array {
   const shares = new Float64Array(positions.length / 3);
   const at = (vertex: number, axis: number) => positions[3 * vertex + axis] as number;
@@ -15,10 +15,10 @@ function sharesOf({ positions, triangles }: Mesh): Float64Array {
 }
 
 /**
- * Figures at the vertices of a formed piece as clay feels them, which is not by the point: each the mean over its
- * surroundings, weighed by area and by `(1 - (d / reach)^2)^2`. Both sides of a dart meet on the formed piece and count alike.
+ * Figures at the vertices of a formed piece, averaged over the surroundings, since clay does not respond at a point: weighted
+ * by area and by `(1 - (d / reach)^2)^2`. Both sides of a dart meet on the formed piece and count alike.
  *
- * @param reach how far clay feels (mm)
+ * @param reach radius of the average (mm)
  */
 export function feltOver(mesh: Mesh, values: Float64Array, reach: number): Float64Array {
   const { positions } = mesh;

@@ -21,7 +21,7 @@ function meshIn(name: string, bytes: Uint8Array): MeshReading {
   return { kind: 'refused', rule: 'is neither .obj nor .stl' };
 }
 
-/** Turned so that it opens upward, its triangles seen from above, its floor at z = 0, its rim about the origin. */
+/** The mesh turned to open upward, its triangles facing up, its floor at z = 0, its rim about the origin. */
 function righted(mesh: Mesh): Mesh {
   const border = borderOf(mesh) ?? [];
   const { positions } = mesh;
@@ -40,7 +40,7 @@ function righted(mesh: Mesh): Mesh {
   return { positions: moved, triangles: mesh.triangles.map((_, index) => mesh.triangles[index - (index % 3) + ((3 - (index % 3)) % 3)] as number) }; // prettier-ignore
 }
 
-/** A mesh with its figures at the decimals that are kept. */
+/** A mesh rounded to the decimals that are kept. */
 function shortened({ positions, triangles }: Mesh): Mesh {
   return { positions: positions.map((value) => Number(value.toFixed(DECIMALS))), triangles };
 }
@@ -66,20 +66,20 @@ export const PLAIN_TAKING: MeshTaking = { unit: 'mm', scale: 1, up: 'z', face: '
 /** A silhouette seen along the y axis: heights, and how far it reaches to both sides (mm). */
 export type Silhouette = readonly (readonly [height: number, left: number, right: number])[];
 
-/** A file as it was looked at: its size along x, y and up (mm, as taken), whether it is closed, and what is taken of it, drawn from the side. */
+/** A preview of a file: its size along x, y and up (mm, as taken), whether it is closed, and the face that is taken, from the side. */
 export interface MeshLook {
   readonly size: readonly [number, number, number];
   readonly closed: boolean;
   readonly whole: Silhouette;
   readonly taken: Silhouette;
-  /** Why it is no mould as it is taken; null when it is one. */
+  /** Why it cannot be a mould as taken; null when it can. */
   readonly trouble: string | null;
 }
 
 /** Rows of a silhouette. */
 const ROWS = 28;
 
-/** How far the triangles of a mesh reach to both sides at heights. */
+/** Reach of a mesh's triangles to both sides at heights. */
 function silhouetteOf({ positions, triangles }: Mesh, low: number, high: number): Silhouette {
   const reach = Array.from({ length: ROWS + 1 }, () => [Infinity, -Infinity] as [number, number]);
   const step = (high - low) / ROWS || 1;
@@ -90,7 +90,7 @@ function silhouetteOf({ positions, triangles }: Mesh, low: number, high: number)
   for (let at = 0; at < triangles.length; at += 1) {
     const [p, q] = [3 * (triangles[at] as number), 3 * (triangles[at % 3 === 2 ? at - 2 : at + 1] as number)];
     const [x0, z0, x1, z1] = [positions[p] as number, positions[p + 2] as number, positions[q] as number, positions[q + 2] as number]; // prettier-ignore
-    // Where a side crosses a row, and its ends at the top and the bottom.
+    // Where a side crosses a row, and its ends at top and bottom.
     const [from, to] = [Math.min(z0, z1), Math.max(z0, z1)];
     for (let row = Math.ceil((from - low) / step - 1e-9); row <= Math.floor((to - low) / step + 1e-9); row += 1) {
       mark(z1 === z0 ? x0 : x0 + ((x1 - x0) * (low + row * step - z0)) / (z1 - z0), row);
@@ -103,12 +103,12 @@ function silhouetteOf({ positions, triangles }: Mesh, low: number, high: number)
 function scaledUp({ positions, triangles }: Mesh, { unit, scale, up }: MeshTaking): Mesh {
   const by = MESH_UNITS[unit] * scale;
   if (up === 'z') return { positions: positions.map((value) => value * by), triangles };
-  // Turned about the x axis: y points up, z towards the eye.
+  // Rotated about the x axis: y points up, z towards the viewer.
   const turned = positions.map((_, at) => by * (at % 3 === 0 ? (positions[at] as number) : at % 3 === 1 ? -(positions[at + 1] as number) : (positions[at - 1] as number))); // prettier-ignore
   return { positions: turned, triangles };
 }
 
-/** What a file holds, before it is taken. */
+/** The content of a file. */
 export type MeshLooking = { readonly kind: 'look'; readonly look: MeshLook } | { readonly kind: 'refused'; readonly rule: string }; // prettier-ignore
 
 /** A file's mesh as it is taken, and whether it was closed. */
@@ -122,7 +122,7 @@ function takenOf(reading: Extract<MeshReading, { kind: 'mesh' }>, taking: MeshTa
   return { kind: 'taken', whole, closed, mesh } as const;
 }
 
-/** Sizes that a mould is thought to have (mm): the first unit that gives one is proposed. */
+/** Plausible sizes of a mould (mm): the first unit that gives one is proposed. */
 const LIKELY = { least: 30, greatest: 1500 } as const;
 
 /** The unit in which a file is likely to be: mm, unless it would be far too small or large. */
@@ -147,7 +147,7 @@ export function lookAtMesh(name: string, bytes: Uint8Array, taking: MeshTaking):
   return { kind: 'look', look: { size, closed, whole: silhouetteOf(whole, z0, z1), taken: mesh ? silhouetteOf(mesh, z0, z1) : [], trouble } }; // prettier-ignore
 }
 
-/** A face that was taken as a mould, turned as it is needed, or why it is none. */
+/** A face taken as a mould and turned as needed, or why it cannot be one. */
 function soundOf(taken: Mesh | null): MouldMeshReading {
   if (!taken) return { kind: 'refused', rule: 'has no face that a slab could lie on: is the right axis up?' };
   const rough = meshTrouble(taken);

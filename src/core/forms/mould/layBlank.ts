@@ -5,15 +5,15 @@ import { faceMesh, meshOf, type DrapedTarget } from './draped.ts';
 import { limitsOf } from './limits.ts';
 import type { Strain } from './strain.ts';
 
-/** Vertices of a blank: a quick one for every key, a fine one for the knife. */
+/** Vertices of a blank: a quick one for every keystroke, a fine one for the knife. */
 export const BLANK_VERTICES = { quick: 160, fine: 2600 } as const;
 
 export type Fineness = keyof typeof BLANK_VERTICES;
 
-/** A finer imported mesh is only looked at from above until its blank has been laid. */
+/** A finer imported mesh is shown from above until its blank has been laid. */
 export const QUICK_MOST = 500;
 
-/** A blank that has not been laid yet: its border as it is seen from above, round a middle. No strain is known of it. */
+/** A blank that has not been laid yet: its border seen from above, round a middle, without strain. */
 function seenBlank(whole: Mesh): Blank {
   const rim = borderOf(whole) ?? [];
   const middle = [0, 1, 2].map((axis) => rim.reduce((sum, vertex) => sum + (whole.positions[3 * vertex + axis] as number), 0) / Math.max(1, rim.length)); // prettier-ignore
@@ -40,7 +40,7 @@ function seenBlank(whole: Mesh): Blank {
  * The blank of a draped target: its neutral surface meshed, flattened with the least symmetric Dirichlet energy, and with
  * darts flattened again with the cuts open (geometry: drape, hump and slump blanks).
  *
- * @throws RangeError when the surface cannot be spread without folds
+ * @throws RangeError when the surface cannot be flattened without folds
  */
 export function layBlank(target: DrapedTarget, fineness: Fineness, run: BlankRun = {}): Blank {
   const darts = target.form.darts ?? [];

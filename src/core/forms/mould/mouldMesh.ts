@@ -15,7 +15,7 @@ function apart(one: Point3, other: Point3): number {
   return Math.hypot(one[0] - other[0], one[1] - other[1], one[2] - other[2]);
 }
 
-/** Points nearer to one another than this part of the spacing are one: a flat side may run out into a point. */
+/** Points closer than this share of the spacing count as one: a flat side may end in a point. */
 const CLOSEST = 0.05;
 
 function parted(places: readonly { readonly share: number; readonly point: Point3 }[], closest: number): Ring {
@@ -69,7 +69,7 @@ export function mouldMesh(surface: MouldSurface, distance: number, spacing: numb
   return meshOnMoved(surface, movedMould(surface, distance), spacing);
 }
 
-/** The same of a mould that has been moved before. */
+/** The same for a mould that is already moved. */
 export function meshOnMoved(surface: MouldSurface, moved: MovedMould, spacing: number): Mesh {
   const [cx, cy] = middleOfMould(surface);
   const middle: Point3 = [cx, cy, moved.floor];

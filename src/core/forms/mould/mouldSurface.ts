@@ -8,7 +8,7 @@ import type { MouldForm } from '../../target/mouldForm.ts';
 import { roundTable, type Bearing, type RoundTable, type TightCorner } from './roundTable.ts';
 import type { Point3 } from '../../geometry/point.ts';
 
-/** A step of the wall's profile: shares out and up, and how they grow. */
+/** A point of the wall's profile: shares out and up, and their derivatives. */
 interface ProfileStep {
   readonly out: number;
   readonly up: number;
@@ -23,7 +23,7 @@ export interface MouldSurface {
   readonly depth: number;
   /** The wall at a share of its way, 0 at the floor and 1 at the rim. */
   readonly profile: (share: number) => ProfileStep;
-  /** The wall leaves the floor at an edge. */
+  /** The wall meets the floor at an edge. */
   readonly edged: boolean;
   /** There is a flat floor. */
   readonly floored: boolean;
@@ -137,7 +137,7 @@ export interface MovedMould extends RoundTable {
   readonly floor: number;
   /** The edge is rounded by the offset. */
   readonly turning: boolean;
-  /** The place that faces a direction (radians): where a level line reaches furthest towards it. */
+  /** The place whose normal points along a direction (radians): where a level line reaches farthest. */
   readonly facing: (phi: number) => Bearing;
 }
 
@@ -158,7 +158,7 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
     const [h, g, sine] = [shape.h(from), shape.h(to), Math.sin(to - from)];
     return [(h * Math.sin(to) - g * Math.sin(from)) / sine, (g * Math.cos(from) - h * Math.cos(to)) / sine];
   };
-  /** What does not change up the wall at a bearing, looked up once for all rings. */
+  /** What is constant up the wall at a bearing, computed once for all rings. */
   const stands = { before: new Map<number, Stand>(), after: new Map<number, Stand>() };
   const standAt = (phi: number, end: 'before' | 'after'): Stand => {
     const known = stands[end].get(phi);
@@ -192,7 +192,7 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
   const isFlat = (phi: number) => flats.some((flat) => turned(flat - phi + 1e-9) < 2e-9);
   const onBearing = ({ phi, along }: Bearing, made: (end: 'before' | 'after') => Point3): Point3 =>
     isFlat(phi) ? mixed(made('before'), made('after'), along) : made('after');
-  // In a hollow the wall begins where its moved surface meets the moved floor.
+  // In a hollow the wall starts where its offset meets the offset floor.
   const start = (phi: number, end: 'before' | 'after') => {
     if (!surface.edged || into === 0) return 0;
     const [, [, , down]] = spot(phi, end, profile(0));
@@ -216,7 +216,7 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
     const corner = tight.find(({ from, to }) => turned(phi - from) > 1e-9 && turned(phi - from) < turned(to - from) - 1e-9); // prettier-ignore
     return corner ? { phi: corner.from, along: 1 } : { phi, along: 0 };
   };
-  // The places round a mould take long to find: only who asks for them waits.
+  // The places round a mould are slow to compute, so they are computed at first use.
   const round = onDemand(() => roundTable(distance > 0 ? inward(middle, -distance) : middle, tight));
   return {
     floorAt: (bearing) => (turning ? edgeAt(bearing, 0) : wallAt(bearing, 0)),

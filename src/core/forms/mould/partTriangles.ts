@@ -1,6 +1,6 @@
 import type { LaidMesh } from './cutMesh.ts';
 
-/** Triangles parted at the middle vertices of their edges, however many of their edges have one. */
+/** Splits triangles at the middle vertices of their edges: one, two or three of them. */
 export function partTriangles(triangles: Uint32Array, middle: (a: number, b: number) => number | undefined): number[] {
   const parted: number[] = [];
   for (let at = 0; at < triangles.length; at += 3) {
@@ -11,7 +11,7 @@ export function partTriangles(triangles: Uint32Array, middle: (a: number, b: num
       parted.push(...corners);
       continue;
     }
-    // Turned so that the first edge is cut, and with two cuts the first and the second.
+    // Rotated so that the first edge is cut, or with two cuts the first and the second.
     const first = cut === 2 ? [0, 1, 2].findIndex((side) => middles[side] !== undefined && middles[(side + 1) % 3] !== undefined) : middles.findIndex((vertex) => vertex !== undefined); // prettier-ignore
     const [a, b, c] = [0, 1, 2].map((step) => corners[(first + step) % 3] as number) as [number, number, number];
     const [p, q, r] = [0, 1, 2].map((step) => middles[(first + step) % 3] as number) as [number, number, number];
@@ -33,7 +33,7 @@ export function spacingOf({ mesh, uv }: LaidMesh): number {
   return (3 * sum) / triangles.length;
 }
 
-/** Parts every triangle into four that has a corner within `reach` (mm) of a place of the layout, and its neighbours to fit. */
+/** Splits into four every triangle with a corner within `reach` (mm) of a place of the layout, and its neighbours to match. */
 export function finerAbout(laid: LaidMesh, places: readonly (readonly [number, number])[], reach: number): LaidMesh {
   const { triangles } = laid.mesh;
   const positions = [...laid.mesh.positions];

@@ -10,16 +10,16 @@ import type { Dart, DartProposal } from '../../target/mouldForm.ts';
 import { isRound } from './roundMould.ts';
 import { strainOf } from './strain.ts';
 
-/** Vertices with which darts are looked for; the last look is with the fine blank. */
+/** Vertices of the blank in the search; the last check uses the fine blank. */
 const SEARCHING = 800;
 
-/** Depths that are tried, as parts of the way from the rim to the middle. */
+/** Depths that are tried, as shares of the way from the rim to the middle. */
 const DEPTHS = [0.15, 0.25, 0.35, 0.45, 0.55, 0.65, 0.75, 0.85] as const;
 
 /** Darts found on the coarse blank keep this much clear of the limit (fraction), since a finer mesh finds more. */
 const CLEAR = 0.9;
 
-/** How much deeper each further look is cut, and how often. */
+/** How much deeper each further try is cut, and how many there are. */
 const DEEPER = 1.15;
 const LOOKS = 4;
 

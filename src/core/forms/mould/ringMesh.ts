@@ -34,7 +34,7 @@ function zipped(inner: Ring, innerFrom: number, outer: Ring, outerFrom: number):
     const outward =
       i === inCount ||
       (o < outCount && apart(point(outer, o + 1), point(inner, i)) <= apart(point(outer, o), point(inner, i + 1)));
-    // Neither ring runs ahead of the other by more than one step.
+    // Neither ring may be ahead of the other by more than one step.
     const ahead = outward ? share(outer, o) > share(inner, i + 1) && i < inCount : share(inner, i) > share(outer, o + 1) && o < outCount; // prettier-ignore
     if (outward !== ahead) {
       triangles.push(outAt(o), outAt(o + 1), inAt(i));

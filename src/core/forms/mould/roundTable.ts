@@ -52,7 +52,7 @@ export function roundTable(shape: Support, tight: readonly TightCorner[]): Round
     for (let step = 1; step <= steps; step += 1) {
       const phi = from + ((to - from) * step) / steps;
       const [nextX, nextY] = pointAt(shape, phi, step === steps ? 'before' : 'after');
-      // The next flat edge's own start stands for the end of this curve.
+      // The start of the next flat edge is the end of this curve.
       const last = step === steps && flats.length > 0;
       add(Math.hypot(nextX - x, nextY - y), last ? { phi: next, along: 0 } : { phi, along: 0 });
       [x, y] = [nextX, nextY];

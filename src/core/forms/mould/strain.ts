@@ -3,7 +3,7 @@ import { restShapes } from '../../geometry/flatten/restShapes.ts';
 import type { Mesh } from '../../geometry/mesh/mesh.ts';
 import type { Cut, LaidMesh } from './cutMesh.ts';
 
-/** What the clay must do between the flat blank and the formed piece, at each vertex (fractions). */
+/** Strain of the clay between the flat blank and the formed piece, at each vertex (fractions). */
 export interface Strain {
   /** How much longer the slab becomes where it grows most, and how much shorter where it gathers most. */
   readonly stretch: Float64Array;
@@ -18,19 +18,19 @@ export interface Strain {
   readonly flatArea: number;
 }
 
-/** What strain is read by: the slab's thickness (mm), and its darts as they are cut. */
+/** What the strain depends on besides the mesh: the slab's thickness (mm), and its darts as cut. */
 export interface Feel {
   readonly thickness: number;
   readonly cuts?: readonly Cut[];
 }
 
 /**
- * Clay does not feel a point: what counts is what a patch of it does, in one piece and as large as a disc of this many
- * thicknesses in radius (mm2). A dart's tip alone, where no finer mesh comes to an end, is much smaller.
+ * Clay does not respond at a point: what counts is the strain of a connected patch as large as a disc of this many
+ * thicknesses in radius (mm2). A dart's tip, where refining the mesh never converges, is much smaller.
  */
 const PATCH_RADIUS = 2.5;
 
-/** A patch whose worst place lies within this many thicknesses of a dart's tip is at the tip. */
+/** A patch whose worst place is within this many thicknesses of a dart's tip counts as at the tip. */
 const TIP_REACH = 8;
 
 /** Vertices that lie side by side on the formed piece: those of an edge, and those that meet when a dart is joined. */
@@ -57,7 +57,7 @@ function reached(
   { beside, area }: { beside: readonly number[][]; area: number },
 ) {
   const sorted = [...values.keys()].sort((one, other) => (values[other] as number) - (values[one] as number));
-  // Vertices join their neighbours from the greatest downward until some of them make up a patch.
+  // Vertices are joined to their neighbours from the greatest value down, until a group is as large as a patch.
   const above = new Int32Array(values.length).fill(-1);
   const areas = shares.slice();
   const headOf = (vertex: number): number => {
@@ -83,7 +83,7 @@ function reached(
   return { value: values[last] ?? 0, worst: sorted[0] ?? 0 };
 }
 
-/** Works out the strain of a laid mesh, each vertex by the mean of its triangles weighed by their area. */
+/** Computes the strain of a laid mesh: at each vertex the mean of its triangles, weighted by area. */
 export function strainOf({ mesh, uv }: LaidMesh, { thickness: t, cuts = [] }: Feel): Strain {
   const rest = restShapes(mesh);
   const found = stretches(rest, uv);

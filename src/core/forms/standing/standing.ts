@@ -36,7 +36,7 @@ export function acrossOf(shape: Support): readonly [number, number] {
   return [shape.h(0) + shape.h(Math.PI), shape.h(Math.PI / 2) + shape.h(-Math.PI / 2)];
 }
 
-/** Directions in which an opening is looked at. */
+/** Directions in which an opening is measured. */
 const LOOKS = 72;
 
 /**
