@@ -12,10 +12,10 @@ import type { Point3 } from '../geometry/point.ts';
 
 const NUMBERS = ['', 'One finger goes', 'Two fingers go', 'Three fingers go', 'Four fingers go'] as const;
 
-/** A handle nearer to the level of the rim may touch the rack when the piece is turned over (fired mm). */
+/** A handle closer to the level of the rim may touch the rack when the piece is turned over (fired mm). */
 const UNDER_RIM = 3;
 
-/** Bend advice on a strap or flange, told only when there is something to mind. */
+/** Bend advice on a strap or flange, given only when care is needed. */
 function bendOf(target: Target, thickness: number, neutralRadius: number, name: string, code: string): Check[] {
   const { neutralFraction } = target.slab;
   const stiffness = target.clay.stiffness ?? DEFAULT_STIFFNESS;
@@ -25,7 +25,7 @@ function bendOf(target: Target, thickness: number, neutralRadius: number, name: 
   return [{ ...check, code, title }];
 }
 
-/** A strap is bent at once and by hand: only what splits even then is told. */
+/** A strap is bent at once and by hand: advice only where it splits even so. */
 function strapBend({ slab, clay }: Target, thickness: number, neutralRadius: number): Check[] {
   const strain = ((1 - slab.neutralFraction) * thickness) / neutralRadius;
   if (neutralRadius > 0 && strain <= BEND_LIMITS[clay.stiffness ?? DEFAULT_STIFFNESS].hard) return [];
@@ -119,7 +119,7 @@ export function centreOfMass(target: Target): Point3 {
   return [mean(0), mean(1), mean(2)];
 }
 
-/** A piece that tips at less than this falls over at a touch (degrees). */
+/** A piece that tips at a smaller angle than this falls over at a touch (degrees). */
 const TIPS = 8;
 
 function feetCheck(target: Target): Check[] {
@@ -163,7 +163,7 @@ function lidChecks(target: Target): Check[] {
   return [fit, ...bendOf(target, slab.wall, made.bendRadius, name, 'lid-bend')];
 }
 
-/** A lug that stands out further than this for its thickness bends as it dries, or knocks off. */
+/** A lug that stands out by more than this many times its thickness bends as it dries, or breaks off. */
 const LUG_REACH = 5;
 
 function lugChecks({ lugs, clay }: Target): Check[] {

@@ -6,5 +6,5 @@ export interface Bench {
   readonly slab: { readonly length: number; readonly width: number };
 }
 
-/** A middling hand, and the slab that a table roller gives. */
+/** A hand of middle size, and the largest slab of a table roller. */
 export const DEFAULT_BENCH: Bench = { hand: 84, slab: { length: 1200, width: 550 } };

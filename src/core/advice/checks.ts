@@ -20,7 +20,7 @@ import { tracingWay } from '../parts/part/tracing.ts';
 import { panelCount } from '../bench/marks/marking.ts';
 import { checkSweep, checkTallWall } from './wall.ts';
 
-/** Forms that are developed in a moment, so that the number of pieces can be said at every key. */
+/** Forms that develop fast enough to count the pieces at every keystroke. */
 const QUICK = ['cylinder', 'former', 'taper', 'stack', 'facet'];
 
 /** Says when flat panels leave the chosen seam out: they meet in mitres, or in a box's butted corners. */
@@ -38,7 +38,7 @@ function checkPanelSeam({ form, seam }: Target): Check | null {
   };
 }
 
-/** Says when the wall can no longer be traced with the template that is owned. */
+/** Says when the wall can no longer be traced with the owned template. */
 function checkTemplate(target: Target, parts: DevelopedForm['parts']): Check | null {
   const way = tracingWay(target, parts);
   if (way?.kind !== 'off') return null;

@@ -10,7 +10,7 @@ import type { Check } from './check.ts';
 import { checkFit } from './fit.ts';
 import { checkSlabSize } from './slabSize.ts';
 
-/** A slab that gives less than this part of its limits lies down by itself. A rule of the bench. */
+/** A slab strained by less than this share of its limits settles by itself. A rule of the bench. */
 export const BY_ITSELF = 1 / 3;
 
 /** What is to be done with a slab on its mould. `darts` says that darts do it; `unknown` that it has not been found out yet. */
@@ -51,7 +51,7 @@ function dartsTodo({ form }: DrapedTarget, proposal: DartProposal | undefined): 
   return [few, `${proposal.darts.length} darts do it, each `, { mm: proposal.darts[0]?.depth ?? 0 }, ' deep. Propose darts cuts them.']; // prettier-ignore
 }
 
-/** At every key a quick blank is drawn, too coarse to be judged by. */
+/** At every keystroke a quick blank is drawn, too coarse for a verdict. */
 const UNLAID: Check = { code: 'drape', level: 'note', title: 'Laying the blank flat', phrase: ['What the clay must do will be shown in a moment.'] }; // prettier-ignore
 
 function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
@@ -87,7 +87,7 @@ function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
 
 const LISTED = new Intl.ListFormat('en-GB');
 
-/** Darts whose depths differ by less are told together (mm). */
+/** Darts whose depths differ by less are named together (mm). */
 const ALIKE = 0.5;
 
 /** Darts that are cut less deep than was asked for, those of about one depth together. */

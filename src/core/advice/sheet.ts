@@ -15,7 +15,7 @@ import { checkSlabSize } from './slabSize.ts';
 export const BRIDGE = 1.5;
 export const TIP = 2;
 
-/** How a sheet lies that has no feet. */
+/** How a sheet without feet lies. */
 function onItself(bent: BentSheet): Check {
   const { size, room, steady } = touching(bent);
   if (steady) return { code: 'sheet-stands', level: 'note', title: 'It stands on its floor', phrase: ['Hollow side up it touches the table over ', { mmPlain: size[0] }, ' × ', { mm: size[1] }, ', wet; its middle lies ', { mm: room }, ' within.'] }; // prettier-ignore
@@ -23,7 +23,7 @@ function onItself(bent: BentSheet): Check {
   return { code: 'sheet-rocks', level: 'care', title: 'It rocks', phrase: [`Hollow side up it touches the table ${where}, its edges `, { mm: bent.rise }, ' higher. Give it three or four feet.'] }; // prettier-ignore
 }
 
-/** What the clay of a sheet on a mould must do, by the limits of its stiffness. */
+/** Strain of a sheet on a mould against the limits of its stiffness. */
 function checkStrain({ clay }: Target, { strain }: BentSheet): Check | null {
   if (!strain) return null;
   const limits = STRAIN_LIMITS[clay.stiffness ?? DEFAULT_STIFFNESS];

@@ -9,7 +9,7 @@ import type { Check } from './check.ts';
 import { checkFit } from './fit.ts';
 import { checkSlabSize } from './slabSize.ts';
 
-/** A stand that may lean no more than this further is not to be trusted on something that moves (degrees). A rule of the bench. */
+/** A stand with less than this left before it tips is not safe on anything that moves (degrees). A rule of the bench. */
 export const SAFE_TIP = 8;
 
 function checkTip(over: 'back' | 'front', { room, angle }: Tipping): Check {
@@ -26,10 +26,10 @@ function checkTip(over: 'back' | 'front', { room, angle }: Tipping): Check {
   };
 }
 
-/** More than this further back than it was meant, a device leans otherwise than it was set (degrees). */
+/** A device that comes to rest by more than this from its set lean gets advice (degrees). */
 const SLID = 1;
 
-/** From so much of its weight on the back roll (fraction) a device hardly stands on its foot. A rule of the bench. */
+/** With this much of its weight on the back roll (fraction) a device hardly stands on its foot. A rule of the bench. */
 const HARDLY_STANDS = 0.75;
 
 /** Where the device comes to rest in its slot. */

@@ -1,6 +1,6 @@
 import type { Check } from './check.ts';
 
-/** Wall and base further apart than this part of the thicker one dry unevenly (fraction). */
+/** Wall and base whose thicknesses differ by more than this share of the thicker one dry unevenly (fraction). */
 export const THICKNESS_APART = 0.25;
 
 /** Advice when wall and base (wet mm) differ so much that they dry at different speeds; null when they do not. */

@@ -15,7 +15,7 @@ const VERTICES = 400;
 
 const innerFace = once((target: DrapedTarget): StagedFace => stagedFace(target, 'inner', VERTICES));
 
-/** What takes long the first time that a piece is filled, to be called beforehand one stage after the other. */
+/** The slow first computations for filling a piece, to be run beforehand stage by stage. */
 export function readyToFill(target: Target): Partial<StagedFace> {
   return isDraped(target) ? innerFace(target) : {};
 }
@@ -54,7 +54,7 @@ export function capacityTo(target: Target, level: number): number {
   if (brim <= 0 || z <= floor) return 0;
   if (z >= height) return brim;
   if (isDraped(target)) {
-    // Sections of a formed wall take long to find.
+    // Sections of a formed wall are slow to compute.
     const face = innerFace(target).mesh();
     return (brim * volumeTo(face, z - floor)) / volumeTo(face, height - floor);
   }

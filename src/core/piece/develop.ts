@@ -107,7 +107,7 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH, blank?: Bl
   const own = markedParts(target, form);
   const added = additionsOf(target);
   const parts = [...own, ...added.parts];
-  // What stands beside the pattern is worked out when it is asked for: the pattern does not wait for it.
+  // Values shown beside the pattern are computed at first use, so that the pattern does not wait for them.
   const slabs = onDemand(() => slabsNeeded(parts, target.clay.wetDensity));
   const whole = onDemand(() => finished(target, parts, trimmedOf(target, form)));
   const checks = onDemand(() => checksOf(target, form, bench).map((check) => ({ ...check, text: writePhrase(check.phrase, { unit: 'mm' }) }))); // prettier-ignore

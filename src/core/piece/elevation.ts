@@ -20,7 +20,7 @@ export interface Elevation {
   readonly hollow: Outline;
   /** Handles, lugs, pads and lid. */
   readonly added: readonly Outline[];
-  /** What is no clay, at its own size: fingers in the handle, the device in a stand. */
+  /** Things that are not clay, at their own size: fingers in the handle, the device in a stand. */
   readonly fingers: readonly Outline[];
   /** All that is drawn: widest reach to the left and right of the middle, the left one negative, and the height. */
   readonly left: number;

@@ -14,7 +14,7 @@ export interface Passage {
   readonly outline: readonly PlanPoint[];
 }
 
-/** What a piece needs of a hole as it is let down, height by height from its foot. */
+/** The hole that a piece needs as it is lowered, height by height from its foot. */
 export const passagesOf = once((target: Target): readonly Passage[] => {
   const passages: Passage[] = [];
   let outline: readonly PlanPoint[] = [];

@@ -10,7 +10,7 @@ import { kindOf } from '../../forms/kinds.ts';
 import type { Standing } from '../../forms/standing/standing.ts';
 import type { Target } from '../../target/target.ts';
 
-/** What of a standing piece reaches furthest at a height. */
+/** The part of a standing piece that reaches farthest at a height. */
 export type StandingThing = 'wall' | 'handle' | 'lug' | 'lid' | 'knob';
 
 /** Places of a standing piece at a height over the table, seen from above; fired mm. */
@@ -31,14 +31,14 @@ export interface StandingLevels {
 /** Places round a curved outline. */
 const STATIONS = 180;
 
-/** Rows in which a cloud of points is looked at. */
+/** Rows of a point cloud. */
 const ROWS = 48;
 
 function pointsOf(shape: Support): PlanPoint[] {
   return pointsAt(shape, stationsAround(shape, STATIONS));
 }
 
-/** Points all over a piece that is not made of level outlines, gathered in rows from below: each row holds what lies up to its height. */
+/** Points all over a piece that is not made of level outlines, in rows from below: each row has the points up to its height. */
 function cloudLevels(points: readonly (readonly [number, number, number])[]): StandingLevel[] {
   const heights = points.map(([, , z]) => z);
   const low = heights.reduce((least, z) => Math.min(least, z), Infinity);
@@ -142,7 +142,7 @@ export const standingLevels = once((target: Target): StandingLevels => {
         const z = firedLength(wet, s) + lift;
         return { z, of: 'wall', points: wallAt(z) };
       });
-  // What is left on level beyond a mould's rim is no part of its mesh.
+  // A level flange beyond a mould's rim is not part of its mesh.
   if (cloud && isDraped(target)) walls.push({ z: firedLength(standing.height, s), of: 'wall', points: wallAt(firedLength(standing.height, s)) }); // prettier-ignore
   const levels = [...walls, ...handleLevels(target, standing, lift), ...lugLevels(target, lift), ...lidLevels(target, standing, lift), ...knobLevels(target, standing, lift)]; // prettier-ignore
   levels.sort((one, other) => one.z - other.z);

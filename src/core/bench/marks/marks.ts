@@ -35,7 +35,7 @@ function sharedLines(lines: WallLines, count: number, piece: number, shareAt: (s
     }));
 }
 
-/** What stands in a marked panel. */
+/** The sign in a marked panel. */
 const SIGN = '×';
 
 function signAt(lines: WallLines, foot: number, rim: number): Mark {
@@ -67,7 +67,7 @@ function repeatTicks(part: Part, lines: WallLines, width: number): Mark[] {
   );
 }
 
-/** Words of a place stay this share of the wall clear of its ends. */
+/** Words of a place keep this share of the wall's length from its ends. */
 const END_CLEAR = 0.12;
 
 /** The line and word of a place on a wall; a spout is marked near the rim only. `note` names the piece where there are several. */
@@ -134,7 +134,7 @@ function stackWords(part: Part, lines: WallLines, band: number): Mark[] {
   return [{ kind: 'words', at: between(foot, rim, 0.14), text: `stands on seam ${below}` }];
 }
 
-/** Two lines nearer than this are one (mm). */
+/** Lines closer than this count as one (mm). */
 const ONE_LINE = 0.5;
 
 /** The marks of a part without a middle line on which a place is marked: two lines would compete. */

@@ -6,16 +6,16 @@ import { placeWord, type MarkedPlace, type Target } from '../../target/target.ts
 import { between, END_TICK, joinsOf, panelCount, placesOf, TICK } from './marking.ts';
 import { fitting } from './repeats.ts';
 
-/** How far a letter stands from the side that it names (mm). */
+/** Distance of a letter from the side that it names (mm). */
 const LETTER_IN = 11;
 
 /** The first word under the rim, and each next one under it (mm). */
 const WORD_DOWN = 14;
 
-/** Words of a place stand this far from a side (mm), or in the middle of a narrow panel. */
+/** Distance of the words of a place from a side (mm); on a narrow panel they are in the middle. */
 const WORD_IN = 26;
 
-/** Angles nearer than this are one place (degrees). */
+/** Angles closer than this count as one place (degrees). */
 const SAME = 1e-6;
 
 /** A place on a flat panel: its distance from the middle of the outer face, at the foot and at the rim (mm). */
@@ -103,7 +103,7 @@ function ticks(panel: LaidPanel, width: number): Mark[] {
   });
 }
 
-/** A place with all the panels of one part that have it alike. */
+/** A place, with all the panels of one part that have the same one. */
 interface Alike {
   readonly kind: MarkedPlace['kind'];
   readonly word: string;
@@ -136,7 +136,7 @@ function onWhich(part: Part, copies: ReadonlySet<number>, alone: boolean): strin
   return names.length === 1 ? `, on panel ${names[0] ?? 1}` : `, on panels ${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`; // prettier-ignore
 }
 
-/** Where a word stands that belongs to a place: beside it, clear of the sides. */
+/** Position of the words of a place: beside it, clear of the sides. */
 function wordAt(panel: LaidPanel, x: number, y: number): readonly [number, number] {
   const room = Math.max(0, halfWidth(panel, y) - WORD_IN);
   return panel.place([Math.min(room, Math.max(-room, x)), y]);
@@ -153,7 +153,7 @@ function placeMarks({ kind, at: { panel, foot, rim } }: Alike, words: string, ro
 /** Ticks across the line of a handle or a lug where its ends are joined. */
 function endTicks({ panel, foot, rim }: PanelPlace, kind: MarkedPlace['kind'], target: Target): Mark[] {
   const { height } = kindOf(target).standing(target);
-  // Heights of the piece run along the slant as the wall leans.
+  // Heights of the piece are longer along the slant of the wall.
   const perHeight = panel.slant / Math.sqrt(panel.slant ** 2 - (panel.reach.rim - panel.reach.foot) ** 2);
   return joinsOf(target, kind).flatMap(({ z }): Mark[] => {
     const y = panel.slant - (height - z) * perHeight;

@@ -18,7 +18,7 @@ function facetWays(sides: number): PlaceWay[] {
   const panel = 360 / sides;
   const even = sides % 2 === 0;
   const opposite = 180 - panel / 2;
-  // Of an odd number no two panels stand across: the pair stands alike on both sides of the seam.
+  // With an odd number no two panels are opposite: the pair is symmetrical about the seam.
   const near = Math.floor((sides - 1) / 4);
   const pair = even ? [0, 180] : [near * panel, (sides - 1 - near) * panel];
   return [

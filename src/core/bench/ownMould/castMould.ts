@@ -28,7 +28,7 @@ const SECTION = 24;
 /** Directions in which the new mould is compared with the piece. */
 const LOOKS = 24;
 
-/** A section that is at rest in a line within this is straight (mm). */
+/** A section within this distance of a line is straight (mm). */
 const STRAIGHT = 0.02;
 
 /** The section of a moved mould in a direction: how far out and how high from its floor's edge to its rim (mm). */
@@ -52,7 +52,7 @@ function wallOf(section: Section): Pick<MouldForm, 'wall' | 'profile'> {
   let [low, out] = [0, 0];
   const profile = section.map(([x, z], index): readonly [number, number] => {
     if (index === section.length - 1) return [1, 1];
-    // Rounding must not lead it back.
+    // Rounding must not make it run back.
     out = Math.max(out, Math.min(1, (x - x0) / across));
     low = Math.max(low, Math.min(1, (z - z0) / up));
     return index === 0 ? [0, 0] : [out, low];
@@ -79,7 +79,7 @@ function faceForm(form: MouldForm, offset: number): { readonly form: MouldForm; 
   const bare = { kind: 'mould', side: form.side, margin: form.margin } as const;
   const grown = (plan: PlanOutline, to: number) => grownPlan(plan, 1, to - supportOf(plan).h(0));
   if (form.wall === 'dome') {
-    // The cap of a ball about the same middle; what is no ball stays as near to one as its rim and depth allow.
+    // A spherical cap about the same centre; any other dome stays as close to one as its rim and depth allow.
     const next: MouldForm = { ...bare, wall: 'dome', rim: grown(form.rim, x1), depth: z1 - z0 };
     return { form: next, off: isRound(form) ? 0 : offBy(next, moved) };
   }
@@ -88,7 +88,7 @@ function faceForm(form: MouldForm, offset: number): { readonly form: MouldForm; 
   return { form: next, off: offBy(next, moved) };
 }
 
-/** A mould as large as it has become. */
+/** A mould at its shrunken size. */
 function shrunkForm(form: MouldForm, by: number): MouldForm {
   return {
     ...form,

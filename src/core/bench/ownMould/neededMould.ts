@@ -33,7 +33,7 @@ function changed(form: MouldForm, size: FormedSize, by: number): MouldForm {
   return { ...form, rim: grown(form.rim, size, by), ...(form.foot && { foot: grown(form.foot, size, by) }) };
 }
 
-/** Rounds in which a size is met: the offset at the rim hardly changes with it. */
+/** Rounds for reaching a size: the offset at the rim hardly changes with it. */
 const ROUNDS = 6;
 
 /** The target with the mould that is needed for a finished outside size (fired mm); foot and rim change alike. */

@@ -9,16 +9,16 @@ import type { Point } from '../../geometry/point.ts';
 export type PlanReading =
   { readonly kind: 'plan'; readonly points: Outline } | { readonly kind: 'refused'; readonly rule: string };
 
-/** An outline may bend inward by as much (mm): hands and cameras do. */
+/** Most that an outline may bend inward (mm): hands and cameras are no more exact. */
 const MOST_DENT = 0.4;
 
-/** Points nearer than this are one (mm). */
+/** Points closer than this count as one (mm). */
 const NEAR = 0.01;
 
-/** A side longer than its neighbours by this factor, and than this (mm), is straight; others are pieces of a curve. */
+/** A side longer than its neighbours by this factor, and longer than this (mm), is straight; other sides belong to a curve. */
 const STRAIGHT = { times: 4, least: 1.5 } as const;
 
-/** Pieces whose radii differ by less, as a share, are one arc; no arc turns further than a quarter. */
+/** Pieces whose radii differ by less than this share are one arc; no arc turns by more than a quarter. */
 const SAME_RADIUS = 0.002;
 const MOST_TURN = Math.PI / 2;
 
@@ -60,7 +60,7 @@ function curvatureAt(one: HullSide, next: HullSide): number | null {
   return (2 * one.turn) / ((one.straight ? 0 : one.length) + (next.straight ? 0 : next.length));
 }
 
-/** How much of the turn at the end of a side belongs to it, and how much to the next one (radians). */
+/** Shares of the turn at the end of a side: of this side, and of the next one (radians). */
 function sharesOf(
   one: HullSide,
   next: HullSide,
@@ -87,7 +87,7 @@ function smooth(sides: readonly HullSide[]): Piece[] {
   const shares = sides.map((one, index) => sharesOf(one, side(index + 1), turns[index] as number, turns[at(index + 1)] as number)); // prettier-ignore
   return sides.map((one, index): Piece => {
     const [start, end] = [shares[at(index - 1)]?.[1] ?? 0, shares[index]?.[0] ?? 0];
-    // Next to a corner a curve ends as it would go on: its last side is the chord of an arc.
+    // Next to a corner a curve keeps its curvature: its last side is the chord of an arc.
     const corner = (turn: number) => !one.straight && turn >= CORNER;
     const before = corner(side(index - 1).turn) ? Math.min(end, side(index - 1).turn / 3) : start;
     const after = corner(one.turn) ? Math.min(start, one.turn / 3) : end;
@@ -97,7 +97,7 @@ function smooth(sides: readonly HullSide[]): Piece[] {
 
 const radiusOf = ({ length, turn }: Piece) => length / (2 * Math.sin(turn / 2));
 
-/** One arc for those that follow one another with the same radius. */
+/** Joins arcs that follow one another with the same radius. */
 function gathered(pieces: readonly Piece[]): Piece[] {
   const found: Piece[] = [];
   for (const piece of pieces) {
@@ -116,7 +116,7 @@ function gathered(pieces: readonly Piece[]): Piece[] {
   return found;
 }
 
-/** The pieces one after another as an outline; what it lacks to close is spread along it. */
+/** The pieces in order as an outline; the gap at the end is spread along it. */
 function walked(pieces: readonly Piece[], [x0, y0]: Point): Outline {
   let [x, y] = [x0, y0];
   let far = 0;
@@ -147,7 +147,7 @@ function deepest(points: readonly Point[], corners: readonly Point[]): { readonl
   return { deep, at: place };
 }
 
-/** Without points that lie nearer to the one before than a drawing is true. */
+/** Drops points closer to the one before than the accuracy of a drawing. */
 function apart(points: readonly Point[]): Point[] {
   return points.filter(([x, y], index) => {
     const [u, v] = points[(index + points.length - 1) % points.length] as Point;
@@ -159,7 +159,7 @@ function apart(points: readonly Point[]): Point[] {
 export function convexOutline(drawn: Outline): PlanReading {
   const { minX, minY, maxX, maxY } = bounds(drawn);
   const outline = moved(drawn, -(minX + maxX) / 2, -(minY + maxY) / 2);
-  // Many small corners are a curve that was drawn by a program that knows no arcs.
+  // Many small corners are a curve drawn by a program without arcs.
   const rough = cornerTurns(outline).some((turn) => Math.abs(turn) > KINK_TOLERANCE && turn < CORNER);
   if (!rough && isConvex(outline)) return { kind: 'plan', points: outline };
   const points = pathPoints(outline);

@@ -14,10 +14,10 @@ export interface DrawnLines {
   readonly open: readonly (readonly Point[])[];
 }
 
-/** Lines whose ends are nearer than this were meant to meet (mm): half of what a knife can follow. */
+/** Lines whose ends are closer than this were meant to meet (mm): half of what a knife can follow. */
 export const MEETING = 0.05;
 
-/** How far a curve that is read may leave its drawing once it is made of arcs (mm). */
+/** Most that the arcs of a curve may deviate from its drawing (mm). */
 export const READ_TOLERANCE = 0.02;
 
 /** Distance between the points that an open arc is taken at (mm). */
@@ -45,7 +45,7 @@ function chained(one: DrawnLine, other: DrawnLine): DrawnLine {
   return { vertices: [...one.vertices.slice(0, -1), ...other.vertices], closed: false };
 }
 
-/** Without corners that repeat the one before. */
+/** Drops corners that repeat the one before. */
 function cleaned(line: DrawnLine): DrawnLine {
   const { vertices, closed } = line;
   const kept = vertices.filter((vertex, index) => {

@@ -6,20 +6,20 @@ import { convexOutline } from './convexOutline.ts';
 import { drawnLines, type DrawnLine } from './drawnLines.ts';
 import { pathPoints } from './pathPoints.ts';
 
-/** What a drawing gives rim and foot: both as they lie in it, or one; or why it gives none. */
+/** Rim and foot from a drawing: both in their places, or one; or why there is none. */
 export type PlansReading =
   | { readonly kind: 'plans'; readonly rim: DrawnPlan; readonly foot: DrawnPlan | null }
   | { readonly kind: 'refused'; readonly rule: string };
 
 const refused = (rule: string): PlansReading => ({ kind: 'refused', rule });
 
-/** Sharp corners of a drawing are rounded off to this radius (mm), or to a share of its width where that is less: no slab bends on less. */
+/** Sharp corners of a drawing are rounded to this radius (mm), or to a share of its width where that is less: no slab bends more tightly. */
 const ROUNDED = { usual: 12, share: 0.1 } as const;
 
 /** Most lines of one outline, as in the file. */
 const MOST_POINTS = 400;
 
-/** Distances below which two outlines have one middle (mm). */
+/** Outlines whose middles are closer than this are concentric (mm). */
 const SAME_MIDDLE = 0.02;
 
 /** The middle of an outline's box (mm). */

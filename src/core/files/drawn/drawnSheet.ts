@@ -4,10 +4,10 @@ import { pointsOf } from '../../forms/bentSheet/sheetForm.ts';
 import { SHEET_LIMITS, type SheetForm } from '../../target/sheetForm.ts';
 import { insideLine } from '../../geometry/outline/insideLine.ts';
 
-/** What of a sheet is drawn. */
+/** The drawn parts of a sheet. */
 type DrawnSheet = { readonly outline: Outline } & Partial<Pick<SheetForm, 'holes' | 'lines'>>;
 
-/** What a drawing gives a sheet (mm, about the origin), or why it gives none. */
+/** A sheet from a drawing (mm, about the origin), or why there is none. */
 export type SheetReading =
   { readonly kind: 'sheet'; readonly sheet: DrawnSheet } | { readonly kind: 'refused'; readonly rule: string };
 

@@ -1,6 +1,6 @@
 import { alongEdge, edges, type Outline } from '../../geometry/outline/outline.ts';
 
-/** Points along a line whose chords stand off its arcs by less than this (mm). */
+/** Greatest distance of the chords from the arcs (mm). */
 const SAGITTA = 0.02;
 
 /** Points along an outline, closed or open, its corners among them (mm). */

@@ -8,13 +8,13 @@ export type DrawingReading =
   | { readonly kind: 'lines'; readonly lines: readonly DrawnLine[] }
   | { readonly kind: 'refused'; readonly rule: string };
 
-/** Most that is read of a DXF file: characters, entities, points. */
+/** Limits of a DXF file: characters, entities, points. */
 export const DXF_LIMITS = { file: 8_000_000, entities: 4000, points: 40_000, degree: 10 } as const;
 
 /** Mm in one unit of `$INSUNITS`: none named (read as mm), inches, mm, cm, m. */
 const UNITS: Readonly<Record<number, number>> = { 0: 1, 1: 25.4, 4: 1, 5: 10, 6: 1000 };
 
-/** What is drawn in lines; other entities are passed over, but for those that hide lines in themselves. */
+/** Entities that draw lines; others are ignored, except those that contain lines, which are refused. */
 const HIDING: readonly string[] = [
   'INSERT',
   'ACAD_PROXY_ENTITY',
@@ -26,7 +26,7 @@ const HIDING: readonly string[] = [
   'HATCH',
 ];
 
-/** Points that a curve without arcs of its own is taken at. */
+/** Number of points at which a curve without arcs is sampled. */
 const CURVE_POINTS = 128;
 
 type Group = readonly [code: number, value: string];

@@ -19,7 +19,7 @@ export function dxfText(text: string): string {
     .join('');
 }
 
-/** Hands out handles, the hexadecimal names that every object of the file needs, and remembers the next one. */
+/** Gives out handles: the hexadecimal names that every object of the file needs. */
 export function handleMaker(first: number): { next: () => string; seed: () => string } {
   let counter = first;
   return {

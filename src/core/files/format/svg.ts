@@ -8,7 +8,7 @@ export function xmlText(text: string): string {
   return allowed.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 }
 
-/** Thin lines are so much as wide. */
+/** Width of thin lines, as a share of the usual width. */
 const THIN = 0.5;
 
 const styleOf = (by: number) => `

@@ -1,6 +1,6 @@
 import type { GreyImage, Pixel } from './image.ts';
 
-/** Where two neighbours of a picture part, as a share of the way from one to the other. */
+/** Where the value lies between two neighbouring dots, as a share of the way from one to the other. */
 const share = (one: number, other: number, value: number) => (one === other ? 0.5 : (value - one) / (other - one));
 
 /**
@@ -10,7 +10,7 @@ const share = (one: number, other: number, value: number) => (one === other ? 0.
 export function contoursAt({ width, height, light }: GreyImage, value: number): Pixel[][] {
   const at = (x: number, y: number) => light[y * width + x] as number;
   const dark = (x: number, y: number) => at(x, y) < value;
-  // An edge of the grid by its name: across from (x, y) is 2 n, down from there 2 n + 1.
+  // Index of a grid edge: across from (x, y) it is 2 n, down from there 2 n + 1.
   const name = (x: number, y: number, down: boolean) => 2 * (y * width + x) + (down ? 1 : 0);
   const place = (edge: number): Pixel => {
     const [x, y] = [(edge >> 1) % width, Math.floor((edge >> 1) / width)];
@@ -25,12 +25,12 @@ export function contoursAt({ width, height, light }: GreyImage, value: number): 
       const leaves: number[] = [];
       corners.forEach((one, side) => {
         const other = corners[(side + 1) % 4];
-        // Walking round the square with the clock as it is seen, the line comes in where it grows bright.
+        // Going clockwise round the square as seen, the line enters where it grows bright.
         if (one && !other) enters.push(side);
         if (!one && other) leaves.push(side);
       });
       enters.forEach((side, index) => {
-        // Two dark corners across from one another are apart.
+        // Two opposite dark corners are not connected.
         const to = leaves.length === 1 ? leaves[0] : (leaves.find((one) => (one + 1) % 4 === side) ?? leaves[index]);
         if (to !== undefined) next.set(edges[side] as number, edges[to] as number);
       });
@@ -52,7 +52,7 @@ export function contoursAt({ width, height, light }: GreyImage, value: number): 
   return lines;
 }
 
-/** Area that a closed line goes round (as numbers go, against the clock positive). */
+/** Signed area of a closed line (positive counter-clockwise by its coordinates). */
 export function areaOf(line: readonly Pixel[]): number {
   return line.reduce((sum, [x, y], at) => {
     const [u, v] = line[(at + 1) % line.length] as Pixel;

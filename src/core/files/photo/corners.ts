@@ -1,9 +1,9 @@
 import type { Pixel } from './image.ts';
 
-/** A line turns more than this (rad) within so many places where it has a sharp corner, which lies so near to the places (mm). */
+/** A sharp corner: the line turns by more than this (rad) within so many places, and the corner is this close to them (mm). */
 const SHARP = { turn: 0.7, places: 3, near: 1 } as const;
 
-/** Where the line through places from one to another meets that through others; null where they run alike. */
+/** The intersection of the lines fitted to two runs of places; null where they are parallel. */
 function crossing(one: readonly Pixel[], other: readonly Pixel[]): Pixel | null {
   const [a, b] = [lineThrough(one), lineThrough(other)];
   const cross = a.along[0] * b.along[1] - a.along[1] * b.along[0];

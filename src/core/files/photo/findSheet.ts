@@ -14,25 +14,25 @@ export type SheetReading =
 
 const refused = (rule: string): SheetReading => ({ kind: 'refused', rule });
 
-/** The sheet is looked for in a picture of about this width (px). */
+/** Width of the reduced picture in which the sheet is found (px). */
 const COARSE = 320;
 
-/** Paper is brighter than this share of the light that falls on it; a sheet covers at least this share of the picture. */
+/** Paper is brighter than this share of its light; a sheet covers at least this share of the picture. */
 const PAPER = 0.8;
 const LEAST_COVER = 0.12;
 
-/** Edges are looked for at so many places of a side, not too near its ends, within this share of the picture's diagonal. */
+/** Edge search: places of a side, margin at its ends, and reach as a share of the picture's diagonal. */
 const PLACES = 72;
 const ENDS = 0.05;
 const REACH = 0.03;
 
-/** Greatest curve of a lens that is looked for. */
+/** Greatest lens curve that is tried. */
 const CURVES = 0.3;
 
-/** Sides that scatter by more than this share of the picture's width are no edges of paper. */
+/** Sides that scatter by more than this share of the picture's width are not edges of paper. */
 const UNEVEN = 0.004;
 
-/** The largest piece of a mask that hangs together, as a mask of its own, and how many dots it has. */
+/** The largest connected piece of a mask, as a mask, and its number of dots. */
 function largestPiece(mask: Uint8Array, width: number): { piece: Uint8Array; count: number } {
   const seen = new Uint8Array(mask.length);
   let best: number[] = [];
@@ -56,7 +56,7 @@ function largestPiece(mask: Uint8Array, width: number): { piece: Uint8Array; cou
   return { piece, count: best.length };
 }
 
-/** Corners of the convex hull of a mask's dots, against the clock as numbers go. */
+/** Corners of the convex hull of a mask's dots, counter-clockwise by their coordinates. */
 function hullOf(mask: Uint8Array, width: number): Pixel[] {
   const points: Pixel[] = [];
   for (let row = 0; row * width < mask.length; row += 1) {
@@ -68,7 +68,7 @@ function hullOf(mask: Uint8Array, width: number): Pixel[] {
   return hull(points);
 }
 
-/** The largest quadrangle with its corners on a convex line: each corner moved on as long as it grows. */
+/** The largest quadrangle with its corners on a convex line: each corner advances while the area grows. */
 function largestQuad(hull: readonly Pixel[]): Quad | null {
   const count = hull.length;
   if (count < 4) return null;
@@ -115,11 +115,11 @@ function roughCorners(image: GreyImage): Quad | string {
   return quad.map(([x, y]) => [middle(x), middle(y)] as const) as unknown as Quad;
 }
 
-/** Places where the light falls off most along the ways across a side, from within the sheet outwards. */
+/** Places of the steepest fall of light across a side, from the sheet outward. */
 function edgePlaces(image: GreyImage, from: Pixel, to: Pixel): Pixel[] {
   const long = Math.hypot(to[0] - from[0], to[1] - from[1]);
   const [ux, uy] = [(to[0] - from[0]) / long, (to[1] - from[1]) / long];
-  // The corners run against the clock as numbers go: out of the sheet is to the right.
+  // The corners are counter-clockwise by their coordinates: outward is to the right.
   const [nx, ny] = [uy, -ux];
   const reach = REACH * Math.hypot(image.width, image.height);
   const places: Pixel[] = [];
@@ -142,7 +142,7 @@ function edgePlaces(image: GreyImage, from: Pixel, to: Pixel): Pixel[] {
   return places;
 }
 
-/** A line n . p = d by total least squares, places far from it left out little by little; and how far the others are (px2, mean). */
+/** A line n . p = d by total least squares with outliers dropped step by step, and the mean square distance of the rest (px2). */
 interface FittedLine {
   readonly n: Pixel;
   readonly d: number;
@@ -217,7 +217,7 @@ export function findSheet(image: GreyImage, given?: Quad): SheetReading {
   return { kind: 'sheet', sheet: { corners, lens } };
 }
 
-/** Corners in the order that the others have: against the clock as numbers go. */
+/** Corners in counter-clockwise order by their coordinates, as the others are. */
 function against(quad: Quad): Quad {
   const size = quad.reduce((sum, [x, y], at) => {
     const [u, v] = quad[(at + 1) % 4] as Pixel;

@@ -19,7 +19,7 @@ export function lightAt({ width, height, light }: GreyImage, x: number, y: numbe
   return top * (1 - fy) + low * fy;
 }
 
-/** A picture made smaller by a whole factor: each dot the mean of those that it takes the place of. */
+/** A picture reduced by a whole factor: each dot is the mean of those that it replaces. */
 export function shrunk({ width, height, light }: GreyImage, by: number): GreyImage {
   const [wide, high] = [Math.floor(width / by), Math.floor(height / by)];
   const out = new Float32Array(wide * high);
@@ -33,7 +33,7 @@ export function shrunk({ width, height, light }: GreyImage, by: number): GreyIma
   return { width: wide, height: high, light: out };
 }
 
-/** The value that parts light from dark best (Otsu 1979), of values from 0 to `most`. */
+/** The threshold that separates light from dark best (Otsu 1979), for values from 0 to `most`. */
 export function partingValue(values: Float32Array, most: number): number {
   const BINS = 256;
   const counts = new Float64Array(BINS);
@@ -79,7 +79,7 @@ export class EvenLight {
   }
 }
 
-/** Fits the light of a plane to the dots that are chosen, by least squares; null where there are too few. */
+/** Fits the light on a plane to chosen dots by least squares; null where there are too few. */
 export function evenLight(
   image: GreyImage,
   chosen: (at: number) => boolean,

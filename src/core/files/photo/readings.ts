@@ -7,7 +7,7 @@ import type { SheetForm } from '../../target/sheetForm.ts';
 import { solveLinear } from '../screen/homography.ts';
 import type { Pixel } from './image.ts';
 
-/** What a traced outline can be taken for (mm, sweep in degrees), each with how far the outline leaves it at most. */
+/** Readings of a traced outline (mm, sweep in degrees), each with its greatest deviation. */
 export interface PhotoReadings {
   readonly cutter: { readonly diameter: number; readonly off: number } | null;
   readonly arc: { readonly inner: number; readonly outer: number; readonly sweep: number; readonly off: number } | null;
@@ -16,10 +16,10 @@ export interface PhotoReadings {
   readonly sheet: Pick<SheetForm, 'outline' | 'holes'>;
 }
 
-/** An outline that leaves a circle or an arc template by more is none (mm). */
+/** An outline that deviates by more is not a circle or arc template (mm). */
 const NEAR = 1;
 
-/** Points along an outline that a figure is fitted to (mm apart). */
+/** Spacing of the points that a figure is fitted to (mm). */
 const STEP = 1;
 
 /** Pieces of an arc template: what turns more than this (rad) within a few mm is a corner. */
@@ -30,7 +30,7 @@ interface Circle {
   readonly radius: number;
 }
 
-/** The circle that lies nearest to points, by least squares of its equation (Kasa 1976). */
+/** The circle through points by least squares of its equation (Kasa 1976). */
 function circleOf(points: readonly Pixel[]): Circle | null {
   const rows = [0, 1, 2].map(() => [0, 0, 0, 0]);
   for (const [x, y] of points) {
@@ -86,14 +86,14 @@ function foursides(outline: Outline): Pixel[][] | null {
 type Arc = readonly [x: number, y: number, outer: number, inner: number, left: number, right: number];
 type ArcSides = Readonly<Record<'outer' | 'inner' | 'left' | 'right', readonly Pixel[]>>;
 
-/** How far the places of each side are from where a template has them (mm). */
+/** Distances of the places of each side from a template (mm). */
 function arcOffs(sides: ArcSides, [x, y, outer, inner, left, right]: Arc): number[] {
   const round = (side: readonly Pixel[], radius: number) => side.map((point) => far(point, [x, y]) - radius);
   const straight = (side: readonly Pixel[], at: number) => side.map(([u, v]) => (v - y) * Math.cos(at) - (u - x) * Math.sin(at)); // prettier-ignore
   return [...round(sides.outer, outer), ...round(sides.inner, inner), ...straight(sides.left, left), ...straight(sides.right, right)]; // prettier-ignore
 }
 
-/** The template that lies nearest to all sides together: Gauss and Newton's steps from a first one. */
+/** The template closest to all sides together, by Gauss-Newton steps from a first one. */
 function fitted(sides: ArcSides, first: Arc): Arc {
   let arc = [...first];
   for (let step = 0; step < 6; step += 1) {
@@ -159,13 +159,13 @@ function turnToSquare(outline: Outline): number {
     return { area: wide * high, turn: wide >= high ? turn : turn + Math.PI / 2 };
   });
   const least = boxes.reduce((best, box) => (box.area < best.area ? box : best), boxes[0] ?? { area: 0, turn: 0 });
-  // The shorter way round, so that what lies nearly square is hardly turned.
+  // The smaller rotation, so that an almost square outline is hardly turned.
   return Math.atan(Math.tan(least.turn));
 }
 
-/** What a traced outline can be taken for. */
+/** The readings of a traced outline. */
 export function photoReadings(traced: Outline, tracedHoles: readonly Outline[]): PhotoReadings {
-  // It may lie slantwise on the paper: its longer side is laid along x.
+  // It may be at an angle on the paper: its longer side is turned along x.
   const turn = turnToSquare(traced);
   const [outline, holes] = [turnedBy(traced, turn), tracedHoles.map((hole) => turnedBy(hole, turn))];
   const { minX, minY, maxX, maxY } = bounds(outline);

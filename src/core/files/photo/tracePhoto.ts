@@ -20,7 +20,7 @@ export type TraceReading =
 
 const refused = (rule: string): TraceReading => ({ kind: 'refused', rule });
 
-/** The paper is looked at in dots of this size (mm), without its own edge. */
+/** Size of a dot of the rectified paper (mm), and the edge of the paper that is left out. */
 const DOT = 0.4;
 const EDGE = 3;
 
@@ -38,14 +38,14 @@ const REACH = 3.2;
 const FINE = 0.1;
 const APART = 1;
 
-/** Which way the edge runs at a place is told by those so many before and behind it: the first line may be rough. */
+/** The edge's direction at a place is taken over so many places before and after it: the first line may be rough. */
 const FRAME = 3;
 const SMOOTH = 2;
 
-/** Where more of the places than this are faint, the first line follows noise, and is smoothed before. */
+/** Where more than this share of the places is faint, the first line follows noise and is smoothed first. */
 const ROUGH = 0.05;
 
-/** Lines and arcs follow the places within this (mm). */
+/** Greatest deviation of lines and arcs from the places (mm). */
 const FIT = 0.18;
 
 /** Corners of the sheet in the picture, its long side first, as it is seen from above: upper left, then with the clock. */
@@ -113,7 +113,7 @@ function evenPlaces(line: readonly Pixel[], apart: number): Pixel[] {
   });
 }
 
-/** Each place the mean of those about it: a line that follows the noise of a shadow is rough. */
+/** Each place as the mean of its neighbours: a line along a shadow's noise is rough. */
 function smoothed(places: readonly Pixel[]): Pixel[] {
   const by = Array.from({ length: 2 * SMOOTH + 1 }, (_, index) => index - SMOOTH);
   const mean = (at: number, axis: 0 | 1) => by.reduce((sum, step) => sum + (places[(at + step + places.length) % places.length] as Pixel)[axis], 0) / by.length; // prettier-ignore
@@ -145,12 +145,12 @@ function steepest(row: readonly number[]): { readonly at: number; readonly rise:
 /** Samples along the line that a row is the mean of (mm), and neighbours whose middle move one must stay near. */
 const BESIDE = [-0.5, 0, 0.5];
 const WIDE = [-2.4, -1.8, -1.2, -0.6, 0, 0.6, 1.2, 1.8, 2.4];
-/** Where the light rises by less (of the paper's), more of the edge is looked at together: noise would lead astray. */
+/** Where the light rises by less than this (share of the paper's), more of the edge is averaged, against noise. */
 const WEAK = 0.22;
 const NEIGHBOURS = [-3, -2, -1, 0, 1, 2, 3];
 const STRAY = 0.3;
 
-/** Moves each place of a line across it to where it grows bright most steeply: a soft shadow beside the thing does not draw it away. */
+/** Moves each place across the line to the steepest rise of light, which a soft shadow beside the object does not shift. */
 function sharpened(line: readonly Pixel[], dark: Side, light: (at: Pixel) => number, rough = false): Pixel[] {
   const even = evenPlaces(line, APART);
   const places = rough ? smoothed(even) : even;

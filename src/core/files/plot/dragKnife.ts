@@ -1,13 +1,13 @@
 import { radians, TAU } from '../../numbers.ts';
 import type { PlotLine, PlotPoint } from './hpgl.ts';
 
-/** Corners flatter than this (radians) are cut through: the blade turns in them by itself. */
+/** Corners flatter than this (radians) are cut straight through: the blade turns by itself. */
 const FLAT = radians(4);
 
 /** A blade turns round its corner in steps of this (radians). */
 const TURN_STEP = radians(10);
 
-/** The cut goes on past its beginning by this many offsets, so that the blade, which came down turned anyhow, closes the line. */
+/** Overrun past the start, in offsets, so that the blade, whose first direction is unknown, closes the line. */
 const OVERCUT = 3;
 
 interface Stretch {

@@ -10,7 +10,7 @@ export type PlotLine = readonly PlotPoint[];
 /** Units of the pen-plotter language in one mm: 0.025 mm each. */
 export const UNITS_PER_MM = 40;
 
-/** An arc is cut in chords that lie nowhere further from it than this (mm): under half a unit. */
+/** Greatest distance of chords from an arc (mm): under half a unit. */
 const SAGITTA = 0.01;
 
 /** The points of a closed outline, arcs in chords. */

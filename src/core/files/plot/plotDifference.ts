@@ -23,7 +23,7 @@ function furthest(points: readonly Line[], lines: readonly Line[]): number {
   return most;
 }
 
-/** How far what was cut is from what was to be cut, either way (mm): a line that is missing counts as much as one too many. */
+/** Greatest distance between the lines cut and the lines wanted (mm), both ways: a missing line counts like an extra one. */
 export function plotDifference(cut: readonly Line[], wanted: readonly Line[]): number {
   return Math.max(furthest(cut, wanted), furthest(wanted, cut));
 }

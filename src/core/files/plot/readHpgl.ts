@@ -1,11 +1,11 @@
 import { UNITS_PER_MM, type PlotPoint } from './hpgl.ts';
 
-/** What a plot file does: lines with the pen down (mm), or the first command that is not understood. */
+/** The lines that a plot file draws (mm), or its first unknown command. */
 export type PlotReading =
   | { readonly kind: 'lines'; readonly lines: readonly (readonly PlotPoint[])[] }
   | { readonly kind: 'fault'; readonly command: string; readonly why: string };
 
-/** Commands that choose pens, speeds and the like, and move nothing. */
+/** Commands for pens, speeds and the like that move nothing. */
 const IDLE = ['IN', 'SP', 'VS', 'FS', 'LT', 'DF', 'PG', 'IP', 'SC'] as const;
 
 /** Follows a plot file in HP-GL: pen up and down, absolute and relative moves. No text is drawn. Never throws. */

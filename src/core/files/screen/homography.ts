@@ -7,7 +7,7 @@ export type Quad = readonly [PlanePoint, PlanePoint, PlanePoint, PlanePoint];
 /** Row by row; the last figure is 1. */
 export type Homography = readonly [number, number, number, number, number, number, number, number, 1];
 
-/** Pivots smaller than this share of the largest figure say that there is no answer. */
+/** A pivot smaller than this share of the largest value means that the system is singular. */
 const SINGULAR = 1e-12;
 
 /** Solves `rows` of a square system, each with its right side last, by elimination with pivots; null where there is none. */
@@ -94,7 +94,7 @@ export function cssMatrix([a, b, c, d, e, f, g, h]: Homography): string {
   return `matrix3d(${[a, d, 0, g, b, e, 0, h, 0, 0, 1, 0, c, f, 0, 1].join(', ')})`;
 }
 
-/** Whether four corners go round one way without a dent: only then do they show a rectangle. */
+/** Whether four corners form a convex quadrangle: only then can they show a rectangle. */
 export function isConvex(quad: Quad): boolean {
   const turns = quad.map((at, index) => {
     const [next, after] = [quad[(index + 1) % 4] as PlanePoint, quad[(index + 2) % 4] as PlanePoint];

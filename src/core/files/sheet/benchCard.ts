@@ -81,10 +81,10 @@ function leansOf({ developed: { parts } }: CardOf): string[] {
   });
 }
 
-/** Hours in words that do not pretend to know more. */
+/** Hours in words as vague as the forecast. */
 const about = (hours: number | null) => (hours === null ? 'not in a week' : hours < 1.5 ? `about ${Math.max(10, Math.round(hours * 6) * 10)} min` : hours < 48 ? `about ${Math.round(hours)} h` : `about ${Math.round(hours / 24)} days`); // prettier-ignore
 
-/** A week is looked ahead (h). */
+/** The forecast covers a week (h). */
 const AHEAD = 168;
 
 /** Each wait with its window in an ordinary room: a guess until the clay's own marks are known. */
@@ -170,7 +170,7 @@ function cardOf(card: CardOf, { width, height }: PaperSize, full: Fullness): { i
     const [first] = says;
     const acts = wrapped(`${index + 1}. ${title}`, full.act, column).map((text): Words => [text, full.act, 'bold']);
     const figure = first && full.figures ? writePhrase(first, style) : '';
-    // In brief: what has no figure is told by the step itself.
+    // In brief: a step without a figure is shown by its title alone.
     return /\d/.test(figure) ? [...acts, ...wrapped(figure, full.figure, column - 4).map((text): Words => [text, full.figure])] : acts; // prettier-ignore
   });
   const heightOf = (block: readonly Words[]) => block.reduce((sum, [, size]) => sum + size + 1.3, 1);

@@ -13,10 +13,10 @@ const WORD_SIZE = 3.4;
 /** Steps along an edge when looking for its stretch within a window. */
 const EDGE_STEPS = 200;
 
-/** Words of an edge stand no further from it than this within the part (mm); else beside it, with a line to it. */
+/** Greatest distance of an edge's words from it within the part (mm); beyond it they go beside the part, with a line. */
 const FURTHEST = 40;
 
-/** Words beside a part stand this far from it (mm). */
+/** Distance of words beside a part (mm). */
 const ASIDE_GAP = 7;
 
 /** The points of an edge, a whole outline's when it is one, from its start. */
@@ -51,7 +51,7 @@ export function leanSection(lean: number, at: readonly [number, number]): Primit
   ];
 }
 
-/** How far along its edge a word stands: those of the ends stay low, clear of the title in the middle. */
+/** Position of words along their edge: those of the ends are low, clear of the title in the middle. */
 const SHARE: Readonly<Record<Lean['edge'], number>> = {
   rim: 0.5,
   foot: 0.5,
@@ -105,12 +105,12 @@ function drawnAt(lean: Lean, text: string, at: Point, anchor: Anchor): Primitive
   return [words, ...leanSection(lean.lean, [left, at[1] + WORD_SIZE + SECTION.blade + 1])];
 }
 
-/** What the words of a lean take with their section, its blade included, from where they stand (mm). */
+/** The box of a lean's words and section, blade included, from their place (mm). */
 function takenBy({ width, height }: Words, left: number, low: number): Bounds {
   return { minX: left, minY: low - 0.25 * WORD_SIZE, maxX: left + width, maxY: low + height };
 }
 
-/** Words of a lean that have yet to be placed: the edge as it is seen, where they are best, and what they take there. */
+/** Words of a lean still to be placed: the visible edge, the best place, and the box there. */
 interface Waiting {
   readonly lean: Lean;
   readonly words: Words;
@@ -153,7 +153,7 @@ export function edgeWords(part: Part, room: RoomForWords): { inside: Primitive[]
     told.add(one.words.text);
     return drawnIn(one, room, box);
   });
-  // The many panels of a strip lean alike: where there is no room beside each, it is told of the one that has some.
+  // The panels of a strip lean alike: where not all have room, the lean is written at one that does.
   const beside = () => {
     const waiting = left.filter(({ words: { text } }) => !told.has(text));
     const texts = [...new Set(waiting.map(({ words: { text } }) => text))];
@@ -170,7 +170,7 @@ export function edgeWords(part: Part, room: RoomForWords): { inside: Primitive[]
   return { inside, beside };
 }
 
-/** The place of a box that a line from a point meets first, a hair before it. */
+/** Where a line from a point meets a box, slightly before it. */
 function leadsTo([x, y]: Point, { minX, minY, maxX, maxY }: Bounds): Point {
   const put = (value: number, least: number, greatest: number) => Math.min(greatest, Math.max(least, value));
   return [put(x, minX - 1, maxX + 1), put(y, minY - 1, maxY + 1)];

@@ -46,7 +46,7 @@ export const FOOT_LINES = 6;
 /** Clear between two parts on one page (mm). */
 const BETWEEN = 5;
 
-/** Places on a page are tried every so many mm. */
+/** Step of the places tried on a page (mm). */
 const STEP = 4;
 
 const tile = (column: number, row: number) => `${column} ${row}`;
@@ -142,10 +142,10 @@ const lyingAt = (outline: Outline, dx: number, dy: number): Lying => {
 
 const boxOutline = ({ minX, minY, maxX, maxY }: Bounds): Outline => moved(rectangle(maxX - minX, maxY - minY), minX, minY); // prettier-ignore
 
-/** Everything of a part that must stay clear of others: its outlines and the words beside it. */
+/** The shapes of a part that must stay clear of others: its outlines and the words beside it. */
 const outlinesOf = ({ part, besideIn }: PartRoom, window?: Bounds): readonly Outline[] => [part.outline, part.underside, ...besideIn(window).map(boxOutline)]; // prettier-ignore
 
-/** Whether two shapes are at least so far apart (mm): asked from the points of both, as the nester asks. */
+/** Whether two shapes are at least this far apart (mm), tested from the points of both, as in the nester. */
 function isApart(one: Lying, other: Lying, gap: number): boolean {
   const [dx, dy] = [one.x - other.x, one.y - other.y];
   if (Math.abs(dx) > one.shape.half[0] + other.shape.half[0] + gap) return true;
@@ -194,7 +194,7 @@ function opened(room: PartRoom, paper: PaperSize): Open[] {
   return pages;
 }
 
-/** Where a part lies lowest on a page, leftmost of those, clear of all that is there; null where there is no room. */
+/** The lowest free place of a part on a page, leftmost of those; null where there is no room. */
 function placeOn(page: Open, room: PartRoom): { dx: number; dy: number } | null {
   if (page.lines + room.lines > FOOT_LINES) return null;
   const all = [room.box, ...room.besideIn()];

@@ -50,7 +50,7 @@ export interface Page {
   readonly thin?: boolean;
 }
 
-/** What the pages are for. */
+/** Options of the pages. */
 export interface PageOptions {
   readonly name: string;
   readonly paper: PaperName;
@@ -67,7 +67,7 @@ export interface PageOptions {
   readonly printer?: CheckedPrinter;
 }
 
-/** A hair of air round a part (mm). */
+/** Clearance round a part (mm). */
 const AIR = 1;
 
 /** What a part takes of a page: its lines, and the words that stand beside it. */

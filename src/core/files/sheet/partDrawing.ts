@@ -41,7 +41,7 @@ function withAside(part: Part, words: readonly string[]): Bounds {
   return { minX, minY: minY - ASIDE.under, maxX: Math.max(maxX + ASIDE.right, minX + widest + 2), maxY };
 }
 
-/** Words moved to where they have room, as near as may be to where they were to stand. */
+/** Moves words to the free place nearest to their own. */
 function placed(words: Primitive, room: RoomForWords, within: 'inside' | 'anywhere'): Primitive {
   if (words.kind !== 'text') return words;
   const wanted = wordsBox(words);
@@ -50,7 +50,7 @@ function placed(words: Primitive, room: RoomForWords, within: 'inside' | 'anywhe
   return { ...words, at: [words.at[0] + found.minX - wanted.minX, words.at[1] + found.minY - wanted.minY] };
 }
 
-/** Words that belong under one another, moved as one; each by itself where there is no room for both. */
+/** Moves lines of words that belong together as one; separately where there is no room for both. */
 function together(all: readonly Primitive[], room: RoomForWords): Primitive[] {
   const boxes = all.flatMap((item) => (item.kind === 'text' ? [wordsBox(item)] : []));
   const wanted: Bounds = { minX: Math.min(...boxes.map(({ minX }) => minX)), minY: Math.min(...boxes.map(({ minY }) => minY)), maxX: Math.max(...boxes.map(({ maxX }) => maxX)), maxY: Math.max(...boxes.map(({ maxY }) => maxY)) }; // prettier-ignore

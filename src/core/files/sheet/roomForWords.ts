@@ -7,14 +7,14 @@ import type { Point } from '../../geometry/point.ts';
 /** A straight piece of a line that no word may stand on. */
 type Piece = readonly [from: Point, to: Point];
 
-/** Words keep this far from lines and from one another (mm). */
+/** Clearance of words from lines and from one another (mm). */
 const CLEAR = 0.8;
 
-/** Places are looked for on a grid of this step (mm), up to so many. */
+/** Step of the grid of places that are tried (mm), and how many. */
 const STEP = 2.5;
 const MOST = 20_000;
 
-/** Arcs of lines are looked at in chords that stand off by less than this (mm). */
+/** Greatest distance of chords from arcs (mm). */
 const SAGITTA = 0.1;
 
 /** Whether a straight piece enters a box (Liang and Barsky 1984). */
@@ -43,7 +43,7 @@ export function piecesOf(items: readonly Primitive[]): Piece[] {
 /** Pieces are kept by the squares that they touch (mm). */
 const SQUARE = 12;
 
-/** Straight pieces, found by a box without looking at all of them. */
+/** Straight pieces in a grid, to be found by a box. */
 class PiecesBySquare {
   readonly #squares = new Map<string, Piece[]>();
 
@@ -142,7 +142,7 @@ export class RoomForWords {
 
   /** Where a box is clear within the part, no further than `most` from where it is wanted (mm); null where there is no room. */
   inside(wanted: Bounds, most = Infinity): Bounds | null {
-    // With no line in it, it is wholly within or wholly without: its middle tells.
+    // A box without lines is wholly inside or wholly outside: its middle decides.
     const holds = (box: Bounds) => this.#isClear(box) && insideLine(this.#edge, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]); // prettier-ignore
     return this.#nearest(wanted, this.#own, most, holds);
   }

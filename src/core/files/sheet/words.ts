@@ -15,7 +15,7 @@ export const EDGE_WORDS: Readonly<Record<Lean['edge'], string>> = {
   'dart-right': 'dart, right side',
 };
 
-/** Leans along an edge that differ by less are told as one (degrees): a hand cannot cut the difference. */
+/** Leans along an edge that differ by less are written as one (degrees): no hand can cut the difference. */
 const ONE_LEAN = 1;
 
 const degreesText = (lean: number) => Math.abs(lean).toFixed(1).replace(/\.0$/, '');

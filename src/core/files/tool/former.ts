@@ -7,7 +7,7 @@ import type { Point3 } from '../../geometry/point.ts';
 /** Forms whose wall goes round a former. */
 const ROUND = ['cylinder', 'taper', 'oval', 'facet', 'box', 'loft'];
 
-/** Points nearer than this are one (mm). */
+/** Points closer than this count as one (mm). */
 const ONE = 0.05;
 
 const apart = (p: Point3, q: Point3) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]);
@@ -38,7 +38,7 @@ function insideLines(target: Target): { foot: Point3[]; rim: Point3[] } {
   return { foot, rim };
 }
 
-/** Closed line moved inwards in plan by a distance (mm), each side by as much; it runs against the clock. */
+/** A closed counter-clockwise line with each side moved inward in plan by a distance (mm). */
 function inwards(line: readonly Point3[], by: number): Point3[] {
   return line.map(([x, y, z], index) => {
     const before = line[(index + line.length - 1) % line.length] as Point3;

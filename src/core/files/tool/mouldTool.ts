@@ -34,10 +34,10 @@ function hollowOf(mesh: Mesh, rim: number): number {
   return sum;
 }
 
-/** A fan from a new middle point to a line of vertices; it is seen from where the line runs against the clock. */
+/** A fan from a new middle point to a line of vertices; it faces the side from which the line is counter-clockwise. */
 export const fan = (line: readonly number[], middle: number): number[] => line.flatMap((vertex, index) => [vertex, line[(index + 1) % line.length] as number, middle]); // prettier-ignore
 
-/** A strip between two lines of as many vertices, seen with `low` running to the right below. */
+/** A strip between two lines of equally many vertices; it faces the side from which `low` runs to the right, below. */
 export const strip = (low: readonly number[], high: readonly number[]): number[] =>
   low.flatMap((vertex, index) => {
     const next = (index + 1) % low.length;
@@ -95,7 +95,7 @@ function slump(mesh: Mesh, border: readonly number[], rim: readonly Point3[], ho
   return { mesh: { positions: Float64Array.from(positions), triangles: Uint32Array.from(triangles) }, volume };
 }
 
-/** Area of a level line that runs against the clock (mm2). */
+/** Area of a level counter-clockwise line (mm2). */
 export function planSize(line: readonly Point3[]): number {
   return line.reduce((sum, [x, y], index) => {
     const [u, v] = line[(index + 1) % line.length] as Point3;
