@@ -33,7 +33,7 @@ export interface ShrinkageFigure {
   readonly interval: readonly [number, number] | null;
 }
 
-/** Mean, standard deviation (n - 1) and interval `mean +- t s / sqrt(n)` (geometry: states and shrinkage). Null of nothing. */
+/** Mean, standard deviation (n - 1) and interval `mean +- t s / sqrt(n)` (geometry: states and shrinkage). Null of no values. */
 export function shrinkageFigure(values: readonly number[]): ShrinkageFigure | null {
   const count = values.length;
   if (count === 0) return null;
@@ -45,8 +45,8 @@ export function shrinkageFigure(values: readonly number[]): ShrinkageFigure | nu
 }
 
 /**
- * The one value that does not belong to the others by Grubbs' test at 5 %, as its place in the list; null when all may, or
- * when there are too few to say (under three). It is marked, not left out: that is the potter's to decide.
+ * The index of the outlier by Grubbs' test at 5 %; null when there is none, or when there are fewer than three values. It is
+ * only marked: the potter decides whether to leave it out.
  */
 export function outlierOf(values: readonly number[]): number | null {
   const figure = shrinkageFigure(values);
@@ -83,11 +83,11 @@ export interface BarFigures {
   /** Wet to fired of the bars that lay along and across the roll. */
   readonly along: ShrinkageFigure | null;
   readonly across: ShrinkageFigure | null;
-  /** The bar whose shrinkage to the last common state does not belong to the others, as its place among all bars. */
+  /** The bar whose shrinkage to the last common state is an outlier, as its index among all bars. */
   readonly outlier: number | null;
 }
 
-/** Works out a clay's bars, once for each list. Bars that were set aside are left out. */
+/** Computes the figures of a clay's bars, once for each list. Bars that were set aside are left out. */
 export const barFigures = once((bars: readonly ShrinkBar[]): BarFigures => {
   const counted = bars.filter(({ aside }) => !aside);
   const figure = (of: readonly ShrinkBar[], shrinkage: (bar: ShrinkBar) => number | null) =>
@@ -136,7 +136,7 @@ export function knownShrinkage(clay: {
 }
 
 /**
- * Between which sizes a length comes out of the kiln that was made for one shrinkage, when the true one lies in an interval.
+ * The range of a fired length that was made for one shrinkage, when the true shrinkage is in an interval.
  * @param fired the size that is meant (mm)
  */
 export function firedBetween(fired: number, made: number, interval: readonly [number, number]): [number, number] {

@@ -5,7 +5,7 @@ import { rangeFaults, textFaults } from '../../ranges.ts';
 import { BAR_STATES, type ShrinkBar } from './bars.ts';
 import { CLAY_LIMITS, type Clay, type ScrapEntry } from './clay.ts';
 
-/** A bar measures at most so much more than when it was wet, and at least so much of it: anything else was misread. */
+/** Greatest and least length of a bar over its wet length: anything else was misread. */
 const SOUND = { most: 1.02, least: 0.7 } as const;
 
 function barFaults(bar: ShrinkBar, index: number): Fault[] {
@@ -20,7 +20,7 @@ function barFaults(bar: ShrinkBar, index: number): Fault[] {
   return faults;
 }
 
-/** A learned shrinkage, and the ends of its interval: clay may grow a little by error, never so much. */
+/** Range of a learned shrinkage and of its interval: by error clay may seem to grow a little, but not more. */
 const LEARNT = { least: -0.05, greatest: 0.3 } as const;
 
 /** Every reason why a clay cannot be written down; empty when it can. */

@@ -13,7 +13,7 @@ export interface LearntShrinkage {
   readonly before?: Omit<LearntShrinkage, 'before'>;
 }
 
-/** A figure that is accepted now; the one before it is kept, but not what was before that. */
+/** The accepted figure, with the one before it but none before that. */
 export function acceptedAfter(
   now: Omit<LearntShrinkage, 'before'>,
   last: LearntShrinkage | undefined,
@@ -61,7 +61,7 @@ export interface ScrapEntry {
   readonly note?: string;
 }
 
-/** What the entries of one clay come to (g): what was taken, what went back, and what is in pieces. */
+/** Sums of the entries of one clay (g): taken, put back, and in pieces. */
 export function scrapSum(entries: readonly ScrapEntry[]): { out: number; back: number; used: number } {
   const out = entries.reduce((sum, entry) => sum + entry.out, 0);
   const back = entries.reduce((sum, entry) => sum + entry.back, 0);

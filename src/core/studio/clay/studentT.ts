@@ -17,7 +17,7 @@ export function withinT(t: number, freedom: number): number {
   return odd ? (2 / Math.PI) * (angle + sin * sum) : sin * sum;
 }
 
-/** Largest value of t that is looked for: one degree of freedom at 99.99 % is 6366. */
+/** Upper bound of t in the search: one degree of freedom at 99.99 % is 6366. */
 const MOST = 1e5;
 
 /**

@@ -58,7 +58,7 @@ export function saturation(temperature: number): number {
   return (pressure * WATER_OVER_GAS) / (temperature + 273.15);
 }
 
-/** What drives vapour off a face, as {@link evaporation} needs it. */
+/** The drying conditions of a face, as {@link evaporation} needs them. */
 export interface FaceAir {
   /** Saturated vapour density at the air's temperature (kg/m3), and its humidity. */
   readonly saturated: number;
@@ -68,7 +68,7 @@ export interface FaceAir {
   readonly cooling: number;
 }
 
-/** What drives vapour off a face under a cover. */
+/** The drying conditions of a face under a cover. */
 export function faceAir({ temperature, humidity, speed }: Air, cover: Cover): FaceAir {
   const convection = CONVECTION[speed];
   const saturated = saturation(temperature);

@@ -1,4 +1,4 @@
-/** How a layer of material lets water through; moistures are mass of water over mass of dry clay. */
+/** A material through which water diffuses; moistures are mass of water over mass of dry clay. */
 export interface Material {
   /** Moisture everywhere at first. */
   readonly initial: number;
@@ -40,13 +40,13 @@ const ENDS = [0, CELLS - 1] as const;
 /** Each cell is wider than its neighbour on the side of the nearer open face by this factor: layers are thin there. */
 const WIDER = 1.08;
 
-/** Steps of the table that diffusivities are read from, straight between them. */
+/** Steps of the table of diffusivities, which is linear in between. */
 const TABLE = 1024;
 
 /** Error of a step that is allowed, as moisture over the initial one. */
 const STEP_ERROR = 7e-5;
 
-/** First step over the time that water takes through the slab. */
+/** First step, as a share of the diffusion time through the slab. */
 const FIRST_STEP = 1e-7;
 
 /** Widths of cells (m): thin at faces that let water through. */
@@ -66,7 +66,7 @@ function atFace(law: FaceLaw, cell: number, { conductance, guess }: { conductanc
   const gain = (moisture: number) => law(moisture) - conductance * (cell - moisture);
   const small = 1e-7;
   let moisture = guess;
-  // The gain rises with the moisture: a Newton step that leads outside is taken back between both ends.
+  // The function rises with the moisture: a Newton step beyond the bracket is replaced by bisection.
   let [low, high] = gain(cell) > 0 ? [-cell - 1, cell] : [cell, cell + 2];
   if (!(moisture > low && moisture < high)) moisture = cell;
   for (let step = 0; step < 60; step += 1) {
@@ -135,7 +135,7 @@ class Drying {
     return [found[0] as number, found[1] as number];
   }
 
-  /** What happens at a face, looked for from where it was last. */
+  /** The state of a face, searched from its last one. */
   private atFace(laws: readonly [FaceLaw, FaceLaw], side: number, cell: number, conductance: number) {
     const found = atFace(laws[side] ?? null, cell, { conductance, guess: this.guesses[side] as number });
     this.guesses[side] = found.moisture;
@@ -227,7 +227,7 @@ class Drying {
   }
 }
 
-/** Moistures of a layer, each told once. */
+/** Moistures of a layer over time, without repeats. */
 function* momentsOf(layer: Layer, until: number): Generator<Moistures> {
   const drying = new Drying(layer);
   const { thickness, material } = layer;
@@ -259,7 +259,7 @@ export function dryLayer(layer: Layer, until: number): Moistures[] {
   return [...momentsOf(layer, until)];
 }
 
-/** Slope at a moment that makes no wave: the harmonic mean of both sides weighed by their steps (Fritsch and Butland 1984). */
+/** Slope at a moment for a monotone curve: the harmonic mean of both sides, weighted by their steps (Fritsch and Butland 1984). */
 function slopeAt(times: readonly [number, number, number], values: readonly [number, number, number]): number {
   const [before, after] = [times[1] - times[0], times[2] - times[1]];
   if (!(before > 0 && after > 0))
@@ -270,7 +270,7 @@ function slopeAt(times: readonly [number, number, number], values: readonly [num
   return (one + other) / (one / rise + other / next);
 }
 
-/** The state at a time between two moments, by cubics without waves between all of them. */
+/** The state at a time between two moments, by monotone cubics. */
 export function momentAt(moments: readonly Moistures[], time: number): Moistures {
   let [low, high] = [0, moments.length - 1];
   while (low + 1 < high) {

@@ -24,10 +24,10 @@ export interface DryingFactor {
 /** Spread of the factor before any mark (log): the model may be twice too slow or too fast. */
 const PRIOR_SPREAD = 0.35;
 
-/** How well a hand tells a state, and a shed's air is known (log of the time). */
+/** Error of a mark: of the hand's finding and of the shed's air (log of the time). */
 export const MARK_SPREAD = 0.1;
 
-/** A hand is wrong altogether once in so many marks: those do not pull the factor away. */
+/** Share of marks that are simply wrong, so that those do not shift the factor. */
 const WRONG = 0.02;
 
 /** Grid of the log of the factor. */

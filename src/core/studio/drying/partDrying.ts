@@ -105,7 +105,7 @@ function courseOf(layer: Layer, both: boolean, hours: number, slower: number): D
 /** Steps of the table of a face's law: a hundredth of what the isotherm bends in. */
 const TABLE = 2048;
 
-/** A law that is read from a table up to the greatest moisture, straight between its steps. */
+/** A face's law as a table up to the greatest moisture, linear in between. */
 function tabulated(law: (moisture: number) => number, greatest: number): (moisture: number) => number {
   const values = new Float64Array(TABLE + 1);
   for (let at = 0; at <= TABLE; at += 1) values[at] = law((greatest * at) / TABLE);

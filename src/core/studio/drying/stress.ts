@@ -19,7 +19,7 @@ export function heldBack(drier: number, wetter: number): number {
   return 1 - lengthLeft(drier) / lengthLeft(wetter);
 }
 
-/** Steps in which a course is looked through. */
+/** Steps in which a part's drying is sampled. */
 const STEPS = 240;
 
 /** The most by which a part's face wants to be shorter than its mean, at any time while it dries. */
@@ -34,7 +34,7 @@ export function worstFace({ at, hours, reached }: DryingCourse): number {
 /** Something that can be done to dry more evenly. */
 export type Gentler = { readonly kind: 'turn' } | { readonly kind: 'still' } | { readonly kind: 'cover'; readonly cover: Cover }; // prettier-ignore
 
-/** What lowers it, the least trouble first: off its one face, no fan, then covers. */
+/** Remedies, the easiest first: air on both faces, no fan, then covers. */
 function gentlerWays({ faces, cover }: DryingPart, { speed }: Air): Gentler[] {
   const covers: Cover[] = ['open', 'cloth', 'loose-film', 'tight-film'];
   return [

@@ -43,7 +43,7 @@ function rowsBy(shelf: Shelf, gap: number, kinds: readonly Kind[], side: (typeof
   let low = 'width' in shelf ? 0 : -shelf.diameter / 2;
   const end = 'width' in shelf ? shelf.depth : shelf.diameter / 2;
   while (left.length > 0 && low < end) {
-    // The first that is left and lies in a row here begins it, and says how deep it is.
+    // The first remaining box that fits here starts the row and sets its depth.
     let [x, deep, until] = [0, 0, 0];
     for (let at = 0; at < left.length;) {
       const one = left[at] as (typeof left)[number];
@@ -63,7 +63,7 @@ function rowsBy(shelf: Shelf, gap: number, kinds: readonly Kind[], side: (typeof
         left.splice(at, 1);
       } else at += 1;
     }
-    // A disc is narrow at its ends: the next row begins a little further up.
+    // A disc is narrow at its ends: start the next row a little further up.
     low += deep > 0 ? deep + gap : 'width' in shelf ? Infinity : shelf.diameter / 60;
   }
   return laid;

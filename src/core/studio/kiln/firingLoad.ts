@@ -14,7 +14,7 @@ export interface StandingKind {
 export type StandingKinds = ReadonlyMap<string, StandingKind>;
 export const kindKey = ({ making, piece }: Omit<PieceAt, 'number'>) => `${making} ${piece}`;
 
-/** What is still wanted, kind by kind, in the order in which it came. */
+/** Pieces still wanted, by kind, in the order in which they came. */
 function groupsOf({ wanted }: KeptFiring, kinds: StandingKinds): Map<string, PieceAt[]> {
   const groups = new Map<string, PieceAt[]>();
   for (const one of wanted) {
@@ -64,7 +64,7 @@ export interface Misplaced {
   readonly why: 'too high' | 'over the edge' | 'too near';
 }
 
-/** Pieces that cannot stand as they do: higher than their shelf allows, over its edge, or nearer than the gap to another. */
+/** Pieces in an impossible place: too high for their shelf, over its edge, or closer than the gap to another. */
 export function misplaced({ shelves, placed, gap }: KeptFiring, kinds: StandingKinds): Misplaced[] {
   return shelves.flatMap((shelf: FiringShelf): Misplaced[] => {
     const room = new ShelfRoom(shelf, gap);

@@ -51,7 +51,7 @@ export interface Kind {
   readonly ways: readonly Way[];
 }
 
-/** Ways that differ by less at every direction are one way (mm): nothing is won by turning what is nearly round. */
+/** Turns whose outlines differ by less in every direction count as one (mm): turning a nearly round piece gains nothing. */
 const SAME_WAY = 0.5;
 
 /** Turns that are tried (degrees): straight ones first. */
@@ -83,7 +83,7 @@ export function placedAt({ piece, footprint }: Kind, [x, y]: readonly [number, n
   return { id: piece.id, x: x - (c * mx - s * my), y: y - (s * mx + c * my), turn };
 }
 
-/** Where the middle of a kind's box is that lies somewhere: the other way round of {@link placedAt}. */
+/** The middle of the box of a placed piece: the inverse of {@link placedAt}. */
 export function middleOfPlaced({ footprint }: Kind, { x, y, turn }: Placed): readonly [number, number] {
   const [mx, my] = footprint.middle;
   const angle = (turn * Math.PI) / 180;

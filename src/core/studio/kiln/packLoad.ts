@@ -4,7 +4,7 @@ import { kindOf, middleOfPlaced, placedAt, shelfArea, type Kind, type Loaded, ty
 import { ShelfRoom, type Pair, type Slide, type Way } from './shelfRoom.ts';
 import type { Point } from '../../geometry/point.ts';
 
-/** Randomness and time come from outside, so that core stays repeatable. */
+/** Randomness and time are given from outside, so that core is deterministic. */
 export interface LoadRun {
   /** Numbers from 0 to 1. */
   readonly random: () => number;
@@ -43,7 +43,7 @@ interface Filling {
   readonly placed: Placed[];
   /** Places that a way of a kind may have, not all of them free any more. */
   readonly places: Map<Way, { points: Point[]; known: number }>;
-  /** Kinds that found no place: nothing is taken away again, so they never will. */
+  /** Kinds without a place: pieces are never removed, so they will not find one later. */
   readonly full: Set<Kind>;
   covered: number;
 }
@@ -221,7 +221,7 @@ export function packLoad(job: LoadJob, run: LoadRun): Loaded {
     while (from) {
       const recipe: Recipe = changed(from, job, run.random);
       const found = greedy(wanted, recipe);
-      // A change that does no harm is kept: it may open a way for the next.
+      // A change that is no worse is kept: it may allow the next improvement.
       if (!better(fromTry, found)) [from, fromTry] = [recipe, found];
       if (!take(found)) break search;
     }

@@ -18,12 +18,12 @@ export interface Standing {
   readonly y: number;
 }
 
-/** Two shapes beside one another (mm): how far their middles are apart at least, by each direction that can tell them apart. */
+/** Two shapes side by side (mm): the least distance of their middles in each direction that can separate them. */
 export interface Pair {
   readonly apart: Float64Array;
   /** Along rays from the middle of one: where the other just touches, with the gap between. */
   readonly rays: Float64Array;
-  /** Nearer than this they overlap whichever way, further than this never. */
+  /** Closer than this they overlap in any direction; further than this they never do. */
   readonly least: number;
   readonly most: number;
 }
@@ -31,13 +31,13 @@ export interface Pair {
 /** Where a piece that stands somewhere is slid: a direction of length 1. */
 export type Slide = (at: Point) => Point;
 
-/** Pieces are kept further apart than the gap by this (mm), so that rounding never takes of it. */
+/** Added to the gap between pieces (mm), so that rounding cannot reduce it. */
 const SPARE = 1e-6;
 
-/** Of a disc only so much is used: a corner that lies between two directions reaches further than either tells. */
+/** Share of a disc that is used: a corner between two directions reaches farther than either says. */
 const BETWEEN = Math.cos(Math.PI / DIRECTIONS);
 
-/** Directions in which places beside a piece are looked for: every ten degrees; a slide finds what lies between. */
+/** Directions in which places beside a piece are tried: every ten degrees; sliding finds those in between. */
 const RAY_STEP = 10;
 
 /** Halvings of a quarter turn round the rim: a hundredth of a mm on any shelf. */
@@ -100,7 +100,7 @@ export class ShelfRoom {
     return true;
   }
 
-  /** Whether a piece is clear of another: some direction sees them one after the other with the gap between. */
+  /** Whether a piece is clear of another: some direction separates them by the gap. */
   isClear(way: Way, x: number, y: number, other: Standing): boolean {
     const [dx, dy] = [x - other.x, y - other.y];
     const { apart, least, most } = this.pairOf(other.way, way);
@@ -189,7 +189,7 @@ export class ShelfRoom {
     for (const other of this.standing) {
       const [dx, dy] = [x - other.x, y - other.y];
       const { apart, most } = this.pairOf(other.way, way);
-      // Only what lies ahead and in the way can be met.
+      // Only pieces ahead and in the way can be met.
       if (dx * vx + dy * vy > most || Math.abs(dx * vy - dy * vx) > most) continue;
       let [enter, leave] = [0, Infinity];
       for (let step = 0; step < DIRECTIONS && enter < leave; step += 1) {

@@ -139,12 +139,12 @@ export interface KitItem {
 /** Limits of the kit's figures (mm). */
 export const KIT_LIMITS = { size: 5000, settings: 40, text: 400 } as const;
 
-/** A figure of a thing, 0 when it has none such. */
+/** A figure of a thing, 0 when it has no such figure. */
 export function sizeOf(item: KitItem, key: string): number {
   return item.sizes[key] ?? 0;
 }
 
-/** Thicknesses closer than this are one (mm). */
+/** Thicknesses closer than this count as equal (mm). */
 const SAME_THICKNESS = 0.05;
 
 /** How a thickness can be rolled with the kit. */

@@ -7,7 +7,7 @@ import { sizeOf, type KitItem } from './kit.ts';
 /** A mould of the kit as it was drawn: the tool alone, without what a piece adds to it. */
 export type KitMould = Pick<MouldForm, 'rim' | 'foot' | 'depth' | 'wall' | 'profile' | 'side' | 'own'>;
 
-/** Sizes that differ by less are one (mm). */
+/** Sizes that differ by less count as equal (mm). */
 const SAME = 0.05;
 
 /** The tool of a form: its outlines, wall and depth. */

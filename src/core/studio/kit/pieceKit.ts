@@ -22,7 +22,7 @@ export interface PieceKit {
 /** A machine's grip and a printer's margin at each edge of a sheet (mm). */
 const MACHINE_EDGE = 10;
 
-/** Formers nearer in size than this are one (mm). */
+/** Formers closer in size than this count as equal (mm). */
 const FORMER_NEAR = 0.5;
 
 /** What of the kit a piece is made with. */

@@ -40,8 +40,8 @@ function planOf(reach: (phi: number) => number, turn: number): Plan {
 }
 
 /**
- * The least shift along y at which two like pieces that are shifted by `across` along x stay the gap apart: some direction
- * must see them one after the other.
+ * The least shift along y that keeps two equal pieces, shifted by `across` along x, the gap apart: some direction must
+ * separate them.
  */
 function leastRise({ width }: Plan, across: number): number {
   let least = Infinity;
@@ -58,7 +58,7 @@ function leastStep({ width }: Plan): number {
   return COSINES.reduce((least, cos, step) => cos > 1e-9 ? Math.min(least, ((width[step] as number) + KILN_GAP) / cos) : least, Infinity); // prettier-ignore
 }
 
-/** Shares of a step by which rows are moved about on a round shelf when the best place for them is looked for. */
+/** Shifts of the rows on a round shelf that are tried, as shares of a step. */
 const SHIFTS = [0, 0.125, 0.25, 0.375, 0.5, 0.625, 0.75, 0.875] as const;
 
 /** Rows of pieces: a step along each, a rise from each to the next, and the shift of every second one. */

@@ -27,7 +27,7 @@ export interface Behaviour {
   readonly relaxing: ShrinkageFigure | null;
 }
 
-/** Steps in order: leather-hard is reached from wet as dry is, so it is told beside it, not in between. */
+/** Steps in order: leather-hard and dry are both counted from wet, so one is not a step of the other. */
 const STEPS = [
   ['wet', 'leather-hard'],
   ['wet', 'dry'],
@@ -35,7 +35,7 @@ const STEPS = [
   ['bisque', 'fired'],
 ] as const satisfies readonly (readonly [PieceState, PieceState])[];
 
-/** Fewer readings than this say nothing of a step or a direction. */
+/** Least number of readings for a figure of a step or a direction. */
 const LEAST = 3;
 
 /** Forms whose walls are cut from a slab along its roll and stood up: girths run along it, heights across. */

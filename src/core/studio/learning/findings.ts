@@ -2,10 +2,10 @@ import { shrinkageFigure, type ShrinkBar } from '../clay/bars.ts';
 import { learnClay, type LearnBar, type LearnJob, type LearnPiece, type Learnt } from './learn.ts';
 import { firingOf, LENGTHS, sizeOf, type MadePiece } from './madePiece.ts';
 
-/** How much has to be written down before a figure is offered: pieces measured wet and fired, and firings they were in. */
+/** Least records before a figure is offered: pieces measured wet and fired, and their firings. */
 export const NEEDED = { pieces: 5, firings: 2 } as const;
 
-/** Offered figures are rounded to a tenth of a percent: no kiln keeps to more. */
+/** Offered figures are rounded to a tenth of a percent: no kiln repeats more exactly. */
 const STEP = 0.001;
 
 /** One size of a piece, for the plot: what was drawn, and what came out (fired mm). */

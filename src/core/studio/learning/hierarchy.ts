@@ -13,7 +13,7 @@ export interface PieceReadings {
 }
 
 /**
- * What is thought of a spread before any data: its usual size (half Student t with four degrees of freedom), or that it is
+ * The prior of a spread: its usual size (half Student t with four degrees of freedom), or that it is
  * known. Spreads of firing and piece in the unit of the values, of measuring in mm.
  */
 export type SpreadPrior = { readonly usual: number } | { readonly known: number };
@@ -33,13 +33,13 @@ export interface Hierarchy {
   readonly spread: { readonly firing: number; readonly piece: number; readonly measuring: number };
 }
 
-/** Points at which a spread is tried, evenly in its log, and how far round what is usual. */
+/** Grid of a spread: number of points, even in its log, and range about the usual size. */
 const GRID = { steps: 24, under: 60, over: 12 } as const;
 
-/** Combinations that weigh less than this share of the likeliest are left out. */
+/** Combinations with less than this share of the greatest weight are left out. */
 const SLIGHT = 1e-5;
 
-/** Half of what is left out on both sides of a 95 % interval. */
+/** Tail on each side of a 95 % interval. */
 const TAIL = 0.025;
 
 interface Tried {

@@ -32,7 +32,7 @@ export interface LearnJob {
   readonly pieces: readonly LearnPiece[];
 }
 
-/** A reading that does not belong to the others: it is kept and told, not counted. Places count from 0. */
+/** An outlier: kept and shown, but not counted. Indices from 0. */
 export type SetAside =
   | ({ readonly bar: number } & LengthPair)
   | ({ readonly piece: number; readonly line: number } & LengthPair)
@@ -66,7 +66,7 @@ const SHRINKAGE_PRIORS: HierarchyPriors = {
   measuring: { usual: USUAL.measuring },
 };
 
-/** Bars that do not say so were fired together. */
+/** Bars without a firing count as fired together. */
 const BARS_FIRING = '\nbars';
 
 const shrinkageOf = ({ wet, fired }: LengthPair) => 1 - fired / wet;

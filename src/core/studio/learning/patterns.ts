@@ -18,15 +18,15 @@ export interface Pattern {
   readonly kept: Share;
 }
 
-/** Fewer pieces than this on either side show nothing. */
+/** Least number of pieces on either side of a comparison. */
 const LEAST = 3;
 
-/** A difference that chance makes more often than this is not told. */
+/** A difference that chance explains more often than this is not reported. */
 const CHANCE = 0.05;
 
 const DRYING_STEPS = [24, 48, 96, 168] as const;
 
-/** How a piece is told by what it is counted by; null where that is not known. */
+/** The value by which a piece is counted; null where it is not known. */
 function valueOf(piece: MadePiece, by: By): string | null {
   if (by === 'window') return piece.missed === null ? null : piece.missed ? 'a window missed' : 'within its windows';
   if (by === 'drying') {

@@ -6,26 +6,26 @@ export interface ReadingAt {
   readonly reading: number;
 }
 
-/** One reading in so many is thought to be a slip, with an error so many times as large. */
+/** Prior of a slip: one reading in so many, with an error so many times as large. */
 const SLIP = { share: 0.05, times: 10 } as const;
 
-/** A whole piece comes out of line more rarely. */
+/** Prior of a whole piece that is out of line, which is rarer. */
 const ODD_PIECE = { share: 0.02, times: 10 } as const;
 
-/** So many deviations from what all others say, a reading is more likely a slip than not: the odds of both normals are even there. */
+/** Deviations from the other readings beyond which a slip is more likely than not: the odds of both normals are even there. */
 function farAt({ share, times }: { readonly share: number; readonly times: number }): number {
   return Math.sqrt((2 * (Math.log((1 - share) / share) + Math.log(times))) / (1 - 1 / times ** 2));
 }
 const FAR_READING = farAt(SLIP);
 const FAR_PIECE = farAt(ODD_PIECE);
 
-/** For a first look, before any spread is known: so many times the usual distance from the middle of its firing. */
+/** The first round, before any spread is known: limit in usual distances from the median of the firing. */
 const FAR_AT_FIRST = 4.5;
 
 /** Usual distance from the median, as a share of the standard deviation of a normal distribution. */
 const MEDIAN_SHARE = 0.6745;
 
-/** Looks at most: what is left out settles after two or three. */
+/** Most rounds: what is left out settles after two or three. */
 const LOOKS = 8;
 
 function median(values: readonly number[]): number {
@@ -43,7 +43,7 @@ function farAtFirst(pieces: readonly PieceReadings[]): Set<string> {
     firings.set(firing, values);
   }
   const middle = median([...firings.values()].flat());
-  // A firing of few is as likely to be led by its slip: it is held to the middle of all.
+  // In a small firing a slip may lead the median: compare with the median of all.
   const middleFor = (firing: string) => {
     const values = firings.get(firing) ?? [];
     return values.length >= 5 ? median(values) : middle;
@@ -71,7 +71,7 @@ function pooled(values: readonly Known[]): Known {
   return weights > 0 ? { value: weighted / weights, variance: 1 / weights } : { value: 0, variance: Infinity };
 }
 
-/** Everything that is left of the readings when some are out. */
+/** The readings that remain when some are left out. */
 function leftOf(pieces: readonly PieceReadings[], out: ReadonlySet<string>): PieceReadings[] {
   return pieces.map(({ firing, readings }, piece) => ({
     firing,
@@ -93,14 +93,14 @@ function sharesOf(left: readonly PieceReadings[], { spread }: Hierarchy) {
   return { firings, own };
 }
 
-/** What is expected of a piece before it is looked at, from the others of its firing and from all. */
+/** The prediction for a piece from the others of its firing and from all. */
 function expectedOf(
   firing: string,
   own: { readonly weight: number; readonly weighted: number },
   firings: ReturnType<typeof sharesOf>['firings'],
   { mean, spread }: Hierarchy,
 ): Known {
-  // Without a spread of firings nothing is learned from the others that the mean does not say.
+  // Without a spread between firings the others of a firing say no more than the mean.
   if (spread.firing === 0) return { value: mean, variance: spread.piece ** 2 };
   const { weights = 0, weighted = 0 } = firings.get(firing) ?? {};
   const [ofAll, ofOthers] = [1 / spread.firing ** 2, Math.max(0, weights - own.weight)];
@@ -112,7 +112,7 @@ function pieceOf(readings: readonly Reading[], measuring: number): Known {
   return pooled(readings.map(({ value, scale }) => ({ value, variance: (measuring * scale) ** 2 })));
 }
 
-/** Readings that do not belong, once the spreads are known: each is asked against all others. */
+/** Outliers, once the spreads are known: each reading is compared with all others. */
 function farFrom(pieces: readonly PieceReadings[], out: ReadonlySet<string>, fit: Hierarchy): Set<string> {
   const left = leftOf(pieces, out);
   const { firings, own } = sharesOf(left, fit);

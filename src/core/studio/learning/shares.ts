@@ -8,7 +8,7 @@ export interface Share {
   readonly high: number;
 }
 
-/** Half of what is left out on both sides of a 95 % interval. */
+/** Tail on each side of a 95 % interval. */
 const TAIL = 0.025;
 
 /** ln n! */

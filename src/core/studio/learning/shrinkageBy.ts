@@ -1,7 +1,7 @@
 import { shrinkageFigure, type ShrinkageFigure } from '../clay/bars.ts';
 import { LENGTHS, sizeOf, type MadePiece } from './madePiece.ts';
 
-/** What shrinkages are told apart by. */
+/** What shrinkages are grouped by. */
 export const SHRUNK_BY = ['firing', 'place'] as const;
 export type ShrunkBy = (typeof SHRUNK_BY)[number];
 
@@ -11,7 +11,7 @@ export interface ShrunkRow {
   readonly figure: ShrinkageFigure;
 }
 
-/** A piece's own shrinkage: the middle one of its sizes, which a slip in one of them moves least; null where none was measured twice. */
+/** A piece's own shrinkage: the median of its sizes, which resists a slip in one of them; null where none was measured twice. */
 function shrinkageOf(piece: MadePiece): number | null {
   const shares = LENGTHS.flatMap((what) => {
     const [wet, fired] = [sizeOf(piece, what, 'wet'), sizeOf(piece, what, 'fired')];

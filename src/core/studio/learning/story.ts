@@ -16,7 +16,7 @@ export interface StoryOf {
   readonly shrinkage: number;
 }
 
-/** What was measured of all pieces in a state: how many, the middle one, least and greatest: a slip moves the middle least. */
+/** Measurements of all pieces in a state: count, median (which resists a slip), least and greatest. */
 export interface SizeTold {
   readonly count: number;
   readonly middle: number;
@@ -55,13 +55,13 @@ function toldOf(values: readonly number[]): SizeTold {
 }
 
 function sizesOf({ measurements, planned, shrinkage }: StoryOf): SizeRow[] {
-  // Minutes add up to a price; they are no size.
+  // Minutes belong to the price; they are not a size.
   const sizes = measurements.filter(({ what }) => what !== 'minutes');
   const newest = new Map<string, { what: Measured; state: PieceState; value: number }>();
   for (const { what, value, number, state = 'wet' } of inOrder(sizes)) newest.set(`${what} ${state} ${number}`, { what, state, value }); // prettier-ignore
   const all = [...newest.values()];
   const kinds = new Set([...all.map(({ what }) => what), ...(Object.keys(planned?.sizes ?? {}) as Measured[])]);
-  // In one order, whatever was measured first.
+  // In a fixed order, whatever was measured first.
   return MEASURED.filter((what) => kinds.has(what)).map((what): SizeRow => {
     const size = planned?.sizes[what];
     const states = PIECE_STATES.flatMap((state) => {

@@ -1,10 +1,10 @@
 /** Most names of a class, and the longest of them (letters). */
 export const CLASS_LIMITS = { names: 60, name: 60 } as const;
 
-/** What could turn or hide the writing around it. */
+/** Characters that could reverse or hide the text around them. */
 const HIDDEN = /[\p{Cc}\u200B-\u200F\u202A-\u202E\u2060-\u2069\uFEFF]/gu;
 
-/** A name without quotes and what cannot be seen; empty where nothing is left. */
+/** A name without quotes and invisible characters; empty where nothing is left. */
 export function cleanName(text: string): string {
   return text.replace(HIDDEN, '').replace(/^["'\s]+|["'\s,;]+$/g, '').slice(0, CLASS_LIMITS.name).trim(); // prettier-ignore
 }

@@ -6,10 +6,10 @@ import { spanOf, windowOf, type Span } from '../drying/windowOf.ts';
 import { inOrder, type Mark } from './making.ts';
 import type { Waiting } from './workStep.ts';
 
-/** No part takes longer under any cover that is forecast (hours). */
+/** Longest forecast (hours): no part takes longer under any cover. */
 const LONGEST = 400;
 
-/** Courses by part and air: a batch dries alike, and is asked for at every beat of the clock. */
+/** Courses of drying by part and air: a batch shares one, and it is used at every tick of the clock. */
 const courses = new Map<string, DryingCourse>();
 const KEPT = 64;
 

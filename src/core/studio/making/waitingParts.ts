@@ -12,7 +12,7 @@ export function waitingParts<T extends { readonly id: string }>({ id, waits }: W
   return clay.filter((part) => waits.until !== 'opens' || !ADDED.includes(part.id));
 }
 
-/** Parts of one thickness dry alike: they are told together, "Wall, base and lid". */
+/** Parts of one thickness dry alike: they are named together, "Wall, base and lid". */
 export function dryingAlike(parts: readonly NamedPart[]): NamedPart[] {
   const names = new Map<number, string[]>();
   for (const { name, thickness } of parts) names.set(thickness, [...new Set([...(names.get(thickness) ?? []), name])]);
