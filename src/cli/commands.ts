@@ -57,7 +57,7 @@ function developFiles(files: readonly string[], station: Station): number {
 /**
  * Runs one command of the command line.
  *
- * @param args what stands behind `fawn --`
+ * @param args the words after `fawn --`
  * @returns the exit code: 0 done, 2 bad input or a call that is not understood (usage goes to standard error)
  */
 export async function runCommand(args: readonly string[], station: Station): Promise<number> {

@@ -7,7 +7,7 @@ import type { Station } from './station.ts';
 const DONE = 0;
 const BAD_INPUT = 2;
 
-/** While something is left, other loads are tried for so long (s). */
+/** Time for trying other loads while something is left (s). */
 const MOST_SECONDS = 8;
 
 /** Loads the kiln of one file and prints what stands where, and what is left, as JSON. Returns the exit code. */

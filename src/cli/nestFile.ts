@@ -2,7 +2,7 @@ import { NEST_LIMITS, readNestJob } from '../contract/nestSchema.ts';
 import { readJson } from './readJson.ts';
 import type { Station } from './station.ts';
 
-/** Seconds that are searched when nothing is said. */
+/** Default time of the search (s). */
 export const DEFAULT_NEST_SECONDS = 30;
 
 const DONE = 0;

@@ -7,7 +7,7 @@ import type { Station } from './station.ts';
 const DONE = 0;
 const BAD_INPUT = 2;
 
-/** A large task is given up to this long (s); small ones end earlier by themselves. */
+/** Time limit of a large task (s); small ones end earlier. */
 const MOST_SECONDS = 20;
 
 /** Plans the work of each file and prints one line of JSON a file. Returns the exit code. */

@@ -18,7 +18,7 @@ function readOne(file: string, station: Station): TargetReading {
   }
 }
 
-/** Reads all files; complains with one line a fault and returns null when any has one, so that nothing is half done. */
+/** Reads all files; prints one line for each fault and returns null if there is any, so that nothing is half done. */
 export function readTargets(files: readonly string[], station: Station): FileTarget[] | null {
   const readings = files.map((file) => ({ file, reading: readOne(file, station) }));
   const good: FileTarget[] = [];

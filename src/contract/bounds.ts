@@ -15,7 +15,7 @@ export const BOUNDS = {
   text: 4000,
 } as const;
 
-/** Names that objects have from birth: as keys in a file they would change what other keys mean. */
+/** Names of built-in properties: as keys in a file they would change what other keys mean. */
 const UNSAFE = ['__proto__', 'constructor', 'prototype'];
 
 interface Place {
@@ -49,7 +49,7 @@ export function boundsFault(root: unknown): Fault | null {
       if (value.length > BOUNDS.entries) return fault('out-of-range', path, `${value.length} entries`, `must have at most ${BOUNDS.entries} entries`); // prettier-ignore
       for (let index = value.length - 1; index >= 0; index -= 1) {
         const item = value[index] as unknown;
-        // Figures need no second look: they are counted here.
+        // Numbers are only counted.
         if (typeof item === 'number') values += 1;
         else open.push({ value: item, path: within(index), depth: depth + 1 });
       }

@@ -65,7 +65,7 @@ const ownMould = Joi.object({
 });
 const profile = pairs(2, MOST_PROFILE_POINTS);
 
-/** Lists of three figures each, places of vertices or corners of triangles: looked through by hand up to the first wrong one. */
+/** Lists of triples (vertices, or corners of triangles), checked by a plain loop up to the first wrong one. */
 const triples = (what: 'figures' | 'whole numbers', most: number) =>
   Joi.any().custom((value: unknown, helpers) => {
     if (!Array.isArray(value)) return helpers.message({ custom: 'must be a list' });

@@ -109,7 +109,7 @@ function entryOf(kind: RowKind, cells: Readonly<Record<string, string>>): Record
   return { ...entry, drying: { part, hours: cellOf('hours', cells['hours']) } };
 }
 
-/** JSON of a cell; what is none is an empty object, whose missing keys are told. */
+/** The JSON of a cell; an empty object where it is not JSON, so that its missing keys are reported. */
 function jsonOf(text: string | undefined): unknown {
   try {
     return JSON.parse(plain(text ?? '')) as unknown;
@@ -118,7 +118,7 @@ function jsonOf(text: string | undefined): unknown {
   }
 }
 
-/** No more faults than this are told. */
+/** Most faults that are reported. */
 const MOST_FAULTS = 100;
 
 /** Entries by their makings, or every fault with its line; nothing is half read. */

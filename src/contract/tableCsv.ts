@@ -24,7 +24,7 @@ function linesOf(text: string): TableRead<Readonly<Record<string, string>>> {
   return { kind: 'rows', rows: data };
 }
 
-/** A figure in mm; nothing for an empty cell, NaN for what is no figure. */
+/** A figure in mm; undefined for an empty cell, NaN for anything else. */
 function figure(cell: string | undefined): number | undefined {
   const text = (cell ?? '').trim().replace(/\s*mm$/, '');
   if (text === '') return undefined;

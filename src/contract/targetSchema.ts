@@ -27,7 +27,7 @@ import { DEFAULT_BEVEL_ANGLE, DEFAULT_MARGIN, DEFAULT_OVERLAP, SEAM_KINDS } from
 
 const D = TARGET_DEFAULTS;
 
-/** A name as it is kept: what is not seen in it is left out. */
+/** A name as it is kept: without invisible characters. */
 export const nameSchema = () =>
   Joi.string()
     .custom((name: string, helpers) => {
@@ -169,7 +169,7 @@ function faultOf(detail: Joi.ValidationErrorItem): Fault {
   };
 }
 
-/** More faults than this are not told. */
+/** Most faults that are reported. */
 export const MOST_FAULTS = 100;
 
 /** Faults of a value against any of our Joi schemas, one a breach, or the value with defaults filled in. */

@@ -14,7 +14,7 @@ export interface Reading<K extends DeviceKind = DeviceKind> {
   readonly steady: boolean;
 }
 
-/** What a device tells while it is open. `taken`: its data button was pressed; `lost`: it has gone quiet. */
+/** Events of an open device. `taken`: its data button was pressed; `lost`: it has gone quiet. */
 export type DeviceEvent<K extends DeviceKind = DeviceKind> =
   | { readonly kind: 'reading'; readonly reading: Reading<K> }
   | { readonly kind: 'taken'; readonly reading: Reading<K> }
@@ -34,6 +34,6 @@ export interface Device<K extends DeviceKind = DeviceKind> {
   /** The newest reading; null when there is none: not open, or gone quiet. */
   read(): Reading<K> | null;
   close(): Promise<void>;
-  /** Hears events until the returned function is called. */
+  /** Listens to events until the returned function is called. */
   on(listener: (event: DeviceEvent<K>) => void): () => void;
 }

@@ -1,4 +1,4 @@
-/** What a device that makes something tells. `part` is how far it is, from 0 to 1. */
+/** Events of a device that makes something. `part` is its progress, from 0 to 1. */
 export type MakerEvent<Made> =
   | { readonly kind: 'progress'; readonly part: number }
   | { readonly kind: 'done'; readonly made: Made }
@@ -9,14 +9,14 @@ export type MakerEvent<Made> =
 export interface Maker<Job, Made> {
   readonly simulated: boolean;
   readonly running: boolean;
-  /** Begins a job; one that runs is ended first. */
+  /** Begins a job; a running one is stopped first. */
   send(job: Job): void;
   stop(): void;
-  /** Hears events until the returned function is called. */
+  /** Listens to events until the returned function is called. */
   on(listener: (event: MakerEvent<Made>) => void): () => void;
 }
 
-/** Who listens to a maker, and how they are told. */
+/** The listeners of a maker. */
 export function listenersOf<Made>() {
   const listeners = new Set<(event: MakerEvent<Made>) => void>();
   return {

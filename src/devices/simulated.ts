@@ -1,14 +1,14 @@
 import type { Device, DeviceEvent, DeviceKind, Reading } from './device.ts';
 
-/** What a stand-in runs on: its clock and its chance, so that tests move both. */
+/** The clock and the randomness of a stand-in, which tests control. */
 export interface Ground {
-  /** Runs at every so many ms, until the returned function is called. */
+  /** Calls `run` every `ms` until the returned function is called. */
   readonly every: (ms: number, run: () => void) => () => void;
   /** Numbers from 0 to 1. */
   readonly random: () => number;
 }
 
-/** What is wrong with a stand-in on purpose. */
+/** A fault of a stand-in on purpose. */
 export const DEVICE_FAULTS = ['none', 'weak battery', 'drops out'] as const;
 export type DeviceFault = (typeof DEVICE_FAULTS)[number];
 
@@ -21,10 +21,10 @@ export interface Simulated<K extends DeviceKind> extends Device<K> {
   take(): void;
 }
 
-/** A quiet that is longer than so many readings is told. */
+/** Missing readings after which the device counts as lost. */
 const QUIET = 4;
 
-/** A device that drops out goes quiet with this chance at each reading, for so many readings. */
+/** Chance of a drop-out at each reading, and its length in readings. */
 const DROPS = { chance: 0.08, least: 6, most: 20 };
 
 /** A draw from a normal distribution of mean 0 and standard deviation 1 (Box and Muller 1958). */
@@ -32,7 +32,7 @@ export function normal(random: () => number): number {
   return Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
 }
 
-/** A stand-in that samples at every so many ms; `sample` gives the next reading. */
+/** A stand-in that calls `sample` for a reading at a fixed interval (ms). */
 export function simulated<K extends DeviceKind>(
   kind: K,
   { ground, interval, sample }: { ground: Ground; interval: number; sample: (fault: DeviceFault) => Reading<K> },
@@ -44,7 +44,7 @@ export function simulated<K extends DeviceKind>(
   let fault: DeviceFault = 'none';
   let newest: Reading<K> | null = null;
   let stop: (() => void) | null = null;
-  /** Readings that are still to be left out, and how many have been. */
+  /** Readings still to be dropped, and readings dropped so far. */
   let [quiet, missed] = [0, 0];
 
   function beat(): void {

@@ -11,7 +11,7 @@ const POINTS_PER_MM = 72 / MM_PER_INCH;
 
 const INK = '#2b211c';
 const SHADE = '#d9bd91';
-/** Thin lines are so much as wide. */
+/** Width of thin lines, as a share of the usual width. */
 const THIN = 0.5;
 
 const LINE_WIDTH: Readonly<Record<Layer, number>> = { cut: 0.3, mark: 0.15, lean: 0.15, text: 0.15 };
@@ -33,7 +33,7 @@ const FACES = [
 
 const WEIGHTS = { regular: 400, bold: 700 } as const;
 
-/** A letter that no shipped typeface has is drawn as this, so that nothing prints as an empty box. */
+/** Drawn in place of a letter that no shipped typeface has, so that nothing prints as an empty box. */
 const UNKNOWN = '?';
 
 type Weight = keyof typeof WEIGHTS;
@@ -48,7 +48,7 @@ function fontFile(face: string, weight: Weight): Buffer {
   return file;
 }
 
-/** What of a font tells whether it has a letter. */
+/** The part of a font that tells whether it has a letter. */
 interface Opened {
   readonly font: { readonly hasGlyphForCodePoint: (code: number) => boolean };
 }

@@ -1,25 +1,25 @@
 import { MM_PER_INCH } from '../../core/numbers.ts';
 import { normal, simulated, type Ground, type Simulated } from '../simulated.ts';
 
-/** A digital caliper that is not there: jaws that are set by hand, with the noise, steps and buttons of a real one. */
+/** A simulated digital caliper: its jaws are set by hand, with the noise, steps and buttons of a real one. */
 export interface SimulatedCaliper extends Simulated<'caliper'> {
   /** What lies between the jaws (mm): they close on it. */
   setJaws(mm: number): void;
-  /** Opens them and closes them on another piece of that size. */
+  /** Opens and closes the jaws on another piece of that size. */
   measure(): void;
-  /** The display stands still, or goes on. */
+  /** Holds the display, or lets it go on. */
   hold(): boolean;
-  /** The jaws as they stand are 0 from now on. */
+  /** Zeroes the display at the present jaws. */
   zero(): void;
-  /** From mm to inches on its display, and back. */
+  /** Switches the display between mm and inches. */
   turnUnit(): 'mm' | 'in';
 }
 
 const INTERVAL = 100;
-/** How far they are opened before they close on a piece, and how pieces of one size differ (mm). */
+/** Opening of the jaws before they close on a piece, and the spread of pieces of one size (mm). */
 const OPENED = 30;
 const PIECES = 0.3;
-/** Jaws run so far from one reading to the next (mm), and readings scatter so much (mm); with a weak battery more. */
+/** Travel of the jaws between readings (mm), and scatter of a reading (mm), also with a weak battery. */
 const SPEED = 6;
 const NOISE = 0.01;
 const WEAK = 0.15;
@@ -41,7 +41,7 @@ export function simulatedCaliper(ground: Ground): SimulatedCaliper {
       const mm = held ?? at - zeroAt + noise * normal(ground.random);
       const scale = unit === 'mm' ? 1 : MM_PER_INCH;
       const shown = Math.round(mm / scale / STEPS[unit]) * STEPS[unit];
-      // No minus before a zero.
+      // No minus sign before a zero.
       const text = (Math.abs(shown) < STEPS[unit] / 2 ? 0 : shown).toFixed(DIGITS[unit]);
       return { value: Number(text) * scale, text: `${text} ${unit}`, steady: held !== null || at === goal };
     },

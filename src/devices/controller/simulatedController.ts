@@ -8,7 +8,7 @@ export type ControllerEvent =
   | { readonly kind: 'back' }
   | { readonly kind: 'over' };
 
-/** A kiln's controller that is not there: it fires a schedule in quick time and tells what its thermocouple would. */
+/** A simulated kiln controller: it fires a schedule in fast time and sends the readings of its thermocouple. */
 export interface SimulatedController {
   readonly simulated: true;
   readonly running: boolean;
@@ -19,10 +19,10 @@ export interface SimulatedController {
   on(listener: (event: ControllerEvent) => void): () => void;
 }
 
-/** A reading each so many ms stands for so many minutes of the kiln. */
+/** Time between readings (ms), and the minutes of the kiln that each stands for. */
 export const BEAT = { ms: 100, minutes: 10 } as const;
 
-/** The chamber follows its elements with this lag (min), and runs over the top of a climb by up to so much (°C). */
+/** Lag of the chamber behind its elements (min), and its overshoot at the top of a climb (°C). */
 const LAG = 12;
 const OVER_RUN = 9;
 
@@ -30,7 +30,7 @@ const OVER_RUN = 9;
 const NOISE = 1.5;
 const WEAK = 4;
 
-/** It goes quiet with this chance at each reading, for so many readings. */
+/** Chance of a drop-out at each reading, and its length in readings. */
 const DROPS = { chance: 0.06, least: 4, most: 9 } as const;
 
 /** No kiln cools under the shed. */
@@ -62,7 +62,7 @@ export function simulatedController(ground: Ground): SimulatedController {
       halt = ground.every(BEAT.ms, () => {
         const asked = celsiusAt(schedule, minutes);
         const climb = asked - celsiusAt(schedule, minutes - BEAT.minutes);
-        // Elements that are driven ahead of a climb still give heat at its top.
+        // Elements driven ahead of a climb still give off heat at its top.
         const towards = asked + (climb > 0 ? (climb * LAG) / BEAT.minutes + OVER_RUN : 0);
         chamber += (towards - chamber) * (1 - Math.exp(-BEAT.minutes / LAG));
         const point: CurvePoint = [minutes, Math.round(settled(chamber + (fault === 'weak battery' ? WEAK : 1) * NOISE * normal(ground.random)))]; // prettier-ignore

@@ -4,28 +4,28 @@ import type { PlotPoint } from '../../core/files/plot/hpgl.ts';
 import { listenersOf, type Maker } from '../maker.ts';
 import { normal, type Ground } from '../simulated.ts';
 
-/** What is wrong with the cutter on purpose: its belt slips half way, or it falls silent. */
+/** A fault on purpose: the belt slips half-way, or the cutter goes quiet. */
 export const CUTTER_FAULTS = ['none', 'belt slips', 'falls silent'] as const;
 export type CutterFault = (typeof CUTTER_FAULTS)[number];
 
-/** Lines that a blade has gone along, on the bed (mm), and how far they are from the file. */
+/** The lines that were cut, on the bed (mm), and their distance from the file. */
 export interface CutSheet {
   readonly lines: readonly (readonly PlotPoint[])[];
   readonly length: number;
   readonly off: number;
 }
 
-/** A drag-knife cutter for paper and card that is not there. It takes a plot file, keeps to its bed, and tells what it cut. */
+/** A simulated drag-knife cutter for paper and card. It takes a plot file, keeps to its bed, and reports what it cut. */
 export interface SimulatedCutter extends Maker<string, CutSheet> {
   readonly simulated: true;
   setFault(fault: CutterFault): void;
 }
 
-/** What it cuts at most: across its rollers and along (mm). */
+/** Limits of the cut: across the rollers and along (mm). */
 export const CUTTER_BED = { width: 600, length: 3000 } as const;
 
 const INTERVAL = 80;
-/** How far the blade goes in a beat (mm), its steps, and how it scatters (mm). */
+/** Travel of the blade per tick (mm), its steps, and its scatter (mm). */
 const SPEED = 60;
 const STEP = 0.025;
 const SCATTER = 0.015;
@@ -60,7 +60,7 @@ export function simulatedCutter(ground: Ground): SimulatedCutter {
     halt = null;
   }
 
-  /** What the blade makes of the wanted lines. */
+  /** The lines as the blade cuts them. */
   function cutOf(wanted: readonly (readonly PlotPoint[])[]): PlotPoint[][] {
     const half = plotLength(wanted) / 2;
     let gone = 0;

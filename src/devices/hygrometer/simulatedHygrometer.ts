@@ -1,7 +1,7 @@
 import type { Air } from '../../core/studio/drying/air.ts';
 import { normal, simulated, type Ground, type Simulated } from '../simulated.ts';
 
-/** The shed's thermo-hygrometer that is not there: air that is set by hand and wanders a little. */
+/** A simulated thermo-hygrometer in the shed: air that is set by hand and wanders a little. */
 export interface SimulatedHygrometer extends Simulated<'hygrometer'> {
   setAir(air: Pick<Air, 'temperature' | 'humidity'>): void;
 }

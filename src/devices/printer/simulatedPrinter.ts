@@ -8,7 +8,7 @@ export interface SheetLengths {
   readonly long: number;
 }
 
-/** A paper printer that is not there: every length comes out at its scale, and its rollers slip a little. */
+/** A simulated paper printer: every length comes out at its scale, and its rollers slip a little. */
 export interface SimulatedPrinter extends Maker<SheetLengths, SheetLengths> {
   readonly simulated: true;
   readonly scale: PrinterScale;
@@ -18,7 +18,7 @@ export interface SimulatedPrinter extends Maker<SheetLengths, SheetLengths> {
 
 const INTERVAL = 120;
 const BEATS = 8;
-/** How lengths on one sheet differ from what its scale makes of them (mm). */
+/** Spread of lengths on one sheet about its scale (mm). */
 const SCATTER = 0.03;
 
 export function simulatedPrinter(

@@ -1,25 +1,25 @@
 import { GRAMS_PER_OUNCE } from '../../core/units/mass.ts';
 import { normal, simulated, type Ground, type Simulated } from '../simulated.ts';
 
-/** A bench scale that is not there: a load that is set by hand, settling as a real one does. */
+/** A simulated bench scale: its load is set by hand and settles as on a real one. */
 export interface SimulatedScale extends Simulated<'scale'> {
-  /** What lies on it (g). */
+  /** The load (g). */
   setLoad(grams: number): void;
-  /** Takes it off and puts another of that weight on. */
+  /** Replaces the load by another of that weight. */
   weigh(): void;
   hold(): boolean;
-  /** What lies on it now weighs nothing from now on. */
+  /** Tares the scale. */
   tare(): void;
   turnUnit(): 'g' | 'oz';
 }
 
 const INTERVAL = 250;
-/** Share of the way to its rest at each reading; steady within so much (g); scatter (g), with a weak battery more. */
+/** Share of the way to rest at each reading; steady within (g); scatter (g), also with a weak battery. */
 const SETTLES = 0.55;
 const STEADY = 0.5;
 const NOISE = 0.25;
 const WEAK = 4;
-/** How pieces of one weight differ, as a share. */
+/** Spread of pieces of one weight, as a share. */
 const PIECES = 0.01;
 /** The most that it carries (g). */
 export const SCALE_MOST = 15_000;

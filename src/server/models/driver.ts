@@ -3,7 +3,7 @@ import sqlite from 'sqlite3';
 /** Milliseconds to wait for another process that holds the file. */
 export const BUSY_TIMEOUT = 5000;
 
-/** How every connection is set: a log that readers need not wait for, and every commit on the disk before it is acknowledged. */
+/** Settings of every connection: a write-ahead log, so that readers do not wait, and every commit on disk before it is acknowledged. */
 const SETTINGS = 'PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL; PRAGMA foreign_keys = ON;';
 
 type Opened = (this: sqlite.Database, error: Error | null) => void;

@@ -11,10 +11,10 @@ import type { Workshop } from '../workshop/workshop.ts';
 import { tableBody } from './body.ts';
 import { parseText } from './parse.ts';
 
-/** A body that was not sent is empty. */
+/** A missing body counts as empty. */
 const bytesOf = (body: unknown) => (Buffer.isBuffer(body) ? body : new Uint8Array());
 
-/** What the routes of what was made are answered by. */
+/** The services behind the routes of what was made. */
 export interface MadeServices {
   readonly made: MadeService;
   readonly costs: PieceCosts;

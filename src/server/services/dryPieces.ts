@@ -45,7 +45,7 @@ export function dryPieces({ sequelize }: Database) {
     offset,
   }: Pick<MadeQuery, 'limit' | 'offset'>): Promise<{ lines: DryLine[]; total: number }> => {
     const rows = await sequelize.query<DryRow>(page, { type: QueryTypes.SELECT, replacements: { limit, offset } });
-    // A page behind the last line says nothing of how many there are.
+    // A page beyond the last line has no row with the total.
     const [counted] = rows.length > 0 || offset === 0 ? rows : await sequelize.query<{ total: number }>(`${all} SELECT COUNT(*) AS total FROM lines`, { type: QueryTypes.SELECT }); // prettier-ignore
     const lines = rows.map(({ making, piece, name, called, numbers }): DryLine => ({ making, piece, name, called, numbers: (JSON.parse(numbers) as number[]).sort((one, other) => one - other) })); // prettier-ignore
     return { lines, total: counted?.total ?? 0 };

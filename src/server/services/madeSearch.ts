@@ -10,10 +10,10 @@ import { iso, isoOr } from './makingColumns.ts';
 const THICKNESS = /(\d+(?:[.,]\d+)?)\s*(mm|cm|in|inch|")/gi;
 const UNITS: Readonly<Record<string, number>> = { mm: 1, cm: 10, in: MM_PER_INCH, inch: MM_PER_INCH, '"': MM_PER_INCH };
 
-/** Thicknesses that differ by less are one (mm). */
+/** Thicknesses that differ by less count as equal (mm). */
 const SAME = 0.06;
 
-/** Words of a search, and the thicknesses in it (mm). An ending that only bends the word is left off: cracked finds a crack. */
+/** Words of a search, and the thicknesses in it (mm). Inflections are dropped: cracked finds a crack. */
 export function searchWords(find: string): { words: string[]; thicknesses: number[] } {
   const thicknesses = [...find.matchAll(THICKNESS)].map(([, figure = '', unit = '']) => Number(figure.replace(',', '.')) * (UNITS[unit.toLowerCase()] ?? 1)); // prettier-ignore
   const words = find
@@ -58,7 +58,7 @@ const STRUCK = `SELECT s.of FROM strikes s WHERE s.out AND NOT EXISTS (SELECT 1 
 /** An entry `e` that was not struck out, or was put back. */
 export const STANDS = `e.id NOT IN (${STRUCK})`;
 
-/** LIKE takes these for more than themselves. */
+/** Escapes the wildcards of LIKE. */
 const plain = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
 
 function conditions({ making, find, what, state, least, most }: MadeQuery): {
@@ -94,7 +94,7 @@ function conditions({ making, find, what, state, least, most }: MadeQuery): {
 export async function searchMade(database: Database, query: MadeQuery): Promise<{ lines: MadeLine[]; total: number }> {
   const { sql, values } = conditions(query);
   const options = { type: QueryTypes.SELECT, replacements: { ...values, limit: query.limit, offset: query.offset } } as const; // prettier-ignore
-  // What is shown of a line is asked for the lines of the page alone.
+  // The details are queried for the lines of the page only.
   const rows = await database.sequelize.query<Row>(
     `WITH page AS (SELECT p.makingId, p.piece, COUNT(*) OVER () AS total ${FROM} ${sql} ORDER BY ${ORDER} LIMIT :limit OFFSET :offset)
      SELECT p.makingId AS making, p.piece, m.name AS called, p.name, p.count, p.designId, p.revision, p.names, m.clay, r.name AS clayName,
@@ -104,7 +104,7 @@ export async function searchMade(database: Database, query: MadeQuery): Promise<
      ${FROM} JOIN page ON page.makingId = p.makingId AND page.piece = p.piece ORDER BY ${ORDER}`,
     options,
   );
-  // A page behind the last line says nothing of how many there are.
+  // A page beyond the last line has no row with the total.
   const [counted] = rows.length > 0 || query.offset === 0 ? rows : await database.sequelize.query<{ total: number }>(`SELECT COUNT(*) AS total ${FROM} ${sql}`, options); // prettier-ignore
   return { lines: rows.map(lineOf), total: counted?.total ?? 0 };
 }

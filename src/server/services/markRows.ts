@@ -18,19 +18,19 @@ function markOf([, id, piece, number, step, at, kind, hours, thickness, faces, c
   return { id, piece, number, step, at: timeOf(at), kind, ...drying } as Mark;
 }
 
-/** Marks of so many makings are kept read. */
+/** Number of makings whose marks are cached. */
 const MARKS_KEPT = 400;
 
-/** Marks of a making as they were read, and what tells that none came since: how many they are, and which came last. */
+/** Cached marks of a making, and their state: how many there are, and which came last. */
 interface Read {
   readonly state: string;
   readonly marks: readonly Mark[];
 }
 
 /**
- * Reads marks of makings, oldest first. Marks are added and never changed, so that those of a making are read again only when
- * more of them are there. The database writes them as one text, in any order: a row of its own for each takes four times as long,
- * and sorting them there twice as long.
+ * Reads marks of makings, oldest first. Marks are added and never changed, so those of a making are read again only when there
+ * are more of them. The database writes them as one text, unsorted: a row for each takes four times as long, and sorting there
+ * twice as long.
  */
 export function marksKept({ sequelize }: Database) {
   const kept = new LRUCache<string, Read>({ max: MARKS_KEPT });
@@ -58,7 +58,7 @@ export function marksKept({ sequelize }: Database) {
     return found;
   }
 
-  /** Marks by their making. What a transaction sees may never come to be, and is not kept. */
+  /** Marks by their making. What a transaction sees may be rolled back, so it is not cached. */
   return async function marksOf(
     ids: readonly string[],
     transaction?: Transaction,
@@ -69,7 +69,7 @@ export function marksKept({ sequelize }: Database) {
     const fresh = await read(stale.map(({ makingId }) => makingId));
     for (const { makingId, state } of stale) {
       const marks = fresh.get(makingId) ?? [];
-      // One that came between the two questions is asked for again.
+      // If a mark came between the two queries, the marks are read again next time.
       if (marks.length === Number.parseInt(state, 10)) kept.set(makingId, { state, marks });
     }
     return new Map(states.map(({ makingId }) => [makingId, fresh.get(makingId) ?? kept.get(makingId)?.marks ?? []]));

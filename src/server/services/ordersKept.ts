@@ -4,13 +4,13 @@ import type { WorkStep } from '../../core/studio/making/workStep.ts';
 import type { Database } from '../models/database.ts';
 import type { MakingStepRow } from '../models/makingRows.ts';
 
-/** Orders of work of so many makings are kept read. */
+/** Number of makings whose order of work is cached. */
 const ORDERS_KEPT = 400;
 
-/** Steps that are kept read. */
+/** Number of cached steps. */
 const STEPS_KEPT = 4000;
 
-/** Rows in lists by a name of each, in their order. */
+/** Groups rows by a key, in their order. */
 export function group<T>(rows: readonly T[], nameOf: (row: T) => string): Map<string, T[]> {
   const lists = new Map<string, T[]>();
   for (const row of rows) {
@@ -21,12 +21,12 @@ export function group<T>(rows: readonly T[], nameOf: (row: T) => string): Map<st
   return lists;
 }
 
-/** Reads orders of work of makings: they are never changed, so that each is read once. */
+/** Reads orders of work of makings: they never change, so each is read once. */
 export function ordersKept({ makingSteps }: Database) {
-  /** Orders of work by their making, read once: they are never changed. Each is a list of steps for each kind of piece. */
+  /** Cached orders of work by their making: a list of steps for each kind of piece. */
   const kept = new LRUCache<string, readonly (readonly WorkStep[])[]>({ max: ORDERS_KEPT });
 
-  /** Steps by their text: one that many orders have is one object. */
+  /** Steps by their text, so that orders share equal steps. */
   const stepsKept = new LRUCache<string, WorkStep>({ max: STEPS_KEPT });
 
   return async function ordersOf(ids: readonly string[], transaction?: Transaction) {
