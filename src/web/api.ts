@@ -54,7 +54,7 @@ async function send(path: string, method: string, body?: object, more: RequestIn
     throw new Unreachable();
   }
   if (response.ok) return response;
-  // A proxy in between, or a table that is too busy: it is tried again.
+  // From a proxy in between, or a busy server: the request is tried again.
   if (response.status === 502 || response.status === 503 || response.status === 504) throw new Unreachable();
   const refusal = (await response.json()) as ErrorReply;
   if (refusal.current) await prepareMould(refusal.current.target);

@@ -30,7 +30,7 @@ async function tell(name: string): Promise<void> {
     }
     if (handed.delete(name)) memory.forget(START + name);
   } catch {
-    // Forbidden or full: the page holds it.
+    // The database is forbidden or full: the page holds it.
   }
   busy.delete(name);
 }

@@ -1,4 +1,4 @@
-/** What stands in for the browser's own memory where it is forbidden or full: it lasts as long as the page. */
+/** Fallback where the browser's storage is forbidden or full: it lasts as long as the page. */
 const here = new Map<string, string>();
 
 /** The browser's memory, or null where the person has forbidden it. */

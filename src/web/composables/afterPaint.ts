@@ -1,20 +1,20 @@
 import { onScopeDispose, shallowRef, watch, type ShallowRef } from 'vue';
 
-/** Changes that come faster than this after one another are typing or a drag (ms): what stands beside waits for a rest as long. */
+/** Changes closer together than this are typing or a drag (ms): the value then waits for a rest of this length. */
 const REST = 120;
 
-/** For so long it waits at most (ms). */
+/** Longest wait (ms). */
 const LONGEST = 400;
 
 /**
- * Follows a value one painted frame later: what stands beside the table is redrawn when the table itself has been, so
- * that a key or a drag is answered on the drawing first. While changes come fast it follows at their first rest.
+ * Follows a value one painted frame later: the fields and figures beside the table are rendered after the table itself, so
+ * that a key or a drag shows on the drawing first. While changes come fast, it follows at their first rest.
  */
 export function afterPaint<T>(source: () => T): Readonly<ShallowRef<T>> {
   const shown = shallowRef(source());
   let frame = 0;
   let timer: ReturnType<typeof setTimeout> | undefined;
-  /** When the source last changed, and first changed without being followed (ms). */
+  /** Times of the last change, and of the first change not yet followed (ms). */
   let [changed, since] = [-Infinity, Infinity];
   const take = () => {
     timer = undefined;

@@ -1,4 +1,4 @@
-/** Resolves in a task of its own: what the page was asked meanwhile is answered first. */
+/** Resolves in a new task, after waiting input has been handled. */
 export function nextTask(): Promise<void> {
   return new Promise((resolve) => {
     setTimeout(resolve);

@@ -30,10 +30,10 @@ const PARTS = [
 ] as const;
 type Part = (typeof PARTS)[number];
 
-/** How many parts stand. */
+/** Number of mounted parts. */
 const STOOD: InjectionKey<Readonly<Ref<number>>> = Symbol('parts that stand');
 
-/** Makes the parts below each in a task of its own once the piece is ready, so that the page answers meanwhile; then calls `whole`. */
+/** Mounts the parts below one task each once the piece is ready, so that the page stays responsive; then calls `whole`. */
 export function openInParts(ready: () => boolean, whole: () => void): (part: Part) => boolean {
   const stood = ref(0);
   provide(STOOD, readonly(stood));
@@ -55,7 +55,7 @@ export function openInParts(ready: () => boolean, whole: () => void): (part: Par
   return (part) => stood.value > PARTS.indexOf(part);
 }
 
-/** Whether a part's turn has come, for what stands in a piece's page. */
+/** Whether a part of a piece's page may be mounted. */
 export function useOpenedParts(): (part: Part) => boolean {
   const stood = inject(STOOD);
   return (part) => !stood || stood.value > PARTS.indexOf(part);

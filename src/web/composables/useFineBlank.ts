@@ -10,7 +10,7 @@ import { useBlankWork } from './useBlankWork.ts';
 /** Pause after the last change before the fine blank is laid (ms). */
 const LAY_AFTER = 500;
 
-/** What of a target its blank depends on. */
+/** The parts of a target on which its blank depends. */
 function sameBlank(one: Target, other: Target): boolean {
   return (
     one.form === other.form &&
@@ -23,7 +23,7 @@ function sameBlank(one: Target, other: Target): boolean {
 /** The fine blank of a draped target, laid in a worker after each change; the quick one stands in until then. */
 export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
   const work = useBlankWork();
-  /** Finds out whether darts do it, where the blank is over what its clay takes. */
+  /** Finds out whether darts help, where the blank is beyond the limits of its clay. */
   const adviser = useBlankWork();
   const laid = shallowRef<{ readonly target: Target; readonly blank: Blank } | null>(null);
   /** Before any fine blank of a piece. */

@@ -2,7 +2,7 @@ import { ref } from 'vue';
 import type { Router } from 'vue-router';
 import { api } from '../api.ts';
 
-/** How a browser words it that a part of the page could not be fetched. */
+/** Browsers' messages for a part of the page that could not be loaded. */
 const NOT_FETCHED = /dynamically imported module|importing a module script|error loading dynamically|preload/i;
 
 const OLD = 'This page is older than the table: a newer version was put in its place. What you changed is held.';

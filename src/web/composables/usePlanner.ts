@@ -38,7 +38,7 @@ export function usePlanner(take: (slabs: readonly PlannedSlab[]) => void) {
     from = performance.now();
     seconds = request.seconds;
     clock.resume();
-    // A plain copy: what the stores hold may be watched.
+    // A plain copy, since what the stores hold may be reactive.
     const question = JSON.parse(JSON.stringify(request)) as PlanRequest;
     const reply = await job.ask(question, (part) => part.kind === 'better' && take(part.slabs));
     if (!reply) return;

@@ -7,7 +7,7 @@ import { useBench } from '../stores/bench.ts';
 import { usePiece } from '../stores/piece.ts';
 import { whileIdle } from './whileIdle.ts';
 
-/** So long a kind of form is rehearsed in all (ms): by then the browser has compiled what a key needs. */
+/** Total rehearsal of a kind of form (ms): by then the browser has compiled the code of a keystroke. */
 const ENOUGH = 1200;
 
 /** How long each kind has been rehearsed since the page was loaded (ms). */

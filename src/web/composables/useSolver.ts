@@ -3,7 +3,7 @@ import type { Target } from '../../core/target/target.ts';
 import type { SolveReply, SolveWork } from '../workers/solveWork.ts';
 import { workerJob } from '../workers/workerJob.ts';
 
-/** Work that is done before this is not worth a word (ms). */
+/** Work that takes less time shows no progress (ms). */
 const SILENT = 150;
 
 /** Looks for a changed design in a worker, so that the page never waits; what is looked for can be given up. */
@@ -19,7 +19,7 @@ export function useSolver() {
   /** The design that was found, or null with the reason in `trouble`; null too when it was given up. */
   async function solve(target: Target, work: SolveWork): Promise<Target | null> {
     trouble.value = '';
-    // A plain copy: what the store holds may be watched.
+    // A plain copy, since what the store holds may be reactive.
     const question = JSON.parse(JSON.stringify({ target, work })) as { target: Target; work: SolveWork };
     const answer = job.ask(question);
     const late = setTimeout(() => (busy.value = true), SILENT);

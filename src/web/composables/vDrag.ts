@@ -11,7 +11,7 @@ export interface DragVerbs {
 type Dragged = HTMLElement | SVGElement;
 type Event = D3DragEvent<Dragged, unknown, unknown>;
 
-/** The newest verbs of each element: what is drawn anew while it is dragged goes on. */
+/** The newest handlers of each element, so that a drag goes on when its element is rendered again. */
 const verbs = new WeakMap<Dragged, DragVerbs>();
 /** Where the pointer went down; an element that goes away in the middle of its drag ends it. */
 const held = new WeakMap<Dragged, readonly [number, number]>();

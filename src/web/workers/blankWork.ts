@@ -49,7 +49,7 @@ export interface SentTarget<T extends Target> {
 export function sent<T extends Target>(target: T): SentTarget<T> {
   const { form } = target;
   const plain = form.kind === 'mesh' ? { ...target, form: { ...form, vertices: [], triangles: [] } } : target;
-  // What the store holds may be watched: a plain copy is sent.
+  // A plain copy is sent, since what the store holds may be reactive.
   return { target: JSON.parse(JSON.stringify(plain)) as T, mesh: form.kind === 'mesh' ? meshOf(form) : null };
 }
 

@@ -4,8 +4,8 @@ import { blankJob } from './blankJob.ts';
 import { listsOf, takeReady } from './blankWork.ts';
 
 /**
- * Has the worker find out what takes long of an imported mould that came from the server or a file, so that the page does
- * not stop for it. Where that fails, the page finds it out itself when it is asked for.
+ * Lets the worker compute what is slow for an imported mould from the server or a file, so that the page is not blocked.
+ * Where that fails, the page computes it at first use.
  */
 export async function prepareMould({ form }: Target): Promise<void> {
   if (form.kind !== 'mesh' || listsOf(form)) return;

@@ -1,6 +1,6 @@
 import { ref } from 'vue';
 
-/** What of a worker a job needs. */
+/** The part of a worker that a job needs. */
 export type JobWorker = Pick<Worker, 'postMessage' | 'terminate' | 'onmessage' | 'onerror'>;
 
 /** How a kind of work is asked for. */
@@ -8,9 +8,9 @@ export interface JobKind<Reply> {
   readonly make: () => JobWorker;
   /** Whether a reply ends the work; others tell how far it is, or what has been found so far. */
   readonly ends: (reply: Reply) => boolean;
-  /** What stands for an answer when the worker itself breaks down. */
+  /** The reply when the worker itself fails. */
   readonly broken: Reply;
-  /** How long a worker that has answered stays for the next question (ms): one that is asked often is not started each time. */
+  /** How long an idle worker is kept for the next question (ms), so that frequent questions do not start one each time. */
   readonly stays?: number;
 }
 
@@ -18,10 +18,10 @@ export interface JobKind<Reply> {
 export function workerJob<Question, Reply>({ make, ends, broken, stays = 0 }: JobKind<Reply>) {
   const busy = ref(false);
   let end: (reply: Reply | null) => void = () => undefined;
-  /** A worker that has answered, and what sends it home. */
+  /** The idle worker, and the timer that ends it. */
   let free: { readonly worker: JobWorker; readonly leaves: ReturnType<typeof setTimeout> } | null = null;
 
-  /** Takes the free worker, if there is one. */
+  /** Takes the idle worker, if there is one. */
   function taken(): JobWorker | null {
     const worker = free?.worker ?? null;
     clearTimeout(free?.leaves);

@@ -28,7 +28,7 @@ const BASES: readonly Choice<Basis>[] = [
   },
 ];
 
-/** A figure of 0 is none. */
+/** 0 stands for no figure. */
 const some = (key: 'price' | 'bag') => (value: number) => props.put({ [key]: value === 0 ? undefined : value }, key);
 </script>
 

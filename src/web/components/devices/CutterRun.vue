@@ -4,7 +4,7 @@ import { CUTTER_FAULTS, type CutSheet, type CutterFault } from '../../../devices
 import { useLengths } from '../../composables/useLengths.ts';
 import { useDevices } from '../../stores/devices.ts';
 
-/** The plot file sent to a cutter that is not there: how far it is, what it cut, and how far that is from the file. */
+/** The plot file on a simulated cutter: its progress, what it cut, and the distance from the file. */
 const props = defineProps<{ fetchPlot: () => Promise<string | null>; busy: boolean }>();
 const devices = useDevices();
 const lengths = useLengths();

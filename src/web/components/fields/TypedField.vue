@@ -67,7 +67,7 @@ function finish(): void {
   if (problem.value) props.take(before);
   typing.value = false;
   note.value = '';
-  // What was pressed to leave the field must not move away under the finger with the message.
+  // The thing pressed to leave the field must not move away under the finger as the message appears.
   leaving = setTimeout(() => (problem.value = ''), problem.value ? MESSAGE_STAYS : 0);
   props.done();
 }

@@ -14,7 +14,7 @@ import type { MapQuantity } from './strainDrawing.ts';
 const piece = usePiece();
 const state = ref<'flat' | 'formed'>('flat');
 const quantity = ref<MapQuantity>('gather');
-/** The desk is there before the map: both at once would keep the page too long. */
+/** The desk is mounted before the map: both at once would block the page for too long. */
 const laidOut = ref(false);
 onMounted(async () => {
   await nextTask();

@@ -27,13 +27,13 @@ const lengths = useLengths();
 const box = ref<HTMLElement | null>(null);
 const canvas = ref<HTMLCanvasElement | null>(null);
 const { width, height } = useElementSize(box);
-/** From where the formed piece is seen (degrees). */
+/** Direction from which the formed piece is seen (degrees). */
 const turn = ref({ round: -32, up: 38 });
 const under = shallowRef<{ readonly x: number; readonly y: number; readonly words: string } | null>(null);
 
 /** Room round the blank for the scale and the figures (px). */
 const AIR = 56;
-/** Before the room is known. */
+/** Size until the room is measured. */
 const UNSEEN: Projected = { x: new Float64Array(), y: new Float64Array(), near: new Float64Array(), scale: 1, middle: [0, 0] }; // prettier-ignore
 const limit = computed(() => (props.quantity === 'thickness' ? null : props.limits[props.quantity]));
 const figures = computed(() =>
@@ -52,7 +52,7 @@ const tips = computed(() => (props.formed || width.value === 0 ? [] : dartTips(p
 
 const { paint } = useMapPainter(canvas, () => ({ blank: props.blank, view: seen.value, order: order.value, figures: figures.value, width: width.value, height: height.value, thin: props.formed })); // prettier-ignore
 onMounted(paint);
-// What takes long is worked out when it is painted, in a task of its own.
+// What is slow is computed when it is painted, in a separate task.
 watch([() => props.blank, () => props.formed, width, height, turn, () => props.quantity, limit, () => settings.light], paint, { flush: 'post' }); // prettier-ignore
 
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`;

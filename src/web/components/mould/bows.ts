@@ -1,6 +1,6 @@
 import type { Blank } from '../../../core/forms/mould/blank.ts';
 
-/** How steep the figures are at each vertex, along u and v of the flat blank: the mean of its triangles by their area. */
+/** Gradient of the figures at each vertex, along u and v of the flat blank: the mean of its triangles, weighted by area. */
 function slopesOf({ mesh: { triangles }, uv }: Pick<Blank, 'mesh' | 'uv'>, values: Float64Array): Float64Array {
   const slopes = new Float64Array(uv.length);
   const areas = new Float64Array(uv.length / 2);
@@ -44,7 +44,7 @@ export function bowsOf(blank: Pick<Blank, 'mesh' | 'uv'>, values: Float64Array):
       const along = (uv[2 * to + axis] as number) - (uv[2 * from + axis] as number);
       bow += (((slopes[2 * from + axis] as number) - (slopes[2 * to + axis] as number)) * along) / 8;
     }
-    // No higher than the ends differ, or lines would run in rings round a single vertex that is a little off.
+    // At most the difference of the ends; otherwise contours would ring a single vertex that is slightly off.
     const most = Math.abs((values[to] as number) - (values[from] as number)) / 4;
     bows[at] = Math.max(-most, Math.min(most, bow));
   }

@@ -80,10 +80,10 @@ export function paintOrder({ mesh }: Blank, { near }: Projected, flat: boolean):
   return behindFirst(depth);
 }
 
-/** So many depths are told apart when triangles are put in order. */
+/** Number of depth steps for sorting triangles. */
 const DEPTHS = 1 << 16;
 
-/** Indices from the least depth to the greatest, counted into steps: comparing each with each takes too long while a piece is turned. */
+/** Indices by ascending depth, by a counting sort: a comparing sort is too slow while a piece is turned. */
 function behindFirst(depth: Float64Array): Uint32Array {
   let [least, greatest] = [Infinity, -Infinity];
   for (const one of depth) {

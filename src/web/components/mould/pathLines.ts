@@ -3,10 +3,10 @@ import { READ_TOLERANCE, type DrawnLine } from '../../../core/files/drawn/drawnL
 import { arcLine } from '../../../core/geometry/outline/arcLine.ts';
 import type { Point } from '../../../core/geometry/point.ts';
 
-/** Most points that one curve of a path is taken at, and all of a drawing together. */
+/** Most sample points of one curve, and of a whole drawing. */
 export const PATH_LIMITS = { curve: 200, all: 40_000 } as const;
 
-/** Distance between the points that a curve is taken at (mm). */
+/** Spacing of the sample points of a curve (mm). */
 const STEP = 0.6;
 
 /** Too many points in one drawing. */
@@ -54,7 +54,7 @@ export function pathLines(data: string, transforms: readonly string[], unit: num
     last.pieces.push([at, ...piece]);
     at = piece.at(-1) as Point;
   };
-  // `iterate` hands over absolute segments: the path has been made so.
+  // `iterate` gives absolute segments, as the path has been converted.
   path.iterate((segment) => {
     const [kind, ...figures] = segment as unknown as [string, ...number[]];
     const n = (index: number) => figures[index] ?? 0;

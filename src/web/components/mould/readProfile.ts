@@ -5,10 +5,10 @@ export type ProfileReading =
   | { readonly kind: 'profile'; readonly profile: readonly (readonly [number, number])[] }
   | { readonly kind: 'refused'; readonly rule: string };
 
-/** Most characters of a drawing that are read, and of its path. */
+/** Most characters of a drawing, and of its path. */
 const LONGEST = { file: 500_000, path: 50_000 } as const;
 
-/** Points that a wall is taken at. */
+/** Number of sample points of a wall. */
 const POINTS = 25;
 
 const refused = (rule: string): ProfileReading => ({ kind: 'refused', rule });
@@ -34,7 +34,7 @@ export function readProfile(text: string): ProfileReading {
     const { x, y } = path.getPointAtLength((length * index) / (POINTS - 1));
     return [x, -y] as const;
   });
-  // Drawn from the rim down, it is turned round.
+  // A profile drawn from the rim down is reversed.
   const upward = (points.at(-1)?.[1] ?? 0) >= (points[0]?.[1] ?? 0) ? points : [...points].reverse();
   const [[x0, y0] = [0, 0], [x1, y1] = [0, 0]] = [upward[0], upward.at(-1)];
   const [across, rise] = [x1 - x0, y1 - y0];

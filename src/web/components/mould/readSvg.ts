@@ -56,7 +56,7 @@ function dataOf({ name, attributes }: Shape): string {
 
 const SHAPES: readonly string[] = ['path', 'line', 'polyline', 'polygon', 'rect', 'circle', 'ellipse'];
 
-/** What is not drawn itself. */
+/** Elements that are not drawn themselves. */
 const HIDDEN: readonly string[] = ['defs', 'clipPath', 'mask', 'pattern', 'marker', 'symbol'];
 
 /** The name of an element without its prefix. */

@@ -19,7 +19,7 @@ export interface MapFigures {
   readonly limit: number | null;
 }
 
-/** Even to the eye from light to dark: its lightness falls in equal steps. */
+/** Perceptually even from light to dark: its lightness falls in equal steps. */
 export const mapColour = piecewise(interpolateLab, ['#fdf3dc', '#d9a566', '#9a5a3c', '#4a2436']);
 
 /** Shades of the map's scale. */
@@ -38,7 +38,7 @@ export function mapLadder(): Uint8ClampedArray {
 /** Steps between contour lines (fractions). */
 const STEPS = [0.005, 0.01, 0.02, 0.05, 0.1] as const;
 
-/** About darts the figures at single places of the mesh jump: clay feels them over so many thicknesses. */
+/** Near darts the figures of single vertices jump, so they are averaged over this many thicknesses, as clay does. */
 const FELT = 2;
 
 export function mapFigures(

@@ -5,7 +5,7 @@ import type { MapFigures } from './strainDrawing.ts';
 /** Half the width of a contour line and of the limit's (px), and how strong they are drawn. */
 const LINE = { half: 0.55, strength: 0.5, limitHalf: 1.3 } as const;
 
-/** How much of a line covers a pixel this far from its middle (px). */
+/** Coverage of a pixel at this distance from a line's middle (px). */
 function cover(far: number, half: number): number {
   return Math.max(0, Math.min(1, half + 0.5 - far));
 }
@@ -62,7 +62,7 @@ export function paintMap(
     const right = Math.min(width - 1, Math.ceil(x0 + Math.max(0, ux, vx) - 0.5));
     const top = Math.max(0, Math.floor(y0 + Math.min(0, uy, vy) - 0.5));
     const bottom = Math.min(height - 1, Math.ceil(y0 + Math.max(0, uy, vy) - 0.5));
-    // Neighbours share the pixels on their common edge, so that no gap is left between them.
+    // Neighbours both paint the pixels on their common edge, so that there is no gap.
     const over = (0.5 * (Math.abs(ux) + Math.abs(uy) + Math.abs(vx) + Math.abs(vy))) / Math.abs(whole);
     const slack = Math.min(0.5, over);
     for (let row = top; row <= bottom; row += 1) {
@@ -74,7 +74,7 @@ export function paintMap(
         if (f < -slack || g < -slack || f + g > 1 + slack) continue;
         const e = 1 - f - g;
         const value = e * p + f * q + g * r + pq * e * f + qr * f * g + rp * g * e;
-        // How the figure grows along both sides, and by that along the picture, from pixel to pixel.
+        // Gradient of the figure, from pixel to pixel.
         const alongU = q - p + pq * (e - f) + qr * g - rp * g;
         const alongV = r - p - pq * f + qr * f + rp * (e - g);
         const alongX = (alongU * vy - alongV * uy) / whole;

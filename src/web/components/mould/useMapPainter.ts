@@ -18,7 +18,7 @@ interface Painted {
 /** Lines on the map, which is as light in the evening. */
 const INK = [43, 31, 26] as const;
 
-/** Painting takes this long at a time (ms), and so many triangles at once, so that the page answers meanwhile. */
+/** Time slice of the painting (ms), and triangles per check, so that the page stays responsive. */
 const AT_ONCE = { ms: 12, triangles: 400 } as const;
 
 /** Shows a painted picture with the border of the blank. */

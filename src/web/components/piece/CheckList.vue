@@ -6,7 +6,7 @@ import { useLengths } from '../../composables/useLengths.ts';
 /** Advice on the piece: what, why with the figure, and what to do. */
 const props = defineProps<{ checks: readonly CheckResult[] }>();
 const emit = defineEmits<{ remedy: [] }>();
-/** What must be minded first stands first. */
+/** The most urgent advice first. */
 const ORDER = ['stop', 'care', 'note'] as const;
 const sorted = computed(() =>
   [...props.checks].sort((one, other) => ORDER.indexOf(one.level) - ORDER.indexOf(other.level)),

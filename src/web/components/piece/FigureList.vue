@@ -9,7 +9,7 @@ const props = defineProps<{ heading: string; figures: readonly Figure[]; small?:
 defineEmits<{ how: [figure: Figure] }>();
 const lengths = useLengths();
 
-/** The largest are there first; the others have a task of their own while the page is opened. */
+/** The largest are mounted first; the others follow in a separate task while the page opens. */
 const FIRST = 5;
 const stands = useOpenedParts();
 const shown = computed(() => (stands('more figures') ? props.figures : props.figures.slice(0, FIRST)));

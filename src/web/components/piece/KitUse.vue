@@ -18,9 +18,9 @@ const lengths = useLengths();
 const items = computed(() => kit.list.map(({ body }) => body));
 const used = computed(() => pieceKit(items.value, piece.beside.target, piece.beside.developed));
 
-/** Shelves are packed by a worker, when the figures have stood still for so long (ms). */
+/** Rest of the figures before a worker packs the shelves (ms). */
 const STILL = 500;
-/** The worker of a piece that is worked on stays between two of them (ms). */
+/** The worker stays ready this long for the next change (ms). */
 const STAYS = 30_000;
 const NONE: KilnKit = { shelves: [], kilns: [] };
 const kiln = shallowRef(NONE);

@@ -15,7 +15,7 @@ const name = ref('');
 const field = ref<VTextField | null>(null);
 
 const time = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-digit' });
-/** Of all that changes at a key the heading shows only this: it is drawn anew when one of them is another. */
+/** All that the heading shows of the piece, so that it is rendered again only when one of these changes. */
 const shownName = computed(() => piece.target.name);
 const canUndo = computed(() => piece.past.length > 0);
 const canRedo = computed(() => piece.future.length > 0);

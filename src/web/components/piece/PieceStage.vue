@@ -17,7 +17,7 @@ const emit = defineEmits<{ how: [figure: FigureId]; go: [stage: Stage] }>();
 const piece = usePiece();
 const share = ref(0);
 const choices = ref<RaiseChoices>(FIRST_CHOICES);
-/** From where the raised piece is looked at; a new one each time, so that a view can be asked for again. */
+/** View of the raised piece; a new object each time, so that the same view can be chosen again. */
 const look = ref<{ readonly view: ViewName }>({ view: 'turned' });
 const draped = computed(() => isDraped(piece.target));
 /** A strip and a sheet are rolled and bent as they are: they have no parts to raise. */

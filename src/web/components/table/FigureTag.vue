@@ -3,7 +3,7 @@ import { nextTick, ref } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 
-// Button and field are the page's own elements: dimension lines are drawn anew at every key.
+// Native button and field, for speed: dimension lines are rendered at every keystroke.
 /**
  * The figure on a dimension line. With `take` it is pressed and typed over; without, pressing asks how it came about.
  */

@@ -102,7 +102,7 @@ const tagged = computed(
 /** A pad has its name beside it. */
 const beside = computed(() => kindOnTable(props.part) === 'pad');
 const nameX = computed(() => (beside.value ? props.at[0] + box.value.width * props.scale + 12 : middle.value[0]));
-/** Text is moved by transform: the page need not lay its letters out again. */
+/** Text is moved by a transform, so that its letters are not laid out again. */
 const moved = (x: number, y: number) => `translate(${x} ${y})`;
 const second = computed(() => {
   const crowded =

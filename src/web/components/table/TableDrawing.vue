@@ -27,7 +27,7 @@ const straight = computed(() => ['cylinder', 'former'].includes(props.target.for
 const baseFigure = computed<FigureId>(() =>
   props.target.slab.faceUp === 'inside' ? 'baseTopDiameter' : 'baseDiameter',
 );
-/** All dimension lines are one path: the page draws it at every key. */
+/** All dimension lines are one path, since it is rendered at every keystroke. */
 const dimensions = computed(() => places.value.parts.map(partDimensions).join(''));
 
 function lengthFigure(place: PartPlace): FigureId | null {

@@ -9,7 +9,7 @@ import type { TablePlaces } from './tablePlaces.ts';
 const props = defineProps<{ places: TablePlaces }>();
 
 const HANG = { start: '', middle: ' translateX(-50%)', end: ' translateX(-100%)' } as const;
-/** Each edge's lean as it was told last: while it stays the same its tag is moved, not drawn again. */
+/** Each edge's last lean: while it does not change, its tag is only moved, not rendered again. */
 const told = new Map<string, Lean>();
 function steady(tag: LeanTagPlace): LeanTagPlace {
   const before = told.get(tag.key);
