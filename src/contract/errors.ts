@@ -113,4 +113,5 @@ export const ERRORS = {
   },
 } as const satisfies Record<string, ErrorEntry>;
 
+/** Code of a refusal. */
 export type ErrorCode = keyof typeof ERRORS;

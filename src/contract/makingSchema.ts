@@ -25,6 +25,7 @@ const phrase = Joi.array()
   )
   .max(60);
 
+/** How a part dries, as a mark has it. */
 export const dryingPartSchema = Joi.object({
   thickness: figure().greater(0).max(200).required(),
   faces: Joi.string().valid('one', 'both').required(),
@@ -54,6 +55,7 @@ const step = Joi.object({
   }),
 });
 
+/** How a potter works where schools differ. */
 export const schoolsSchema = Joi.object({
   joins: Joi.string().valid('water', 'slip', 'nothing').required(),
   texture: Joi.string().valid('before', 'after').required(),
@@ -63,6 +65,7 @@ export const schoolsSchema = Joi.object({
   sticks: Joi.array().items(figure().greater(0).max(100)).max(40).required(),
 });
 
+/** The air of the shed. */
 export const airSchema = Joi.object({
   temperature: figure().min(AIR_LIMITS.temperature.least).max(AIR_LIMITS.temperature.greatest).required(),
   humidity: figure().min(AIR_LIMITS.humidity.least).max(AIR_LIMITS.humidity.greatest).required(),
@@ -119,6 +122,8 @@ const spot = {
 
 /** PUT /api/makings/:id/photographs/:photograph, whose figures stand in the address. */
 export const photographPath = Joi.object<{ id: string; photograph: string }>({ id: id(), photograph: id() }).required();
+
+/** Step and time of a photograph that is sent. */
 export const photographQuery = Joi.object<Spot & { at: string }>({
   piece: Joi.number().integer().min(0).less(MAKING_LIMITS.pieces).required(),
   number: Joi.number().integer().min(1).max(MAKING_LIMITS.count).required(),

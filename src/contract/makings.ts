@@ -42,6 +42,7 @@ export interface Measurement extends Spot {
   readonly at: string;
 }
 
+/** Kinds of faults. */
 export const FAULTS = [
   'crack at the seam',
   'crack at the base',
@@ -57,6 +58,8 @@ export const FAULTS = [
   'glaze crawled',
   'other',
 ] as const;
+
+/** A kind of fault. */
 export type FaultKind = (typeof FAULTS)[number];
 
 /** Something that went wrong, and where on the piece's drawing: shares of its width and height from the lower left. */
@@ -68,6 +71,7 @@ export interface PieceFault extends Spot {
   readonly at: string;
 }
 
+/** A note at a step of one piece. */
 export interface Note extends Spot {
   readonly id: string;
   readonly text: string;
@@ -159,6 +163,7 @@ export function packNow(makings: readonly MakingNow[]): NowReply {
   return { steps: steps.list(), names: names.list(), makings: packed };
 }
 
+/** The inverse of {@link packNow}. */
 export function unpackNow({ steps, names, makings }: NowReply): MakingNow[] {
   return makings.map((making) => ({
     ...making,

@@ -140,6 +140,7 @@ const CHECKS: { readonly [K in RecordKind]: (body: RecordBodies[K]) => Fault[] }
   way: checkHouseWay,
 };
 
+/** All kinds of records. */
 export const RECORD_KINDS = Object.keys(SCHEMAS) as RecordKind[];
 
 /** Reads a parsed JSON value as the body of a record: shape, then what core says of its figures. Never throws. */
@@ -155,6 +156,8 @@ export function readRecord<K extends RecordKind>(
 
 /** Path of a kind of record, and of one of them. */
 export const kindPath = Joi.object<{ kind: RecordKind }>({ kind: oneOf(RECORD_KINDS).required() }).required();
+
+/** Path of one record. */
 export const recordPath = Joi.object<{ kind: RecordKind; id: string }>({
   kind: oneOf(RECORD_KINDS).required(),
   id: Joi.string().guid().required(),
@@ -165,6 +168,8 @@ export const recordCreate = Joi.object<{ body: unknown; id?: string }>({
   body: Joi.object().unknown(true).required(),
   id: Joi.string().guid(),
 }).required();
+
+/** PUT /api/records/:kind/:id */
 export const recordWrite = Joi.object<{ body: unknown; baseRevision: number }>({
   body: Joi.object().unknown(true).required(),
   baseRevision: Joi.number().strict().integer().min(1).required(),

@@ -15,6 +15,8 @@ export interface RecordBodies {
   readonly way: HouseWay;
   readonly firing: KeptFiring;
 }
+
+/** A kind of record. */
 export type RecordKind = keyof RecordBodies;
 
 /** A record as it is kept: its newest state. Times are ISO 8601 in UTC. */

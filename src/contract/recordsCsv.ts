@@ -56,6 +56,8 @@ function rowsOf({ making, name, pieces, start, photographs, entries }: NamedEntr
 }
 
 const LINE = '\r\n';
+
+/** First line of the table of records. */
 export const CSV_HEAD = COLUMNS.join(',') + LINE;
 
 /** Lines of the table of records (RFC 4180) for some makings, without the head. */

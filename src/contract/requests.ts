@@ -82,6 +82,8 @@ export const classBody = Joi.object<Required<ClassRequest> & { targets: unknown[
 
 /** Path of an archive that waits for a word, and the word. */
 export const archivePath = Joi.object<{ token: string }>({ token: Joi.string().guid().required() }).required();
+
+/** POST /api/archive/:token */
 export const archiveWord = Joi.object<{ mode: 'exactly' | 'merge'; archive: Pick<ArchiveClash, 'kind' | 'id'>[] }>({
   mode: Joi.string().valid('exactly', 'merge').required(),
   archive: Joi.array()
@@ -125,6 +127,8 @@ export const historyQuery = Joi.object<{ limit: number; offset: number }>({
 
 /** Path of a design, and of one of its revisions. */
 export const designPath = Joi.object<{ id: string }>({ id: Joi.string().guid().required() }).required();
+
+/** Path of a revision. */
 export const revisionPath = Joi.object<{ id: string; number: number }>({
   id: Joi.string().guid().required(),
   number: Joi.number().integer().min(1).required(),

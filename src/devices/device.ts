@@ -4,6 +4,8 @@ export interface Measures {
   readonly scale: number;
   readonly hygrometer: { readonly temperature: number; readonly humidity: number };
 }
+
+/** A kind of device. */
 export type DeviceKind = keyof Measures;
 
 /** One reading: the value in mm, g, or °C and relative humidity from 0 to 1, and what stands on the device's own display. */

@@ -10,6 +10,8 @@ export interface Ground {
 
 /** A fault of a stand-in on purpose. */
 export const DEVICE_FAULTS = ['none', 'weak battery', 'drops out'] as const;
+
+/** A fault of a stand-in. */
 export type DeviceFault = (typeof DEVICE_FAULTS)[number];
 
 /** A stand-in: a device, and what is done to it. */

@@ -19,6 +19,7 @@ export interface Setting {
   readonly meaning: string;
 }
 
+/** All settings by their names. */
 export const SETTINGS = {
   address: {
     variable: 'FAWN_ADDRESS',

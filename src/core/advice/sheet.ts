@@ -11,8 +11,10 @@ import { checkFit } from './fit.ts';
 import { STRAIN_LIMITS } from '../target/mouldForm.ts';
 import { checkSlabSize } from './slabSize.ts';
 
-/** Bridges between holes, and tips, at least this many times as wide as the slab is thick. A rule of the bench. */
+/** Least width of a bridge between holes, in thicknesses of the slab. A rule of the bench. */
 export const BRIDGE = 1.5;
+
+/** Least width of a tip, in thicknesses of the slab. A rule of the bench. */
 export const TIP = 2;
 
 /** How a sheet without feet lies. */

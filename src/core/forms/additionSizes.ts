@@ -17,6 +17,7 @@ type Row = readonly [key: string, label: string, value: number, unit?: Exclude<A
 /** What can be added to a piece, in the order in which it is asked for. */
 export const ADDITION_GROUPS = ['handle', 'lugs', 'feet', 'lid'] as const;
 
+/** A group of additions. */
 export type AdditionGroup = (typeof ADDITION_GROUPS)[number];
 
 function rows(target: Target, group: AdditionGroup): readonly Row[] {

@@ -105,6 +105,7 @@ function standing(target: Target): Standing {
   };
 }
 
+/** The base of a lofted piece and where its wall starts (wet mm). */
 export function loftBase(target: Target, wall: LoftWall) {
   return levelBase({ outerAt: (z) => sectionAt(wall, z, 0), slopeAt: (phi) => slopeAt(wall, phi), target });
 }

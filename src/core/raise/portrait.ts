@@ -6,6 +6,7 @@ import { ROUND, UP } from './portraitSize.ts';
 import { solidFaces, type SolidFace } from './solid.ts';
 import type { Point3 } from '../geometry/point.ts';
 
+/** A point of a portrait (mm). */
 export type PortraitPoint = readonly [right: number, up: number];
 
 /** A face that is seen, with how much light falls on it (0 to 1). */

@@ -4,8 +4,10 @@ import { elevation, type Elevation } from '../piece/elevation.ts';
 import { kindOf } from '../forms/kinds.ts';
 import type { FormKind, Target } from '../target/target.ts';
 
-/** Where the eye stands: this far round from the first seam, and a little above the rim (degrees). */
+/** Direction from which portraits are seen: round from the first seam (degrees). */
 export const ROUND = -62;
+
+/** Angle from which portraits are seen (degrees above level). */
 export const UP = 17;
 
 /** Forms whose plan has corners. */

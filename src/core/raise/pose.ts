@@ -3,12 +3,25 @@ import type { Point3 } from '../geometry/point.ts';
 /** A place in the plane (mm). */
 export type Point2 = readonly [number, number];
 
+/** a + f b. */
 export const plus = (a: Point3, b: Point3, f = 1): Point3 => [a[0] + f * b[0], a[1] + f * b[1], a[2] + f * b[2]];
+
+/** a - b. */
 export const minus = (a: Point3, b: Point3): Point3 => plus(a, b, -1);
+
+/** f a. */
 export const times = (a: Point3, f: number): Point3 => [f * a[0], f * a[1], f * a[2]];
+
+/** Scalar product. */
 export const dot = (a: Point3, b: Point3): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+
+/** Length of a vector. */
 export const length = (a: Point3): number => Math.sqrt(dot(a, a));
+
+/** The vector at length 1. */
 export const unit = (a: Point3): Point3 => times(a, 1 / length(a));
+
+/** Vector product. */
 export const cross = (a: Point3, b: Point3): Point3 => [
   a[1] * b[2] - a[2] * b[1],
   a[2] * b[0] - a[0] * b[2],

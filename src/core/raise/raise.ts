@@ -52,6 +52,7 @@ function lyingPose({ direction, reach, faceUp }: Lying, middle: readonly [number
   return { ...pose, at: [reach * direction[0] - from[0], reach * direction[1] - from[1], low] };
 }
 
+/** A raised part under another pose. */
 export function mapped(part: RaisedPart, pose: Pose): RaisedPart {
   const line = (points: readonly Point3[]) => points.map((point) => placedBy(pose, point));
   return {

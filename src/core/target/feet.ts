@@ -12,6 +12,7 @@ export interface Feet {
 /** Three stand on any table; more than three only on a level one. */
 export const DEFAULT_FEET: Feet = { count: 3, diameter: 18, thickness: 6, inset: 4 };
 
+/** Limits of the figures of feet (counts, mm). */
 export const FEET_LIMITS = {
   count: { least: 3, greatest: 6 },
   diameter: { least: 3, greatest: 400 },

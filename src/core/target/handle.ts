@@ -27,6 +27,7 @@ export interface Handle {
   readonly spares: number;
 }
 
+/** All kinds of handles. */
 export const HANDLE_KINDS: readonly Handle['kind'][] = ['strap', 'pulled'];
 
 /** A handle that two fingers go through. */

@@ -7,4 +7,5 @@ export type InHand =
   | { readonly kind: 'arc' }
   | { readonly kind: 'cutter'; readonly across: number };
 
+/** All kinds of things in hand. */
 export const IN_HAND_KINDS: readonly InHand['kind'][] = ['sheet', 'arc', 'cutter'];

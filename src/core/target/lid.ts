@@ -14,10 +14,13 @@ export interface Lid {
   readonly knob?: number;
 }
 
+/** All kinds of lids. */
 export const LID_KINDS: readonly Lid['kind'][] = ['flat', 'cap'];
 
+/** A new lid. */
 export const DEFAULT_LID: Lid = { kind: 'flat', clearance: 1.5, depth: 10, overhang: 0 };
 
+/** Limits of a lid's figures (mm, g). */
 export const LID_LIMITS = {
   clearance: { least: 0, greatest: 30 },
   depth: { least: 1, greatest: 400 },

@@ -11,8 +11,10 @@ export interface Lugs {
   readonly at: number;
 }
 
+/** New lugs. */
 export const DEFAULT_LUGS: Lugs = { width: 44, out: 18, below: 16, thickness: 6, at: 90 };
 
+/** Limits of the figures of lugs (mm, degrees). */
 export const LUG_LIMITS = {
   length: { least: 2, greatest: 400 },
   below: { least: 0, greatest: 400 },

@@ -4,6 +4,7 @@ import type { PlanOutline } from './plan.ts';
 /** How a mould's wall rises from its floor to its rim; `drawn` follows a profile of its own. */
 export type MouldWall = 'straight' | 'curved' | 's' | 'dome' | 'drawn';
 
+/** All kinds of mould walls. */
 export const MOULD_WALLS: readonly MouldWall[] = ['straight', 'curved', 's', 'dome', 'drawn'];
 
 /** A wedge cut out of a blank from its rim inward, and joined again. */
@@ -88,11 +89,13 @@ export interface MouldCast {
   readonly face: 'same' | 'inside' | 'outside';
 }
 
+/** Faces of a cast that can be used. */
 export const CAST_FACES: readonly MouldCast['face'][] = ['same', 'inside', 'outside'];
 
 /** States of a mould of clay: it takes pressing from leather-hard on. */
 export type MouldState = 'soft' | 'leather-hard' | 'dry' | 'bisque' | 'fired';
 
+/** States of a clay mould, in order. */
 export const MOULD_STATES: readonly MouldState[] = ['soft', 'leather-hard', 'dry', 'bisque', 'fired'];
 
 /** Limits of medium clay (geometry: drape, hump and slump blanks), and rules of the bench for softer and stiffer. */
@@ -102,6 +105,7 @@ export const STRAIN_LIMITS = {
   stiff: { stretch: 0.04, gather: 0.03 },
 } as const;
 
+/** Margin round a new blank (mm). */
 export const DEFAULT_BLANK_MARGIN = 20;
 
 /** Limits of a mould's figures (mm, fractions, counts). */

@@ -37,4 +37,5 @@ export interface DrawnPlan {
   readonly at?: readonly [number, number];
 }
 
+/** All kinds of plan outlines. */
 export const PLAN_KINDS: readonly PlanOutline['kind'][] = ['circle', 'ellipse', 'rounded', 'polygon', 'drawn'];

@@ -6,8 +6,10 @@ export type Seam =
   | { readonly kind: 'half-lap'; readonly overlap: number; readonly panels: number }
   | { readonly kind: 'cut-in-place'; readonly margin: number; readonly panels: number };
 
+/** A kind of seam. */
 export type SeamKind = Seam['kind'];
 
+/** All kinds of seams. */
 export const SEAM_KINDS: readonly SeamKind[] = ['bevel', 'butt', 'lap', 'half-lap', 'cut-in-place'];
 
 /** Default bevel (degrees from the slab's face): the common figure at the bench. */

@@ -22,6 +22,7 @@ export const TARGET_VERSION = 1;
 /** Where the sizes are meant: as the piece leaves the kiln, or as it is cut. */
 export type SizeState = 'fired' | 'wet';
 
+/** Both states of sizes. */
 export const SIZE_STATES: readonly SizeState[] = ['fired', 'wet'];
 
 /** A straight, round wall. Diameter over the face and state of `size`; height overall, table to rim, outside (mm). */
@@ -102,8 +103,10 @@ export type Form =
   | StandForm
   | SheetForm;
 
+/** A kind of form. */
 export type FormKind = Form['kind'];
 
+/** All kinds of forms. */
 export const FORM_KINDS: readonly FormKind[] = [
   'cylinder',
   'taper',
@@ -121,6 +124,8 @@ export const FORM_KINDS: readonly FormKind[] = [
 
 /** Most points of a profile, and sides of a facetted piece or polygon. */
 export const MOST_PROFILE_POINTS = 24;
+
+/** Limits of the number of sides. */
 export const SIDES_LIMITS = { least: 3, greatest: 24 } as const;
 
 /** How the base meets the wall. `overlap` of a skirt and `trim` (added to the disc's radius) in mm. */
@@ -128,22 +133,28 @@ export type Base =
   | { readonly join: 'under' | 'inside' | 'mitre' | 'none'; readonly trim: number }
   | { readonly join: 'skirt'; readonly overlap: number; readonly trim: number };
 
+/** A way to join a base. */
 export type BaseJoin = Base['join'];
 
+/** All ways to join a base. */
 export const BASE_JOINS: readonly BaseJoin[] = ['under', 'inside', 'mitre', 'skirt', 'none'];
 
 /** Default width of a skirt (mm): a narrow one, folded up the wall. */
 export const DEFAULT_SKIRT = 3;
 
+/** How a rim is cut: square to the wall, or level. */
 export type Rim = 'square' | 'level';
 
+/** Both ways to cut a rim. */
 export const RIMS: readonly Rim[] = ['square', 'level'];
 
 /** How the clay feels when it is bent: at the same bend a stiff slab splits first. */
 export type Stiffness = 'soft' | 'medium' | 'stiff';
 
+/** All degrees of stiffness. */
 export const STIFFNESSES: readonly Stiffness[] = ['soft', 'medium', 'stiff'];
 
+/** Stiffness of a clay when none is given. */
 export const DEFAULT_STIFFNESS: Stiffness = 'medium';
 
 /** What the finished piece must fit, fired mm; what is left out does not matter. */

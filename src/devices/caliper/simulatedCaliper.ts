@@ -27,6 +27,7 @@ const WEAK = 0.15;
 const STEPS = { mm: 0.01, in: 0.0005 };
 const DIGITS = { mm: 2, in: 4 };
 
+/** Makes a simulated caliper. */
 export function simulatedCaliper(ground: Ground): SimulatedCaliper {
   let [jaws, goal, at, zeroAt]: [number, number, number, number] = [0, 0, 0, 0];
   let held: number | null = null;

@@ -36,6 +36,7 @@ const DROPS = { chance: 0.06, least: 4, most: 9 } as const;
 /** No kiln cools under the shed. */
 const settled = (celsius: number) => Math.max(COLD - 3, celsius);
 
+/** Makes a simulated kiln controller. */
 export function simulatedController(ground: Ground): SimulatedController {
   const listeners = new Set<(event: ControllerEvent) => void>();
   const tell = (event: ControllerEvent) => {

@@ -6,6 +6,8 @@ import { normal, type Ground } from '../simulated.ts';
 
 /** A fault on purpose: the belt slips half-way, or the cutter goes quiet. */
 export const CUTTER_FAULTS = ['none', 'belt slips', 'falls silent'] as const;
+
+/** A fault of the cutter. */
 export type CutterFault = (typeof CUTTER_FAULTS)[number];
 
 /** The lines that were cut, on the bed (mm), and their distance from the file. */
@@ -50,6 +52,7 @@ function refusal(lines: readonly (readonly PlotPoint[])[]): string | null {
   return `The parts take ${wide.toFixed(0)} × ${long.toFixed(0)} mm; the cutter takes ${CUTTER_BED.width} × ${CUTTER_BED.length} mm.`; // prettier-ignore
 }
 
+/** Makes a simulated cutter. */
 export function simulatedCutter(ground: Ground): SimulatedCutter {
   const { tell, on } = listenersOf<CutSheet>();
   let fault: CutterFault = 'none';

@@ -11,6 +11,7 @@ const INTERVAL = 2000;
 const NOISE = { temperature: 0.1, humidity: 0.005 };
 const WEAK = 4;
 
+/** Makes a simulated thermo-hygrometer. */
 export function simulatedHygrometer(ground: Ground): SimulatedHygrometer {
   let air = { temperature: 18, humidity: 0.6 };
   const base = simulated('hygrometer', {

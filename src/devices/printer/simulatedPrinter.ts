@@ -21,6 +21,7 @@ const BEATS = 8;
 /** Spread of lengths on one sheet about its scale (mm). */
 const SCATTER = 0.03;
 
+/** Makes a simulated printer. */
 export function simulatedPrinter(
   ground: Ground,
   first: PrinterScale = { short: 0.973, long: 0.991 },

@@ -26,6 +26,7 @@ export const SCALE_MOST = 15_000;
 const STEPS = { g: 1, oz: 0.05 };
 const DIGITS = { g: 0, oz: 2 };
 
+/** Makes a simulated bench scale. */
 export function simulatedScale(ground: Ground): SimulatedScale {
   let [load, goal, at, tareAt]: [number, number, number, number] = [0, 0, 0, 0];
   let held: number | null = null;

@@ -2,6 +2,7 @@ import { chordPoints } from '../../core/geometry/outline/crossing.ts';
 import type { Part } from '../../core/parts/part/part.ts';
 import type { Checked } from '../../core/files/sheet/words.ts';
 
+/** A point of a file (mm). */
 export type Point = readonly [number, number];
 
 /** A closed cut line as it was measured: its box and its length (mm). */

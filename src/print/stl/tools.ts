@@ -12,6 +12,7 @@ import { writeStl } from './writeStl.ts';
 /** Volume in the file over that of the tool, less 1: at most this. */
 const VOLUME_TOLERANCE = 0.001;
 
+/** Options of a tool. */
 export interface ToolOptions {
   /** Of a cutter: the part by its id. */
   readonly part?: string;

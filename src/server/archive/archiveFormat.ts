@@ -3,6 +3,8 @@ import Joi from 'joi';
 /** How an archive calls itself, and the form of its files. */
 export const ARCHIVE_FORMAT = 'fawn-table-archive';
 export const ARCHIVE_VERSION = 1;
+
+/** Name of the manifest in an archive. */
 export const MANIFEST = 'manifest.json';
 
 /** Most that is read of an archive: files, bytes of one file of JSON, of one photograph, and in all. */
@@ -16,6 +18,8 @@ export const ARCHIVE_FILES = {
   making: /^makings\/([0-9a-f-]{36})\.json$/,
   photograph: /^photographs\/([0-9a-f]{64})(-small)?\.jpg$/,
 } as const;
+
+/** A kind of file in an archive. */
 export type ArchiveKind = keyof typeof ARCHIVE_FILES;
 
 /** The kind of a file by its name; null for what has no place in an archive. */
@@ -35,6 +39,7 @@ export interface Manifest {
   readonly files: readonly { readonly name: string; readonly bytes: number; readonly sha256: string }[];
 }
 
+/** The shape of a manifest. */
 export const manifestSchema = Joi.object<Manifest>({
   format: Joi.string().valid(ARCHIVE_FORMAT).required(),
   version: Joi.number().strict().valid(ARCHIVE_VERSION).required(),

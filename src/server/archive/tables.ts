@@ -87,4 +87,5 @@ export function closed({ json }: Table, read: Readonly<Record<string, unknown>>)
   return Object.fromEntries(Object.entries(read).map(([column, value]) => [column, json.includes(column) && value !== null ? JSON.stringify(value) : (value as string | number | null)])); // prettier-ignore
 }
 
+/** SHA-256 of bytes, in hexadecimal. */
 export const sha256 = (bytes: Buffer | string): string => createHash('sha256').update(bytes).digest('hex');

@@ -4,7 +4,10 @@ import type { Mark } from '../../core/studio/making/making.ts';
 import type { Schools } from '../../core/studio/making/workStep.ts';
 import type { MakingRow } from '../models/makingRows.ts';
 
+/** A time as ISO 8601 in UTC. */
 export const iso = (date: Date | string) => new Date(date).toISOString();
+
+/** The same, null where there is no time. */
 export const isoOr = (date: Date | string | null) => (date === null ? null : iso(date));
 
 /** What is kept of a making's head, as columns. */
@@ -19,6 +22,7 @@ export function columns({ name, clay, startedAt, dueAt, schools, air }: MakingHe
   };
 }
 
+/** The head of a making from its row. */
 export function headOf({ name, clay, startedAt, dueAt, schools, temperature, humidity, speed }: MakingRow): MakingHead {
   return {
     name,
@@ -45,10 +49,12 @@ export function critiqueOf(row: Record<string, unknown>): Critique {
   return { id, piece, number, step, at: iso(row['at'] as Date), holds: said('holds'), even: said('even'), balanced: said('balanced'), fits: said('fits'), rating, text }; // prettier-ignore
 }
 
+/** A mark as a row. */
 export function markRow({ drying, ...mark }: Mark) {
   return { ...mark, ...(drying && { ...drying.part, hours: drying.hours }) };
 }
 
+/** A mark from its row. */
 export function markOf(row: Record<string, unknown>): Mark {
   const { hours, thickness, faces, cover, support, ...mark } = entryOf<Record<string, unknown>>(row);
   const drying =

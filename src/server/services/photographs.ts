@@ -9,6 +9,8 @@ import { Refusal } from '../refusal.ts';
 
 /** Longer side of a kept photograph and of its thumbnail (px). */
 const SIDES = { full: 2400, small: 320 } as const;
+
+/** A size in which a photograph is kept. */
 export type PhotographSize = keyof typeof SIDES;
 
 /** No picture of more is opened (px). */

@@ -19,6 +19,7 @@ import type { LearningJob } from '../services/made.ts';
 /** What the workshop does with the body of a request, as it came. */
 export type WorkKind = 'create' | 'write' | 'develop' | 'sheets' | 'class' | 'learn' | 'records';
 
+/** What the workshop is asked to make. */
 export interface WorkOrder {
   readonly kind: WorkKind;
   readonly body: Uint8Array;

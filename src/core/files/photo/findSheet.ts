@@ -9,6 +9,7 @@ export interface SheetFound {
   readonly lens: Lens;
 }
 
+/** The sheet that was found, or why there is none. */
 export type SheetReading =
   { readonly kind: 'sheet'; readonly sheet: SheetFound } | { readonly kind: 'refused'; readonly rule: string };
 

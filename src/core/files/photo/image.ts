@@ -5,6 +5,7 @@ export interface GreyImage {
   readonly light: Float32Array;
 }
 
+/** A place in a picture (px), y down. */
 export type Pixel = readonly [x: number, y: number];
 
 /** Light at a place between dots (bilinear); dots beyond the edge are those at the edge. Whole figures are the middles of dots. */

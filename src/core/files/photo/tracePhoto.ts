@@ -15,6 +15,7 @@ export interface Traced {
   readonly map: Homography;
 }
 
+/** What was traced, or why it cannot be. */
 export type TraceReading =
   { readonly kind: 'traced'; readonly traced: Traced } | { readonly kind: 'refused'; readonly rule: string };
 

@@ -50,6 +50,8 @@ const BETWEEN = 5;
 const STEP = 4;
 
 const tile = (column: number, row: number) => `${column} ${row}`;
+
+/** Whether a tile of a part is printed. */
 export const isPrinted = ({ printed }: Grid, column: number, row: number) => printed.has(tile(column, row));
 
 /** The window of a page: what is left of its paper by margin and foot. */

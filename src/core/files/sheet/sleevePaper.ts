@@ -3,8 +3,10 @@ import { rectangle } from '../../geometry/outline/shapes.ts';
 import { PAPER_ID, type Part } from '../../parts/part/part.ts';
 import type { Target } from '../../target/target.ts';
 
-/** How far a sleeve stands over the wall, to be pulled out by, and how far its end lies over its beginning (mm). */
+/** How far a sleeve stands above the wall, to be pulled out by (mm). */
 export const SLEEVE_STANDS_OVER = 25;
+
+/** Overlap of a sleeve's ends (mm). */
 export const SLEEVE_TAPE = 15;
 
 /**

@@ -22,6 +22,7 @@ function flatLength(side: readonly number[], uv: Float64Array): number {
   }, 0);
 }
 
+/** The figures of a blank. */
 export function blankFigures(blank: Blank): BlankFigures {
   const { most } = blank.strain;
   return {

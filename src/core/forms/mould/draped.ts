@@ -10,6 +10,7 @@ import { mouldSurface, movedMould } from './mouldSurface.ts';
 /** A target whose form is draped. */
 export type DrapedTarget = Target & { readonly form: DrapedForm };
 
+/** Whether a target's form is draped over a mould. */
 export function isDraped(target: Target): target is DrapedTarget {
   return target.form.kind === 'mould' || target.form.kind === 'mesh';
 }

@@ -51,6 +51,7 @@ export type MouldMeshReading = MeshReading;
 /** Units that a file may be in, and their mm. */
 export const MESH_UNITS = { mm: 1, cm: 10, inch: 25.4, m: 1000 } as const;
 
+/** A unit of a mesh file. */
 export type MeshUnit = keyof typeof MESH_UNITS;
 
 /** What a file does not say: its unit, a scale (1 is its own size), which of its axes points up, and of a closed body the face that the clay meets. */
@@ -61,6 +62,7 @@ export interface MeshTaking {
   readonly face: TakenFace;
 }
 
+/** A file in mm at its own size, z up, taken from above. */
 export const PLAIN_TAKING: MeshTaking = { unit: 'mm', scale: 1, up: 'z', face: 'above' };
 
 /** A silhouette seen along the y axis: heights, and how far it reaches to both sides (mm). */

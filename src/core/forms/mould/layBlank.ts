@@ -8,6 +8,7 @@ import type { Strain } from './strain.ts';
 /** Vertices of a blank: a quick one for every keystroke, a fine one for the knife. */
 export const BLANK_VERTICES = { quick: 160, fine: 2600 } as const;
 
+/** How fine a blank's mesh is. */
 export type Fineness = keyof typeof BLANK_VERTICES;
 
 /** A finer imported mesh is shown from above until its blank has been laid. */

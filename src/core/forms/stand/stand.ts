@@ -5,10 +5,13 @@ import { TAU } from '../../numbers.ts';
 const ROLL_SHARE = 0.2;
 const ACROSS_SHARE = 0.6;
 
+/** Diameters of the rolls (fired mm), the default where none is given. */
 export const rollsOf = ({ roll, device }: StandForm): Rolls => {
   const both = roll ?? Math.round(ROLL_SHARE * device.length);
   return typeof both === 'number' ? { front: both, back: both } : both;
 };
+
+/** Width of the strip (fired mm), the default where none is given. */
 export const acrossOf = ({ across, device }: StandForm): number => across ?? Math.round(ACROSS_SHARE * device.width);
 
 /** A point of the side view: x forward of the middle of the slot, z above the table (mm). */

@@ -48,6 +48,7 @@ export function ended({ points, stations }: Run, end: End): Run {
   return { points: [...points.slice(0, keep + 1), at], stations: [...stations.slice(0, keep + 1), stations[Math.min(keep + 1, stations.length - 1)] as Station] }; // prettier-ignore
 }
 
+/** A run in the other direction. */
 export const reversed = ({ points, stations }: Run): Run => ({
   points: [...points].reverse(),
   stations: [...stations].reverse(),

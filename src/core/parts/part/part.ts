@@ -76,6 +76,7 @@ const PLATES: readonly PartRole[] = ['base', 'foot', 'lid', 'lug'];
 /** Parts that are the wall itself, whatever it is formed from. */
 const WALLS: readonly PartRole[] = ['wall', 'panel', 'blank', 'sheet', 'strip'];
 
+/** Whether a part is a level plate. */
 export function isPlate({ role }: Pick<Part, 'role'>): boolean {
   return PLATES.includes(role);
 }

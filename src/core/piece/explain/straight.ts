@@ -139,6 +139,7 @@ function wallHeightSteps(target: Target, { numbers }: Development): Step[] {
   return steps;
 }
 
+/** Steps to a diameter of a round base. */
 export function baseSteps(target: Target, figure: number, face: 'under' | 'top'): Step[] {
   const { base, slab } = target;
   const piece = wetPiece(target);

@@ -3,10 +3,14 @@ import { studentT } from './studentT.ts';
 
 /** The states at which a shrink bar is measured again, in order. */
 export const BAR_STATES = ['dry', 'bisque', 'fired'] as const;
+
+/** A state at which a bar is measured. */
 export type BarState = (typeof BAR_STATES)[number];
 
 /** How a bar lay when the slab was rolled. */
 export const BAR_RUNS = ['any', 'along', 'across'] as const;
+
+/** Direction of a bar on the slab. */
 export type BarRun = (typeof BAR_RUNS)[number];
 
 /** A line of known wet length, measured again as the clay goes on (mm). A state that was not measured is left out. */
@@ -112,6 +116,8 @@ export const barFigures = once((bars: readonly ShrinkBar[]): BarFigures => {
 
 /** Where a clay's shrinkage comes from when no bars say it. */
 export const BASES = ['maker', 'guess'] as const;
+
+/** Source of a clay's shrinkage without bars. */
 export type Basis = (typeof BASES)[number];
 
 /** The shrinkage to work with, and where it comes from. */

@@ -1,9 +1,13 @@
 /** How the air of the shed moves over the clay. */
 export const AIR_SPEEDS = ['still', 'moving', 'fan'] as const;
+
+/** Movement of the air. */
 export type AirSpeed = (typeof AIR_SPEEDS)[number];
 
 /** What lies over a drying part. */
 export const COVERS = ['open', 'cloth', 'loose-film', 'tight-film', 'damp-box'] as const;
+
+/** A cover over a drying part. */
 export type Cover = (typeof COVERS)[number];
 
 /** The air of the shed: temperature (°C), relative humidity (0 to 1), movement. */
@@ -16,6 +20,7 @@ export interface Air {
 /** An ordinary room. */
 export const ROOM: Air = { temperature: 20, humidity: 0.55, speed: 'still' };
 
+/** Limits of the air (°C; relative humidity from 0 to 1). */
 export const AIR_LIMITS = {
   temperature: { least: 1, greatest: 60 },
   humidity: { least: 0, greatest: 1 },

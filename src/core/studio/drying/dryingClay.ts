@@ -22,6 +22,7 @@ export const STATES = {
   dry: 0.02,
 } as const;
 
+/** A state of drying clay. */
 export type DryingState = keyof typeof STATES;
 
 /** Below this moisture grains touch and clay shrinks no further. */

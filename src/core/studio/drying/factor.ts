@@ -3,6 +3,8 @@ import type { DryingState } from './dryingClay.ts';
 
 /** What the hand finds. */
 export const FOUND = ['too-soft', 'ready', 'too-stiff', 'leather-hard', 'dry'] as const;
+
+/** A finding of the hand. */
 export type Found = (typeof FOUND)[number];
 
 /** A mark: what was found so many hours after the part began to dry, and when the model says that each state is reached. */

@@ -13,6 +13,8 @@ import { dryLayer, momentAt, type FaceLaw, type Layer, type Moistures } from './
 
 /** What a part lies on: plaster draws water for itself; film, board and cloth let none through to speak of. */
 export const SUPPORTS = ['board', 'cloth', 'plaster'] as const;
+
+/** What a part lies on. */
 export type Support = (typeof SUPPORTS)[number];
 
 /** A part as it dries: its thickness (wet mm), which faces the air reaches, and what it lies on when that is one. */
@@ -23,6 +25,7 @@ export interface DryingPart {
   readonly support?: Support;
 }
 
+/** Limits of a drying part. */
 export const DRYING_LIMITS = {
   thickness: { least: 0.5, greatest: 100 },
   hours: { above: 0, greatest: 10_000 },

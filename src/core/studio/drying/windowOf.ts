@@ -10,6 +10,7 @@ export interface JoinWindow {
   readonly best: number | null;
 }
 
+/** A time with its 95 % interval. */
 export interface Span {
   readonly usual: number;
   readonly low: number;

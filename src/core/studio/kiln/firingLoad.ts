@@ -12,6 +12,8 @@ export interface StandingKind {
 
 /** Kinds by making and piece; what is not in it is not known, and is left out. */
 export type StandingKinds = ReadonlyMap<string, StandingKind>;
+
+/** Key of a kind of piece: its making and place. */
 export const kindKey = ({ making, piece }: Omit<PieceAt, 'number'>) => `${making} ${piece}`;
 
 /** Pieces still wanted, by kind, in the order in which they came. */

@@ -3,7 +3,11 @@ import { area, bounds, edgeAt, type Outline } from '../../geometry/outline/outli
 
 /** Directions at which a footprint is asked for its reach: every degree, axes included. */
 export const DIRECTIONS = 360;
+
+/** Cosines of the directions. */
 export const COSINES = Float64Array.from({ length: DIRECTIONS }, (_, step) => Math.cos((TAU * step) / DIRECTIONS));
+
+/** Sines of the directions. */
 export const SINES = Float64Array.from({ length: DIRECTIONS }, (_, step) => Math.sin((TAU * step) / DIRECTIONS));
 for (const [step, cos, sin] of [[0, 1, 0], [90, 0, 1], [180, -1, 0], [270, 0, -1]] as const) [COSINES[step], SINES[step]] = [cos, sin]; // prettier-ignore
 

@@ -7,8 +7,11 @@ import type { Shelf } from './shelfRoom.ts';
 
 /** Kinds of firing: to biscuit, of the glaze, or both at once. */
 export const FIRING_KINDS = ['bisque', 'glaze', 'once'] as const;
+
+/** A kind of firing. */
 export type FiringKind = (typeof FIRING_KINDS)[number];
 
+/** How a witness cone stands after the firing. */
 export const CONE_STATES = ['standing', 'bent', 'down'] as const;
 
 /** One piece of a making. */

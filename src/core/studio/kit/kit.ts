@@ -16,6 +16,8 @@ export const KIT_KINDS = [
   'printer',
   'plotter',
 ] as const;
+
+/** A kind of thing in the kit. */
 export type KitKind = (typeof KIT_KINDS)[number];
 
 /** One figure of a thing, mm. */

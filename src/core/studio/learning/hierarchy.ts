@@ -18,6 +18,7 @@ export interface PieceReadings {
  */
 export type SpreadPrior = { readonly usual: number } | { readonly known: number };
 
+/** Priors of the three spreads. */
 export interface HierarchyPriors {
   readonly firing: SpreadPrior;
   readonly piece: SpreadPrior;

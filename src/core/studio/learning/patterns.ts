@@ -3,6 +3,8 @@ import { chanceOfDifference, shareOf, type Share } from './shares.ts';
 
 /** What faults are counted by. */
 export const BY = ['window', 'thickness', 'seam', 'base', 'drying'] as const;
+
+/** A property by which faults are counted. */
 export type By = (typeof BY)[number];
 
 /** Pieces that are alike in something, and how many of them have a fault. */

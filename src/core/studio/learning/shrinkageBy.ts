@@ -3,6 +3,8 @@ import { LENGTHS, sizeOf, type MadePiece } from './madePiece.ts';
 
 /** What shrinkages are grouped by. */
 export const SHRUNK_BY = ['firing', 'place'] as const;
+
+/** A property by which shrinkages are grouped. */
 export type ShrunkBy = (typeof SHRUNK_BY)[number];
 
 /** Pieces of one firing, or of one place in the kiln, and how much they shrank (fractions, one figure a piece). */

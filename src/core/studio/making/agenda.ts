@@ -17,6 +17,8 @@ export interface InWork {
 
 /** How soon something wants hands: missed, closing, open, to be done whenever hands are free, or waiting. */
 export const AGENDA_STATES = ['missed', 'closing', 'open', 'past', 'act', 'waits'] as const;
+
+/** A degree of urgency. */
 export type AgendaState = (typeof AGENDA_STATES)[number];
 
 /** Pieces of one kind that stand at the same step, and what is next for them. */

@@ -4,6 +4,8 @@ import type { WorkStep } from './workStep.ts';
 
 /** What a press says of a step: that it is done, passed over or open again; the hand's finding; what is done about a missed window. */
 export const MARK_KINDS = ['done', 'skipped', 'open', ...FOUND, 'wetted', 'again'] as const;
+
+/** A kind of mark. */
 export type MarkKind = (typeof MARK_KINDS)[number];
 
 /** Which step of which piece is meant: the kind of piece by its place in the making, one of them by its number from 1. */
@@ -41,6 +43,8 @@ const ENDS: Readonly<Record<NonNullable<WorkStep['waits']>['until'], readonly Ma
 };
 /** Findings of a hand that say that a join's window has closed. */
 const MISSED: readonly MarkKind[] = ['too-stiff', 'leather-hard', 'dry'];
+
+/** Whether a finding says that the window has closed. */
 export const isTooLate = (kind: MarkKind) => MISSED.includes(kind);
 
 /** Marks in the order in which they were pressed; those of one moment by their ids, so that every tablet agrees. */

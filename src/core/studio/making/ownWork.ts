@@ -14,8 +14,10 @@ export interface OwnWork {
   readonly added: readonly OwnStep[];
 }
 
+/** The order of work without changes. */
 export const NO_OWN_WORK: OwnWork = { order: [], left: [], added: [] };
 
+/** Limits of a potter's own steps (letters, steps, minutes). */
 export const OWN_LIMITS = { title: 120, added: 20, minutes: { least: 0, greatest: 600 } } as const;
 
 const stepOf = ({ id, title, minutes }: OwnStep): WorkStep => ({ id, act: 'finish', title, says: [], tools: [], until: '', minutes }); // prettier-ignore

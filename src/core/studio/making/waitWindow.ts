@@ -55,6 +55,7 @@ export interface FoundMark extends Mark {
   readonly air: Air;
 }
 
+/** Marks with the air that they were made in. */
 export const withAir = (marks: readonly Mark[], air: Air): FoundMark[] => marks.map((mark) => ({ ...mark, air }));
 
 /** What hands found at waits under a cover, as the factor is learned from it. Those of other covers are left out. */
@@ -75,6 +76,7 @@ export type WindowState = 'waits' | 'open' | 'closing' | 'past';
 
 const SOON = HOUR / 4;
 
+/** The state of a window at a moment (ms since 1970). */
 export function stateAt({ opens, closes }: WaitWindow, now: number): WindowState {
   if (!opens || now < opens.usual) return 'waits';
   if (!closes || now < closes.usual - SOON) return 'open';

@@ -22,6 +22,8 @@ export const ACTS = [
   'finish',
   'dry',
 ] as const;
+
+/** An act of the hands. */
 export type Act = (typeof ACTS)[number];
 
 /** What a step waits for before it, and which part of the piece dries meanwhile. */
@@ -71,6 +73,7 @@ export interface Schools {
 /** Sticks that most potters have (mm). */
 const USUAL_STICKS = [15, 10, 8, 6, 5, 4, 3];
 
+/** How a potter works who has chosen nothing. */
 export const DEFAULT_SCHOOLS: Schools = {
   joins: 'water',
   texture: 'before',

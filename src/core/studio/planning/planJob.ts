@@ -20,6 +20,7 @@ export interface PlanJob {
   readonly steps: readonly PlanStep[];
 }
 
+/** Work to be planned: the potter's hours, and the jobs (minutes from a common zero). */
 export interface PlanTask {
   readonly hours: readonly FreeHours[];
   readonly jobs: readonly PlanJob[];
@@ -41,6 +42,7 @@ export interface Plan {
   readonly left: readonly string[];
 }
 
+/** Limits of a task (counts, minutes). */
 export const PLAN_LIMITS = { jobs: 500, steps: 60, hours: 5000, minutes: 10_000_000 } as const;
 
 /** What is left of a stretch of minutes when another is taken out of it. */

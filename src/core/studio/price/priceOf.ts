@@ -15,6 +15,7 @@ export interface CostOf {
   readonly hour: number | null;
 }
 
+/** A piece's share of one firing's cost. */
 export interface FiringCost {
   readonly name: string;
   readonly price: number | null;

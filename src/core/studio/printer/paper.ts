@@ -1,5 +1,7 @@
 /** Papers that a template prints on. */
 export const PAPER_NAMES = ['a4', 'letter', 'legal', 'a3', 'tabloid'] as const;
+
+/** A paper by its name. */
 export type PaperName = (typeof PAPER_NAMES)[number];
 
 /** What the papers are called. */
@@ -23,6 +25,7 @@ export const PAPERS: Readonly<Record<PaperName, PaperSize>> = {
 /** A roll of paper: its width, and the longest piece that is printed of it (mm). */
 export const ROLL_LIMITS = { least: 200, greatest: 1600, usual: 610, length: 5000 } as const;
 
+/** The paper when none is chosen. */
 export const DEFAULT_PAPER: PaperName = 'a4';
 
 /** Edge that home printers leave white (mm). */

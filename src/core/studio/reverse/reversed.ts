@@ -6,6 +6,7 @@ import type { Form, SizeState, Target } from '../../target/target.ts';
 export type Reversed =
   { readonly kind: 'made'; readonly target: Target } | { readonly kind: 'impossible'; readonly rule: string };
 
+/** The answer when there is no such design, with the reason. */
 export const impossible = (rule: string): Reversed => ({ kind: 'impossible', rule });
 
 /** How a design is made from something owned: everything of a target but its form. */

@@ -6,6 +6,7 @@ import type { Form, Target } from '../../target/target.ts';
 /** What stays as it is while the rest is made larger or smaller. `width` keeps every plan size. */
 export type Keep = 'proportions' | 'height' | 'width' | 'rim' | 'foot';
 
+/** All ways to keep something while the piece is changed. */
 export const KEEPS: readonly Keep[] = ['proportions', 'height', 'width', 'rim', 'foot'];
 
 function isHeight(key: string): boolean {
