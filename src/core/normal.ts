@@ -1,3 +1,5 @@
+import { ROUNDING } from './numbers.ts';
+
 /** The standard normal distribution (Abramowitz and Stegun 7.1.26, error under 2e-7). */
 export function normalBelow(x: number): number {
   if (Math.abs(x) > 7) return x > 0 ? 1 : 0;
@@ -25,7 +27,7 @@ export function mixtureQuantile(parts: readonly NormalPart[], share: number): nu
         sum + weight * (deviation > 0 ? normalBelow((at - mean) / deviation) : Number(at >= mean)),
       0,
     );
-  for (let step = 0; step < 60 && high - low > 1e-9 * Math.max(1, Math.abs(high)); step += 1) {
+  for (let step = 0; step < 60 && high - low > ROUNDING * Math.max(1, Math.abs(high)); step += 1) {
     const middle = (low + high) / 2;
     if (below(middle) < share * all) low = middle;
     else high = middle;

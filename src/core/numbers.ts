@@ -10,6 +10,9 @@ export const LENGTH_TOLERANCE = 1e-6;
 /** Outline points closer than this count as one (mm): well under print resolution (0.04 mm at 600 dpi). */
 export const POINT_TOLERANCE = 1e-4;
 
+/** Rounding noise: computed lengths (mm), angles (radians) and shares that differ by less count as equal. */
+export const ROUNDING = 1e-9;
+
 /** Smallest bulge that still is an arc; below it the edge is a straight line (ratio of sagitta to half chord). */
 export const BULGE_TOLERANCE = 1e-9;
 

@@ -16,6 +16,7 @@ import type { Reach, Standing } from './standing/standing.ts';
 import type { Target } from '../target/target.ts';
 import type { DevelopedForm, FormKindWork } from './kind.ts';
 import type { Point } from '../geometry/point.ts';
+import { ROUNDING } from '../numbers.ts';
 
 const formOf = (target: Target) => target.form as SheetForm;
 
@@ -39,7 +40,7 @@ function silhouette(points: Places): Reach[] {
   return Array.from({ length: ROWS + 1 }, (_, row): Reach => {
     // Over a curve the first rows are closer together, where it is flattest.
     const z = low + (high - low) * (row / ROWS) ** 2;
-    for (let next = sorted[at]; next && next[2] <= z + 1e-9; next = sorted[at]) {
+    for (let next = sorted[at]; next && next[2] <= z + ROUNDING; next = sorted[at]) {
       [left, right] = [Math.min(left, next[0]), Math.max(right, next[0])];
       at += 1;
     }

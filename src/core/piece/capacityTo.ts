@@ -1,7 +1,7 @@
 import { wetLength } from '../units/shrinkage.ts';
 import type { Mesh } from '../geometry/mesh/mesh.ts';
 import { isDraped, stagedFace, type DrapedTarget, type StagedFace } from '../forms/mould/draped.ts';
-import { once } from '../numbers.ts';
+import { once, ROUNDING } from '../numbers.ts';
 import { planArea } from '../geometry/outline/planMeasures.ts';
 import { finishedCapacity } from './finished.ts';
 import { kindOf } from '../forms/kinds.ts';
@@ -61,7 +61,7 @@ export function capacityTo(target: Target, level: number): number {
   const corners = [...new Set([floor, ...hollow.map(([at]) => at), height])]
     .filter((at) => at >= floor)
     .sort((a, b) => a - b);
-  const area = (at: number) => planArea(section(Math.min(at, height - 1e-9)).inner);
+  const area = (at: number) => planArea(section(Math.min(at, height - ROUNDING)).inner);
   const upTo = (end: number): number => {
     let sum = 0;
     corners.slice(1).forEach((corner, index) => {

@@ -1,5 +1,5 @@
 import { wetLength } from '../units/shrinkage.ts';
-import { radians, TAU } from '../numbers.ts';
+import { radians, ROUNDING, TAU } from '../numbers.ts';
 import { pointAt, stationsOf } from '../geometry/outline/stations.ts';
 import { circle, type PlanPoint, type Support } from '../geometry/outline/support.ts';
 import { additionsOf, handleAside, lugPoints, type MadeHandle, type MadeLugs } from '../forms/additions.ts';
@@ -179,7 +179,7 @@ function ball(across: number): Ribbon[] {
   const radius = across / 2;
   const round = (band: number): Point3[] => {
     const up = -Math.PI / 2 + (Math.PI * band) / BANDS;
-    return ring(circle(Math.max(radius * Math.cos(up), 1e-9)), radius * (1 + Math.sin(up)));
+    return ring(circle(Math.max(radius * Math.cos(up), ROUNDING)), radius * (1 + Math.sin(up)));
   };
   return Array.from({ length: BANDS }, (_, band): Ribbon => ({
     face: 'edge',

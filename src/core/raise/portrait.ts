@@ -1,5 +1,5 @@
 import { isDraped } from '../forms/mould/draped.ts';
-import { once, radians } from '../numbers.ts';
+import { once, radians, ROUNDING } from '../numbers.ts';
 import type { SizeState, Target } from '../target/target.ts';
 import { cross, dot, length, minus, unit } from './pose.ts';
 import { ROUND, UP } from './portraitSize.ts';
@@ -64,7 +64,7 @@ function seenFrom(faces: readonly SolidFace[], scale: number): Seen[] {
   const up = cross(toEye, right);
   return faces.flatMap(({ face, corners }): Seen[] => {
     const across = areaNormal(corners);
-    if (length(across) < 1e-9) return [];
+    if (length(across) < ROUNDING) return [];
     const normal = unit(across);
     const keys = corners.map((point) => point.map((value) => Math.round(value / SAME)).join());
     const middle = corners.reduce((sum, point) => sum + dot(point, toEye), 0) / corners.length;

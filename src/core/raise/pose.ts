@@ -1,4 +1,5 @@
 import type { Point3 } from '../geometry/point.ts';
+import { ROUNDING } from '../numbers.ts';
 
 /** A place in the plane (mm). */
 export type Point2 = readonly [number, number];
@@ -76,7 +77,7 @@ export function turnAbout(at: Point3, axis: Point3, angle: number): Pose {
 function axisAngle({ x, y, z }: Pose): { axis: Point3; angle: number } {
   const twist: Point3 = [y[2] - z[1], z[0] - x[2], x[1] - y[0]];
   const angle = Math.atan2(length(twist), x[0] + y[1] + z[2] - 1);
-  if (length(twist) > 1e-9) return { axis: unit(twist), angle };
+  if (length(twist) > ROUNDING) return { axis: unit(twist), angle };
   if (angle < 1) return { axis: [1, 0, 0], angle: 0 };
   const rows: readonly Point3[] = [plus(x, [1, 0, 0]), plus(y, [0, 1, 0]), plus(z, [0, 0, 1])];
   const largest = rows.reduce((best, row) => (length(row) > length(best) ? row : best));

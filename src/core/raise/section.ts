@@ -1,4 +1,4 @@
-import { degrees } from '../numbers.ts';
+import { degrees, ROUNDING } from '../numbers.ts';
 import type { BentWall, Body, PanelChain, StandingPanel } from './body.ts';
 import { normalOf } from './hinges.ts';
 import { length, plus, times, type Point2 } from './pose.ts';
@@ -24,7 +24,7 @@ function slopeNear({ lows, highs }: BentWall, index: number): number {
       const [a, b, c, d] = [lows[at], lows[at + 1], highs[at + 1], highs[at]];
       if (!a || !b || !c || !d) continue;
       const normal = plus(normalOf(a, b, d), normalOf(b, c, d));
-      if (length(normal) > 1e-9) return degrees(Math.asin(-normal[2] / length(normal)));
+      if (length(normal) > ROUNDING) return degrees(Math.asin(-normal[2] / length(normal)));
     }
   }
   return 0;

@@ -1,4 +1,4 @@
-import { TAU } from '../../numbers.ts';
+import { ROUNDING, TAU } from '../../numbers.ts';
 import { hull } from '../../geometry/outline/hull.ts';
 import { CORNER, cornerTurns, isConvex, KINK_TOLERANCE } from '../../geometry/outline/arcOutline.ts';
 import { bounds, moved, type Outline, type Vertex } from '../../geometry/outline/outline.ts';
@@ -102,7 +102,7 @@ function gathered(pieces: readonly Piece[]): Piece[] {
   const found: Piece[] = [];
   for (const piece of pieces) {
     const last = found.at(-1);
-    const meets = last && Math.abs(wrapped(last.from + last.turn - piece.from + 1) - 1) < 1e-9;
+    const meets = last && Math.abs(wrapped(last.from + last.turn - piece.from + 1) - 1) < ROUNDING;
     if (last && meets && last.turn > 0 && piece.turn > 0 && last.turn + piece.turn <= MOST_TURN) {
       const radius = radiusOf(last);
       if (Math.abs(radiusOf(piece) / radius - 1) < SAME_RADIUS) {

@@ -2,6 +2,7 @@ import { hull } from '../../geometry/outline/hull.ts';
 import { solveLinear, type Quad } from '../screen/homography.ts';
 import { evenLight, lightAt, partingValue, shrunk, type GreyImage, type Pixel } from './image.ts';
 import { Lens } from './lens.ts';
+import { ROUNDING } from '../../numbers.ts';
 
 /** A sheet of paper in a photograph: its corners without the lens's curve (px), in order round, and the lens. */
 export interface SheetFound {
@@ -86,7 +87,7 @@ function largestQuad(hull: readonly Pixel[]): Quad | null {
         const own = (to: number) => size(at.map((other, index) => (index === side ? to : other)));
         return hull.reduce((most, _, to) => (own(to) > own(most) ? to : most), one);
       });
-      if (size(at) <= before + 1e-9) break;
+      if (size(at) <= before + ROUNDING) break;
     }
     if (!best || size(at) > size(best)) best = at;
   }

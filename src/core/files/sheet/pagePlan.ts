@@ -3,6 +3,7 @@ import { bounds, moved, type Bounds, type Outline } from '../../geometry/outline
 import { rectangle } from '../../geometry/outline/shapes.ts';
 import type { Part } from '../../parts/part/part.ts';
 import { FOOTER_HEIGHT, PAGE_OVERLAP, PAPER_MARGIN, type PaperSize } from '../../studio/printer/paper.ts';
+import { ROUNDING } from '../../numbers.ts';
 
 /** A part on a page: how far its own frame is moved to the page's, and which of its tiles is seen there. */
 export interface PlannedPart {
@@ -61,7 +62,7 @@ export function pageWindow({ width, height }: PaperSize): Bounds {
 
 /** How many windows of `window` mm, each overlapping the next, cover `length` mm. */
 function count(length: number, window: number): number {
-  return Math.max(1, Math.ceil((length - PAGE_OVERLAP) / (window - PAGE_OVERLAP) - 1e-9));
+  return Math.max(1, Math.ceil((length - PAGE_OVERLAP) / (window - PAGE_OVERLAP) - ROUNDING));
 }
 
 /** The tile of a part in its own frame. */
@@ -203,8 +204,8 @@ function placeOn(page: Open, room: PartRoom): { dx: number; dy: number } | null 
   const whole: Bounds = { minX: Math.min(...all.map(({ minX }) => minX)), minY: Math.min(...all.map(({ minY }) => minY)), maxX: Math.max(...all.map(({ maxX }) => maxX)), maxY: Math.max(...all.map(({ maxY }) => maxY)) }; // prettier-ignore
   const { clear } = page;
   const outlines = outlinesOf(room);
-  for (let dy = clear.minY - whole.minY; dy + whole.maxY <= clear.maxY + 1e-9; dy += STEP) {
-    for (let dx = clear.minX - whole.minX; dx + whole.maxX <= clear.maxX + 1e-9; dx += STEP) {
+  for (let dy = clear.minY - whole.minY; dy + whole.maxY <= clear.maxY + ROUNDING; dy += STEP) {
+    for (let dx = clear.minX - whole.minX; dx + whole.maxX <= clear.maxX + ROUNDING; dx += STEP) {
       if (outlines.every((outline) => { const own = lyingAt(outline, dx, dy); return page.there.every((other) => isApart(own, other, BETWEEN)); })) return { dx, dy }; // prettier-ignore
     }
   }

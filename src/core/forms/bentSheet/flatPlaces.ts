@@ -2,6 +2,7 @@ import type { LaidMesh } from '../mould/cutMesh.ts';
 import { doubleNormals, meshArea } from '../../geometry/mesh/mesh.ts';
 import type { Placed } from './bentSheet.ts';
 import type { Point } from '../../geometry/point.ts';
+import { ROUNDING } from '../../numbers.ts';
 
 /** Side of a lookup cell, in mean sides of a triangle. */
 const CELL = 1.6;
@@ -33,7 +34,7 @@ export function flatPlaces({ mesh, uv }: LaidMesh): (point: Point) => Placed | n
       const whole = (bx - ax) * (cy - ay) - (cx - ax) * (by - ay);
       const wb = ((x - ax) * (cy - ay) - (cx - ax) * (y - ay)) / whole;
       const wc = ((bx - ax) * (y - ay) - (x - ax) * (by - ay)) / whole;
-      if (wb < -1e-9 || wc < -1e-9 || wb + wc > 1 + 1e-9) continue;
+      if (wb < -ROUNDING || wc < -ROUNDING || wb + wc > 1 + ROUNDING) continue;
       const mixed = (axis: number) => (1 - wb - wc) * (positions[3 * a + axis] as number) + wb * (positions[3 * b + axis] as number) + wc * (positions[3 * c + axis] as number); // prettier-ignore
       const [nx, ny, nz] = normals[index] ?? [0, 0, 1];
       const long = Math.hypot(nx, ny, nz) || 1;

@@ -1,5 +1,5 @@
 import { wetLength } from '../../units/shrinkage.ts';
-import { once, TAU } from '../../numbers.ts';
+import { once, ROUNDING, TAU } from '../../numbers.ts';
 import { insideLine } from '../../geometry/outline/insideLine.ts';
 import { bentSheet } from './bentSheet.ts';
 import { gridOf } from './sheetGrid.ts';
@@ -153,7 +153,7 @@ function newFooting(form: SheetForm, t: number, k: number, shrinkage: number): F
   let best: { readonly set: readonly Place[]; readonly room: number } | null = null;
   for (const set of sets) {
     const room = roomOf(set);
-    if (!best || room > best.room + 1e-9) best = { set, room };
+    if (!best || room > best.room + ROUNDING) best = { set, room };
   }
   return best && footing(round(best.set, bent.middle));
 }

@@ -3,7 +3,7 @@ import { rangeFaults } from '../../ranges.ts';
 import { meshTrouble } from '../../geometry/mesh/checkMesh.ts';
 import { bulge, doubleNormals, type Mesh } from '../../geometry/mesh/mesh.ts';
 import { supportOf } from '../../parts/plan/plan.ts';
-import { TAU } from '../../numbers.ts';
+import { ROUNDING, TAU } from '../../numbers.ts';
 import { meshOf, offsetsOf, type DrapedTarget } from './draped.ts';
 import { MOULD_LIMITS, type DrapedForm, type MeshForm, type MouldForm } from '../../target/mouldForm.ts';
 import { evenRadius } from './mouldSurface.ts';
@@ -33,7 +33,7 @@ function undercut(form: MouldForm): Fault[] {
   const [rim, foot] = [supportOf(form.rim), supportOf(form.foot)];
   const out = Array.from({ length: 72 }, (_, step) => rim.h((step * TAU) / 72) - foot.h((step * TAU) / 72));
   const least = Math.min(...out);
-  if (least >= -1e-9) return [];
+  if (least >= -ROUNDING) return [];
   return [fault('form.foot', `${(-least).toFixed(1)} mm`, 'must lie within the rim all round: over an undercut no slab comes off')]; // prettier-ignore
 }
 
@@ -56,15 +56,15 @@ export function mouldFaults(form: MouldForm, into: number): Fault[] {
   if (form.wall === 'dome') {
     if (form.foot) found.push(fault('form.foot', form.foot.kind, 'is left out of a full dome'));
     const radius = evenRadius(supportOf(form.rim));
-    if (form.depth > radius + 1e-9) found.push(fault('form.depth', form.depth, `must not be over ${radius.toFixed(1)} mm: past a half sphere the mould is undercut`)); // prettier-ignore
+    if (form.depth > radius + ROUNDING) found.push(fault('form.depth', form.depth, `must not be over ${radius.toFixed(1)} mm: past a half sphere the mould is undercut`)); // prettier-ignore
   } else if (!form.foot) found.push(fault('form.foot', null, 'is needed: only a full dome has no flat floor'));
   if ((form.wall === 'drawn') !== (form.profile !== undefined)) found.push(fault('form.profile', null, 'belongs to a drawn wall, which needs it')); // prettier-ignore
   for (const [index, [out, up]] of (form.profile ?? []).entries()) {
     const [beforeOut, beforeUp] = form.profile?.[index - 1] ?? [0, 0];
-    if (out < beforeOut - 1e-9 || up < beforeUp - 1e-9) found.push(fault(`form.profile.${index}`, [out, up], 'must lead outward and upward: over an undercut no slab comes off')); // prettier-ignore
+    if (out < beforeOut - ROUNDING || up < beforeUp - ROUNDING) found.push(fault(`form.profile.${index}`, [out, up], 'must lead outward and upward: over an undercut no slab comes off')); // prettier-ignore
   }
   const [first, last] = [form.profile?.[0], form.profile?.at(-1)];
-  if (first && last && (Math.hypot(...first) > 1e-9 || Math.hypot(last[0] - 1, last[1] - 1) > 1e-9)) found.push(fault('form.profile', form.profile?.length, 'must run from [0, 0] to [1, 1]')); // prettier-ignore
+  if (first && last && (Math.hypot(...first) > ROUNDING || Math.hypot(last[0] - 1, last[1] - 1) > ROUNDING)) found.push(fault('form.profile', form.profile?.length, 'must run from [0, 0] to [1, 1]')); // prettier-ignore
   found.push(...undercut(form));
   if (found.length === 0 && into > 0 && form.depth <= into) found.push(fault('form.depth', form.depth, `must be deeper than the slab: ${into.toFixed(1)} mm`)); // prettier-ignore
   return found;
@@ -75,7 +75,7 @@ export function drapedMeshTrouble(mesh: Mesh): string | null {
   const trouble = meshTrouble(mesh);
   if (trouble) return trouble;
   const facing = bulge(mesh);
-  const hanging = doubleNormals(mesh).filter(([, , z]) => z * facing > 1e-9).length;
+  const hanging = doubleNormals(mesh).filter(([, , z]) => z * facing > ROUNDING).length;
   if (hanging === 0) return null;
   const share = (300 * hanging) / mesh.triangles.length;
   return `overhangs: ${share.toFixed(0)} % of its triangles look the other way. Turn it so that it opens upward (z), and take undercuts away`; // prettier-ignore

@@ -1,4 +1,4 @@
-import { onDemand, once, remembered } from '../../numbers.ts';
+import { once, onDemand, remembered, ROUNDING } from '../../numbers.ts';
 import { hull, hullReach } from '../../geometry/outline/hull.ts';
 import { inward } from '../../geometry/outline/derived.ts';
 import { type Support } from '../../geometry/outline/support.ts';
@@ -54,7 +54,7 @@ const silhouette = once((mesh: Mesh): Reach[] => {
   const { positions, triangles } = mesh;
   const { least, greatest } = boxOf(mesh);
   const [low, high] = [least[2], greatest[2]];
-  const per = ROWS / Math.max(1e-9, high - low);
+  const per = ROWS / Math.max(ROUNDING, high - low);
   const left = new Float64Array(ROWS + 1).fill(Infinity);
   const right = new Float64Array(ROWS + 1).fill(-Infinity);
   for (let at = 0; at < triangles.length; at += 1) {
@@ -64,8 +64,8 @@ const silhouette = once((mesh: Mesh): Reach[] => {
     const z0 = positions[p + 2] as number;
     const x1 = positions[q] as number;
     const z1 = positions[q + 2] as number;
-    const first = Math.max(0, Math.ceil((Math.min(z0, z1) - low) * per - 1e-9));
-    const last = Math.min(ROWS, Math.floor((Math.max(z0, z1) - low) * per + 1e-9));
+    const first = Math.max(0, Math.ceil((Math.min(z0, z1) - low) * per - ROUNDING));
+    const last = Math.min(ROWS, Math.floor((Math.max(z0, z1) - low) * per + ROUNDING));
     for (let row = first; row <= last; row += 1) {
       const z = low + row / per;
       const x = z1 === z0 ? x0 : x0 + ((z - z0) / (z1 - z0)) * (x1 - x0);
@@ -98,7 +98,7 @@ function shareAt(figure: (share: number) => number): number {
   for (let step = 0; step < 60 && high - low > 1e-12; step += 1) {
     const share = (low * above - high * below) / (above - below);
     const value = figure(share);
-    if (Math.abs(value) < 1e-9) return share;
+    if (Math.abs(value) < ROUNDING) return share;
     if (value < 0) [low, below, above] = [share, value, before < 0 ? above / 2 : above];
     else [high, above, below] = [share, value, before > 0 ? below / 2 : below];
     before = value;

@@ -1,6 +1,7 @@
 import { planReach } from '../../parts/plan/plan.ts';
 import { mouldSurface } from './mouldSurface.ts';
 import { DRAGGED_POINTS, type MouldForm } from '../../target/mouldForm.ts';
+import { ROUNDING } from '../../numbers.ts';
 
 /** A point of a drawn wall between floor and rim, on the mould's own section (mm). */
 export interface WallPoint {
@@ -23,7 +24,7 @@ export function withWallPoint(form: MouldForm, index: number, to: Partial<Omit<W
   const [low, high] = [foot ? planReach(foot) : 0, planReach(rim)];
   const next = profile.map(([out, up], at) => {
     if (at !== index) return [out, up] as const;
-    const moved = to.across === undefined || high - low < 1e-9 ? out : (to.across - low) / (high - low);
+    const moved = to.across === undefined || high - low < ROUNDING ? out : (to.across - low) / (high - low);
     return [moved, to.up === undefined ? up : to.up / depth] as const;
   });
   return { ...form, profile: next };

@@ -7,6 +7,7 @@ import { readStl } from '../../geometry/mesh/readStl.ts';
 import { madeOf } from './draped.ts';
 import { drapedMeshTrouble, foundSound } from './drapedFaults.ts';
 import { DEFAULT_BLANK_MARGIN, MOULD_LIMITS, type MeshForm } from '../../target/mouldForm.ts';
+import { ROUNDING } from '../../numbers.ts';
 
 /** A mould that was read from a file, or why it was not. */
 export type MouldReading =
@@ -94,7 +95,11 @@ function silhouetteOf({ positions, triangles }: Mesh, low: number, high: number)
     const [x0, z0, x1, z1] = [positions[p] as number, positions[p + 2] as number, positions[q] as number, positions[q + 2] as number]; // prettier-ignore
     // Where a side crosses a row, and its ends at top and bottom.
     const [from, to] = [Math.min(z0, z1), Math.max(z0, z1)];
-    for (let row = Math.ceil((from - low) / step - 1e-9); row <= Math.floor((to - low) / step + 1e-9); row += 1) {
+    for (
+      let row = Math.ceil((from - low) / step - ROUNDING);
+      row <= Math.floor((to - low) / step + ROUNDING);
+      row += 1
+    ) {
       mark(z1 === z0 ? x0 : x0 + ((x1 - x0) * (low + row * step - z0)) / (z1 - z0), row);
     }
   }

@@ -1,4 +1,4 @@
-import { onDemand } from '../../numbers.ts';
+import { onDemand, ROUNDING } from '../../numbers.ts';
 import { supportOf } from '../../parts/plan/plan.ts';
 import { pointAt } from '../../geometry/outline/stations.ts';
 import { between, inward } from '../../geometry/outline/derived.ts';
@@ -149,7 +149,7 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
   const { flats } = middle;
   const tight: readonly TightCorner[] = flats
     .map((from, index) => ({ from, to: from + turned((flats[(index + 1) % flats.length] ?? from) - from) }))
-    .filter(({ from, to }) => distance <= 0 && to > from && radiusBetween(rim, from, to) <= into + 1e-9);
+    .filter(({ from, to }) => distance <= 0 && to > from && radiusBetween(rim, from, to) <= into + ROUNDING);
   const tightAt = (phi: number, end: 'before' | 'after') => {
     const same = (one: number, other: number) => turned(one - other + 1e-6) < 2e-6;
     return tight.find(({ from, to }) => (end === 'after' ? same(phi, from) : same(phi, to))) ?? null;
@@ -189,7 +189,7 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
     one[1] + f * (other[1] - one[1]),
     one[2] + f * (other[2] - one[2]),
   ];
-  const isFlat = (phi: number) => flats.some((flat) => turned(flat - phi + 1e-9) < 2e-9);
+  const isFlat = (phi: number) => flats.some((flat) => turned(flat - phi + ROUNDING) < 2e-9);
   const onBearing = ({ phi, along }: Bearing, made: (end: 'before' | 'after') => Point3): Point3 =>
     isFlat(phi) ? mixed(made('before'), made('after'), along) : made('after');
   // In a hollow the wall starts where its offset meets the offset floor.
@@ -213,7 +213,7 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
       return shifted([place, [(u / level) * Math.cos(angle), (v / level) * Math.cos(angle), -Math.sin(angle)]]);
     });
   const facing = (phi: number): Bearing => {
-    const corner = tight.find(({ from, to }) => turned(phi - from) > 1e-9 && turned(phi - from) < turned(to - from) - 1e-9); // prettier-ignore
+    const corner = tight.find(({ from, to }) => turned(phi - from) > ROUNDING && turned(phi - from) < turned(to - from) - ROUNDING); // prettier-ignore
     return corner ? { phi: corner.from, along: 1 } : { phi, along: 0 };
   };
   // The places round a mould are slow to compute, so they are computed at first use.

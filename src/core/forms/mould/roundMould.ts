@@ -2,6 +2,7 @@ import type { MouldForm } from '../../target/mouldForm.ts';
 import { mouldSurface, movedMould } from './mouldSurface.ts';
 import type { Bearing } from './roundTable.ts';
 import type { Point3 } from '../../geometry/point.ts';
+import { ROUNDING } from '../../numbers.ts';
 
 /** The three radii of a round mould's blank, without margin (wet mm). */
 export interface RoundBlank {
@@ -22,7 +23,7 @@ const STEPS = 2000;
 export function isRound({ rim, foot }: MouldForm): boolean {
   const at = ({ at: place = [0, 0] }: MouldForm['rim']) => place;
   if (rim.kind !== 'circle') return false;
-  return !foot || (foot.kind === 'circle' && Math.hypot(at(rim)[0] - at(foot)[0], at(rim)[1] - at(foot)[1]) < 1e-9);
+  return !foot || (foot.kind === 'circle' && Math.hypot(at(rim)[0] - at(foot)[0], at(rim)[1] - at(foot)[1]) < ROUNDING);
 }
 
 /**

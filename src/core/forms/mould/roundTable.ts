@@ -1,4 +1,4 @@
-import { TAU } from '../../numbers.ts';
+import { ROUNDING, TAU } from '../../numbers.ts';
 import { pointAt } from '../../geometry/outline/stations.ts';
 import { turned, type Support } from '../../geometry/outline/support.ts';
 
@@ -69,8 +69,8 @@ export function roundTable(shape: Support, tight: readonly TightCorner[]): Round
     const [one, other] = [rows[low], rows[high]];
     if (!one || !other) return { phi: 0, along: 0 };
     const f = other.share > one.share ? (wanted - one.share) / (other.share - one.share) : 0;
-    if (f < 1e-9) return one.bearing;
-    if (f > 1 - 1e-9) return other.bearing;
+    if (f < ROUNDING) return one.bearing;
+    if (f > 1 - ROUNDING) return other.bearing;
     if (one.bearing.phi === other.bearing.phi) return { phi: one.bearing.phi, along: one.bearing.along + f * (other.bearing.along - one.bearing.along) }; // prettier-ignore
     const by = turned(other.bearing.phi - one.bearing.phi) || TAU;
     return { phi: turned(one.bearing.phi + f * (by > Math.PI ? by - TAU : by)), along: 0 };

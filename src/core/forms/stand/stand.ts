@@ -1,5 +1,5 @@
 import { DEFAULT_FRICTION, type StandForm, type Rolls } from '../../target/standForm.ts';
-import { TAU } from '../../numbers.ts';
+import { ROUNDING, TAU } from '../../numbers.ts';
 
 /** A roll as high as this part of the device holds it well below its middle. A rule of the bench. */
 const ROLL_SHARE = 0.2;
@@ -93,7 +93,7 @@ function leanAt({ back: [bx, bz], radii, strip }: StandSide, x: number): number 
   const far = Math.hypot(a, b);
   if (far < radii.back) return null;
   const lean = Math.atan2(b, a) - Math.acos(-radii.back / far);
-  return lean > -1e-9 && lean < TAU / 4 ? Math.max(0, lean) : null;
+  return lean > -ROUNDING && lean < TAU / 4 ? Math.max(0, lean) : null;
 }
 
 /** Steps in which the foot is slid along the floor. */

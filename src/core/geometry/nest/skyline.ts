@@ -1,4 +1,4 @@
-import { once } from '../../numbers.ts';
+import { once, ROUNDING } from '../../numbers.ts';
 import { AXES } from '../outline/outline.ts';
 import type { NestShape, Turns } from './nestShape.ts';
 import type { Piece } from './layout.ts';
@@ -69,10 +69,10 @@ interface Ledge {
 function lowest(ledges: readonly Ledge[], wide: number, room: number): { x: number; y: number } | null {
   let best: { x: number; y: number } | null = null;
   ledges.forEach(({ x }, index) => {
-    if (x + wide > room + 1e-9) return;
+    if (x + wide > room + ROUNDING) return;
     let y = 0;
-    for (let at = index; at < ledges.length && (ledges[at]?.x ?? 0) < x + wide - 1e-9; at += 1) y = Math.max(y, ledges[at]?.y ?? 0); // prettier-ignore
-    if (!best || y < best.y - 1e-9) best = { x, y };
+    for (let at = index; at < ledges.length && (ledges[at]?.x ?? 0) < x + wide - ROUNDING; at += 1) y = Math.max(y, ledges[at]?.y ?? 0); // prettier-ignore
+    if (!best || y < best.y - ROUNDING) best = { x, y };
   });
   return best;
 }
@@ -81,10 +81,10 @@ function raised(ledges: readonly Ledge[], x: number, wide: number, y: number): L
   const end = x + wide;
   const kept = ledges.flatMap((ledge): Ledge[] => {
     const right = ledge.x + ledge.width;
-    if (right <= x + 1e-9 || ledge.x >= end - 1e-9) return [ledge];
+    if (right <= x + ROUNDING || ledge.x >= end - ROUNDING) return [ledge];
     return [
-      ...(ledge.x < x - 1e-9 ? [{ ...ledge, width: x - ledge.x }] : []),
-      ...(right > end + 1e-9 ? [{ ...ledge, x: end, width: right - end }] : []),
+      ...(ledge.x < x - ROUNDING ? [{ ...ledge, width: x - ledge.x }] : []),
+      ...(right > end + ROUNDING ? [{ ...ledge, x: end, width: right - end }] : []),
     ];
   });
   return [...kept, { x, width: wide, y }].sort((one, other) => one.x - other.x);
@@ -103,7 +103,7 @@ function laid(
     let best: { way: Boxed; x: number; y: number } | null = null;
     for (const way of ways) {
       const at = lowest(ledges, way.width + gap, width + gap);
-      if (at && (!best || at.y + way.height < best.y + best.way.height - 1e-9)) best = { way, ...at };
+      if (at && (!best || at.y + way.height < best.y + best.way.height - ROUNDING)) best = { way, ...at };
     }
     if (!best) return null;
     const { way, x, y } = best;
@@ -136,7 +136,7 @@ export function skyline(parts: readonly Piece[], width: number, gap: number): { 
     for (const key of keys) {
       const order = [...set].sort((one, other) => key(other[0] as Boxed) - key(one[0] as Boxed));
       const found = laid(order, width, gap);
-      if (found && (!best || found.used < best.used - 1e-9)) best = found;
+      if (found && (!best || found.used < best.used - ROUNDING)) best = found;
     }
   }
   if (!best) return null;

@@ -1,5 +1,6 @@
 import type { Vertex } from './outline.ts';
 import type { Point } from '../point.ts';
+import { ROUNDING } from '../../numbers.ts';
 
 /** Most that an arc may deviate from the points that it replaces (mm): well within what a knife follows. */
 export const ARC_TOLERANCE = 0.12;
@@ -19,7 +20,7 @@ function bulgeThrough(a: Point, m: Point, b: Point): number {
 function offArc(a: Point, b: Point, bulge: number, p: Point): number {
   const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
   const chord = Math.hypot(dx, dy);
-  if (Math.abs(bulge) < 1e-9) return Math.abs(dx * (p[1] - a[1]) - dy * (p[0] - a[0])) / chord;
+  if (Math.abs(bulge) < ROUNDING) return Math.abs(dx * (p[1] - a[1]) - dy * (p[0] - a[0])) / chord;
   const radius = (chord * (1 + bulge * bulge)) / (4 * bulge);
   const height = radius * ((1 - bulge * bulge) / (1 + bulge * bulge));
   const centre = [(a[0] + b[0]) / 2 - (dy / chord) * height, (a[1] + b[1]) / 2 + (dx / chord) * height] as const;

@@ -1,5 +1,5 @@
 import type { ArcTemplate } from '../../target/arcTemplate.ts';
-import { degrees, radians } from '../../numbers.ts';
+import { degrees, radians, ROUNDING } from '../../numbers.ts';
 import { alongEdge, edgeAt } from '../../geometry/outline/outline.ts';
 import type { Mark, Part } from './part.ts';
 import type { Target } from '../../target/target.ts';
@@ -17,8 +17,8 @@ export interface Tracing {
  * far as it goes; a shorter wall is traced once, and once more slid back.
  */
 export function tracingsOf(owned: number, wanted: number): Tracing[] {
-  if (Math.abs(wanted - owned) < 1e-9) return [{ from: 0, to: owned }];
-  const count = Math.max(2, Math.ceil(wanted / owned - 1e-9));
+  if (Math.abs(wanted - owned) < ROUNDING) return [{ from: 0, to: owned }];
+  const count = Math.max(2, Math.ceil(wanted / owned - ROUNDING));
   return Array.from({ length: count }, (_, index) => {
     const from = index === count - 1 ? wanted - owned : index * owned;
     return { from, to: from + owned };

@@ -1,6 +1,7 @@
 import { additionsOf } from '../../forms/additions.ts';
 import type { Target } from '../../target/target.ts';
 import type { Step } from './step.ts';
+import { ROUNDING } from '../../numbers.ts';
 
 /** Steps to a strap, or to a pulled handle, as it is cut or drawn out. */
 export function handleSteps(target: Target): Step[] {
@@ -14,7 +15,7 @@ export function handleSteps(target: Target): Step[] {
       worked: [{ mmPlain: made.curve.length }, ` ÷ (1 − ${clay.shrinkage})`],
       gives: [{ mm: wet }],
     },
-    ...(Math.abs(made.neutral - wet) > 1e-9
+    ...(Math.abs(made.neutral - wet) > ROUNDING
       ? [
           {
             rule: 'the neutral line lies beside the middle one: + (k − 0.5) × thickness × turn',

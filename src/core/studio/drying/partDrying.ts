@@ -10,6 +10,7 @@ import {
   type DryingState,
 } from './dryingClay.ts';
 import { dryLayer, momentAt, type FaceLaw, type Layer, type Moistures } from './diffusion.ts';
+import { ROUNDING } from '../../numbers.ts';
 
 /** What a part lies on: plaster draws water for itself; film, board and cloth let none through to speak of. */
 export const SUPPORTS = ['board', 'cloth', 'plaster'] as const;
@@ -65,7 +66,7 @@ function timeOf(moments: readonly Moistures[], moisture: number): number | null 
   if (index < 0) return null;
   if (index === 0) return 0;
   let [low, high] = [(moments[index - 1] as Moistures).time, (moments[index] as Moistures).time];
-  for (let step = 0; step < 60 && high - low > 1e-9 * high; step += 1) {
+  for (let step = 0; step < 60 && high - low > ROUNDING * high; step += 1) {
     const middle = (low + high) / 2;
     if (momentAt(moments, middle).mean <= moisture) high = middle;
     else low = middle;

@@ -3,6 +3,7 @@ import { turnedReach } from './footprint.ts';
 import { kindOf, middleOfPlaced, placedAt, shelfArea, type Kind, type Loaded, type LoadJob, type LoadShelf, type Placed } from './loadJob.ts'; // prettier-ignore
 import { ShelfRoom, type Pair, type Slide, type Way } from './shelfRoom.ts';
 import type { Point } from '../../geometry/point.ts';
+import { ROUNDING } from '../../numbers.ts';
 
 /** Randomness and time are given from outside, so that core is deterministic. */
 export interface LoadRun {
@@ -24,7 +25,7 @@ const out: Slide = ([x, y]) => unit(x, y);
 
 function unit(x: number, y: number): Point {
   const far = Math.hypot(x, y);
-  return far > 1e-9 ? [x / far, y / far] : [1, 0];
+  return far > ROUNDING ? [x / far, y / far] : [1, 0];
 }
 
 /** Along one side the place with the nearest far edge; of those the one furthest along the other. */

@@ -1,3 +1,5 @@
+import { ROUNDING } from '../../numbers.ts';
+
 /** A stretch of a firing: at a rate (°C/h) to a temperature (°C), then held there (min). */
 export interface Segment {
   readonly rate: number;
@@ -32,7 +34,7 @@ export function celsiusAt(curve: readonly CurvePoint[], minutes: number): number
   const [to, from] = [curve[after], curve[after - 1]];
   if (!to) return curve.at(-1)?.[1] ?? COLD;
   if (!from) return to[1];
-  return from[1] + ((to[1] - from[1]) * (minutes - from[0])) / Math.max(1e-9, to[0] - from[0]);
+  return from[1] + ((to[1] - from[1]) * (minutes - from[0])) / Math.max(ROUNDING, to[0] - from[0]);
 }
 
 /** The hottest of a curve (°C), and when it was there (min); null of an empty one. */

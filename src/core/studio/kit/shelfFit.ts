@@ -1,4 +1,4 @@
-import { TAU } from '../../numbers.ts';
+import { ROUNDING, TAU } from '../../numbers.ts';
 import { sizeOf, type KitItem } from './kit.ts';
 import type { Point } from '../../geometry/point.ts';
 
@@ -47,15 +47,15 @@ function leastRise({ width }: Plan, across: number): number {
   let least = Infinity;
   for (let step = 0; step < STEPS; step += 1) {
     const need = (width[step] as number) + KILN_GAP - across * (COSINES[step] as number);
-    if (need <= 1e-9) return 0;
-    if ((SINES[step] as number) > 1e-9) least = Math.min(least, need / (SINES[step] as number));
+    if (need <= ROUNDING) return 0;
+    if ((SINES[step] as number) > ROUNDING) least = Math.min(least, need / (SINES[step] as number));
   }
   return least;
 }
 
 /** The least shift along x at which two like pieces stay the gap apart. */
 function leastStep({ width }: Plan): number {
-  return COSINES.reduce((least, cos, step) => cos > 1e-9 ? Math.min(least, ((width[step] as number) + KILN_GAP) / cos) : least, Infinity); // prettier-ignore
+  return COSINES.reduce((least, cos, step) => cos > ROUNDING ? Math.min(least, ((width[step] as number) + KILN_GAP) / cos) : least, Infinity); // prettier-ignore
 }
 
 /** Shifts of the rows on a round shelf that are tried, as shares of a step. */
@@ -71,7 +71,7 @@ interface Rows {
 function onRectangle({ reach }: Plan, { step, rise, odd }: Rows, long: number, wide: number): Point[] {
   const [right, up, left, down] = [0, 0.25, 0.5, 0.75].map((turn) => reach[turn * STEPS] ?? 0) as [number, number, number, number]; // prettier-ignore
   const places: Point[] = [];
-  const clear = 1e-9;
+  const clear = ROUNDING;
   for (let row = 0; down + up + row * rise <= wide + clear; row += 1) {
     for (let x = left + (row % 2) * odd; x + right <= long + clear; x += step) {
       places.push([x - long / 2, down + row * rise - wide / 2]);
@@ -81,7 +81,7 @@ function onRectangle({ reach }: Plan, { step, rise, odd }: Rows, long: number, w
 }
 
 function onDisc(plan: Plan, { step, rise, odd }: Rows, radius: number): Point[] {
-  const clear = 1e-9;
+  const clear = ROUNDING;
   const within = ([x, y]: Point): boolean => {
     const far = Math.hypot(x, y);
     if (far + plan.furthest <= radius + clear) return true;

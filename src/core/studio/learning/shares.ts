@@ -1,4 +1,4 @@
-import { root } from '../../numbers.ts';
+import { root, ROUNDING } from '../../numbers.ts';
 
 /** How many of how many, and between which shares the true one lies (95 %). */
 export interface Share {
@@ -49,7 +49,7 @@ export function chanceOfDifference(one: Pick<Share, 'count' | 'of'>, other: Pick
   const here = log(one.count);
   let sum = 0;
   for (let count = Math.max(0, hits - other.of); count <= Math.min(one.of, hits); count += 1) {
-    if (log(count) <= here + 1e-9) sum += Math.exp(log(count));
+    if (log(count) <= here + ROUNDING) sum += Math.exp(log(count));
   }
   return Math.min(1, sum);
 }

@@ -1,3 +1,5 @@
+import { ROUNDING } from '../../numbers.ts';
+
 /** A lump is patted to this thickness before it is rolled (mm). */
 export const PATTED = 25;
 
@@ -28,14 +30,14 @@ function stepsDown(from: number, to: number, offered: readonly number[]): number
   const between = [...new Set(offered)].filter((one) => one < from && one > to + 0.05).sort((a, b) => b - a);
   const steps: number[] = [];
   let now = from;
-  while (now > to + 1e-9) {
+  while (now > to + ROUNDING) {
     const least = now * (1 - GREATEST_BITE);
-    if (to >= least - 1e-9) {
+    if (to >= least - ROUNDING) {
       steps.push(to);
       break;
     }
     // The thinnest that is offered within the bite, or without any a step of its own.
-    const reach = between.filter((one) => one >= least - 1e-9 && one < now);
+    const reach = between.filter((one) => one >= least - ROUNDING && one < now);
     now = reach.at(-1) ?? Math.max(to, least);
     steps.push(now);
   }
@@ -67,7 +69,7 @@ export function lumpPlan(
   for (let count = 0; count <= growth.length - 1; count += 1) {
     const wide = growth.slice(0, count).reduce((product, one) => product * one, 1);
     const off = Math.abs(Math.log((whole / wide) / wide)); // prettier-ignore
-    if (off < best - 1e-9 && (count === 0 || wide >= WORTH_TURNING)) [across, best, grown] = [count, off, wide];
+    if (off < best - ROUNDING && (count === 0 || wide >= WORTH_TURNING)) [across, best, grown] = [count, off, wide];
   }
   const lump = { length: length / (whole / grown), width: width / grown, thickness: patted };
   let now: { length: number; width: number } = lump;

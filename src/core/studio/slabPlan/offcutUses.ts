@@ -1,6 +1,7 @@
 import { bounds, type Outline } from '../../geometry/outline/outline.ts';
 import { isPlate, type Part } from '../../parts/part/part.ts';
 import { TEST_BAR, type Offcut } from './offcuts.ts';
+import { ROUNDING } from '../../numbers.ts';
 
 /** What an off-cut is given to: how many of a thing are cut from it. */
 export interface OffcutUse {
@@ -17,7 +18,7 @@ export interface SmallPart {
 
 /** How many boxes lie in an off-cut in straight rows, either way round, with a gap between. */
 function rowsOf(cut: Offcut, long: number, wide: number, gap: number): number {
-  const along = (room: number, size: number) => Math.max(0, Math.floor((room + gap + 1e-9) / (size + gap)));
+  const along = (room: number, size: number) => Math.max(0, Math.floor((room + gap + ROUNDING) / (size + gap)));
   return Math.max(along(cut.length, long) * along(cut.width, wide), along(cut.length, wide) * along(cut.width, long));
 }
 
