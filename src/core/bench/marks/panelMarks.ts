@@ -1,4 +1,4 @@
-import { radians } from '../../numbers.ts';
+import { LENGTH_TOLERANCE, radians } from '../../numbers.ts';
 import { halfWidth, heightsUp, withinPanel, type LaidPanel } from '../../parts/part/laidPanel.ts';
 import type { Mark, Part } from '../../parts/part/part.ts';
 import { kindOf } from '../../forms/kinds.ts';
@@ -119,7 +119,7 @@ function alikes(part: Part, panels: readonly LaidPanel[], target: Target): Alike
     const at = onPanels(panels, place.at);
     if (!at || at.panel.part !== part.id) continue;
     const same = found.find(
-      (one) => part.count > 1 && one.word === word && Math.abs(one.at.foot - at.foot) + Math.abs(one.at.rim - at.rim) < 1e-6, // prettier-ignore
+      (one) => part.count > 1 && one.word === word && Math.abs(one.at.foot - at.foot) + Math.abs(one.at.rim - at.rim) < LENGTH_TOLERANCE, // prettier-ignore
     );
     if (same) same.copies.add(at.panel.copy);
     else found.push({ kind, word, at, copies: new Set([at.panel.copy]) });
@@ -194,7 +194,8 @@ export function withPanelMarks(part: Part, panels: readonly LaidPanel[], target:
   const places = alikes(part, panels, target);
   const { textAt } = marks;
   const textPlace = textAt ? onPanels(panels, textAt.at) : null;
-  const front = textPlace?.panel ?? panels.reduce((one, other) => (wide(other) > wide(one) + 1e-6 ? other : one));
+  const front =
+    textPlace?.panel ?? panels.reduce((one, other) => (wide(other) > wide(one) + LENGTH_TOLERANCE ? other : one));
   const text = front.part === part.id ? marks.text : undefined;
   const named = new Set([...places.flatMap(({ copies }) => [...copies]), ...(text ? [front.copy] : [])]).size > 1;
   const rows = new Map<LaidPanel, number>();

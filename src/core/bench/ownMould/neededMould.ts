@@ -5,6 +5,7 @@ import { acrossOf } from '../../forms/standing/standing.ts';
 import type { Target } from '../../target/target.ts';
 import type { DrapedTarget } from '../../forms/mould/draped.ts';
 import type { MouldForm } from '../../target/mouldForm.ts';
+import { LENGTH_TOLERANCE } from '../../numbers.ts';
 
 /** A size of the finished piece over its outside, fired. */
 export type FormedSize = 'length' | 'width' | 'height';
@@ -43,7 +44,7 @@ export function mouldFor(target: DrapedTarget, size: FormedSize, wanted: number)
     const { form } = found;
     if (form.kind !== 'mould') return found;
     const by = (wanted - formedSize(found, size)) / (1 - target.clay.shrinkage);
-    if (Math.abs(by) < 1e-6) break;
+    if (Math.abs(by) < LENGTH_TOLERANCE) break;
     found = { ...found, form: changed(form, size, by) };
   }
   return found;

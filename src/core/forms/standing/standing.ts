@@ -1,4 +1,4 @@
-import { TAU } from '../../numbers.ts';
+import { LENGTH_TOLERANCE, TAU } from '../../numbers.ts';
 import { type Support } from '../../geometry/outline/support.ts';
 import { planArea } from '../../geometry/outline/planMeasures.ts';
 
@@ -50,7 +50,7 @@ export function mouthOf(shape: Support): readonly [number, number] {
   for (let look = 0; look < LOOKS / 2 && alike; look += 1) {
     const phi = (TAU * look) / LOOKS;
     const off = x * Math.cos(phi) + y * Math.sin(phi);
-    alike = Math.abs(shape.h(phi) - shape.h(phi + Math.PI) - 2 * off) < 1e-6;
+    alike = Math.abs(shape.h(phi) - shape.h(phi + Math.PI) - 2 * off) < LENGTH_TOLERANCE;
   }
   if (alike) return [wide, deep];
   const [mx, my] = middleOfPlan(shape);

@@ -1,4 +1,4 @@
-import { once } from '../../numbers.ts';
+import { LENGTH_TOLERANCE, once } from '../../numbers.ts';
 import { bounds, edgeAt, type Outline } from '../outline/outline.ts';
 
 /** How a part may be turned on the slab: freely, end for end, or not at all (it lies along the roll). */
@@ -154,7 +154,7 @@ function discRadius(edges: readonly ShapeEdge[]): number {
     (most, { cx, cy, r, bulges }) => Math.max(most, bulges < 0 ? Infinity : Math.hypot(cx, cy) + Math.abs(r - radius)),
     0,
   );
-  return apart < 1e-6 ? radius : 0;
+  return apart < LENGTH_TOLERANCE ? radius : 0;
 }
 
 /**

@@ -1,5 +1,5 @@
 import type { Lid } from '../../target/lid.ts';
-import { degrees } from '../../numbers.ts';
+import { degrees, LENGTH_TOLERANCE } from '../../numbers.ts';
 import { planOutline } from '../../geometry/outline/curve.ts';
 import { area, bounds, mirrored } from '../../geometry/outline/outline.ts';
 import { pointAt } from '../../geometry/outline/stations.ts';
@@ -86,14 +86,14 @@ function strips(outer: Support, name: string, { depth, wall, faceUp }: CutLid): 
     const turn = turned((outer.flats[(index + 1) % outer.flats.length] ?? phi) - phi);
     return { length: Math.hypot(bx - ax, by - ay), mitre: degrees(turn) / 2 };
   });
-  const kinds = sides.filter((side, index) => sides.findIndex((one) => Math.abs(one.length - side.length) < 1e-6) === index); // prettier-ignore
+  const kinds = sides.filter((side, index) => sides.findIndex((one) => Math.abs(one.length - side.length) < LENGTH_TOLERANCE) === index); // prettier-ignore
   return kinds.map(
     ({ length, mitre }, index) =>
       laidPanel({
         id: kinds.length === 1 ? 'flange' : `flange-${index + 1}`,
         role: 'flange',
         name: kinds.length === 1 ? name : `${name} ${index + 1}`,
-        count: sides.filter((side) => Math.abs(side.length - length) < 1e-6).length,
+        count: sides.filter((side) => Math.abs(side.length - length) < LENGTH_TOLERANCE).length,
         thickness: wall,
         faceUp,
         corners: [

@@ -1,4 +1,4 @@
-import { degrees } from '../../numbers.ts';
+import { degrees, LENGTH_TOLERANCE } from '../../numbers.ts';
 import { area, mirrored, type Outline, type Vertex } from '../../geometry/outline/outline.ts';
 import { pointAt, stationsOf, type Station } from '../../geometry/outline/stations.ts';
 import type { Support } from '../../geometry/outline/support.ts';
@@ -64,7 +64,7 @@ function joinLine(plan: Support, phi: number, half: number, origin: readonly [nu
   // A corner has many normals: take the last, from which the line continues.
   return line.filter(({ x, y }, index) => {
     const next = line[index + 1];
-    return !next || Math.hypot(next.x - x, next.y - y) > 1e-6;
+    return !next || Math.hypot(next.x - x, next.y - y) > LENGTH_TOLERANCE;
   });
 }
 
@@ -82,7 +82,7 @@ function earOutline(line: readonly Seen[], half: number, out: number): Outline {
     [radius - half, out, quarter],
     [-half, out - radius, 0],
   ];
-  const apart = ([ax, ay]: Vertex, [bx, by]: Vertex) => Math.hypot(ax - bx, ay - by) > 1e-6;
+  const apart = ([ax, ay]: Vertex, [bx, by]: Vertex) => Math.hypot(ax - bx, ay - by) > LENGTH_TOLERANCE;
   for (const vertex of outer) {
     const last = found.at(-1);
     if (last && !apart(last, vertex)) found.pop();

@@ -3,6 +3,7 @@ import type { Nested, NestJob, Placement } from '../../geometry/nest/nestJob.ts'
 import { area, type Outline } from '../../geometry/outline/outline.ts';
 import { laidBox } from './laidSlab.ts';
 import type { PlanGroup, PlannedSlab, PlanPart, PlanRules } from './slabPlan.ts';
+import { LENGTH_TOLERANCE } from '../../numbers.ts';
 
 /** A placement that stays, on one of the slabs of its thickness (counted from 0). */
 export interface Locked {
@@ -162,7 +163,7 @@ class Group {
     this.bins.forEach((bin, index) => {
       const until = from + ((to - from) * (index + 1)) / this.bins.length;
       const better = (nested: Nested) => {
-        if (nested.used >= (this.bins[index]?.nested?.used ?? Infinity) - 1e-6) return;
+        if (nested.used >= (this.bins[index]?.nested?.used ?? Infinity) - LENGTH_TOLERANCE) return;
         this.bins[index] = { ...bin, nested };
         told();
       };
