@@ -35,7 +35,7 @@ export interface AppParts {
   readonly workshop: Workshop;
   /** The address that the server listens on. */
   readonly address: string;
-  /** Proxies that are believed about who asks through them; those on this machine where none are named. */
+  /** Proxies that are trusted to say who is asking; by default those on this machine. */
   readonly proxies?: readonly string[];
   /** Folder of the built screens, or null for the API alone. */
   readonly pages: string | null;

@@ -8,7 +8,7 @@ export interface Config {
   readonly dataFolder: string;
   readonly logLevel: string;
   readonly passphrase: string | null;
-  /** Proxies that are believed about who asks through them. */
+  /** Proxies that are trusted to say who is asking. */
   readonly proxies: readonly string[];
 }
 
@@ -37,7 +37,7 @@ export const SETTINGS = {
   proxies: {
     variable: 'FAWN_PROXIES',
     fallback: 'loopback',
-    meaning: 'proxies that are believed about who asks: loopback, none, or addresses with commas between',
+    meaning: 'proxies trusted to say who is asking: loopback, none, or addresses separated by commas',
   },
 } as const satisfies Record<string, Setting>;
 
@@ -86,7 +86,7 @@ export function readConfig(environment: Readonly<Record<string, string | undefin
   const proxies = named.length === 1 && named[0] === 'none' ? [] : named;
   const unknown = proxies.find((one) => one !== SETTINGS.proxies.fallback && !isNetwork(one));
   if (unknown !== undefined) {
-    throw new Error(`FAWN_PROXIES has ${unknown}: it must be loopback, none, or addresses with commas between.`);
+    throw new Error(`FAWN_PROXIES has ${unknown}: it must be loopback, none, or addresses separated by commas.`);
   }
   return { address, port, logLevel, passphrase, proxies, dataFolder: resolve(folder, text(SETTINGS.dataFolder)) };
 }

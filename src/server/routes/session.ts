@@ -25,7 +25,7 @@ export function sessionRoutes(door: Door | null): Router {
     limit: TRIES,
     standardHeaders: true,
     legacyHeaders: false,
-    // Which proxies are believed is a setting of the app.
+    // Which proxies are trusted is a setting of the app.
     validate: { xForwardedForHeader: false },
     skipSuccessfulRequests: true,
     handler: (_req, _res, next) => next(new Refusal('too-many-tries')),
