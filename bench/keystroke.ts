@@ -1,3 +1,4 @@
+import type { Locator, Page } from 'playwright-core';
 import { openBrowser } from '../e2e/browser.ts';
 import { openTable } from '../e2e/testTable.ts';
 import { percentiles, type Times } from './measure.ts';
@@ -55,11 +56,26 @@ function worked(trace: string): number[] {
     .map(({ tdur = 0 }) => tdur / 1000);
 }
 
+/** Types over the two digits of a size, now the tens (50 to 90), now the ones, at a fast typist's pace. */
+async function type(page: Page, field: Locator, count: number): Promise<void> {
+  for (let index = 0; index < count; index += 1) {
+    const place = index % 2;
+    const digit = place === 0 ? 5 + ((index / 2) % 5) : (3 * index) % 10;
+    if (place === 0) await field.press('Home');
+    await field.press('Shift+ArrowRight');
+    await field.press(String(digit));
+    await page.waitForTimeout(PAUSE);
+  }
+}
+
+/** Keys whose work is traced. */
+const TRACED = 60;
+
 /**
- * Times from a keystroke in a field to the redrawn pattern (ms), in the real page: the keyboard types over the two digits
- * of a size, now the tens (50 to 90), now the ones. First as the clock has them; then what the page's thread worked, since
- * on few processors the browser's other threads, the server and this program take their turns in between; then the times
- * of equal sums at the same pace, by which the spread of the first two is judged.
+ * Times from a keystroke in a field to the redrawn pattern (ms), in the real page. First by the clock, with nothing else
+ * running; then the processor time of the page's thread, traced over further keys, since on few processors the browser's
+ * other threads, the server and this program compete with it; then fixed sums at the same pace, whose spread shows the
+ * machine's own.
  */
 export async function keystrokes(design: string, fieldName: string, count: number): Promise<Times[]> {
   const table = await openTable({ demo: true });
@@ -72,28 +88,24 @@ export async function keystrokes(design: string, fieldName: string, count: numbe
   await field.press('Home');
   await page.waitForTimeout(SETTLED);
   await page.evaluate(WATCH);
-  await browser.startTracing(page, { categories: ['devtools.timeline'] });
-  for (let index = 0; index < count; index += 1) {
-    const place = index % 2;
-    const digit = place === 0 ? 5 + ((index / 2) % 5) : (3 * index) % 10;
-    if (place === 0) await field.press('Home');
-    await field.press('Shift+ArrowRight');
-    await field.press(String(digit));
-    await page.waitForTimeout(PAUSE);
-  }
-  const trace = await browser.stopTracing();
+  await type(page, field, count);
   const times = await page.evaluate<number[]>('window.keyTimes');
+  await browser.startTracing(page, { categories: ['devtools.timeline'] });
+  await type(page, field, TRACED);
+  const work = worked((await browser.stopTracing()).toString());
   const median = [...times].sort((one, other) => one - other)[times.length >> 1] ?? 1;
   const sums: number[] = [];
-  for (let index = 0; index < count; index += 1) {
+  for (let index = 0; index < TRACED; index += 1) {
     sums.push(await page.evaluate<number>(`(${SUMS})(${median})`));
     await page.waitForTimeout(PAUSE);
   }
   await browser.close();
   await table.close();
-  const work = worked(trace.toString());
-  for (const list of [times, work])
-    if (list.length < count / 2) throw new Error(`only ${list.length} of ${count} keystrokes redrew the pattern`);
+  for (const [list, typed] of [
+    [times, count],
+    [work, TRACED],
+  ] as const)
+    if (list.length < typed / 2) throw new Error(`only ${list.length} of ${typed} keystrokes redrew the pattern`);
   return [
     percentiles(`keystroke to redrawn pattern, ${design}`, times),
     percentiles(`  of it the page's own work`, work),

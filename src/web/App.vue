@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { storeToRefs } from 'pinia';
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { useRouter } from 'vue-router';
 import TopBar from './components/frame/TopBar.vue';
 import { useFreshPage } from './composables/useFreshPage.ts';
@@ -34,7 +34,7 @@ const made = ref({ find: false, keys: false });
 watch(open, (now) => {
   if (now) made.value[now] = true;
 });
-onMounted(fetchFrameSoon);
+fetchFrameSoon();
 const find = dialog('find');
 const keys = dialog('keys');
 

@@ -1,15 +1,18 @@
 import 'fake-indexeddb/auto';
 import { jest } from '@jest/globals';
 
-const texts = new Map<string, string>();
-jest.unstable_mockModule('./memory.ts', () => ({
-  memory: {
-    read: (name: string) => texts.get(name) ?? null,
-    write: (name: string, text: string) => Boolean(texts.set(name, text)),
-    forget: (name: string) => void texts.delete(name),
-    names: (start: string) => [...texts.keys()].filter((name) => name.startsWith(start)),
+/** The browser's small memory: it outlasts a page. */
+const storage: Record<string, string> = Object.create(
+  {},
+  {
+    getItem: { value: (name: string) => storage[name] ?? null },
+    setItem: { value: (name: string, text: string) => Object.assign(storage, { [name]: text }) },
+    removeItem: { value: (name: string) => Reflect.deleteProperty(storage, name) },
   },
-}));
+) as Record<string, string>;
+Object.defineProperty(globalThis, 'localStorage', { configurable: true, value: storage });
+afterAll(() => Reflect.deleteProperty(globalThis, 'localStorage'));
+const texts = () => Object.keys(storage).length;
 
 /** A page that has just been loaded: it has nothing in its own memory. */
 async function freshPage() {
@@ -41,11 +44,12 @@ describe('what is held in the browser', () => {
     held.write('kit:a', 'typed just now');
     held.forget('clay:b');
     held.leave();
+    expect(texts()).toBe(2);
     const next = await freshPage();
     expect(await next.read('kit:a')).toBe('typed just now');
     expect(await next.read('clay:b')).toBeNull();
     await written();
-    expect(texts.size).toBe(0);
+    expect(texts()).toBe(0);
   });
 
   it('of a page that came back is not written over by what it had handed over', async () => {
@@ -54,7 +58,7 @@ describe('what is held in the browser', () => {
     held.leave();
     held.write('kit:c', 'after it came back');
     await written();
-    expect(texts.size).toBe(0);
+    expect(texts()).toBe(0);
     expect(await (await freshPage()).read('kit:c')).toBe('after it came back');
   });
 

@@ -1,4 +1,5 @@
 import { createStore, del, get, keys, set, type UseStore } from 'idb-keyval';
+import { nextTask } from './composables/nextTask.ts';
 import { memory } from './memory.ts';
 
 /**
@@ -23,6 +24,8 @@ const database = (): UseStore => (opened ??= createStore('fawn-table', 'held'));
 async function tell(name: string): Promise<void> {
   if (busy.has(name)) return;
   busy.add(name);
+  // Not in the event that changed it, which is to redraw at once.
+  await nextTask();
   try {
     for (let text = waiting.get(name); text !== undefined; text = waiting.get(name)) {
       await (text === null ? del(name, database()) : set(name, text, database()));

@@ -1,4 +1,5 @@
 import { defineAsyncComponent, type Component } from 'vue';
+import { fetchAtRest } from './composables/fetchAtRest.ts';
 
 /** Parts of the frame that nothing needs at first: fetched when they are opened, or soon after the page is there. */
 const LATER = {
@@ -34,7 +35,5 @@ export const ShelfTools = part(LATER.ShelfTools);
 export const WindowAlerts = part(LATER.WindowAlerts);
 export const ShelfMenu = part(LATER.ShelfMenu);
 
-/** Fetches them while the server is there. */
-export function fetchFrameSoon(): void {
-  setTimeout(() => Object.values(LATER).forEach((load) => void load().catch(() => undefined)), SOON);
-}
+/** Fetches them while the server is there. Called in a component's setup. */
+export const fetchFrameSoon = (): void => fetchAtRest(Object.values(LATER), SOON);

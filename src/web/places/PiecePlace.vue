@@ -47,14 +47,12 @@ function startTyping(): void {
 
 /** Dialogs are made when they are asked for, or at rest, each in a task of its own. They stay, to close and give the keyboard back. */
 const made = reactive(new Set<'how' | 'history' | 'mesh'>());
-onUnmounted(
-  fetchSoon(async () => {
-    for (const dialog of ['how', 'history', 'mesh'] as const) {
-      made.add(dialog);
-      await nextTask();
-    }
-  }),
-);
+fetchSoon(async () => {
+  for (const dialog of ['how', 'history', 'mesh'] as const) {
+    made.add(dialog);
+    await nextTask();
+  }
+});
 watch([how, history, () => reading.asked], ([asked, past, mesh]) => {
   if (asked) made.add('how');
   if (past) made.add('history');

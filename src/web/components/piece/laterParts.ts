@@ -1,5 +1,5 @@
 import { defineAsyncComponent, type Component } from 'vue';
-import { nextTask } from '../../composables/nextTask.ts';
+import { fetchAtRest } from '../../composables/fetchAtRest.ts';
 
 /** Parts of a piece's stages that the first one does not need: fetched when they are opened, or soon after the piece is there. */
 const LATER = {
@@ -56,22 +56,5 @@ export const RaiseBar = part(LATER.RaiseBar);
 /** Drawing in three dimensions is fetched only when a piece is first raised. */
 export const StandingView = defineAsyncComponent(() => import('../standing/StandingView.vue'));
 
-/**
- * Fetches the other parts while the server is there, so that every stage opens when it is not, and tells when. Each is asked for
- * in a task of its own. Ends when it is called.
- */
-export function fetchSoon(then: () => void): () => void {
-  let ended = false;
-  const timer = setTimeout(async () => {
-    for (const load of Object.values(LATER)) {
-      void load().catch(() => undefined);
-      await nextTask();
-      if (ended) return;
-    }
-    then();
-  }, SOON);
-  return () => {
-    ended = true;
-    clearTimeout(timer);
-  };
-}
+/** Fetches the parts while the server is there, and then calls back. Called in a component's setup. */
+export const fetchSoon = (then: () => void): void => fetchAtRest(Object.values(LATER), SOON, then);
