@@ -66,7 +66,7 @@ const learnt = {
 };
 
 /** The shape of each kind of record. Ranges are core's, checked once the shape is right. */
-const SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> } = {
+export const RECORD_SCHEMAS: { readonly [K in RecordKind]: Joi.ObjectSchema<RecordBodies[K]> } = {
   clay: Joi.object<Clay>({
     name: name().required(),
     wetDensity: figure().required(),
@@ -141,14 +141,14 @@ const CHECKS: { readonly [K in RecordKind]: (body: RecordBodies[K]) => Fault[] }
 };
 
 /** All kinds of records. */
-export const RECORD_KINDS = Object.keys(SCHEMAS) as RecordKind[];
+export const RECORD_KINDS = Object.keys(RECORD_SCHEMAS) as RecordKind[];
 
 /** Reads a parsed JSON value as the body of a record: shape, then what core says of its figures. Never throws. */
 export function readRecord<K extends RecordKind>(
   kind: K,
   value: unknown,
 ): { body: RecordBodies[K] } | { faults: readonly Fault[] } {
-  const shape = readShape<RecordBodies[K]>(SCHEMAS[kind], value);
+  const shape = readShape<RecordBodies[K]>(RECORD_SCHEMAS[kind], value);
   if ('faults' in shape) return shape;
   const faults = CHECKS[kind](shape.value);
   return faults.length > 0 ? { faults } : { body: shape.value };

@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core';
 import { computed, h, ref, shallowRef } from 'vue';
 import { isDraped } from '../../../core/forms/mould/draped.ts';
+import { useOpenedParts } from '../../composables/openedParts.ts';
 import { useRehearsal } from '../../composables/useRehearsal.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useSettings } from '../../stores/settings.ts';
@@ -27,7 +28,8 @@ const LOOK = { view: 'turned' } as const;
 /** While a size is dragged the drawing stands still, so that the grip stays under the pointer. */
 const held = shallowRef<ShapePlaces | null>(null);
 const raises = computed(() => !isDraped(piece.target) && !['stand', 'sheet'].includes(piece.target.form.kind));
-const opens = computed(() => piece.developed.finished.capacityBrim > 0);
+const stands = useOpenedParts();
+const opens = computed(() => stands('filling line') && piece.developed.finished.capacityBrim > 0);
 
 const room = computed(() => ({ width: width.value, height: height.value }));
 const places = computed(() => shapePlaces(piece.target, room.value, held.value ?? undefined));
