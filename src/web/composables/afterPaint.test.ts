@@ -6,6 +6,7 @@ const FRAME = 16;
 
 let scope: EffectScope;
 const source = ref(0);
+const owner = ref('cup');
 let shown: Readonly<{ value: number }>;
 
 beforeEach(() => {
@@ -14,7 +15,12 @@ beforeEach(() => {
   globalThis.cancelAnimationFrame = (frame) => clearTimeout(frame);
   source.value = 0;
   scope = effectScope();
-  shown = scope.run(() => afterPaint(() => source.value)) as Readonly<{ value: number }>;
+  shown = scope.run(() =>
+    afterPaint(
+      () => source.value,
+      () => owner.value,
+    ),
+  ) as Readonly<{ value: number }>;
 });
 afterEach(() => {
   scope.stop();
@@ -72,6 +78,22 @@ describe('what follows after the paint', () => {
 
   it('follows slow changes each by itself', async () => {
     expect(await change(10, 200)).toBeLessThan(FRAME + 3);
+  });
+
+  it('follows at once when the value is of another thing, and waits as before afterwards', async () => {
+    await change(3, 40);
+    expect(shown.value).not.toBe(source.value);
+    owner.value = 'jar';
+    source.value = 50;
+    await nextTick();
+    expect(shown.value).toBe(50);
+    jest.advanceTimersByTime(1000);
+    expect(shown.value).toBe(50);
+    source.value = 51;
+    await nextTick();
+    expect(shown.value).toBe(50);
+    jest.advanceTimersByTime(FRAME + 1);
+    expect(shown.value).toBe(51);
   });
 
   it('ends with its scope', async () => {

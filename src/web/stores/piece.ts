@@ -58,7 +58,10 @@ export const usePiece = defineStore('piece', () => {
   const laying = useFineBlank(target);
   const developed = computed(() => develop(target.value, bench.bench, laying.blank.value ?? laying.last.value));
   /** What the fields and figures beside the table show: a key or a drag is answered on the table first. */
-  const beside = afterPaint(() => ({ target: target.value, developed: developed.value }));
+  const beside = afterPaint(
+    () => ({ target: target.value, developed: developed.value }),
+    () => thing.value,
+  );
 
   /** Which opening is the newest: replies of earlier ones come too late. */
   let opening = 0;
