@@ -34,7 +34,8 @@ function objOf(rings: number): string {
   const { positions, triangles } = cap(240, 40, rings);
   const rows: string[] = [];
   for (let at = 0; at < positions.length; at += 3) rows.push(`v ${positions.subarray(at, at + 3).join(' ')}`);
-  for (let at = 0; at < triangles.length; at += 3) rows.push(`f ${[0, 1, 2].map((side) => (triangles[at + side] as number) + 1).join(' ')}`); // prettier-ignore
+  for (let at = 0; at < triangles.length; at += 3)
+    rows.push(`f ${[0, 1, 2].map((side) => (triangles[at + side] as number) + 1).join(' ')}`);
   return rows.join('\n');
 }
 
@@ -43,20 +44,28 @@ const STEPS: readonly (readonly [name: string, ms: number, work: (page: Page, fi
   ['reading it', 4000, (page, file) => page.locator('input[name="mould-file"]').setInputFiles(file)],
   ['laying its blank', 10_000, (page) => page.getByRole('button', { name: 'Take this mould' }).click()],
   ['opening Flat', 4000, (page) => page.keyboard.press('2')],
-  ['the formed piece, turned', 3000, async (page) => {
-    await page.getByText('Formed', { exact: true }).click();
-    await page.locator('.strain-map canvas').focus();
-    for (let turn = 0; turn < 5; turn += 1) await page.keyboard.press('ArrowLeft', { delay: 100 });
-  }],
+  [
+    'the formed piece, turned',
+    3000,
+    async (page) => {
+      await page.getByText('Formed', { exact: true }).click();
+      await page.locator('.strain-map canvas').focus();
+      for (let turn = 0; turn < 5; turn += 1) await page.keyboard.press('ArrowLeft', { delay: 100 });
+    },
+  ],
   ['back to Shape', 2000, (page) => page.keyboard.press('1')],
-  ['thickness, three times', 7000, async (page) => {
-    for (const mm of ['5', '6', '7']) {
-      await page.locator('input[name="wall"]').fill(mm);
-      await page.waitForTimeout(6000);
-    }
-  }],
+  [
+    'thickness, three times',
+    7000,
+    async (page) => {
+      for (const mm of ['5', '6', '7']) {
+        await page.locator('input[name="wall"]').fill(mm);
+        await page.waitForTimeout(6000);
+      }
+    },
+  ],
   ['undo', 7000, (page) => page.keyboard.press('Control+z')],
-]; // prettier-ignore
+];
 
 /** Longest tasks of the page (ms, from 50) while a large mesh is read, laid flat and worked with. */
 export async function blocking(): Promise<void> {
@@ -77,7 +86,9 @@ export async function blocking(): Promise<void> {
       await page.waitForTimeout(ms);
       const long = await page.evaluate<number[]>('window.longTasks.splice(0)');
       const laid = await page.evaluate<number[]>('window.layings.splice(0)');
-      console.log(`a mesh of ${1 + 3 * rings * (rings + 1)} vertices, ${name}: ${long.length === 0 ? 'no task of 50 ms' : long.map((one) => `${one.toFixed(0)} ms`).join(', ')}${laid.map((one) => `; blank laid in ${(one / 1000).toFixed(2)} s`).join('')}`); // prettier-ignore
+      const tasks = long.length === 0 ? 'no task of 50 ms' : long.map((one) => `${one.toFixed(0)} ms`).join(', ');
+      const blanks = laid.map((one) => `; blank laid in ${(one / 1000).toFixed(2)} s`).join('');
+      console.log(`a mesh of ${1 + 3 * rings * (rings + 1)} vertices, ${name}: ${tasks}${blanks}`);
     }
     await browser.close();
     await table.close();

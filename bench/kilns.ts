@@ -7,8 +7,16 @@ import type { Outline } from '../src/core/geometry/outline/outline.ts';
 import { seeded } from '../src/core/seeded.ts';
 import { measure, type Times } from './measure.ts';
 
-const disc = (across: number): Outline => [[-across / 2, 0, 1], [across / 2, 0, 1]]; // prettier-ignore
-const box = (wide: number, deep: number): Outline => [[0, 0, 0], [wide, 0, 0], [wide, deep, 0], [0, deep, 0]]; // prettier-ignore
+const disc = (across: number): Outline => [
+  [-across / 2, 0, 1],
+  [across / 2, 0, 1],
+];
+const box = (wide: number, deep: number): Outline => [
+  [0, 0, 0],
+  [wide, 0, 0],
+  [wide, deep, 0],
+  [0, deep, 0],
+];
 
 /** Shelves that hold less than is wanted, with pieces of three kinds; made up by chance. */
 function fullKiln(seed: number): LoadJob {
@@ -17,7 +25,11 @@ function fullKiln(seed: number): LoadJob {
   const piece = (id: string, outline: Outline): LoadPiece => ({ id, count: 30, outline, height: 80 });
   const [a, b, c, d] = [size(), size(), size(), size()];
   const shelf = seed % 2 ? { width: 480, depth: 420 } : { diameter: 450 };
-  return { shelves: [{ id: 'shelf', clear: 100, ...shelf }], gap: 5, pieces: [piece('round', disc(a)), piece('large', disc(b)), piece('dish', box(c, d))] }; // prettier-ignore
+  return {
+    shelves: [{ id: 'shelf', clear: 100, ...shelf }],
+    gap: 5,
+    pieces: [piece('round', disc(a)), piece('large', disc(b)), piece('dish', box(c, d))],
+  };
 }
 
 const KILNS = 40;
@@ -29,12 +41,28 @@ export function packing(): void {
   for (let seed = 0; seed < KILNS; seed += 1) {
     const job = fullKiln(seed);
     const from = performance.now();
-    const own = packLoad(job, { random: seeded(1), going: () => performance.now() - from < 1000 * SECONDS }).shelves[0]?.placements.length ?? 0; // prettier-ignore
+    const own =
+      packLoad(job, { random: seeded(1), going: () => performance.now() - from < 1000 * SECONDS }).shelves[0]
+        ?.placements.length ?? 0;
     const kinds = job.pieces.map((one, index) => kindOf(one, 100 * index));
-    const boxed = Math.max(...kinds.map((_, first) => boxRows(job.shelves[0] as LoadJob['shelves'][number], job.gap, [...kinds.slice(first), ...kinds.slice(0, first)].flatMap((kind) => Array<typeof kind>(kind.piece.count).fill(kind))).length)); // prettier-ignore
+    const boxed = Math.max(
+      ...kinds.map(
+        (_, first) =>
+          boxRows(
+            job.shelves[0] as LoadJob['shelves'][number],
+            job.gap,
+            [...kinds.slice(first), ...kinds.slice(0, first)].flatMap((kind) =>
+              Array<typeof kind>(kind.piece.count).fill(kind),
+            ),
+          ).length,
+      ),
+    );
     [stand, rows, worse] = [stand + own, rows + boxed, worse + Number(own < boxed)];
   }
-  console.log(`${KILNS} kilns packed in ${SECONDS} s each: ${stand} pieces stand, ${rows} in rows of boxes (${(stand / rows).toFixed(3)}); fewer than in rows in ${worse}`); // prettier-ignore
+  console.log(
+    `${KILNS} kilns packed in ${SECONDS} s each: ${stand} pieces stand, ${rows} in rows of boxes ` +
+      `(${(stand / rows).toFixed(3)}); fewer than in rows in ${worse}`,
+  );
 }
 
 /** Learning of one clay. */

@@ -34,9 +34,17 @@ async function listTimes(): Promise<Times[]> {
   const service = designService(table.database);
   for (let index = 0; index < SHELF; index += 1) await service.create(keptTarget(`Tumbler ${index}`));
   const records = recordService(table.database);
-  const bars = Array.from({ length: 8 }, (_, bar) => ({ wet: 100, dry: 94, bisque: 93.5, fired: 88 + bar / 10, run: 'any' as const })); // prettier-ignore
-  for (let index = 0; index < CLAYS; index += 1) await records.create('clay', { name: `Clay ${index}`, wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars }); // prettier-ignore
-  for (let index = 0; index < THINGS; index += 1) await records.create('kit', { kind: 'cutter', name: `Cutter ${index}`, sizes: { diameter: 40 + index / 10 } }); // prettier-ignore
+  const bars = Array.from({ length: 8 }, (_, bar) => ({
+    wet: 100,
+    dry: 94,
+    bisque: 93.5,
+    fired: 88 + bar / 10,
+    run: 'any' as const,
+  }));
+  for (let index = 0; index < CLAYS; index += 1)
+    await records.create('clay', { name: `Clay ${index}`, wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars });
+  for (let index = 0; index < THINGS; index += 1)
+    await records.create('kit', { kind: 'cutter', name: `Cutter ${index}`, sizes: { diameter: 40 + index / 10 } });
   const book = async (kind: string) => (await fetch(`${table.url}api/records/${kind}`)).json();
   const list = async (find: string) => (await fetch(`${table.url}api/designs?find=${find}`)).json();
   const times = [
@@ -67,7 +75,8 @@ async function kindTimes(): Promise<Times[]> {
     const { target } = reading;
     seen.add(target.form.kind);
     times.push(await measure(`recompute, ${target.form.kind}: ${target.name}`, 200, () => develop({ ...target })));
-    if (!UNRAISED.includes(target.form.kind)) times.push(await measure(`raise half way, ${target.form.kind}`, 40, () => raise(standingBody(target), 0.5))); // prettier-ignore
+    if (!UNRAISED.includes(target.form.kind))
+      times.push(await measure(`raise half way, ${target.form.kind}`, 40, () => raise(standingBody(target), 0.5)));
   }
   return times;
 }
@@ -92,7 +101,9 @@ report([
 report([await measure('yardstick: 200,000 sines', 60, yardstick), ...(await attacks())]);
 const soaked = await soak();
 report([await measure('yardstick: 200,000 sines', 60, yardstick), ...soaked.times]);
-console.log(`soak: ${soaked.wrong} refused, ${soaked.slow} slowest works done, memory ${soaked.memory[0].toFixed(0)} to ${soaked.memory[1].toFixed(0)} MB`); // prettier-ignore
+console.log(
+  `soak: ${soaked.wrong} refused, ${soaked.slow} slowest works done, memory ${soaked.memory[0].toFixed(0)} to ${soaked.memory[1].toFixed(0)} MB`,
+);
 await openings();
 await blocking();
 nesting();

@@ -15,14 +15,30 @@ const orderOf = (...counts: number[]) => order({ lines: counts.map((count) => ({
 
 /** Drying of single parts and of a batch, and plans of small and large batches. */
 export async function makings(): Promise<Times[]> {
-  const batch = Array.from({ length: 60 }, (_, index) => ({ thickness: 3 + (index % 8), faces: index % 2 ? 'one' : 'both', cover: COVERS[index % COVERS.length] ?? 'open' }) as const); // prettier-ignore
+  const batch = Array.from(
+    { length: 60 },
+    (_, index) =>
+      ({
+        thickness: 3 + (index % 8),
+        faces: index % 2 ? 'one' : 'both',
+        cover: COVERS[index % COVERS.length] ?? 'open',
+      }) as const,
+  );
   return [
-    await measure('10,000 hours of drying, constants', 40, () => dryPlainly({ thickness: 6, faces: 'one' }, MODEL, 10_000)), // prettier-ignore
-    await measure('10,000 hours of drying in the open', 40, () => dryPart({ thickness: 6, faces: 'one', cover: 'open' }, ROOM, 10_000)), // prettier-ignore
+    await measure('10,000 hours of drying, constants', 40, () =>
+      dryPlainly({ thickness: 6, faces: 'one' }, MODEL, 10_000),
+    ),
+    await measure('10,000 hours of drying in the open', 40, () =>
+      dryPart({ thickness: 6, faces: 'one', cover: 'open' }, ROOM, 10_000),
+    ),
     await measure('60 parts for two weeks', 10, () => batch.map((part) => dryPart(part, ROOM, 336))),
     await measure('plan of 6 pieces', 6, () => layPlan(madeUpTask(seeded(6), 6, 3), { random: seeded(1) })),
-    await measure('an order of 12 and 18 pieces, laid', 3, () => layOrder(orderOf(12, 18), { random: seeded(1), rounds: 400 })), // prettier-ignore
-    await measure('an order of 30 and 30 pieces, laid', 3, () => layOrder(orderOf(30, 30), { random: seeded(1), rounds: 400 })), // prettier-ignore
+    await measure('an order of 12 and 18 pieces, laid', 3, () =>
+      layOrder(orderOf(12, 18), { random: seeded(1), rounds: 400 }),
+    ),
+    await measure('an order of 30 and 30 pieces, laid', 3, () =>
+      layOrder(orderOf(30, 30), { random: seeded(1), rounds: 400 }),
+    ),
     await measure('plan of 60 pieces', 3, () => layPlan(madeUpTask(seeded(60), 60, 14), { random: seeded(1) })),
   ];
 }
@@ -46,5 +62,9 @@ export async function exactPlans(): Promise<void> {
       if (plan.end > 1.03 * exact) over += 1;
     }
   }
-  console.log(`plans of 2 to 8 pieces: ${TASKS} tasks solved exactly, ${unsolved} were not; worst ${(100 * (worst - 1)).toFixed(2)} % later, ${over} over 3 %, ${left} with pieces left out that the exact plan has`); // prettier-ignore
+  console.log(
+    `plans of 2 to 8 pieces: ${TASKS} tasks solved exactly, ${unsolved} were not; ` +
+      `worst ${(100 * (worst - 1)).toFixed(2)} % later, ${over} over 3 %, ` +
+      `${left} with pieces left out that the exact plan has`,
+  );
 }

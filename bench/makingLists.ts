@@ -27,7 +27,13 @@ export async function fillMakings({ database }: TestTable, makings = MAKINGS): P
   const { id: designId } = JSON.parse(JSON.stringify(await designs.create(kept))) as Design;
   const developed = develop(JSON.parse(kept.text) as Design['target']);
   const steps = orderOfWork(JSON.parse(kept.text) as Design['target'], developed, developed.slabs);
-  const { id: clay } = await recordService(database).create('clay', { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [] }); // prettier-ignore
+  const { id: clay } = await recordService(database).create('clay', {
+    name: 'Siding buff',
+    wetDensity: 1.95,
+    shrinkage: 0.12,
+    basis: 'maker',
+    bars: [],
+  });
   const random = seeded(1);
   const day = (number: number) => new Date(Date.UTC(2012, 0, 1) + number * 86_400_000).toISOString();
   for (let index = 0; index < makings; index += 1) {
@@ -47,14 +53,25 @@ export async function fillMakings({ database }: TestTable, makings = MAKINGS): P
       ...head,
       pieces: [{ designId, revision: 1, name: 'Rack tumbler', count: PIECES, steps }],
     });
-    const spot = (number: number) => ({ id: randomUUID(), piece: 0, number: 1 + (number % PIECES), step: steps[number % steps.length]?.id ?? '', at }); // prettier-ignore
+    const spot = (number: number) => ({
+      id: randomUUID(),
+      piece: 0,
+      number: 1 + (number % PIECES),
+      step: steps[number % steps.length]?.id ?? '',
+      at,
+    });
     await service.keep(id, {
       marks: Array.from({ length: EACH }, (_, number) => ({
         ...spot(number),
         kind: number % 6 === 5 ? ('dry' as const) : ('done' as const),
       })),
       // Rim and height of every piece, wet and, where the making is ended, fired; some are dry.
-      measurements: Array.from({ length: EACH }, (_, number) => ({ ...spot(number >> 2), what: number & 1 ? ('rim' as const) : ('height' as const), state: number & 2 && ended ? ('fired' as const) : ('wet' as const), value: (number & 1 ? 95 : 125) * (number & 2 ? 0.88 : 1) + random() })), // prettier-ignore
+      measurements: Array.from({ length: EACH }, (_, number) => ({
+        ...spot(number >> 2),
+        what: number & 1 ? ('rim' as const) : ('height' as const),
+        state: number & 2 && ended ? ('fired' as const) : ('wet' as const),
+        value: (number & 1 ? 95 : 125) * (number & 2 ? 0.88 : 1) + random(),
+      })),
       faults: index % 5 === 0 ? [{ ...spot(index), kind: 'crack at the base' as const, x: null, y: null }] : [],
       notes: [],
       strikes: [],

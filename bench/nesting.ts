@@ -12,7 +12,12 @@ function sector(inner: number, outer: number, sweep: number): Outline {
   const half = (sweep * Math.PI) / 360;
   const at = (radius: number, angle: number) => [radius * Math.sin(angle), radius * Math.cos(angle)] as const;
   const bulge = Math.tan(half / 2);
-  return [[...at(inner, -half), -bulge], [...at(inner, half), 0], [...at(outer, half), bulge], [...at(outer, -half), 0]]; // prettier-ignore
+  return [
+    [...at(inner, -half), -bulge],
+    [...at(inner, half), 0],
+    [...at(outer, half), bulge],
+    [...at(outer, -half), 0],
+  ];
 }
 
 const ARCS: NestJob = {
@@ -20,7 +25,15 @@ const ARCS: NestJob = {
   gap: 4,
   parts: [
     { id: 'arc', count: 10, outline: sector(180, 290, 55), turns: 'any' },
-    { id: 'disc', count: 10, outline: [[-37.5, 0, 1], [37.5, 0, 1]], turns: 'any' }, // prettier-ignore
+    {
+      id: 'disc',
+      count: 10,
+      outline: [
+        [-37.5, 0, 1],
+        [37.5, 0, 1],
+      ],
+      turns: 'any',
+    },
   ],
 };
 
@@ -64,11 +77,14 @@ function batch(): void {
     before: (share) => clock.share() < share,
     better: (slabs) => told.push([clock.elapsed(), slabs]),
   });
-  const clay = (slabs: readonly PlannedSlab[]) => slabs.reduce((sum, { length, width }) => sum + (length * width) / 1e6, 0); // prettier-ignore
+  const clay = (slabs: readonly PlannedSlab[]) =>
+    slabs.reduce((sum, { length, width }) => sum + (length * width) / 1e6, 0);
   const [first, last] = [told[0], told.at(-1)];
   if (!first || !last) throw new Error('no plan was made');
   console.log(
-    `18 tumblers and 12 cups, 60 parts: first plan after ${first[0].toFixed(2)} s on ${first[1].length} slabs, ${clay(first[1]).toFixed(3)} m2; after ${SECONDS} s on ${last[1].length}, ${clay(last[1]).toFixed(3)} m2`,
+    `18 tumblers and 12 cups, 60 parts: first plan after ${first[0].toFixed(2)} s ` +
+      `on ${first[1].length} slabs, ${clay(first[1]).toFixed(3)} m2; ` +
+      `after ${SECONDS} s on ${last[1].length}, ${clay(last[1]).toFixed(3)} m2`,
   );
 }
 

@@ -40,7 +40,10 @@ export async function openings(): Promise<void> {
     const tasks = await page.evaluate<{ startTime: number; duration: number }[]>('window.longTasks');
     const drawn = (await page.evaluate<number>('window.drawnAt')) - from;
     const longest = Math.max(0, ...tasks.filter(({ startTime }) => startTime > from).map(({ duration }) => duration));
-    console.log(`opening ${name}: drawn after ${drawn.toFixed(0)} ms, its figures after ${opened.toFixed(0)} ms, ${longest > 0 ? `longest task ${longest.toFixed(0)} ms` : 'no task of 50 ms'}`); // prettier-ignore
+    const task = longest > 0 ? `longest task ${longest.toFixed(0)} ms` : 'no task of 50 ms';
+    console.log(
+      `opening ${name}: drawn after ${drawn.toFixed(0)} ms, its figures after ${opened.toFixed(0)} ms, ${task}`,
+    );
     await browser.close();
   }
   await table.close();

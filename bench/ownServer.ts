@@ -4,7 +4,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { newTarget, type Target } from '../src/core/target/target.ts';
 
-/** The slowest thing that is legal: a bowl so deep that no darts do, which is found out only at the end of the search. No two are alike, so that nothing found before serves. */
+/**
+ * The slowest target that is legal: a bowl so deep that no darts are enough, which only the whole search shows. No two are
+ * alike, so that no earlier result serves.
+ */
 export const slowest = (index: number): Target => ({
   ...newTarget('Deep bowl'),
   clay: { shrinkage: 0.12, wetDensity: 1.95, stiffness: 'stiff' },
@@ -22,7 +25,10 @@ export const slowest = (index: number): Target => ({
 export async function startServer() {
   const folder = mkdtempSync(join(tmpdir(), 'fawn-soak-'));
   const env = { ...process.env, FAWN_DATA: folder, FAWN_PORT: '0', FAWN_LOG: 'silent' };
-  const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts', '--demo'], { env, stdio: ['ignore', 'pipe', 'inherit'] }); // prettier-ignore
+  const server = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts', '--demo'], {
+    env,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   const url = await new Promise<string>((resolve) => {
     server.stdout.on('data', (chunk: Buffer) => {
       const found = /http:\S+/.exec(chunk.toString())?.[0];

@@ -44,7 +44,10 @@ export async function soak(): Promise<Soak> {
     let design = (await ask('save', '/designs', 'POST', { target: target(100) })) as { id: string; revision: number };
     for (let step = 0; performance.now() < until; step += 1) {
       if (step % STEPS === 0)
-        design = (await ask('save', `/designs/${design.id}`, 'PUT', { target: target(101 + step / STEPS), baseRevision: design.revision })) as typeof design; // prettier-ignore
+        design = (await ask('save', `/designs/${design.id}`, 'PUT', {
+          target: target(101 + step / STEPS),
+          baseRevision: design.revision,
+        })) as typeof design;
       else if (step % STEPS === 1) await ask('read', `/designs/${design.id}`);
       else if (step % STEPS === 2) await ask('list', '/designs');
       else await ask('health', '/health');

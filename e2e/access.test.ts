@@ -13,8 +13,10 @@ const ALSO = { 'label-content-name-mismatch': { enabled: true } };
 /** What a screen reader or a keyboard would stumble over: rule, and the first places that break it. */
 async function stumbles(page: Page): Promise<string[]> {
   await page.evaluate(AXE);
-  return page.evaluate<string[]>(`axe.run(document, { runOnly: ${JSON.stringify(TAGS)}, rules: ${JSON.stringify(ALSO)} }).then(({ violations }) =>
-    violations.map(({ id, nodes }) => id + ': ' + nodes.slice(0, 4).map(({ target, any }) => target.join(' ') + ' ' + (any[0]?.message ?? '')).join(' | ')))`); // prettier-ignore
+  return page.evaluate<
+    string[]
+  >(`axe.run(document, { runOnly: ${JSON.stringify(TAGS)}, rules: ${JSON.stringify(ALSO)} }).then(({ violations }) =>
+    violations.map(({ id, nodes }) => id + ': ' + nodes.slice(0, 4).map(({ target, any }) => target.join(' ') + ' ' + (any[0]?.message ?? '')).join(' | ')))`);
 }
 
 const press = (name: string | RegExp) => (page: Page) => page.getByRole('button', { name }).first().click();
@@ -81,7 +83,8 @@ async function story(page: Page): Promise<void> {
   await page.locator('tbody tr').first().waitFor();
 }
 async function devicesOn(page: Page): Promise<void> {
-  for (const name of ['Digital caliper', 'Bench scale', 'Thermo-hygrometer']) await page.getByRole('article', { name }).getByRole('button', { name: 'Start' }).click(); // prettier-ignore
+  for (const name of ['Digital caliper', 'Bench scale', 'Thermo-hygrometer'])
+    await page.getByRole('article', { name }).getByRole('button', { name: 'Start' }).click();
 }
 
 async function unfolded(page: Page): Promise<void> {
@@ -107,7 +110,12 @@ async function printTogether(page: Page): Promise<void> {
 }
 
 /** Places, stages and dialogs: where they are, and how they are opened. */
-const SCREENS: readonly (readonly [name: string, design: string | null, path: string, open?: (page: Page) => Promise<unknown>])[] = [
+const SCREENS: readonly (readonly [
+  name: string,
+  design: string | null,
+  path: string,
+  open?: (page: Page) => Promise<unknown>,
+])[] = [
   ['the shelf', null, ''],
   ['a new piece', null, '', press('New piece')],
   ['several chosen', null, '', press('Choose several')],
@@ -151,7 +159,7 @@ const SCREENS: readonly (readonly [name: string, design: string | null, path: st
   ['the shortcuts', 'Soup cup', 'shape', (page) => page.keyboard.press('?')],
   ['the history', 'Soup cup', 'shape', press('History')],
   ['how a figure came about', 'Soup cup', 'cut', (page) => page.locator('[data-figure]:visible').first().click()],
-]; // prettier-ignore
+];
 
 describe.each([
   ['a desk by day', 1280, 800, 'day'],
@@ -164,7 +172,10 @@ describe.each([
   it('nothing is in the way of a screen reader or a keyboard', async () => {
     const { page, table } = visit.now;
     await page.evaluate(`localStorage.setItem('fawn-settings', ${JSON.stringify(JSON.stringify({ light }))})`);
-    const designs = (await (await page.request.get(`${table.url}api/designs?limit=100`)).json()) as { id: string; name: string }[]; // prettier-ignore
+    const designs = (await (await page.request.get(`${table.url}api/designs?limit=100`)).json()) as {
+      id: string;
+      name: string;
+    }[];
     const found: string[] = [];
     for (const [name, design, path, open] of SCREENS) {
       const id = designs.find((one) => one.name === design)?.id;

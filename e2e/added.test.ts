@@ -86,7 +86,10 @@ describe('handle, feet and lid', () => {
     await page.locator('button[name="lid"]').click();
     await page.getByRole('option', { name: /^flat/ }).click();
     const knob = page.locator('input[name="lid.knob"]');
-    await read(() => knob.inputValue(), (text) => text === 'none'); // prettier-ignore
+    await read(
+      () => knob.inputValue(),
+      (text) => text === 'none',
+    );
     await knob.fill('25');
     await knob.press('Enter');
     await textOf(page.locator('main'), /25 g, a ball of 28\.9 mm/);

@@ -30,13 +30,20 @@ describe('cutting', () => {
     const across = page.locator('input[name="check-across"]');
     await across.click();
     await page.getByRole('contentinfo').getByRole('button', { name: 'Measure one' }).click();
-    await read(() => across.inputValue(), (text) => /^14[5-7]\.\d/.test(text), 'a reading'); // prettier-ignore
+    await read(
+      () => across.inputValue(),
+      (text) => /^14[5-7]\.\d/.test(text),
+      'a reading',
+    );
     await across.fill('145.95');
     await page.keyboard.press('Enter');
     await page.locator('input[name="check-up"]').fill('198.2');
     await page.keyboard.press('Enter');
     await textOf(page.getByText(/It prints/), /97\.3 % across and 99\.1 % along/);
-    const printer = async () => ((await (await fetch(`${table.url}api/records/kit`)).json()) as Kept<'kit'>[]).find(({ body }) => body.kind === 'printer')?.body.check; // prettier-ignore
+    const printer = async () =>
+      ((await (await fetch(`${table.url}api/records/kit`)).json()) as Kept<'kit'>[]).find(
+        ({ body }) => body.kind === 'printer',
+      )?.body.check;
     await read(printer, (kept) => kept?.up === 198.2, 'the check in the kit');
 
     await page.goto(table.url);
@@ -63,7 +70,8 @@ describe('cutting', () => {
     const file = await saved('Bench card, one page');
     const [words = '', ...more] = wordsOf(file);
     expect(more).toEqual([]);
-    for (const wanted of ['95.5 mm', '84.0 mm', 'Weigh out 728 g', '10. Join the seam']) expect(words.replace(/\s+/g, ' ')).toContain(wanted); // prettier-ignore
+    for (const wanted of ['95.5 mm', '84.0 mm', 'Weigh out 728 g', '10. Join the seam'])
+      expect(words.replace(/\s+/g, ' ')).toContain(wanted);
     expect(troubles).toEqual([]);
   });
 });

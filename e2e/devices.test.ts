@@ -34,7 +34,11 @@ describe('measuring devices', () => {
     const strip = page.getByRole('dialog').getByRole('region', { name: 'Digital caliper' });
     // Pieces of one size differ by 0.3 mm, as a normal distribution has it.
     await strip.getByRole('button', { name: 'Measure one' }).click();
-    await read(() => field.inputValue(), (text) => /^8[1-5]\.\d\d mm$/.test(text), 'a reading'); // prettier-ignore
+    await read(
+      () => field.inputValue(),
+      (text) => /^8[1-5]\.\d\d mm$/.test(text),
+      'a reading',
+    );
     expect(await page.evaluate<string>('document.activeElement.name')).toBe('measured');
     // A hand that types has the field to itself.
     await field.press('Control+a');
@@ -43,9 +47,17 @@ describe('measuring devices', () => {
     await page.waitForTimeout(900);
     expect(await field.inputValue()).toBe('77.5');
     await strip.getByRole('button', { name: 'Put it in' }).click();
-    await read(() => field.inputValue(), (text) => /^8[1-5]\.\d/.test(text), 'the reading that was put in'); // prettier-ignore
+    await read(
+      () => field.inputValue(),
+      (text) => /^8[1-5]\.\d/.test(text),
+      'the reading that was put in',
+    );
     await page.getByRole('button', { name: 'Write it down' }).click();
-    const made = await read(() => keptIn(visit.now, id), ({ measurements }) => measurements.length === 1, 'a measurement'); // prettier-ignore
+    const made = await read(
+      () => keptIn(visit.now, id),
+      ({ measurements }) => measurements.length === 1,
+      'a measurement',
+    );
     expect(Math.abs((made.measurements[0]?.value ?? 0) - 83.4)).toBeLessThan(1.5);
     expect(table.url).toBeTruthy();
     expect(troubles).toEqual([]);

@@ -11,7 +11,10 @@ import { eachVisit, figure, textOf } from './visit.ts';
 
 jest.setTimeout(400_000);
 
-const FILES = readdirSync('demo').filter((file) => file.endsWith('.fawn.json')).sort().map((file) => join('demo', file)); // prettier-ignore
+const FILES = readdirSync('demo')
+  .filter((file) => file.endsWith('.fawn.json'))
+  .sort()
+  .map((file) => join('demo', file));
 const TARGETS = FILES.map((file) => {
   const reading = readTargetText(readFileSync(file, 'utf8'));
   if (reading.kind === 'faults') throw new Error(`${file} cannot be read`);
@@ -22,7 +25,10 @@ describe('the real command line', () => {
   const fawn = (...args: string[]) => execFileSync('npm', ['run', '-s', 'fawn', '--', ...args], { encoding: 'utf8' });
 
   it('develops every demo design as core does, one line each, in order', () => {
-    const results = fawn('develop', ...FILES).trim().split('\n').map((line) => JSON.parse(line) as Development); // prettier-ignore
+    const results = fawn('develop', ...FILES)
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as Development);
     expect(results).toHaveLength(FILES.length);
     results.forEach((result, index) => {
       const target = TARGETS[index];

@@ -5,7 +5,11 @@ const visit = eachVisit({ demo: true });
 
 /** A record as the server has it, found by its name. */
 async function recordOf(kind: string, name: RegExp) {
-  const all = (await (await fetch(`${visit.now.table.url}api/records/${kind}`)).json()) as { id: string; revision: number; body: { name: string } & Record<string, unknown> }[]; // prettier-ignore
+  const all = (await (await fetch(`${visit.now.table.url}api/records/${kind}`)).json()) as {
+    id: string;
+    revision: number;
+    body: { name: string } & Record<string, unknown>;
+  }[];
   const found = all.find(({ body }) => name.test(body.name));
   if (!found) throw new Error(`no ${kind} is called ${name}`);
   return found;
@@ -63,7 +67,8 @@ describe('what was changed elsewhere meanwhile', () => {
     await countOf(page.locator('[data-kit^="Cutter 95"]'), count);
     await page.waitForTimeout(700);
     await page.reload();
-    for (const [index, size] of sizes.entries()) await textOf(page.locator('[data-kit^="Cutter 95"]').nth(index), new RegExp(size)); // prettier-ignore
+    for (const [index, size] of sizes.entries())
+      await textOf(page.locator('[data-kit^="Cutter 95"]').nth(index), new RegExp(size));
   });
 
   it('in a slab plan is told, and the copy is one of two plans of the piece', async () => {
@@ -80,7 +85,10 @@ describe('what was changed elsewhere meanwhile', () => {
     await changedElsewhere('plan', /Soup cup/, { pieces: [{ ...piece, count: 9 }] });
     await count.fill('6');
     await count.press('Enter');
-    await textOf(page.getByRole('alert'), /Soup cup was changed elsewhere\. There it is now 9 pieces, not laid out; here it is 6 pieces/); // prettier-ignore
+    await textOf(
+      page.getByRole('alert'),
+      /Soup cup was changed elsewhere\. There it is now 9 pieces, not laid out; here it is 6 pieces/,
+    );
     await page.getByRole('button', { name: 'Take theirs, keep mine as a copy' }).click();
     await textOf(page.locator('button[name="plan"]'), /^Soup cup$|Soup cup/);
     expect(await count.inputValue()).toBe('9');
@@ -97,11 +105,22 @@ describe('two tabs of one browser', () => {
     await page.locator('input[name="height"]').waitFor();
     const [second] = await Promise.all([page.waitForEvent('popup'), page.evaluate('void window.open(location.href)')]);
     const height = (tab: typeof page) => tab.locator('input[name="height"]').inputValue();
-    await read(() => height(second), (text) => text === '78.0 mm'); // prettier-ignore
+    await read(
+      () => height(second),
+      (text) => text === '78.0 mm',
+    );
     await type(page, 'height', '95');
-    await read(() => height(second), (text) => text === '95.0 mm', '95.0 mm'); // prettier-ignore
+    await read(
+      () => height(second),
+      (text) => text === '95.0 mm',
+      '95.0 mm',
+    );
     await second.getByRole('button', { name: 'Undo' }).click();
-    await read(() => height(page), (text) => text === '78.0 mm', '78.0 mm'); // prettier-ignore
+    await read(
+      () => height(page),
+      (text) => text === '78.0 mm',
+      '78.0 mm',
+    );
     await countOf(page.getByRole('alert').filter({ hasText: 'changed elsewhere' }), 0);
     await second.close();
   });

@@ -35,7 +35,11 @@ describe('a kiln', () => {
     await textOf(page.locator('.told'), /^21 of 21 pieces stand\.$/);
 
     await page.getByRole('button', { name: 'Fire it, simulated' }).click();
-    const curve = await read(async () => (await firing())?.curve ?? [], (now) => (now.at(-1)?.[0] ?? 0) > 1400, 'the curve'); // prettier-ignore
+    const curve = await read(
+      async () => (await firing())?.curve ?? [],
+      (now) => (now.at(-1)?.[0] ?? 0) > 1400,
+      'the curve',
+    );
     expect(peakOf(curve)?.celsius).toBeGreaterThan(1215);
     await page.reload();
     await textOf(page.locator('figcaption').last(), /Read: 12\d\d °C after/);
@@ -61,7 +65,8 @@ describe('a kiln', () => {
     const [text, ...more] = wordsOf(file);
     expect(more).toEqual([]);
     const plain = (text ?? '').replace(/\s+/g, ' ');
-    for (const words of ['Rack tumbler', 'Too late', 'crack at the base', 'Firing of 16 November', 'planned 84.0 mm']) expect(plain).toContain(words); // prettier-ignore
+    for (const words of ['Rack tumbler', 'Too late', 'crack at the base', 'Firing of 16 November', 'planned 84.0 mm'])
+      expect(plain).toContain(words);
     expect(plain).not.toContain('Print it');
     expect(troubles).toEqual([]);
   });

@@ -14,9 +14,27 @@ import { countOf, eachVisit, read, textOf } from './visit.ts';
 const visit = eachVisit({ demo: true });
 const TARGET = JSON.parse(readFileSync('demo/01-rack-tumbler.fawn.json', 'utf8')) as { clay: object };
 const STEPS: readonly WorkStep[] = [
-  { id: 'stiffen', act: 'wait', title: 'Let it stiffen', says: [], tools: [], until: 'It bends.', minutes: 1, waits: { until: 'opens', part: { thickness: 6, faces: 'one', cover: 'open' } } },
-  { id: 'dry', act: 'wait', title: 'Let it dry', says: [], tools: [], until: 'It is no longer cold.', minutes: 1, waits: { until: 'dry', part: { thickness: 6, faces: 'both', cover: 'open' } } },
-]; // prettier-ignore
+  {
+    id: 'stiffen',
+    act: 'wait',
+    title: 'Let it stiffen',
+    says: [],
+    tools: [],
+    until: 'It bends.',
+    minutes: 1,
+    waits: { until: 'opens', part: { thickness: 6, faces: 'one', cover: 'open' } },
+  },
+  {
+    id: 'dry',
+    act: 'wait',
+    title: 'Let it dry',
+    says: [],
+    tools: [],
+    until: 'It is no longer cold.',
+    minutes: 1,
+    waits: { until: 'dry', part: { thickness: 6, faces: 'both', cover: 'open' } },
+  },
+];
 
 /** What the clay is worked with, and how much it shrinks in truth: pieces under the caliper differ by chance. */
 const [MADE_FOR, TRUE] = [0.1, 0.118] as const;
@@ -24,7 +42,11 @@ const CLAY = 'Dock white';
 const WET = 84 / (1 - MADE_FOR);
 
 const send = async <T>(path: string, body?: object, method = 'POST') => {
-  const reply = await fetch(`${visit.now.table.url}api/${path}`, { method, headers: { 'Content-Type': 'application/json' }, body: body && JSON.stringify(body) }); // prettier-ignore
+  const reply = await fetch(`${visit.now.table.url}api/${path}`, {
+    method,
+    headers: { 'Content-Type': 'application/json' },
+    body: body && JSON.stringify(body),
+  });
   if (!reply.ok) throw new Error(`${path}: ${reply.status} ${await reply.text()}`);
   return (await reply.json()) as T;
 };
@@ -36,11 +58,29 @@ async function made(name: string, count: number, design: Design, clay: string, f
   const at = '2026-11-20T09:00:00.000Z';
   const spot = (index: number, step: string) => ({ id: randomUUID(), piece: 0, number: index + 1, step, at });
   const each = Array.from({ length: count }, (_, index) => index);
-  await send('makings', { id, name, clay, startedAt: at, dueAt: null, schools: DEFAULT_SCHOOLS, air: ROOM, pieces: [{ designId: design.id, revision: 1, name: design.name, count, steps: STEPS }] }); // prettier-ignore
+  await send('makings', {
+    id,
+    name,
+    clay,
+    startedAt: at,
+    dueAt: null,
+    schools: DEFAULT_SCHOOLS,
+    air: ROOM,
+    pieces: [{ designId: design.id, revision: 1, name: design.name, count, steps: STEPS }],
+  });
   const measurements = each.flatMap((index): Measurement[] => [
     { ...spot(index, 'records'), what: 'rim', state: 'wet', value: WET },
-    ...(fired ? [{ ...spot(index, 'records'), what: 'rim' as const, state: 'fired' as const, value: WET * (1 - TRUE) + 0.1 * (index - 2) }] : []),
-  ]); // prettier-ignore
+    ...(fired
+      ? [
+          {
+            ...spot(index, 'records'),
+            what: 'rim' as const,
+            state: 'fired' as const,
+            value: WET * (1 - TRUE) + 0.1 * (index - 2),
+          },
+        ]
+      : []),
+  ]);
   const marks = each.map((index) => ({ ...spot(index, 'dry'), kind: 'dry' }));
   await send(`makings/${id}/entries`, { marks, measurements, faults: [], notes: [], strikes: [], critiques: [] });
   return id;
@@ -54,7 +94,9 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
   const design = await send<Design>('designs', { target });
   const earlier = await made('Dock tumblers, first', 5, design, clay.id, true);
   const pieces = Array.from({ length: 5 }, (_, index) => ({ making: earlier, piece: 0, number: index + 1 }));
-  await send('records/firing', { body: { ...freshFiring(pieces), name: 'An earlier firing', day: '2026-11-01', opened: '2026-11-02T09:00:00.000Z' } }); // prettier-ignore
+  await send('records/firing', {
+    body: { ...freshFiring(pieces), name: 'An earlier firing', day: '2026-11-01', opened: '2026-11-02T09:00:00.000Z' },
+  });
   const making = await made('Dock tumblers, second', 12, design, clay.id, false);
 
   // From Today into a firing, and packed.
@@ -65,9 +107,17 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
   await textOf(page.locator('.told'), /^12 of 12 pieces stand\.$/);
   await page.getByRole('button', { name: 'Fire it, simulated' }).click();
   const firing = async () => (await get<Kept<'firing'>[]>('records/firing')).at(-1)?.body;
-  await read(async () => (await firing())?.curve.at(-1)?.[0] ?? 0, (minutes) => minutes > 1400, 'a curve'); // prettier-ignore
+  await read(
+    async () => (await firing())?.curve.at(-1)?.[0] ?? 0,
+    (minutes) => minutes > 1400,
+    'a curve',
+  );
   await page.getByRole('button', { name: 'The kiln was opened' }).click();
-  await read(async () => (await firing())?.opened ?? '', (opened) => opened !== '', 'the day it was opened'); // prettier-ignore
+  await read(
+    async () => (await firing())?.opened ?? '',
+    (opened) => opened !== '',
+    'the day it was opened',
+  );
 
   // The caliper goes from piece to piece with a hand at its button.
   await page.getByRole('link', { name: 'Kit' }).first().click();
@@ -82,11 +132,19 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
     const cell = page.getByLabel(`Rim across, piece ${number}, fired`);
     await cell.click();
     await strip.getByRole('button', { name: 'Measure one' }).click();
-    await read(() => cell.inputValue(), (text) => /^8\d\.\d/.test(text), `a reading of piece ${number}`); // prettier-ignore
+    await read(
+      () => cell.inputValue(),
+      (text) => /^8\d\.\d/.test(text),
+      `a reading of piece ${number}`,
+    );
     await page.keyboard.press('Enter');
   }
   const fired = ({ measurements }: Making) => measurements.filter(({ state }) => state === 'fired').length;
-  await read(async () => fired(await get<Making>(`makings/${making}`)), (count) => count === 12, 'twelve rims'); // prettier-ignore
+  await read(
+    async () => fired(await get<Making>(`makings/${making}`)),
+    (count) => count === 12,
+    'twelve rims',
+  );
 
   // What they say is offered, with its evidence, and taken.
   await page.getByRole('link', { name: 'Records' }).first().click();
@@ -111,13 +169,20 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
 
   // The story tells what was changed after it, and what the pieces cost, on one page.
   await page.goto(`${table.url}story/${making}/0`);
-  await textOf(page.getByRole('region', { name: 'Changed since then' }), /Revision 2 of .*Shrinkage: 1[12]\.\d %, before 10\.0 %/); // prettier-ignore
-  await textOf(page.getByRole('region', { name: 'Price' }), /Clay in the pieces 5438 g; a bag of 10 kg costs 18\.00\s*9\.79/); // prettier-ignore
+  await textOf(
+    page.getByRole('region', { name: 'Changed since then' }),
+    /Revision 2 of .*Shrinkage: 1[12]\.\d %, before 10\.0 %/,
+  );
+  await textOf(
+    page.getByRole('region', { name: 'Price' }),
+    /Clay in the pieces 5438 g; a bag of 10 kg costs 18\.00\s*9\.79/,
+  );
   await countOf(page.locator('tbody tr').filter({ hasText: 'Rim across' }), 1);
   const file = join(mkdtempSync(join(tmpdir(), 'fawn-learn-')), 'story.pdf');
   await page.pdf({ format: 'A4', path: file });
   const [text = '', ...more] = wordsOf(file);
   expect(more).toEqual([]);
-  for (const words of ['12 × Dock tumbler', 'Firing of', 'Changed since then', 'Each of 12 pieces']) expect(text.replace(/\s+/g, ' ')).toContain(words); // prettier-ignore
+  for (const words of ['12 × Dock tumbler', 'Firing of', 'Changed since then', 'Each of 12 pieces'])
+    expect(text.replace(/\s+/g, ' ')).toContain(words);
   expect(troubles).toEqual([]);
 });

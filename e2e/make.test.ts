@@ -1,21 +1,10 @@
-import type { Page } from 'playwright-core';
-import { begunIn, heading, keptIn, press } from './makingVisit.ts';
+import { begunIn, heading, keptIn, press, toTheWait } from './makingVisit.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 
 const visit = eachVisit({ demo: true });
 const HOURS = 3_600_000;
 const begun = (design: string, count?: number) => begunIn(visit.now, design, count);
 const kept = (id: string) => keptIn(visit.now, id);
-
-/** Ticks the steps by key until a wait is shown. */
-async function toTheWait(page: Page): Promise<void> {
-  for (let step = 0; step < 30; step += 1) {
-    if ((await page.locator('.wait-curve').count()) > 0) return;
-    const before = await page.locator('.order [aria-current="step"]').textContent();
-    await page.keyboard.press('ArrowRight');
-    await read(() => page.locator('.order [aria-current="step"]').textContent(), (now) => now !== before, 'the next step'); // prettier-ignore
-  }
-}
 
 describe('a tumbler', () => {
   it('is made by keys from the bag to bone dry, the clock moved on; Today says what is next', async () => {
@@ -77,7 +66,11 @@ describe('a tumbler', () => {
       'another time',
     );
     await textOf(page.locator('.strip'), /Tumblers for the galley/);
-    const changed = await read(() => kept(id), (now) => now.name === 'Tumblers for the galley', 'the change on the server'); // prettier-ignore
+    const changed = await read(
+      () => kept(id),
+      (now) => now.name === 'Tumblers for the galley',
+      'the change on the server',
+    );
     // And nothing is held any more that would be sent again over what follows.
     await textOf(page.locator('main'), /All is kept\./);
     await page.waitForTimeout(500);
@@ -149,7 +142,10 @@ describe('a tumbler', () => {
     );
     expect(making.measurements).toMatchObject([{ what: 'height', value: 125.4, number: 1 }]);
     expect(making.notes).toMatchObject([{ text: 'A little soft today.' }]);
-    expect(making.strikes.map(({ of, out }) => [of, out]).sort()).toEqual([[making.measurements[0]?.id, false], [making.measurements[0]?.id, true]]); // prettier-ignore
+    expect(making.strikes.map(({ of, out }) => [of, out]).sort()).toEqual([
+      [making.measurements[0]?.id, false],
+      [making.measurements[0]?.id, true],
+    ]);
     const [fault] = making.faults;
     expect([fault?.x ?? 0, fault?.y ?? 0].every((share) => Math.abs(share - 0.5) < 0.05)).toBe(true);
     await press(page, 'Close');
@@ -263,28 +259,6 @@ describe('a making that is given to a class', () => {
     ]);
     await page.reload();
     await textOf(page.locator('.class-lines h2'), /1 of 3/);
-    expect(troubles).toEqual([]);
-  });
-});
-
-describe('a window that opens', () => {
-  it('is told by the browser, once, at whatever place the page is, when it is allowed', async () => {
-    const { page, table, troubles } = visit.now;
-    await page.addInitScript(`window.told = []; window.Notification = class { constructor(title, more) { window.told.push(title + ': ' + more.body); } static requestPermission() { return Promise.resolve('granted'); } };`); // prettier-ignore
-    await begun('Rack tumbler');
-    await toTheWait(page);
-    await page.goto(`${table.url}today`);
-    await press(page, 'Tell me when a window opens');
-    await page.getByRole('link', { name: 'Kit' }).click();
-    const told = () => page.evaluate<string[]>('window.told');
-    await page.clock.runFor(90_000);
-    expect(await told()).toEqual([]);
-    await page.clock.fastForward(3 * HOURS);
-    await page.clock.runFor(90_000);
-    const found = await read(told, (all) => all.length > 0, 'a notification');
-    expect(found).toEqual([expect.stringMatching(/^Curl the wall: Rack tumbler, until about .*Check by hand/)]);
-    await page.clock.runFor(200_000);
-    expect(await told()).toHaveLength(1);
     expect(troubles).toEqual([]);
   });
 });

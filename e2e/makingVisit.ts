@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
 import type { Making } from '../src/contract/makings.ts';
-import { textOf, type Visit } from './visit.ts';
+import { read, textOf, type Visit } from './visit.ts';
 
 export const heading = (page: Page) => page.locator('.step-view .act');
 export const press = (page: Page, name: string | RegExp) =>
@@ -24,3 +24,17 @@ export async function begunIn({ page, table }: Visit, design: string, count = 1)
 
 export const keptIn = async ({ table }: Visit, id: string) =>
   (await (await fetch(`${table.url}api/makings/${id}`)).json()) as Making;
+
+/** Ticks the steps by key until a wait is shown. */
+export async function toTheWait(page: Page): Promise<void> {
+  for (let step = 0; step < 30; step += 1) {
+    if ((await page.locator('.wait-curve').count()) > 0) return;
+    const before = await page.locator('.order [aria-current="step"]').textContent();
+    await page.keyboard.press('ArrowRight');
+    await read(
+      () => page.locator('.order [aria-current="step"]').textContent(),
+      (now) => now !== before,
+      'the next step',
+    );
+  }
+}

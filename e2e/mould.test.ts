@@ -132,7 +132,9 @@ describe('moulds', () => {
 
   it('keeps a mould that was read while the server was away, over a reload of the page', async () => {
     const page = await onTray();
-    await page.route('**/api/designs/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue())); // prettier-ignore
+    await page.route('**/api/designs/*', (route) =>
+      route.request().method() === 'PUT' ? route.abort() : route.continue(),
+    );
     await takeMesh(page, file('bowl.obj', bowl()));
     await textOf(page.locator('.left'), /Read from a file: 469 vertices/);
     await textOf(page.getByTestId('keeping'), /held in this browser/);
@@ -167,20 +169,35 @@ describe('moulds', () => {
 
   it.each([
     ['torn.obj', 'v 0 0 0\nv 90 0 0\nv 0 90 0\nf 1 2 9', /not there/],
-    ['entities.svg', '<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0"/></svg>', /entities/],
-    ['script.svg', '<svg xmlns="http://www.w3.org/2000/svg" onload="document.title=\'run\'"><script>document.title="run"</script></svg>', /0 paths/],
-    ['back.svg', '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 50 L80 40 L20 20 L90 0" onload="document.title=\'run\'"/></svg>', /turns back/],
+    [
+      'entities.svg',
+      '<!DOCTYPE svg [<!ENTITY a "aaaa"><!ENTITY b "&a;&a;">]><svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0"/></svg>',
+      /entities/,
+    ],
+    [
+      'script.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg" onload="document.title=\'run\'"><script>document.title="run"</script></svg>',
+      /0 paths/,
+    ],
+    [
+      'back.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 50 L80 40 L20 20 L90 0" onload="document.title=\'run\'"/></svg>',
+      /turns back/,
+    ],
   ])('refuses %s in plain words and stays as it was', async (name, text, words) => {
     const page = await onTray();
     await page.locator('input[name="mould-file"]').setInputFiles(file(name, text));
     await textOf(page.locator('.left [role="alert"]'), words);
     expect(await page.title()).toBe('Service tray · Fawn Table');
     await fieldSays(page, 'depth', /^32(\.0)?( mm)?$/);
-  }); // prettier-ignore
+  });
 
   it('asks for the unit of a mesh, and shows what is taken', async () => {
     const page = await onTray();
-    const inches = bowl().replace(/^v (\S+) (\S+) (\S+)$/gm, (_, x, y, z) => `v ${Number(x) / 25.4} ${Number(y) / 25.4} ${Number(z) / 25.4}`); // prettier-ignore
+    const inches = bowl().replace(
+      /^v (\S+) (\S+) (\S+)$/gm,
+      (_, x, y, z) => `v ${Number(x) / 25.4} ${Number(y) / 25.4} ${Number(z) / 25.4}`,
+    );
     await page.locator('input[name="mould-file"]').setInputFiles(file('inches.obj', inches));
     // It is 7.87 wide: in mm that is no mould, in cm it could be one.
     await textOf(page.getByTestId('mesh-size'), /^78\.7 × /);

@@ -30,7 +30,8 @@ async function plan(counts: Readonly<Record<string, number>>): Promise<Page> {
 const verdict = (page: Page) => page.locator('.verdict h1');
 const blocks = (page: Page, line: number, block: string) =>
   page.locator(`[data-block^="${line} "][data-block$=" ${block}"]`);
-const order = async () => ((await (await fetch(`${visit.now.table.url}api/records/order`)).json()) as Kept<'order'>[])[0] as Kept<'order'>; // prettier-ignore
+const order = async () =>
+  ((await (await fetch(`${visit.now.table.url}api/records/order`)).json()) as Kept<'order'>[])[0] as Kept<'order'>;
 const kept = async () => (await order())?.body;
 
 describe('an order', () => {
@@ -43,12 +44,20 @@ describe('an order', () => {
     const before = (await first.getAttribute('aria-label')) ?? '';
     await first.focus();
     await page.keyboard.press('ArrowDown');
-    const held = await read(() => page.locator('.block.held').getAttribute('aria-label'), (label) => label !== null, 'a held block'); // prettier-ignore
+    const held = await read(
+      () => page.locator('.block.held').getAttribute('aria-label'),
+      (label) => label !== null,
+      'a held block',
+    );
     expect(held).not.toBe(before);
     expect(held).toMatch(/held$/);
     await textOf(verdict(page), /^All 30 fired/);
     await textOf(page.locator('.beside'), /held here by you/);
-    const body = await read(kept, (now) => now?.held.length === 1 && now.laid?.blocks.some((one) => one.held) === true, 'the order'); // prettier-ignore
+    const body = await read(
+      kept,
+      (now) => now?.held.length === 1 && now.laid?.blocks.some((one) => one.held) === true,
+      'the order',
+    );
     expect(body?.lines.map(({ name, count }) => [name, count])).toEqual([
       ['Soup cup', 12],
       ['Rack tumbler', 18],
@@ -88,7 +97,10 @@ describe('an order', () => {
     await textOf(kinds, /Rack tumbler, 3 ?1 of \d+ ?Ticket cup, 2 ?1 of/);
     await sent();
     await page.goto(`${url}order/${(await order()).id}`);
-    await textOf(page.locator('.makings'), /3\D+Rack tumbler ?1 of \d+ acts done; 0 ready for the kiln ?2\D+Ticket cup ?1 of .*1\D+Soup cup ?0 of/); // prettier-ignore
+    await textOf(
+      page.locator('.makings'),
+      /3\D+Rack tumbler ?1 of \d+ acts done; 0 ready for the kiln ?2\D+Ticket cup ?1 of .*1\D+Soup cup ?0 of/,
+    );
     const { makings: made } = (await (await fetch(`${url}api/makings/now`)).json()) as NowReply;
     expect(made.map(({ pieces }) => pieces.map(({ count }) => count)).sort()).toEqual([[1], [3, 2]]);
     await countOf(page.locator('.block.done'), 0);
@@ -101,8 +113,21 @@ describe('an order', () => {
       ) ?? [];
     const end = (await kept())?.laid?.blocks.find(({ line, block }) => line === 1 && block === first[0]?.id)?.end ?? 0;
     await page.clock.setSystemTime(end);
-    const marks = first.flatMap(({ id }) => [1, 2].map((number) => ({ id: crypto.randomUUID(), piece: 1, number, step: id, kind: 'done', at: new Date(end).toISOString() }))); // prettier-ignore
-    await fetch(`${url}api/makings/${cups.id}/entries`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ marks }) }); // prettier-ignore
+    const marks = first.flatMap(({ id }) =>
+      [1, 2].map((number) => ({
+        id: crypto.randomUUID(),
+        piece: 1,
+        number,
+        step: id,
+        kind: 'done',
+        at: new Date(end).toISOString(),
+      })),
+    );
+    await fetch(`${url}api/makings/${cups.id}/entries`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ marks }),
+    });
     await page.reload();
     expect(await page.locator('.block.done').getAttribute('aria-label')).toMatch(/^2\D+Ticket cup: .*, done$/);
     await textOf(verdict(page), /^All 6 fired/);

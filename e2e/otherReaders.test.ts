@@ -19,12 +19,20 @@ import { offAt, type Point } from './rasterLine.ts';
 import { stitched } from './stitched.ts';
 
 /** Every demo piece, and 40 made-up ones of every kind. */
-const DEMO = readdirSync('demo').filter((file) => file.endsWith('.fawn.json')).sort().map((file): Target => {
-  const reading = readTargetText(readFileSync(join('demo', file), 'utf8'));
-  if (reading.kind === 'faults') throw new Error(`${file} cannot be read`);
-  return reading.target;
-}); // prettier-ignore
-const TARGETS: readonly (readonly [string, Target])[] = [...DEMO, ...targetsOfEveryKind(83, 40)].map((target, index) => [index < DEMO.length ? target.name : `made-up ${target.form.kind} ${index - DEMO.length + 1}`, target]); // prettier-ignore
+const DEMO = readdirSync('demo')
+  .filter((file) => file.endsWith('.fawn.json'))
+  .sort()
+  .map((file): Target => {
+    const reading = readTargetText(readFileSync(join('demo', file), 'utf8'));
+    if (reading.kind === 'faults') throw new Error(`${file} cannot be read`);
+    return reading.target;
+  });
+const TARGETS: readonly (readonly [string, Target])[] = [...DEMO, ...targetsOfEveryKind(83, 40)].map(
+  (target, index) => [
+    index < DEMO.length ? target.name : `made-up ${target.form.kind} ${index - DEMO.length + 1}`,
+    target,
+  ],
+);
 
 const folder = mkdtempSync(join(tmpdir(), 'fawn-readers-'));
 afterAll(() => rmSync(folder, { recursive: true }));
@@ -40,7 +48,10 @@ function places(outline: Outline): { readonly at: Point; readonly across: Point 
     const count = Math.floor((length - 2 * OFF_CORNERS) / STEP);
     return Array.from({ length: Math.max(0, count) }, (_, step) => {
       const f = (OFF_CORNERS + STEP * (step + 0.5)) / length;
-      const [[x, y], [u, v]] = [alongEdge(outline, index, f - 0.05 / length), alongEdge(outline, index, f + 0.05 / length)]; // prettier-ignore
+      const [[x, y], [u, v]] = [
+        alongEdge(outline, index, f - 0.05 / length),
+        alongEdge(outline, index, f + 0.05 / length),
+      ];
       const far = Math.hypot(u - x, v - y);
       return { at: alongEdge(outline, index, f), across: [-(v - y) / far, (u - x) / far] as const };
     });
@@ -54,7 +65,10 @@ const PLOT_READER = spawnSync('hp2xx', ['-h'], { input: '' }).error === undefine
 function plotted(plot: Buffer): Point[][] {
   const [file, out] = [join(folder, 'plot.plt'), join(folder, 'plot.svg')];
   writeFileSync(file, plot);
-  execFileSync('hp2xx', ['-q', '-t', '-N', '-m', 'svg', '-f', out, file], { input: '', stdio: ['pipe', 'ignore', 'ignore'] }); // prettier-ignore
+  execFileSync('hp2xx', ['-q', '-t', '-N', '-m', 'svg', '-f', out, file], {
+    input: '',
+    stdio: ['pipe', 'ignore', 'ignore'],
+  });
   // Its pictures have 72 dots an inch, y down.
   const mm = (dots: string | undefined) => (Number(dots) * 25.4) / 72;
   return [...readFileSync(out, 'utf8').matchAll(/ d="([^"]+)"/g)].map(([, path = '']) =>
@@ -63,7 +77,8 @@ function plotted(plot: Buffer): Point[][] {
 }
 
 const sides = (line: readonly Point[]) => line.slice(1).map((end, index) => [line[index] as Point, end] as const);
-const lengthOf = (line: readonly Point[]) => sides(line).reduce((sum, [[x, y], [u, v]]) => sum + Math.hypot(u - x, v - y), 0); // prettier-ignore
+const lengthOf = (line: readonly Point[]) =>
+  sides(line).reduce((sum, [[x, y], [u, v]]) => sum + Math.hypot(u - x, v - y), 0);
 /** Distance of a place from a line of straight sides (mm). */
 function offLine(line: readonly Point[], [x, y]: Point): number {
   return sides(line).reduce((least, [[x0, y0], [x1, y1]]) => {
@@ -86,7 +101,11 @@ function measured(seen: readonly (number | null | undefined)[]) {
 const lines = ({ outline, holes = [] }: Part) => [outline, ...holes];
 
 async function greyOf(picture: Sharp): Promise<Raster> {
-  const { data, info } = await picture.flatten({ background: '#ffffff' }).greyscale().raw().toBuffer({ resolveWithObject: true }); // prettier-ignore
+  const { data, info } = await picture
+    .flatten({ background: '#ffffff' })
+    .greyscale()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
   return { width: info.width, height: info.height, grey: data };
 }
 
@@ -102,72 +121,103 @@ describe('files as readers of other makers see them', () => {
     const sheet = sheetOf(target.name, parts, { unit: 'mm' });
     const svg = await writeTemplate(parts, 'svg', optionsOf(target));
     const png = await writeTemplate(parts, 'png', { ...optionsOf(target), dpi: DPI });
-    for (const picture of [sharp(svg, { density: DENSITY, limitInputPixels: false }), sharp(png, { limitInputPixels: false })]) {
+    for (const picture of [
+      sharp(svg, { density: DENSITY, limitInputPixels: false }),
+      sharp(png, { limitInputPixels: false }),
+    ]) {
       const raster = await greyOf(picture);
-      const found = sheet.parts.flatMap(({ part, dx, dy }) => lines(part).flatMap((outline) => places(outline).map(({ at, across }) =>
-        offAt(raster, ([x, y]) => [(x + dx) * DOTS - 0.5, (sheet.height - y - dy) * DOTS - 0.5], at, across),
-      ))); // prettier-ignore
+      const found = sheet.parts.flatMap(({ part, dx, dy }) =>
+        lines(part).flatMap((outline) =>
+          places(outline).map(({ at, across }) =>
+            offAt(raster, ([x, y]) => [(x + dx) * DOTS - 0.5, (sheet.height - y - dy) * DOTS - 0.5], at, across),
+          ),
+        ),
+      );
       const { missing, off } = measured(found);
       expect(found.length).toBeGreaterThan(20);
       expect([missing < 0.01, off < 0.2, missing, off]).toEqual([true, true, missing, off]);
     }
-  }); // prettier-ignore
+  });
 
-  it.each(TARGETS)('%s: PDF drawn, its pages joined by their marks, the developed lines within 0.2 mm', async (_, target) => {
-    const parts = partsOf(target);
-    const file = join(folder, 'pages.pdf');
-    writeFileSync(file, await writeTemplate(parts, 'pdf', optionsOf(target)));
-    const pages = pagesOf(parts, optionsOf(target));
-    const rasters = rasterise(file, DPI);
-    expect(rasters).toHaveLength(pages.length);
-    for (const part of parts) {
-      const tiles = stitched(part.id, pages, rasters, DOTS);
-      // Each place is on one page at least; where it is on two, both are right.
-      const found = lines(part).flatMap((outline) => places(outline).map(({ at, across }) => {
-        const seen = tiles.map(({ raster, px }) => offAt(raster, px, at, across)).filter((off) => off !== null);
-        const clear = seen.filter((off) => off !== undefined);
-        return clear.length > 0 ? Math.max(...clear.map(Math.abs)) : seen.length > 0 ? undefined : null;
-      })); // prettier-ignore
-      if (found.length < 10) continue;
-      const { missing, off } = measured(found);
-      expect([part.id, missing < 0.02, off < 0.2, missing, off]).toEqual([part.id, true, true, missing, off]);
-    }
-  }); // prettier-ignore
+  it.each(TARGETS)(
+    '%s: PDF drawn, its pages joined by their marks, the developed lines within 0.2 mm',
+    async (_, target) => {
+      const parts = partsOf(target);
+      const file = join(folder, 'pages.pdf');
+      writeFileSync(file, await writeTemplate(parts, 'pdf', optionsOf(target)));
+      const pages = pagesOf(parts, optionsOf(target));
+      const rasters = rasterise(file, DPI);
+      expect(rasters).toHaveLength(pages.length);
+      for (const part of parts) {
+        const tiles = stitched(part.id, pages, rasters, DOTS);
+        // Each place is on one page at least; where it is on two, both are right.
+        const found = lines(part).flatMap((outline) =>
+          places(outline).map(({ at, across }) => {
+            const seen = tiles.map(({ raster, px }) => offAt(raster, px, at, across)).filter((off) => off !== null);
+            const clear = seen.filter((off) => off !== undefined);
+            return clear.length > 0 ? Math.max(...clear.map(Math.abs)) : seen.length > 0 ? undefined : null;
+          }),
+        );
+        if (found.length < 10) continue;
+        const { missing, off } = measured(found);
+        expect([part.id, missing < 0.02, off < 0.2, missing, off]).toEqual([part.id, true, true, missing, off]);
+      }
+    },
+  );
 
   it.each(TARGETS)('%s: DXF, every corner and arc within 0.01 mm', async (_, target) => {
     const parts = partsOf(target);
     const sheet = sheetOf(target.name, parts, { unit: 'mm' });
     const text = (await writeTemplate(parts, 'dxf', optionsOf(target))).toString('latin1');
-    const entities = new DxfParser().parseSync(text)?.entities as unknown as { layer: string; vertices: { x: number; y: number; bulge?: number }[] }[];
+    const entities = new DxfParser().parseSync(text)?.entities as unknown as {
+      layer: string;
+      vertices: { x: number; y: number; bulge?: number }[];
+    }[];
     const cut = entities.filter(({ layer }) => layer === 'CUT').map(({ vertices }) => vertices);
-    const wanted = sheet.parts.flatMap(({ part, dx, dy }) => lines(part).map((outline) => outline.map(([x, y, bulge]) => [x + dx, y + dy, bulge] as const)));
+    const wanted = sheet.parts.flatMap(({ part, dx, dy }) =>
+      lines(part).map((outline) => outline.map(([x, y, bulge]) => [x + dx, y + dy, bulge] as const)),
+    );
     expect(cut).toHaveLength(wanted.length);
     for (const outline of wanted) {
-      const same = cut.find((vertices) => vertices.length === outline.length && vertices.every(({ x, y, bulge = 0 }, index) => {
-        const [u, v, b] = outline[index] as readonly [number, number, number];
-        return Math.hypot(x - u, y - v) < 0.01 && Math.abs(bulge - b) < 1e-4;
-      }));
+      const same = cut.find(
+        (vertices) =>
+          vertices.length === outline.length &&
+          vertices.every(({ x, y, bulge = 0 }, index) => {
+            const [u, v, b] = outline[index] as readonly [number, number, number];
+            return Math.hypot(x - u, y - v) < 0.01 && Math.abs(bulge - b) < 1e-4;
+          }),
+      );
       expect([outline.length, same !== undefined]).toEqual([outline.length, true]);
     }
-  }); // prettier-ignore
+  });
 
   (PLOT_READER ? it : it.skip).each(TARGETS)('%s: plot file, every line within 0.1 mm', async (_, target) => {
     const parts = partsOf(target);
     const sheet = sheetOf(target.name, parts, { unit: 'mm' });
     const drawn = plotted(await writeTemplate(parts, 'plt', optionsOf(target)));
-    const wanted = sheet.parts.flatMap(({ part, dx, dy }) => lines(part).map((outline) => outline.map(([x, y, bulge]) => [x + dx, y + dy, bulge] as const)));
+    const wanted = sheet.parts.flatMap(({ part, dx, dy }) =>
+      lines(part).map((outline) => outline.map(([x, y, bulge]) => [x + dx, y + dy, bulge] as const)),
+    );
     // Their reader moves the drawing to the corner of its picture.
-    const [left, low] = [0, 1].map((axis) => Math.min(...drawn.flat().map((point) => point[axis as 0 | 1]))) as [number, number];
+    const [left, low] = [0, 1].map((axis) => Math.min(...drawn.flat().map((point) => point[axis as 0 | 1]))) as [
+      number,
+      number,
+    ];
     const least = (side: 'minX' | 'minY') => Math.min(...wanted.map((outline) => bounds(outline)[side]));
     const put = ([x, y]: Point): Point => [x - left + least('minX'), y - low + least('minY')];
     const placed = drawn.map((line) => line.map(put));
-    const off = wanted.flatMap((outline) => places(outline).map(({ at }) => Math.min(...placed.map((line) => offLine(line, at)))));
+    const off = wanted.flatMap((outline) =>
+      places(outline).map(({ at }) => Math.min(...placed.map((line) => offLine(line, at)))),
+    );
     expect(off.length).toBeGreaterThan(20);
     expect([target.name, Math.max(...off) < 0.1]).toEqual([target.name, true]);
     const long = placed.reduce((sum, line) => sum + lengthOf(line), 0);
-    const girth = wanted.reduce((sum, outline) => sum + edges(outline).reduce((whole, { length }) => whole + length, 0), 0);
+    const girth = wanted.reduce(
+      (sum, outline) => sum + edges(outline).reduce((whole, { length }) => whole + length, 0),
+      0,
+    );
     expect(Math.abs(long / girth - 1)).toBeLessThan(0.001);
-  }); // prettier-ignore
+  });
 
   it('would see a file that is drawn a hundredth too large', async () => {
     const [, target] = TARGETS[0] as readonly [string, Target];
@@ -176,7 +226,13 @@ describe('files as readers of other makers see them', () => {
     const raster = await greyOf(
       sharp(await writeTemplate(parts, 'svg', optionsOf(target)), { density: 1.005 * DENSITY }),
     );
-    const found = sheet.parts.flatMap(({ part, dx, dy }) => lines(part).flatMap((outline) => places(outline).map(({ at, across }) => offAt(raster, ([x, y]) => [(x + dx) * DOTS - 0.5, (sheet.height - y - dy) * DOTS - 0.5], at, across)))); // prettier-ignore
+    const found = sheet.parts.flatMap(({ part, dx, dy }) =>
+      lines(part).flatMap((outline) =>
+        places(outline).map(({ at, across }) =>
+          offAt(raster, ([x, y]) => [(x + dx) * DOTS - 0.5, (sheet.height - y - dy) * DOTS - 0.5], at, across),
+        ),
+      ),
+    );
     const { missing, off } = measured(found);
     expect(missing > 0.05 || off > 0.2).toBe(true);
   });

@@ -72,11 +72,13 @@ export function uprights(page: Raster, band: readonly [number, number], share: r
     }
     return { dark: count / (bottom - top), ink };
   });
-  return middles(columns.map(({ ink }) => ink), (x) => {
-    const { dark } = columns[x] as (typeof columns)[number];
-    return dark >= share[0] && dark <= share[1];
-  }) // prettier-ignore
-    .map((x) => (x + 0.5) * MM_PER_PIXEL);
+  return middles(
+    columns.map(({ ink }) => ink),
+    (x) => {
+      const { dark } = columns[x] as (typeof columns)[number];
+      return dark >= share[0] && dark <= share[1];
+    },
+  ).map((x) => (x + 0.5) * MM_PER_PIXEL);
 }
 
 /** Lengths (mm) of the level lines longer than `least` mm below a height on the page (mm from the top). */

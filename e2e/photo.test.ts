@@ -23,7 +23,8 @@ async function shown(file: string): Promise<void> {
   await page.locator('input[name="photo"]').setInputFiles(file);
 }
 const reading = (name: string) => visit.now.page.locator(`[data-reading="${name}"]`);
-const figures = async (name: string) => [...(await textOf(reading(name), /off by/)).matchAll(/\d+(\.\d+)?/g)].map(([one]) => Number(one)); // prettier-ignore
+const figures = async (name: string) =>
+  [...(await textOf(reading(name), /off by/)).matchAll(/\d+(\.\d+)?/g)].map(([one]) => Number(one));
 
 describe('a photograph on a sheet of paper', () => {
   it('of an arc template gives its radii and sweep, and what it makes', async () => {
@@ -62,7 +63,9 @@ describe('a photograph on a sheet of paper', () => {
     const closest = async () => {
       // What moves is where it belongs in the next picture.
       await page.evaluate('new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))');
-      const at = await grips.evaluateAll((all) => all.map((one) => one.getBoundingClientRect()).map(({ x, y }) => [x, y] as const)); // prettier-ignore
+      const at = await grips.evaluateAll((all) =>
+        all.map((one) => one.getBoundingClientRect()).map(({ x, y }) => [x, y] as const),
+      );
       return Math.min(...at.flatMap(([x, y], index) => at.slice(0, index).map(([u, v]) => Math.hypot(x - u, y - v))));
     };
     const joined = page.getByRole('button', { name: /points: bring them nearer/ });

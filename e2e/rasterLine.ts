@@ -6,9 +6,13 @@ export type Point = readonly [number, number];
 /** How dark a picture is at a place (px), between its dots. */
 function ink({ width, height, grey }: Raster, [x, y]: Point): number {
   const [left, top] = [Math.floor(x), Math.floor(y)];
-  const dot = (u: number, v: number) => (u < 0 || v < 0 || u >= width || v >= height ? 0 : 255 - (grey[v * width + u] as number)); // prettier-ignore
+  const dot = (u: number, v: number) =>
+    u < 0 || v < 0 || u >= width || v >= height ? 0 : 255 - (grey[v * width + u] as number);
   const [f, g] = [x - left, y - top];
-  return (1 - g) * ((1 - f) * dot(left, top) + f * dot(left + 1, top)) + g * ((1 - f) * dot(left, top + 1) + f * dot(left + 1, top + 1)); // prettier-ignore
+  return (
+    (1 - g) * ((1 - f) * dot(left, top) + f * dot(left + 1, top)) +
+    g * ((1 - f) * dot(left, top + 1) + f * dot(left + 1, top + 1))
+  );
 }
 
 /** How far to each side a line is looked for, and in what steps (mm). */
@@ -27,7 +31,14 @@ export function offAt(raster: Raster, px: (at: Point) => Point, at: Point, acros
     const far = FINE * step - LOOKED;
     return ink(raster, px([at[0] + far * across[0], at[1] + far * across[1]]));
   });
-  const top = row.reduce((best, dark, step) => (dark > (row[best] as number) + 1 || (Math.abs(dark - (row[best] as number)) <= 1 && Math.abs(step - steps / 2) < Math.abs(best - steps / 2)) ? step : best), 0); // prettier-ignore
+  const top = row.reduce(
+    (best, dark, step) =>
+      dark > (row[best] as number) + 1 ||
+      (Math.abs(dark - (row[best] as number)) <= 1 && Math.abs(step - steps / 2) < Math.abs(best - steps / 2))
+        ? step
+        : best,
+    0,
+  );
   if ((row[top] as number) < 60) return null;
   let [from, to] = [top, top];
   while (from > 0 && (row[from - 1] as number) > 0.35 * (row[top] as number)) from -= 1;

@@ -6,16 +6,23 @@ import { eachVisit, read, textOf } from './visit.ts';
 
 const visit = eachVisit({ demo: true });
 const ask = async <T>(path: string) => (await (await fetch(`${visit.now.table.url}api/${path}`)).json()) as T;
-const clay = async (name: string) => (await ask<Kept<'clay'>[]>('records/clay')).find(({ body }) => body.name === name)?.body; // prettier-ignore
+const clay = async (name: string) =>
+  (await ask<Kept<'clay'>[]>('records/clay')).find(({ body }) => body.name === name)?.body;
 
 describe('the records', () => {
   it('go out as a table and come in again; a table with a fault is refused and says where', async () => {
     const { page, troubles } = visit.now;
     await page.getByRole('link', { name: 'Records' }).click();
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'All records as CSV' }).click()]); // prettier-ignore
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'All records as CSV' }).click(),
+    ]);
     const text = readFileSync(await download.path(), 'utf8');
     expect(text.split('\r\n').filter((line) => line.startsWith('measurement,'))).toHaveLength(192);
-    const read = (table: string) => page.locator('input[name="records-csv"]').setInputFiles({ name: 'records.csv', mimeType: 'text/csv', buffer: Buffer.from(table) }); // prettier-ignore
+    const read = (table: string) =>
+      page
+        .locator('input[name="records-csv"]')
+        .setInputFiles({ name: 'records.csv', mimeType: 'text/csv', buffer: Buffer.from(table) });
     await read(text.replace(',rim,83', ',rim,81'));
     await textOf(
       page.locator('.table [role="status"]'),
@@ -35,7 +42,11 @@ describe('the records', () => {
     await page.getByRole('button', { name: 'Look at the offer of 11.8 % again' }).click();
     await page.getByRole('button', { name: 'Use 11.8 % from now on' }).click();
     await textOf(page.locator('.said'), /^Fog bank grey is worked with at 11\.8 % from now on/);
-    const learnt = await read(() => clay('Fog bank grey'), (now) => now?.learnt !== undefined, 'the clay'); // prettier-ignore
+    const learnt = await read(
+      () => clay('Fog bank grey'),
+      (now) => now?.learnt !== undefined,
+      'the clay',
+    );
     expect(learnt?.learnt).toMatchObject({ shrinkage: 0.118, pieces: 11, firings: 2 });
     await textOf(page.locator('.under'), /^Between .* The 11\.8 % that is worked with fits/);
 
@@ -48,7 +59,11 @@ describe('the records', () => {
     await page.getByRole('link', { name: /^Fog bank grey/ }).click();
     await textOf(page.locator('h1'), /Window vase/);
     await page.getByRole('button', { name: /^Take 1\d\.\d % back/ }).click();
-    await read(() => clay('Fog bank grey'), (now) => now !== undefined && now.learnt === undefined, 'the clay, undone'); // prettier-ignore
+    await read(
+      () => clay('Fog bank grey'),
+      (now) => now !== undefined && now.learnt === undefined,
+      'the clay, undone',
+    );
     await textOf(page.locator('.under'), /not 10\.0 %/);
     expect(troubles).toEqual([]);
   });
@@ -57,27 +72,49 @@ describe('the records', () => {
     const { page, troubles } = visit.now;
     await page.getByRole('link', { name: 'Records' }).click();
     await page.getByLabel('Find what was made').fill('buff, 6 mm, cracked');
-    await read(() => page.locator('.made li').count(), (count) => count === 2, 'two makings with cracks'); // prettier-ignore
+    await read(
+      () => page.locator('.made li').count(),
+      (count) => count === 2,
+      'two makings with cracks',
+    );
     await page.locator('.made li a').first().click();
     const cell = (what: string, number: number) => page.getByLabel(`${what}, piece ${number}, fired`);
     // The slip that the demo has: 48.2 where 84 is planned.
     await textOf(page.locator('tbody tr').nth(3), /84\.0 mm planned: digits turned\?/);
     await cell('Rim across', 4).fill('84.2');
     await page.keyboard.press('Enter');
-    await read(() => cell('Foot across', 4).evaluate((field) => field === field.ownerDocument.activeElement), Boolean, 'the next cell'); // prettier-ignore
+    await read(
+      () => cell('Foot across', 4).evaluate((field) => field === field.ownerDocument.activeElement),
+      Boolean,
+      'the next cell',
+    );
     await cell('Weight', 1).fill('351');
     await cell('Weight', 1).press('Enter');
     await cell('Height', 2).fill('');
     await cell('Height', 2).press('Enter');
     await textOf(page.locator('.said'), /Height of 2 is struck out/);
     const [line] = await ask<MadeLine[]>('made?find=Tumblers, the rest');
-    const kept = await read(() => ask<Making>(`makings/${line?.making}`), (now) => now.strikes.length === 1, 'the strike'); // prettier-ignore
-    expect(kept.measurements.filter(({ number, state, what }) => state === 'fired' && ((number === 4 && what === 'rim') || what === 'weight')).map(({ value }) => value)).toEqual([48.2, 84.2, 351]); // prettier-ignore
+    const kept = await read(
+      () => ask<Making>(`makings/${line?.making}`),
+      (now) => now.strikes.length === 1,
+      'the strike',
+    );
+    expect(
+      kept.measurements
+        .filter(
+          ({ number, state, what }) => state === 'fired' && ((number === 4 && what === 'rim') || what === 'weight'),
+        )
+        .map(({ value }) => value),
+    ).toEqual([48.2, 84.2, 351]);
 
     await page.getByRole('button', { name: 'Wet', exact: true }).click();
     await textOf(page.locator('thead'), /95\.5 mm/);
     await page.locator('.critique').getByRole('button', { name: 'Yes' }).first().click();
-    await read(() => ask<Making>(`makings/${line?.making}`), ({ critiques }) => critiques[0]?.holds === true, 'the critique'); // prettier-ignore
+    await read(
+      () => ask<Making>(`makings/${line?.making}`),
+      ({ critiques }) => critiques[0]?.holds === true,
+      'the critique',
+    );
     await page.reload();
     await textOf(page.locator('h1'), /Rack tumbler, 11/);
     expect(await cell('Rim across', 4).inputValue()).toBe('84.2');

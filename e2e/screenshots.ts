@@ -131,7 +131,10 @@ const orderLaid = async (page: Page, url: string) => {
   await page.getByRole('button', { name: 'Plan an order' }).click();
   await page.locator('input[name="order-name"]').fill('The galley');
   await page.locator('input[name="order-ready"]').fill('2026-12-12');
-  const wanted = [['Soup cup', '12'], ['Rack tumbler', '18']] as const; // prettier-ignore
+  const wanted = [
+    ['Soup cup', '12'],
+    ['Rack tumbler', '18'],
+  ] as const;
   for (const [index, [design, count]] of wanted.entries()) {
     await page.getByRole('button', { name: 'Add a piece' }).click();
     await page.getByLabel('Find a piece').fill(design);

@@ -77,9 +77,17 @@ describe('bent sheets', () => {
     await textOf(page.getByRole('alert'), /A foot would hang over the edge of the sheet or a hole/);
     const before = number(await fired('foot-1').innerText());
     for (let step = 0; step < 4; step += 1) await foot.press('ArrowRight');
-    await read(async () => number(await fired('foot-1').innerText()), (mm) => mm < before - 0.2, 'a shorter foot'); // prettier-ignore
+    await read(
+      async () => number(await fired('foot-1').innerText()),
+      (mm) => mm < before - 0.2,
+      'a shorter foot',
+    );
     await page.getByRole('button', { name: 'Place the feet for me' }).click();
-    await read(async () => number(await fired('foot-1').innerText()), (mm) => mm === before, 'the foot as it was'); // prettier-ignore
+    await read(
+      async () => number(await fired('foot-1').innerText()),
+      (mm) => mm === before,
+      'the foot as it was',
+    );
     await kept(page);
   });
 
@@ -125,10 +133,22 @@ describe('bent sheets', () => {
 
   it.each([
     ['nan.svg', '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0 L NaN 5 L9 9Z"/></svg>', /not sound/],
-    ['cross.svg', '<svg xmlns="http://www.w3.org/2000/svg" width="90mm" height="90mm" viewBox="0 0 90 90"><path d="M0 0L80 80L80 0L0 70Z"/></svg>', /crosses itself/],
-    ['bomb.svg', '<!DOCTYPE svg [<!ENTITY a "aa"><!ENTITY b "&a;&a;">]><svg xmlns="http://www.w3.org/2000/svg"><path d="&b;"/></svg>', /entities/],
+    [
+      'cross.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg" width="90mm" height="90mm" viewBox="0 0 90 90"><path d="M0 0L80 80L80 0L0 70Z"/></svg>',
+      /crosses itself/,
+    ],
+    [
+      'bomb.svg',
+      '<!DOCTYPE svg [<!ENTITY a "aa"><!ENTITY b "&a;&a;">]><svg xmlns="http://www.w3.org/2000/svg"><path d="&b;"/></svg>',
+      /entities/,
+    ],
     ['half.svg', '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0', /not sound SVG/],
-    ['script.svg', '<svg xmlns="http://www.w3.org/2000/svg" onload="document.title=\'run\'"><script>document.title="run"</script><text>a</text></svg>', /no lines/],
+    [
+      'script.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg" onload="document.title=\'run\'"><script>document.title="run"</script><text>a</text></svg>',
+      /no lines/,
+    ],
     ['nan.dxf', '0\nSECTION\n2\nENTITIES\n0\nCIRCLE\n10\nNaN\n20\n0\n40\n5\n0\nENDSEC\n', /without a sound figure/],
     ['huge.dxf', '0\n'.repeat(4_100_000), /too large/],
   ])('%s is refused in plain words and runs nothing', async (name, text, words) => {
@@ -137,12 +157,22 @@ describe('bent sheets', () => {
     await textOf(page.locator('.left [role="alert"]'), words);
     expect(await page.title()).toBe('Butter sheet · Fawn Table');
     await fieldSays(page, 'sheet-length', /^174\.0/);
-  }); // prettier-ignore
+  });
 
   it('are read from DXF, laid on a mould, and cut as they were drawn', async () => {
     const page = await onLeaf();
-    const line = (...figures: number[]) => `0\nLINE\n8\nA\n${[10, 20, 11, 21].map((code, at) => `${code}\n${figures[at]}\n`).join('')}`; // prettier-ignore
-    const entities = `${line(0, 0, 110, 0)}${line(110, 0, 110, 70)}0\nARC\n8\nA\n10\n55\n20\n70\n40\n55\n50\n0\n51\n180\n${line(0, 70, 0, 0)}${line(40, 20, 70, 20)}0\nCIRCLE\n8\nA\n10\n55\n20\n70\n40\n12\n`;
+    const line = (...figures: number[]) =>
+      `0\nLINE\n8\nA\n${[10, 20, 11, 21].map((code, at) => `${code}\n${figures[at]}\n`).join('')}`;
+    const arc = '0\nARC\n8\nA\n10\n55\n20\n70\n40\n55\n50\n0\n51\n180\n';
+    const circle = '0\nCIRCLE\n8\nA\n10\n55\n20\n70\n40\n12\n';
+    const entities = [
+      line(0, 0, 110, 0),
+      line(110, 0, 110, 70),
+      arc,
+      line(0, 70, 0, 0),
+      line(40, 20, 70, 20),
+      circle,
+    ].join('');
     const dxf = `0\nSECTION\n2\nENTITIES\n${entities}0\nENDSEC\n0\nEOF\n`;
     await page.locator('input[name="sheet-file"]').setInputFiles(file('plate.dxf', dxf));
     await textOf(figure(page, 'cutLength'), /^110\.0$/);

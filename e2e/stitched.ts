@@ -43,7 +43,9 @@ function marksOf(raster: ReadPage, dots: number): Map<string, Point> {
 export function stitched(id: string, pages: readonly Page[], rasters: readonly ReadPage[], dots: number): Tile[] {
   const tiles = pages.flatMap(({ parts }, index) => {
     const raster = rasters[index] as ReadPage;
-    return parts.filter((part) => part.id === id).map(({ dx, dy }) => ({ raster, plan: [dx, dy] as Point, marks: marksOf(raster, dots) })); // prettier-ignore
+    return parts
+      .filter((part) => part.id === id)
+      .map(({ dx, dy }) => ({ raster, plan: [dx, dy] as Point, marks: marksOf(raster, dots) }));
   });
   const [first] = tiles;
   if (!first) return [];

@@ -65,7 +65,6 @@ describe('tools at Cut', () => {
       ['Cutter: wall', 'rack-tumbler-wall-cutter.stl'],
       [/^Former/, 'rack-tumbler-former.stl'],
     ] as const) {
-      // prettier-ignore
       const saved = await download(page, () => page.getByRole('button', { name: button }).click());
       expect(saved.name).toBe(name);
       expect(readSolid(readFileSync(saved.path)).kind).toBe('closed');
@@ -91,10 +90,13 @@ describe('tools at Cut', () => {
     expect(perMm).toBeGreaterThan(3.8);
     // The line's own width, without that of its stroke.
     const wide = async () => {
-      const px = await page.locator('.sheet path.cut').first().evaluate((element) => {
-        const drawn = element as unknown as { getBBox: () => { width: number }; getScreenCTM: () => { a: number } };
-        return drawn.getBBox().width * drawn.getScreenCTM().a;
-      }); // prettier-ignore
+      const px = await page
+        .locator('.sheet path.cut')
+        .first()
+        .evaluate((element) => {
+          const drawn = element as unknown as { getBBox: () => { width: number }; getScreenCTM: () => { a: number } };
+          return drawn.getBBox().width * drawn.getScreenCTM().a;
+        });
       return px / perMm;
     };
     await read(wide, (mm) => Math.abs(mm - 281.03) < 0.6, '281.03 mm');
@@ -130,7 +132,11 @@ describe('tools at Cut', () => {
     await page.mouse.down();
     await page.mouse.move((box?.x ?? 0) + 64, (box?.y ?? 0) - 6, { steps: 5 });
     await page.mouse.up();
-    await read(async () => (await corner.boundingBox())?.x ?? 0, (x) => Math.abs(x - (box?.x ?? 0) - 40) < 2, 'the corner 40 px further'); // prettier-ignore
+    await read(
+      async () => (await corner.boundingBox())?.x ?? 0,
+      (x) => Math.abs(x - (box?.x ?? 0) - 40) < 2,
+      'the corner 40 px further',
+    );
     const [wide] = [await drawnBox(page, 'polyline.frame')];
     await page.getByRole('button', { name: 'The corners fit: throw the part' }).click();
     await textOf(page.getByRole('status'), /One dot of light is .* wide on the clay/);
@@ -156,7 +162,8 @@ describe('devices and files in the kit', () => {
       await page.getByRole('link', { name: /Office printer/ }).click();
       await page.locator(`input[name="${name}"]`).click();
       const strip = page.getByRole('contentinfo');
-      const reading = async () => Number(/[\d.]+/.exec((await strip.locator('[data-reading="caliper"]').textContent()) ?? '')?.[0]); // prettier-ignore
+      const reading = async () =>
+        Number(/[\d.]+/.exec((await strip.locator('[data-reading="caliper"]').textContent()) ?? '')?.[0]);
       await read(reading, (mm) => Math.abs(mm - wanted) < 0.3, String(wanted), 15_000);
       await strip.getByRole('button', { name: 'Put it in' }).click();
       await page.keyboard.press('Enter');

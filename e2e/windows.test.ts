@@ -63,29 +63,63 @@ async function orderOf(page: Page, url: string): Promise<string> {
 describe('in every window', () => {
   const visit = eachVisit({ demo: true });
 
-  it.each(WINDOWS)('%d x %d: nothing lies off the side, no words lie on others and everything is large enough for a finger, with a long name and in inches', async (width, height) => {
-    const { page, table } = visit.now;
-    const target = { ...newTarget(NAME), form: { kind: 'box', length: 1007.9, width: 603.6, height: 404.4 }, fit: { shelf: 420, clearance: 1 } }; // prettier-ignore
-    const made = await page.request.post(`${table.url}api/designs`, { data: { target } });
-    const { id } = (await made.json()) as { id: string };
-    const settings = JSON.stringify({ unit: 'inch', marks: 64 });
-    await page.evaluate(`localStorage.setItem('fawn-settings', ${JSON.stringify(settings)})`);
-    // What leans by turns, lies in an arc, has many sides, or is one of two.
-    const demo = (await (await page.request.get(`${table.url}api/designs?limit=100`)).json()) as { id: string; name: string }[]; // prettier-ignore
-    const flats = demo.filter(({ name }) => ['Bread bowl, square to round', 'Soup cup', 'Salt box', 'Window vase', 'Preserve jar'].includes(name)).map((one) => `piece/${one.id}/flat`); // prettier-ignore
-    const order = await orderOf(page, table.url);
-    const [first] = (await (await page.request.get(`${table.url}api/made`)).json()) as { making: string; piece: number }[]; // prettier-ignore
-    const [firing] = (await (await page.request.get(`${table.url}api/records/firing`)).json()) as { id: string }[];
-    const measured = `made/${first?.making}/${first?.piece}`;
-    const found: string[] = [];
-    await page.setViewportSize({ width, height });
-    for (const path of ['', 'today', 'clay', 'kit', 'from', 'photograph', `size/${id}`, `light/${id}`, 'records', measured, measured.replace('made', 'story'), 'kiln', `kiln/${firing?.id}`, `order/${order}`, ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`), ...flats]) {
-      await page.goto(`${table.url}${path}`);
-      await textOf(page.locator('h1').first(), /\S/);
-      await page.waitForTimeout(600);
-      const words = [...(await page.evaluate<string[]>(CROWDED)), ...(await crossedWords(page))];
-      found.push(...words.map((word) => `${path.replace(id, '…') || 'shelf'}: ${word}`));
-    }
-    expect(found).toEqual([]);
-  }); // prettier-ignore
+  it.each(WINDOWS)(
+    '%d x %d: nothing lies off the side, no words lie on others and everything is large enough for a finger, with a long name and in inches',
+    async (width, height) => {
+      const { page, table } = visit.now;
+      const target = {
+        ...newTarget(NAME),
+        form: { kind: 'box', length: 1007.9, width: 603.6, height: 404.4 },
+        fit: { shelf: 420, clearance: 1 },
+      };
+      const made = await page.request.post(`${table.url}api/designs`, { data: { target } });
+      const { id } = (await made.json()) as { id: string };
+      const settings = JSON.stringify({ unit: 'inch', marks: 64 });
+      await page.evaluate(`localStorage.setItem('fawn-settings', ${JSON.stringify(settings)})`);
+      // What leans by turns, lies in an arc, has many sides, or is one of two.
+      const demo = (await (await page.request.get(`${table.url}api/designs?limit=100`)).json()) as {
+        id: string;
+        name: string;
+      }[];
+      const flats = demo
+        .filter(({ name }) =>
+          ['Bread bowl, square to round', 'Soup cup', 'Salt box', 'Window vase', 'Preserve jar'].includes(name),
+        )
+        .map((one) => `piece/${one.id}/flat`);
+      const order = await orderOf(page, table.url);
+      const [first] = (await (await page.request.get(`${table.url}api/made`)).json()) as {
+        making: string;
+        piece: number;
+      }[];
+      const [firing] = (await (await page.request.get(`${table.url}api/records/firing`)).json()) as { id: string }[];
+      const measured = `made/${first?.making}/${first?.piece}`;
+      const found: string[] = [];
+      await page.setViewportSize({ width, height });
+      for (const path of [
+        '',
+        'today',
+        'clay',
+        'kit',
+        'from',
+        'photograph',
+        `size/${id}`,
+        `light/${id}`,
+        'records',
+        measured,
+        measured.replace('made', 'story'),
+        'kiln',
+        `kiln/${firing?.id}`,
+        `order/${order}`,
+        ...['shape', 'flat', 'slab', 'cut', 'make'].map((stage) => `piece/${id}/${stage}`),
+        ...flats,
+      ]) {
+        await page.goto(`${table.url}${path}`);
+        await textOf(page.locator('h1').first(), /\S/);
+        await page.waitForTimeout(600);
+        const words = [...(await page.evaluate<string[]>(CROWDED)), ...(await crossedWords(page))];
+        found.push(...words.map((word) => `${path.replace(id, '…') || 'shelf'}: ${word}`));
+      }
+      expect(found).toEqual([]);
+    },
+  );
 });

@@ -47,7 +47,8 @@ const SEEN = `
     .filter((element) => element.checkVisibility({ visibilityProperty: true, opacityProperty: true }))
     .flatMap((element) => {
       const { left, top, right, bottom } = clip(element);
-      const within = (quad) => element instanceof SVGElement ? quad : quad.map(([x, y]) => [Math.max(left, Math.min(right, x)), Math.max(top, Math.min(bottom, y))]);
+      const clamped = ([x, y]) => [Math.max(left, Math.min(right, x)), Math.max(top, Math.min(bottom, y))];
+      const within = (quad) => element instanceof SVGElement ? quad : quad.map(clamped);
       return quads(element).map((quad) => ({ element, quad: within(quad) })).filter(({ quad }) => {
         const [x, y] = [0, 1].map((axis) => quad.reduce((sum, place) => sum + place[axis] / 4, 0));
         return x > left && x < right && y > top && y < bottom && onTop(element, x, y);

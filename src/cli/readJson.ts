@@ -15,7 +15,14 @@ export function readJson<T extends { readonly kind: string }>(
   station: Station,
 ): T | null {
   const unreadable = (value: string, error: unknown, rule: string) =>
-    complain([{ code: 'unreadable', path: '', value, rule: `${rule}: ${error instanceof Error ? error.message : String(error)}` }]); // prettier-ignore
+    complain([
+      {
+        code: 'unreadable',
+        path: '',
+        value,
+        rule: `${rule}: ${error instanceof Error ? error.message : String(error)}`,
+      },
+    ]);
   const complain = (faults: readonly Fault[]) => {
     for (const fault of faults) station.complain(`${file}: ${faultLine(fault)}`.replace(/\s*\n\s*/g, ' '));
     return null;

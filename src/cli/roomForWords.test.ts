@@ -12,17 +12,69 @@ import { entersBox, piecesOf, RoomForWords, wordsBox } from '../core/files/sheet
 const box = { minX: 0, minY: 0, maxX: 10, maxY: 5 };
 
 it.each([
-  ['through it', [[-5, 2], [15, 3]], true],
-  ['within it', [[2, 2], [4, 3]], true],
-  ['over a corner', [[-1, 4], [2, 6]], true],
-  ['along its edge', [[0, 0], [10, 0]], true],
-  ['beside it', [[-5, 7], [15, 8]], false],
-  ['towards it', [[-5, 2], [-1, 2]], false],
-  ['past a corner', [[-3, 4], [2, 9]], false],
-] as [string, [[number, number], [number, number]], boolean][])('a line %s enters a box: or not', (_, piece, wanted) => {
-  expect(entersBox(piece, box)).toBe(wanted);
-  expect(entersBox([piece[1], piece[0]], box)).toBe(wanted);
-}); // prettier-ignore
+  [
+    'through it',
+    [
+      [-5, 2],
+      [15, 3],
+    ],
+    true,
+  ],
+  [
+    'within it',
+    [
+      [2, 2],
+      [4, 3],
+    ],
+    true,
+  ],
+  [
+    'over a corner',
+    [
+      [-1, 4],
+      [2, 6],
+    ],
+    true,
+  ],
+  [
+    'along its edge',
+    [
+      [0, 0],
+      [10, 0],
+    ],
+    true,
+  ],
+  [
+    'beside it',
+    [
+      [-5, 7],
+      [15, 8],
+    ],
+    false,
+  ],
+  [
+    'towards it',
+    [
+      [-5, 2],
+      [-1, 2],
+    ],
+    false,
+  ],
+  [
+    'past a corner',
+    [
+      [-3, 4],
+      [2, 9],
+    ],
+    false,
+  ],
+] as [string, [[number, number], [number, number]], boolean][])(
+  'a line %s enters a box: or not',
+  (_, piece, wanted) => {
+    expect(entersBox(piece, box)).toBe(wanted);
+    expect(entersBox([piece[1], piece[0]], box)).toBe(wanted);
+  },
+);
 
 /** Lines that words stand on, and words that stand on others. */
 function crossings(part: Part): string[] {
@@ -49,14 +101,31 @@ describe('words on a part', () => {
         const reading = readTargetText(readFileSync(`demo/${file}`, 'utf8'));
         return reading.kind === 'target' ? [reading.target] : [];
       });
-    const targets = [...demo, ...targetsOfEveryKind(7, 60), ...targetsOfEveryKind(8, 30, undefined, 'all'), ...Array.from({ length: 30 }, () => randomTarget(random))]; // prettier-ignore
-    const found = targets.flatMap((target) => developWhole(target).parts.flatMap((part) => crossings(part).map((one) => `${target.name}, ${one}`))); // prettier-ignore
+    const targets = [
+      ...demo,
+      ...targetsOfEveryKind(7, 60),
+      ...targetsOfEveryKind(8, 30, undefined, 'all'),
+      ...Array.from({ length: 30 }, () => randomTarget(random)),
+    ];
+    const found = targets.flatMap((target) =>
+      developWhole(target).parts.flatMap((part) => crossings(part).map((one) => `${target.name}, ${one}`)),
+    );
     expect(found).toEqual([]);
   });
 
   it('have no room where there is none', () => {
-    const outline = [[0, 0, 0], [20, 0, 0], [20, 4, 0], [0, 4, 0]] as const; // prettier-ignore
-    const room = new RoomForWords(outline, [{ kind: 'path', layer: 'cut', outline }], { minX: 0, minY: 0, maxX: 60, maxY: 20 }); // prettier-ignore
+    const outline = [
+      [0, 0, 0],
+      [20, 0, 0],
+      [20, 4, 0],
+      [0, 4, 0],
+    ] as const;
+    const room = new RoomForWords(outline, [{ kind: 'path', layer: 'cut', outline }], {
+      minX: 0,
+      minY: 0,
+      maxX: 60,
+      maxY: 20,
+    });
     const words = { minX: 2, minY: 1, maxX: 12, maxY: 6 };
     expect(room.inside(words)).toBeNull();
     const beside = room.anywhere(words);

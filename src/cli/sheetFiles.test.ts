@@ -25,8 +25,12 @@ describe('sheet', () => {
     );
     expect(printed).toEqual([...names, 'out/summary.json']);
     expect([...written.keys()]).toEqual([...names, 'out/summary.json']);
-    const { designs } = JSON.parse(Buffer.from(written.get('out/summary.json') ?? []).toString()) as { designs: { pages: number; parts: { width: number }[] }[] }; // prettier-ignore
-    expect(designs.map(({ pages, parts }) => [pages, parts.length, parts[0]?.width])).toEqual(Array.from({ length: 2 }, () => [2, 2, expect.closeTo(281.03, 1)])); // prettier-ignore
+    const { designs } = JSON.parse(Buffer.from(written.get('out/summary.json') ?? []).toString()) as {
+      designs: { pages: number; parts: { width: number }[] }[];
+    };
+    expect(designs.map(({ pages, parts }) => [pages, parts.length, parts[0]?.width])).toEqual(
+      Array.from({ length: 2 }, () => [2, 2, expect.closeTo(281.03, 1)]),
+    );
     expect(
       Buffer.from(written.get('out/rack-tumbler.pdf') ?? [])
         .subarray(0, 5)
@@ -36,7 +40,9 @@ describe('sheet', () => {
 
   it('takes a folder, and writes a picture and a plot file at true size', async () => {
     const { station, written } = fakeStation({ 'shelf/a.fawn.json': good });
-    expect(await runCommand(['sheet', 'shelf', '--formats', 'png,plt', '--dpi', '100', '--offset', '0.5'], station)).toBe(0); // prettier-ignore
+    expect(
+      await runCommand(['sheet', 'shelf', '--formats', 'png,plt', '--dpi', '100', '--offset', '0.5'], station),
+    ).toBe(0);
     const { width, density } = await sharp(Buffer.from(written.get('./rack-tumbler.png') ?? [])).metadata();
     expect(density).toBe(100);
     // The wall of 281.03 mm with its underside 6 mm further to the right, and 10 mm on both sides.
@@ -51,7 +57,10 @@ describe('sheet', () => {
       expect(await runCommand(['sheet', 'a', '--formats', 'pdf,svg', ...more], station)).toBe(0);
       const bytes = (name: string) => Buffer.from(written.get(`./rack-tumbler.${name}`) ?? []);
       const svg = bytes('svg').toString();
-      const streams = bytes('pdf').toString('latin1').split('stream\n').filter((_, at) => at % 2 === 1); // prettier-ignore
+      const streams = bytes('pdf')
+        .toString('latin1')
+        .split('stream\n')
+        .filter((_, at) => at % 2 === 1);
       const pdf = streams.flatMap((one) =>
         [...inflated(one).matchAll(/([\d.]+) w\n/g)].map(([, width]) => Number(width)),
       );
@@ -63,12 +72,16 @@ describe('sheet', () => {
     };
     const [usual, thin] = [await widthsOf(), await widthsOf('--thin')];
     expect(usual.pdf.length).toBeGreaterThan(1);
-    for (const kind of ['svg', 'pdf'] as const) expect(thin[kind]).toEqual(usual[kind].map((width) => expect.closeTo(width / 2, 6) as number)); // prettier-ignore
+    for (const kind of ['svg', 'pdf'] as const)
+      expect(thin[kind]).toEqual(usual[kind].map((width) => expect.closeTo(width / 2, 6) as number));
     expect(thin.lines).toBe(usual.lines);
   });
 
   it('writes a card and templates for each name of a class, and says how much paper and clay that takes', async () => {
-    const { station, written, printed } = fakeStation({ a: good, 'names.csv': '\uFEFFName,Table\r\n"Ann, the elder",1\r\n\r\nBo,2\r\n' }); // prettier-ignore
+    const { station, written, printed } = fakeStation({
+      a: good,
+      'names.csv': '\uFEFFName,Table\r\n"Ann, the elder",1\r\n\r\nBo,2\r\n',
+    });
     expect(await runCommand(['sheet', 'a', '--formats', 'svg', '--class', 'names.csv'], station)).toBe(0);
     expect(printed).toEqual(['./rack-tumbler.svg', './class.pdf', './summary.json']);
     const summary = JSON.parse(Buffer.from(written.get('./summary.json') ?? []).toString()) as {
@@ -76,8 +89,16 @@ describe('sheet', () => {
     };
     // Two names, a card and two pages of template each. The wall of 281 x 119 and the base of 95.5 across, both 6 thick.
     expect(summary.class).toMatchObject({ names: 2, sheets: 6 });
-    expect(Math.abs(summary.class.clay / 2 / (((281.03 * 119 + (Math.PI / 4) * 95.4545 ** 2) * 6 * 1.9) / 1000) - 1)).toBeLessThan(0.03); // prettier-ignore
-    expect((Buffer.from(written.get('./class.pdf') ?? []).toString('latin1').match(/\/Type \/Page\b/g) ?? []).length).toBe(6); // prettier-ignore
+    expect(
+      Math.abs(summary.class.clay / 2 / (((281.03 * 119 + (Math.PI / 4) * 95.4545 ** 2) * 6 * 1.9) / 1000) - 1),
+    ).toBeLessThan(0.03);
+    expect(
+      (
+        Buffer.from(written.get('./class.pdf') ?? [])
+          .toString('latin1')
+          .match(/\/Type \/Page\b/g) ?? []
+      ).length,
+    ).toBe(6);
   });
 
   it.each([

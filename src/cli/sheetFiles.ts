@@ -5,7 +5,15 @@ import { developWhole } from '../core/piece/develop.ts';
 import { pagesOf, type PageOptions } from '../core/files/sheet/pages.ts';
 import { DEFAULT_PAPER, PAPER_NAMES, ROLL_LIMITS, type PaperName } from '../core/studio/printer/paper.ts';
 import { SCALE_LIMITS, type CheckedPrinter } from '../core/studio/printer/printerCheck.ts';
-import { CLEARANCE, DEFAULT_DPI, DPI_LIMITS, FRAME_FORMATS, OFFSET_LIMITS, TEMPLATE_FORMATS, type PieceFormat } from '../core/files/sheet/templateFormat.ts'; // prettier-ignore
+import {
+  CLEARANCE,
+  DEFAULT_DPI,
+  DPI_LIMITS,
+  FRAME_FORMATS,
+  OFFSET_LIMITS,
+  TEMPLATE_FORMATS,
+  type PieceFormat,
+} from '../core/files/sheet/templateFormat.ts';
 import { templateParts } from '../core/files/sheet/templateParts.ts';
 import { LENGTH_UNITS, type LengthUnit } from '../core/units/lengthUnit.ts';
 import type { Target } from '../core/target/target.ts';
@@ -69,14 +77,20 @@ function figure(
 function printerOf(value: string | undefined, paper: PaperName, station: Station): CheckedPrinter | null | undefined {
   if (value === undefined) return undefined;
   const [short, long, ...more] = value.split('x').map(Number);
-  const sound = (one: number | undefined): one is number => one !== undefined && one >= SCALE_LIMITS.least && one <= SCALE_LIMITS.greatest; // prettier-ignore
-  if (sound(short) && sound(long) && more.length === 0) return { name: 'the printer named in the call', paper, scale: { short, long } }; // prettier-ignore
-  station.complain(`--printer: ${value}: must be two figures from ${SCALE_LIMITS.least} to ${SCALE_LIMITS.greatest}, such as 0.973x0.991`); // prettier-ignore
+  const sound = (one: number | undefined): one is number =>
+    one !== undefined && one >= SCALE_LIMITS.least && one <= SCALE_LIMITS.greatest;
+  if (sound(short) && sound(long) && more.length === 0)
+    return { name: 'the printer named in the call', paper, scale: { short, long } };
+  station.complain(
+    `--printer: ${value}: must be two figures from ${SCALE_LIMITS.least} to ${SCALE_LIMITS.greatest}, such as 0.973x0.991`,
+  );
   return null;
 }
 
 function readCall(values: Values, station: Station): SheetCall | null {
-  const formats = (values.formats ?? USUAL).split(',').map((format) => chosen('formats', format.trim(), FORMATS, station)); // prettier-ignore
+  const formats = (values.formats ?? USUAL)
+    .split(',')
+    .map((format) => chosen('formats', format.trim(), FORMATS, station));
   const paper = chosen('paper', values.paper ?? DEFAULT_PAPER, PAPER_NAMES, station);
   const units = chosen('units', values.units ?? 'mm', LENGTH_UNITS, station);
   const dpi = figure('dpi', values.dpi ?? String(DEFAULT_DPI), DPI_LIMITS, station);
@@ -85,8 +99,29 @@ function readCall(values: Values, station: Station): SheetCall | null {
   const roll = values.roll === undefined ? undefined : figure('roll', values.roll, ROLL_LIMITS, station);
   const printer = printerOf(values.printer, paper ?? DEFAULT_PAPER, station);
   const good = formats.filter((format) => format !== null);
-  if (good.length !== formats.length || !paper || !units || dpi === null || offset === null || clearance === null || roll === null || printer === null) return null; // prettier-ignore
-  return { out: values.out ?? '.', formats: [...new Set(good)], paper, units, dpi, offset, clearance, ...(roll && { roll }), ...(values.thin && { thin: true }), ...(printer && { printer }) }; // prettier-ignore
+  if (
+    good.length !== formats.length ||
+    !paper ||
+    !units ||
+    dpi === null ||
+    offset === null ||
+    clearance === null ||
+    roll === null ||
+    printer === null
+  )
+    return null;
+  return {
+    out: values.out ?? '.',
+    formats: [...new Set(good)],
+    paper,
+    units,
+    dpi,
+    offset,
+    clearance,
+    ...(roll && { roll }),
+    ...(values.thin && { thin: true }),
+    ...(printer && { printer }),
+  };
 }
 
 /** A design in the summary: the files that were written, its pages, and its parts by their sizes (mm). */
@@ -94,7 +129,12 @@ interface Summed {
   readonly name: string;
   readonly files: readonly string[];
   readonly pages: number | null;
-  readonly parts: readonly { readonly id: string; readonly count: number; readonly width: number; readonly height: number }[]; // prettier-ignore
+  readonly parts: readonly {
+    readonly id: string;
+    readonly count: number;
+    readonly width: number;
+    readonly height: number;
+  }[];
 }
 
 /** The files of a design in the wanted formats: cutters one by one; a tool that it has not is told, and passed over. */
@@ -142,7 +182,9 @@ export async function sheetFiles(named: readonly string[], values: Values, stati
     pieces.push({ target, options });
     const files: string[] = [];
     for (const { format, part } of filesOf(formats, target, station)) {
-      const made = await pieceFile(target, format, { style, ...rest, ...(part !== undefined && { part }) }).catch((error: unknown) => notTrue(target.name, error, station)); // prettier-ignore
+      const made = await pieceFile(target, format, { style, ...rest, ...(part !== undefined && { part }) }).catch(
+        (error: unknown) => notTrue(target.name, error, station),
+      );
       if (!made) return BAD_INPUT;
       const times = (used.get(made.name) ?? 0) + 1;
       used.set(made.name, times);

@@ -23,7 +23,10 @@ export function nodeStation(folder: string = process.env['INIT_CWD'] ?? process.
     targetsIn: (name) => {
       const path = resolve(folder, name);
       if (name === '-' || !existsSync(path) || !statSync(path).isDirectory()) return null;
-      return readdirSync(path).filter((file) => file.endsWith('.fawn.json')).sort().map((file) => join(path, file)); // prettier-ignore
+      return readdirSync(path)
+        .filter((file) => file.endsWith('.fawn.json'))
+        .sort()
+        .map((file) => join(path, file));
     },
     writeFile: (file, bytes) => {
       const path = resolve(folder, file);

@@ -10,16 +10,31 @@ describe('bounds of what comes in', () => {
   it.each<[string, unknown, string | undefined, RegExp]>([
     ['a plain target', newTarget('x'), undefined, /x/],
     ['brackets thirty thousand deep', nested(30_000), '0.0.0.0.0.0.0.0.0.0.0.0', /at most 12 deep/],
-    ['a hundred thousand keys', Object.fromEntries(Array.from({ length: 100_000 }, (_, key) => [key, 1])), '', /at most 60 keys/],
-    ['a list of a million', { form: { vertices: Array.from({ length: 1_000_000 }, () => 1) } }, 'form.vertices', /at most 40000 entries/],
-    ['too many values in all', Array.from({ length: 30 }, () => Array.from({ length: 39_000 }, () => 1)), '', /too many values/],
+    [
+      'a hundred thousand keys',
+      Object.fromEntries(Array.from({ length: 100_000 }, (_, key) => [key, 1])),
+      '',
+      /at most 60 keys/,
+    ],
+    [
+      'a list of a million',
+      { form: { vertices: Array.from({ length: 1_000_000 }, () => 1) } },
+      'form.vertices',
+      /at most 40000 entries/,
+    ],
+    [
+      'too many values in all',
+      Array.from({ length: 30 }, () => Array.from({ length: 39_000 }, () => 1)),
+      '',
+      /too many values/,
+    ],
     ['a key of every object', JSON.parse('{"clay":{"__proto__":{"x":1}}}'), 'clay.__proto__', /not known here/],
     ['a text as long as a book', { name: 'x'.repeat(100_000) }, 'name', /at most 4000 characters/],
   ])('%s', (_, value, path, rule) => {
     const fault = boundsFault(value);
     expect(fault?.path.startsWith(path ?? '\u0000')).toBe(path === undefined ? undefined : true);
     if (fault) expect(fault.rule).toMatch(rule);
-  }); // prettier-ignore
+  });
 
   it('stops at the first hundred faults, and tells long values short', () => {
     const places = Array.from({ length: 300 }, () => ({ kind: 'spout', at: 'left' }));
@@ -27,10 +42,21 @@ describe('bounds of what comes in', () => {
     expect(reading.kind === 'faults' && reading.faults.length).toBeLessThanOrEqual(100);
     expect(shortValue(Array.from({ length: BOUNDS.entries }, () => 'x'))).toBe('a list of 40000');
     expect(shortValue('y'.repeat(1_000_000)).length).toBeLessThanOrEqual(60);
-    const mesh = { ...newTarget('x'), form: { kind: 'mesh', vertices: Array.from({ length: 20_000 }, () => [0, 0, 'up']), triangles: [[0, 1, 2]], side: 'hump', margin: 0 } };
+    const mesh = {
+      ...newTarget('x'),
+      form: {
+        kind: 'mesh',
+        vertices: Array.from({ length: 20_000 }, () => [0, 0, 'up']),
+        triangles: [[0, 1, 2]],
+        side: 'hump',
+        margin: 0,
+      },
+    };
     const wrong = readTarget(mesh);
-    expect(wrong.kind === 'faults' && wrong.faults.map(({ path, rule }) => [path, rule])).toEqual([['form.vertices', 'entry 0 must be three figures']]);
-  }); // prettier-ignore
+    expect(wrong.kind === 'faults' && wrong.faults.map(({ path, rule }) => [path, rule])).toEqual([
+      ['form.vertices', 'entry 0 must be three figures'],
+    ]);
+  });
 });
 
 describe('names', () => {

@@ -38,15 +38,18 @@ export function boundsFault(root: unknown): Fault | null {
   for (let place = open.pop(); place; place = open.pop()) {
     const { value, path, depth } = place;
     values += 1;
-    if (values > BOUNDS.values) return fault('out-of-range', path, `over ${BOUNDS.values} values`, 'the whole has too many values'); // prettier-ignore
+    if (values > BOUNDS.values)
+      return fault('out-of-range', path, `over ${BOUNDS.values} values`, 'the whole has too many values');
     if (typeof value === 'string' && value.length > BOUNDS.text) {
       return fault('out-of-range', path, `${value.length} characters`, `must have at most ${BOUNDS.text} characters`);
     }
     if (typeof value !== 'object' || value === null) continue;
-    if (depth >= BOUNDS.depth) return fault('out-of-range', path, `${depth} deep`, `lists and objects go at most ${BOUNDS.depth} deep`); // prettier-ignore
+    if (depth >= BOUNDS.depth)
+      return fault('out-of-range', path, `${depth} deep`, `lists and objects go at most ${BOUNDS.depth} deep`);
     const within = (key: string | number) => (path ? `${path}.${key}` : `${key}`);
     if (Array.isArray(value)) {
-      if (value.length > BOUNDS.entries) return fault('out-of-range', path, `${value.length} entries`, `must have at most ${BOUNDS.entries} entries`); // prettier-ignore
+      if (value.length > BOUNDS.entries)
+        return fault('out-of-range', path, `${value.length} entries`, `must have at most ${BOUNDS.entries} entries`);
       for (let index = value.length - 1; index >= 0; index -= 1) {
         const item = value[index] as unknown;
         // Numbers are only counted.
@@ -56,7 +59,8 @@ export function boundsFault(root: unknown): Fault | null {
       continue;
     }
     const keys = Object.keys(value);
-    if (keys.length > BOUNDS.keys) return fault('out-of-range', path, `${keys.length} keys`, `must have at most ${BOUNDS.keys} keys`); // prettier-ignore
+    if (keys.length > BOUNDS.keys)
+      return fault('out-of-range', path, `${keys.length} keys`, `must have at most ${BOUNDS.keys} keys`);
     for (const key of keys) {
       if (UNSAFE.includes(key)) return fault('unknown-key', within(key), key, 'this key is not known here');
       open.push({ value: (value as Record<string, unknown>)[key], path: within(key), depth: depth + 1 });

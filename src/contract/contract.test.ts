@@ -6,7 +6,9 @@ import { DEFAULT_LID } from '../core/target/lid.ts';
 import { newTarget } from '../core/target/target.ts';
 import { randomTarget } from '../core/piece/targets.test.helper.ts';
 import { seeded } from '../core/seeded.ts';
+import { KIT, KIT_KINDS } from '../core/studio/kit/kit.ts';
 import { ERRORS } from './errors.ts';
+import { readNestJob } from './nestSchema.ts';
 import { readTarget, readTargetText } from './targetSchema.ts';
 
 const plain = JSON.parse(JSON.stringify(newTarget('Rack tumbler'))) as Record<string, unknown>;
@@ -94,12 +96,30 @@ describe('the error catalogue', () => {
     readdirSync(folder, { withFileTypes: true }).flatMap((entry) =>
       entry.isDirectory() ? files(join(folder, entry.name)) : [join(folder, entry.name)],
     );
-  const server = files('src/server').filter((file) => !file.includes('.test.')).map((file) => readFileSync(file, 'utf8')); // prettier-ignore
+  const server = files('src/server')
+    .filter((file) => !file.includes('.test.'))
+    .map((file) => readFileSync(file, 'utf8'));
   const docs = readFileSync('docs/format.md', 'utf8');
 
   it.each(Object.entries(ERRORS))('%s is used, documented and says what to do', (code, { status, message, todo }) => {
     expect(server.some((text) => text.includes(`'${code}'`))).toBe(true);
     expect(docs).toMatch(new RegExp(`\\| \`${code}\`\\s+\\| ${status}\\s`));
     expect(message.length * todo.length).toBeGreaterThan(0);
+  });
+});
+
+describe('docs/format.md', () => {
+  const docs = readFileSync('docs/format.md', 'utf8');
+
+  it.each(KIT_KINDS)('lists the sizes of a %s', (kind) => {
+    const row = new RegExp(`^\\| \`${kind}\` +\\| ([^|]*[^ |]) +\\|$`, 'm').exec(
+      docs.slice(docs.indexOf('`sizes` of a thing')),
+    );
+    expect(row?.[1]).toBe(KIT[kind].sizes.map(({ key }) => `\`${key}\``).join(', '));
+  });
+
+  it('has a nesting job that can be read', () => {
+    const example = /```json\n(.*?)```/s.exec(docs.slice(docs.indexOf('## Nesting')))?.[1] ?? '';
+    expect(readNestJob(JSON.parse(example))).toMatchObject({ kind: 'job', job: { width: 400, gap: 3 } });
   });
 });

@@ -80,8 +80,19 @@ export function readDryJob(value: unknown): DryReading {
   const fault = (path: string, found: unknown, rule: string) =>
     faults.push({ code: 'out-of-range', path, value: shortValue(found), rule });
   const points = (job.hours / job.every + 1) * job.parts.length;
-  if (points > MOST_POINTS) fault('every', job.every, `must be greater: all curves together have at most ${MOST_POINTS} points`); // prettier-ignore
-  if (job.model && job.model.equilibrium > job.model.initial) fault('model.equilibrium', job.model.equilibrium, 'must not be over model.initial: clay that takes up water is not followed'); // prettier-ignore
-  faults.push(...givenOnce(job.parts.map(({ id }) => id), (index) => `parts.${index}.id`)); // prettier-ignore
+  if (points > MOST_POINTS)
+    fault('every', job.every, `must be greater: all curves together have at most ${MOST_POINTS} points`);
+  if (job.model && job.model.equilibrium > job.model.initial)
+    fault(
+      'model.equilibrium',
+      job.model.equilibrium,
+      'must not be over model.initial: clay that takes up water is not followed',
+    );
+  faults.push(
+    ...givenOnce(
+      job.parts.map(({ id }) => id),
+      (index) => `parts.${index}.id`,
+    ),
+  );
   return faults.length > 0 ? { kind: 'faults', faults } : { kind: 'job', job };
 }

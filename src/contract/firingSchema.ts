@@ -59,7 +59,7 @@ export const firingSchema = Joi.object<KeptFiring>({
       })
         .xor('width', 'diameter')
         .and('width', 'depth'),
-    ) // prettier-ignore
+    )
     .max(FIRING_LIMITS.shelves)
     .required(),
   wanted: Joi.array().items(Joi.object(pieceAt)).max(FIRING_LIMITS.pieces).required(),

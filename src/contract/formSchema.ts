@@ -70,7 +70,8 @@ const triples = (what: 'figures' | 'whole numbers', most: number) =>
   Joi.any().custom((value: unknown, helpers) => {
     if (!Array.isArray(value)) return helpers.message({ custom: 'must be a list' });
     if (value.length < 1 || value.length > most) return helpers.message({ custom: `must have 1 to ${most} entries` });
-    const sound = (item: unknown) => (what === 'figures' ? Number.isFinite(item) : Number.isInteger(item) && (item as number) >= 0); // prettier-ignore
+    const sound = (item: unknown) =>
+      what === 'figures' ? Number.isFinite(item) : Number.isInteger(item) && (item as number) >= 0;
     for (const [index, item] of value.entries()) {
       if (Array.isArray(item) && item.length === 3 && item.every(sound)) continue;
       return helpers.message({ custom: `entry ${index} must be three ${what}` });

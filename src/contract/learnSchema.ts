@@ -40,7 +40,8 @@ export function readLearnJob(value: unknown): LearnReading {
   const shape = readShape(jobSchema, value);
   if ('faults' in shape) return { kind: 'faults', faults: shape.faults };
   const { bars, pieces } = shape.value;
-  if (bars.length > 0 || pieces.some(({ lines, wrap }) => lines.length > 0 || wrap)) return { kind: 'job', job: shape.value }; // prettier-ignore
+  if (bars.length > 0 || pieces.some(({ lines, wrap }) => lines.length > 0 || wrap))
+    return { kind: 'job', job: shape.value };
   const rule = 'must have something measured: a bar, or a piece with a line or a wrap';
   return { kind: 'faults', faults: [{ code: 'missing', path: 'pieces', value: '[]', rule }] };
 }

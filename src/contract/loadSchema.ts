@@ -8,7 +8,15 @@ import { givenOnce } from './givenOnce.ts';
 import { readShape } from './targetSchema.ts';
 
 /** Limits of a kiln's load; lengths mm. */
-export const LOAD_LIMITS = { length: 10_000, gap: 500, shelves: 40, kinds: 400, count: 1000, copies: 2000, vertices: 2000 } as const; // prettier-ignore
+export const LOAD_LIMITS = {
+  length: 10_000,
+  gap: 500,
+  shelves: 40,
+  kinds: 400,
+  count: 1000,
+  copies: 2000,
+  vertices: 2000,
+} as const;
 
 const length = () => Joi.number().strict().greater(0).max(LOAD_LIMITS.length);
 const id = () => Joi.string().min(1).max(120).required();
@@ -24,7 +32,7 @@ const jobSchema = Joi.object<{
       Joi.object({ id: id(), width: length(), depth: length(), diameter: length() })
         .xor('width', 'diameter')
         .and('width', 'depth'),
-    ) // prettier-ignore
+    )
     .min(1)
     .max(LOAD_LIMITS.shelves)
     .required(),
@@ -73,8 +81,18 @@ export function readLoadJob(value: unknown): LoadReading {
     if (wrong.length === 0 && crossesItself(whole)) fault(`pieces.${index}.outline`, outline, 'must not cross itself');
     return { ...piece, outline: whole };
   });
-  faults.push(...givenOnce(pieces.map((piece) => piece.id), (index) => `pieces.${index}.id`)); // prettier-ignore
-  faults.push(...givenOnce(shelves.map((shelf) => shelf.id), (index) => `shelves.${index}.id`)); // prettier-ignore
+  faults.push(
+    ...givenOnce(
+      pieces.map((piece) => piece.id),
+      (index) => `pieces.${index}.id`,
+    ),
+  );
+  faults.push(
+    ...givenOnce(
+      shelves.map((shelf) => shelf.id),
+      (index) => `shelves.${index}.id`,
+    ),
+  );
   if (clear.length !== 1 && clear.length !== shelves.length) {
     fault('clear', clear.length, `must have one height for each of the ${shelves.length} shelves, or one for all`);
   }

@@ -139,7 +139,15 @@ export interface NowReply {
   })[];
 }
 type PackedPiece = Omit<MakingPiece, 'steps'> & { readonly steps: readonly number[] };
-type PackedMark = readonly [id: string, piece: number, number: number, step: number, kind: Mark['kind'], at: string, drying?: Mark['drying']]; // prettier-ignore
+type PackedMark = readonly [
+  id: string,
+  piece: number,
+  number: number,
+  step: number,
+  kind: Mark['kind'],
+  at: string,
+  drying?: Mark['drying'],
+];
 
 /** A list without doubles, and the place in it of each thing that was asked for. */
 function places<T>() {
@@ -158,7 +166,15 @@ export function packNow(makings: readonly MakingNow[]): NowReply {
   const packed = makings.map((making) => ({
     ...making,
     pieces: making.pieces.map((piece) => ({ ...piece, steps: piece.steps.map(steps.placeOf) })),
-    marks: making.marks.map(({ id, piece, number, step, kind, at, drying }): PackedMark => [id, piece, number, names.placeOf(step), kind, at, ...(drying ? [drying] : []) as [Mark['drying']?]]), // prettier-ignore
+    marks: making.marks.map(({ id, piece, number, step, kind, at, drying }): PackedMark => [
+      id,
+      piece,
+      number,
+      names.placeOf(step),
+      kind,
+      at,
+      ...((drying ? [drying] : []) as [Mark['drying']?]),
+    ]),
   }));
   return { steps: steps.list(), names: names.list(), makings: packed };
 }
@@ -168,6 +184,14 @@ export function unpackNow({ steps, names, makings }: NowReply): MakingNow[] {
   return makings.map((making) => ({
     ...making,
     pieces: making.pieces.map((piece) => ({ ...piece, steps: piece.steps.map((place) => steps[place] as WorkStep) })),
-    marks: making.marks.map(([id, piece, number, step, kind, at, drying]): Mark => ({ id, piece, number, step: names[step] as string, kind, at, ...(drying && { drying }) })), // prettier-ignore
+    marks: making.marks.map(([id, piece, number, step, kind, at, drying]): Mark => ({
+      id,
+      piece,
+      number,
+      step: names[step] as string,
+      kind,
+      at,
+      ...(drying && { drying }),
+    })),
   }));
 }

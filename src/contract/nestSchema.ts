@@ -61,7 +61,12 @@ export function readNestJob(value: unknown): NestReading {
     for (const wrong of validateOutline(whole)) fault(`parts.${index}.outline`, outline, wrong);
     return { ...part, outline: whole };
   });
-  faults.push(...givenOnce(parts.map(({ id }) => id), (index) => `parts.${index}.id`)); // prettier-ignore
+  faults.push(
+    ...givenOnce(
+      parts.map(({ id }) => id),
+      (index) => `parts.${index}.id`,
+    ),
+  );
   const copies = parts.reduce((sum, { count }) => sum + count, 0);
   if (copies > NEST_LIMITS.copies) fault('parts', copies, `must be at most ${NEST_LIMITS.copies} copies in all`);
   if (faults.length > 0) return { kind: 'faults', faults };

@@ -15,7 +15,12 @@ const block = Joi.object({
   title: words(300).allow('').required(),
   once: figure().min(0).max(1e4).required(),
   each: figure().min(0).max(1e4).required(),
-  waits: Joi.object({ until: Joi.string().valid('opens', 'leatherHard', 'dry').required(), part: dryingPartSchema.required() }).allow(null).required(), // prettier-ignore
+  waits: Joi.object({
+    until: Joi.string().valid('opens', 'leatherHard', 'dry').required(),
+    part: dryingPartSchema.required(),
+  })
+    .allow(null)
+    .required(),
 });
 
 const line = Joi.object({
@@ -27,7 +32,11 @@ const line = Joi.object({
   factors: Joi.object().pattern(Joi.string().valid(...COVERS), figure().greater(0).max(100)),
 });
 
-const spot = { line: whole().min(0).max(ORDER_LIMITS.lines).required(), set: whole().min(1).max(500).required(), block: words(80).required() }; // prettier-ignore
+const spot = {
+  line: whole().min(0).max(ORDER_LIMITS.lines).required(),
+  set: whole().min(1).max(500).required(),
+  block: words(80).required(),
+};
 const held = Joi.object({ ...spot, start: moment() });
 const done = Joi.object({ ...spot, at: moment() });
 const counts = Joi.array().items(whole().min(0)).max(ORDER_LIMITS.lines).required();
@@ -47,19 +56,37 @@ const MOST_BLOCKS = ORDER_LIMITS.pieces.greatest * ORDER_LIMITS.blocks;
 const laid = Joi.object({
   of: words(40).required(),
   blocks: Joi.array()
-    .items(Joi.object({ ...spot, start: moment(), end: moment(), pieces: whole().required(), held: Joi.boolean().strict().required(), done: Joi.boolean().strict().valid(true) }))
+    .items(
+      Joi.object({
+        ...spot,
+        start: moment(),
+        end: moment(),
+        pieces: whole().required(),
+        held: Joi.boolean().strict().required(),
+        done: Joi.boolean().strict().valid(true),
+      }),
+    )
     .max(MOST_BLOCKS)
     .required(),
-  sets: Joi.array().items(Joi.array().items(whole().min(1)).max(500)).max(ORDER_LIMITS.lines).required(),
+  sets: Joi.array()
+    .items(Joi.array().items(whole().min(1)).max(500))
+    .max(ORDER_LIMITS.lines)
+    .required(),
   kiln: Joi.array()
-    .items(Joi.object({ kind: Joi.string().valid('load bisque', 'bisque', 'glazing', 'load glaze', 'glaze').required(), from: moment(), to: moment() }))
+    .items(
+      Joi.object({
+        kind: Joi.string().valid('load bisque', 'bisque', 'glazing', 'load glaze', 'glaze').required(),
+        from: moment(),
+        to: moment(),
+      }),
+    )
     .max(500)
     .required(),
   dryBy: figure().allow(null).required(),
   late: counts,
   left: counts,
   never: Joi.array().items(never).max(ORDER_LIMITS.lines).required(),
-}); // prettier-ignore
+});
 
 /** The shape of an order; ranges are core's. */
 export const orderSchema = Joi.object<KeptOrder>({

@@ -54,7 +54,8 @@ export function readPlanTask(value: unknown): PlanReading {
     faults.push(...givenOnce(idsOf(steps), (at) => `jobs.${index}.steps.${at}.id`, ' in a piece'));
     steps.forEach((step, at) => {
       const path = `jobs.${index}.steps.${at}`;
-      if (step.most !== null && step.most < step.least) fault(`${path}.most`, step.most, `must not be under least, ${step.least}`); // prettier-ignore
+      if (step.most !== null && step.most < step.least)
+        fault(`${path}.most`, step.most, `must not be under least, ${step.least}`);
     });
   });
   return faults.length > 0 ? { kind: 'faults', faults } : { kind: 'task', task };

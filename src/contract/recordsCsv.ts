@@ -7,11 +7,47 @@ import { readRecord } from './recordSchema.ts';
 import { readShape } from './targetSchema.ts';
 
 /** What a row of the table of records is. */
-const KINDS = { measurement: 'measurements', fault: 'faults', note: 'notes', mark: 'marks', strike: 'strikes', critique: 'critiques' } as const; // prettier-ignore
+const KINDS = {
+  measurement: 'measurements',
+  fault: 'faults',
+  note: 'notes',
+  mark: 'marks',
+  strike: 'strikes',
+  critique: 'critiques',
+} as const;
 type RowKind = keyof typeof KINDS;
 
 /** Columns in their order: what every row has, then what only some have. */
-const COLUMNS = ['row', 'id', 'making', 'making name', 'piece', 'piece name', 'number', 'step', 'at', 'state', 'what', 'value', 'kind', 'x', 'y', 'text', 'holds', 'even', 'balanced', 'fits', 'rating', 'of', 'out', 'hours', 'thickness', 'faces', 'cover', 'support'] as const; // prettier-ignore
+const COLUMNS = [
+  'row',
+  'id',
+  'making',
+  'making name',
+  'piece',
+  'piece name',
+  'number',
+  'step',
+  'at',
+  'state',
+  'what',
+  'value',
+  'kind',
+  'x',
+  'y',
+  'text',
+  'holds',
+  'even',
+  'balanced',
+  'fits',
+  'rating',
+  'of',
+  'out',
+  'hours',
+  'thickness',
+  'faces',
+  'cover',
+  'support',
+] as const;
 type Cells = Partial<Record<(typeof COLUMNS)[number], string | number | boolean | null>>;
 
 /** A making as it was begun, and when it ended. */
@@ -40,9 +76,18 @@ const plain = (text: string) => (text.startsWith("'") && FORMULA.test(text) ? te
 
 /** What has no columns of its own stands as JSON in `text`: how a making was begun, and what a firing was. */
 function rowsOf({ making, name, pieces, start, photographs, entries }: NamedEntries): Cells[] {
-  const rows: Cells[] = start ? [{ row: 'making', id: making, making, 'making name': name, at: start.startedAt, text: JSON.stringify(start) }] : []; // prettier-ignore
+  const rows: Cells[] = start
+    ? [{ row: 'making', id: making, making, 'making name': name, at: start.startedAt, text: JSON.stringify(start) }]
+    : [];
   for (const { hash, width, height, ...spot } of photographs) {
-    rows.push({ row: 'photograph', making, 'making name': name, 'piece name': pieces[spot.piece] ?? '', ...spot, text: JSON.stringify({ hash, width, height }) }); // prettier-ignore
+    rows.push({
+      row: 'photograph',
+      making,
+      'making name': name,
+      'piece name': pieces[spot.piece] ?? '',
+      ...spot,
+      text: JSON.stringify({ hash, width, height }),
+    });
   }
   for (const kind of Object.keys(KINDS) as RowKind[]) {
     for (const entry of entries[KINDS[kind]]) {
@@ -67,14 +112,25 @@ export function writeRecordsCsv(makings: readonly NamedEntries[]): string {
 
 /** Lines of the table for firings. */
 export function writeFiringsCsv(firings: readonly CsvFiring[]): string {
-  return linesOf(firings.map(({ id, body }): Cells => ({ row: 'firing', id, making: '', 'making name': body.name, at: body.opened ?? body.day, text: JSON.stringify(body) }))); // prettier-ignore
+  return linesOf(
+    firings.map(({ id, body }): Cells => ({
+      row: 'firing',
+      id,
+      making: '',
+      'making name': body.name,
+      at: body.opened ?? body.day,
+      text: JSON.stringify(body),
+    })),
+  );
 }
 
 function linesOf(rows: readonly Cells[]): string {
-  const data = rows.map((cells) => COLUMNS.map((column) => {
-    const cell = cells[column];
-    return typeof cell === 'string' ? guarded(cell) : (cell ?? '');
-  })); // prettier-ignore
+  const data = rows.map((cells) =>
+    COLUMNS.map((column) => {
+      const cell = cells[column];
+      return typeof cell === 'string' ? guarded(cell) : (cell ?? '');
+    }),
+  );
   return data.length === 0 ? '' : Papa.unparse(data, { newline: LINE }) + LINE;
 }
 
@@ -134,12 +190,21 @@ export type CsvReading =
 
 /** Reads the table of records again, as it was written or changed in a spreadsheet: columns may stand in any order. Never throws. */
 export function readRecordsCsv(text: string): CsvReading {
-  const { data, meta, errors } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: true }); // prettier-ignore
+  const { data, meta, errors } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: true,
+  });
   // Spreadsheets leave off empty cells at the end of a row.
   const broken = errors.filter(({ code }) => code !== 'TooFewFields' && code !== 'UndetectableDelimiter');
-  const faults: Fault[] = broken.slice(0, MOST_FAULTS).map(({ row, message }) => ({ code: 'unreadable', path: row === undefined ? '' : `line ${row + 2}`, value: 'the table', rule: message })); // prettier-ignore
+  const faults: Fault[] = broken.slice(0, MOST_FAULTS).map(({ row, message }) => ({
+    code: 'unreadable',
+    path: row === undefined ? '' : `line ${row + 2}`,
+    value: 'the table',
+    rule: message,
+  }));
   for (const column of ['row', 'id', 'making', 'at']) {
-    if (!meta.fields?.includes(column)) faults.push({ code: 'missing', path: column, value: 'nothing', rule: 'is a column that every row needs' }); // prettier-ignore
+    if (!meta.fields?.includes(column))
+      faults.push({ code: 'missing', path: column, value: 'nothing', rule: 'is a column that every row needs' });
   }
   if (faults.length > 0) return { kind: 'faults', faults };
   const makings = new Map<
@@ -156,8 +221,11 @@ export function readRecordsCsv(text: string): CsvReading {
   data.forEach((cells, index) => {
     const kind = cells['row'] as RowKind;
     const list = KINDS[kind] as (typeof KINDS)[RowKind] | undefined;
-    const fault = (path: string, value: string, rule: string) => faults.length < MOST_FAULTS && faults.push({ code: 'out-of-range', path: `line ${index + 2}${path && `.${path}`}`, value, rule }); // prettier-ignore
-    const told = (faulty: readonly Fault[], from: number) => faulty.forEach(({ path, value, rule }) => fault(path.split('.').slice(from).join('.'), value, rule)); // prettier-ignore
+    const fault = (path: string, value: string, rule: string) =>
+      faults.length < MOST_FAULTS &&
+      faults.push({ code: 'out-of-range', path: `line ${index + 2}${path && `.${path}`}`, value, rule });
+    const told = (faulty: readonly Fault[], from: number) =>
+      faulty.forEach(({ path, value, rule }) => fault(path.split('.').slice(from).join('.'), value, rule));
     if (cells['row'] === 'firing') {
       const read = readRecord('firing', jsonOf(cells['text']));
       return 'faults' in read ? told(read.faults, 0) : void firings.push({ id: cells['id'] ?? '', body: read.body });
@@ -171,7 +239,14 @@ export function readRecordsCsv(text: string): CsvReading {
     }
     if (cells['row'] === 'photograph') {
       const { id, step, at, piece, number, text } = cells;
-      const read = readShape<Photograph>(photographRow, { ...(jsonOf(text) as object), id, step, at, piece: Number(piece), number: Number(number) }); // prettier-ignore
+      const read = readShape<Photograph>(photographRow, {
+        ...(jsonOf(text) as object),
+        id,
+        step,
+        at,
+        piece: Number(piece),
+        number: Number(number),
+      });
       return 'faults' in read ? told(read.faults, 0) : void ownOf(cells).photographs.push(read.value);
     }
     if (!list)
@@ -187,5 +262,15 @@ export function readRecordsCsv(text: string): CsvReading {
   });
   if (faults.length > 0) return { kind: 'faults', faults };
   const none: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [], critiques: [] };
-  return { kind: 'makings', firings, makings: [...makings].map(([making, { name, entries, start, photographs }]) => ({ making, name, ...(start && { start }), photographs, entries: { ...none, ...entries } })) }; // prettier-ignore
+  return {
+    kind: 'makings',
+    firings,
+    makings: [...makings].map(([making, { name, entries, start, photographs }]) => ({
+      making,
+      name,
+      ...(start && { start }),
+      photographs,
+      entries: { ...none, ...entries },
+    })),
+  };
 }

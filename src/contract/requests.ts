@@ -55,8 +55,9 @@ const pages = {
 /** Most pieces in one PDF. */
 export const MOST_PIECES = 40;
 
-/** POST /api/sheets */
 type Chosen = 'format' | 'paper' | 'units' | 'marks';
+
+/** POST /api/sheets */
 export const templateBody = Joi.object<
   Required<Pick<TemplateRequest, Chosen>> & Omit<TemplateRequest, 'target' | Chosen> & { target: unknown }
 >({
@@ -92,7 +93,7 @@ export const archiveWord = Joi.object<{ mode: 'exactly' | 'merge'; archive: Pick
         kind: Joi.string().valid('design', 'record', 'making').required(),
         id: Joi.string().guid().required(),
       }),
-    ) // prettier-ignore
+    )
     .max(10_000)
     .default([]),
 }).required();

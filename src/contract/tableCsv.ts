@@ -16,7 +16,16 @@ const refused = (rule: string) => ({ kind: 'refused', rule }) as const;
 /** The lines of a table by its head, names without case, blanks and units in brackets; a comma or a point before decimals. */
 function linesOf(text: string): TableRead<Readonly<Record<string, string>>> {
   if (text.length > LONGEST.text) return refused('is too large to be read');
-  const { data, errors } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy', transformHeader: (head) => head.toLowerCase().replace(/[[(].*$/, '').replace(/\bmm\b/, '').trim() }); // prettier-ignore
+  const { data, errors } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: (head) =>
+      head
+        .toLowerCase()
+        .replace(/[[(].*$/, '')
+        .replace(/\bmm\b/, '')
+        .trim(),
+  });
   const [wrong] = errors.filter(({ type }) => type === 'Quotes');
   if (wrong) return refused(`line ${(wrong.row ?? 0) + 2}: its quotes do not close`);
   if (data.length === 0) return refused('has no lines under its head');
@@ -44,9 +53,15 @@ export function readBarsCsv(text: string): TableRead<ShrinkBar> {
     const odd = states.find(([, value]) => Number.isNaN(value));
     if (odd) return refused(`line ${line}: “${odd[0]}” must be a length in mm`);
     const run = (row['run'] ?? '').trim().toLowerCase() || 'any';
-    if (!(BAR_RUNS as readonly string[]).includes(run)) return refused(`line ${line}: “run” must be ${BAR_RUNS.join(', ')}`); // prettier-ignore
+    if (!(BAR_RUNS as readonly string[]).includes(run))
+      return refused(`line ${line}: “run” must be ${BAR_RUNS.join(', ')}`);
     const aside = /^(yes|true|1|x)$/i.test((row['aside'] ?? '').trim());
-    bars.push({ wet, ...Object.fromEntries(states.filter(([, value]) => value !== undefined)), run: run as BarRun, ...(aside && { aside }) }); // prettier-ignore
+    bars.push({
+      wet,
+      ...Object.fromEntries(states.filter(([, value]) => value !== undefined)),
+      run: run as BarRun,
+      ...(aside && { aside }),
+    });
   }
   return bars.length > CLAY_LIMITS.bars
     ? refused(`has more than ${CLAY_LIMITS.bars} bars`)
@@ -55,7 +70,14 @@ export function readBarsCsv(text: string): TableRead<ShrinkBar> {
 
 /** Shrink bars as a table (RFC 4180). */
 export function writeBarsCsv(bars: readonly ShrinkBar[]): string {
-  const rows = bars.map(({ wet, dry, bisque, fired, run, aside }) => ({ wet, dry: dry ?? '', bisque: bisque ?? '', fired: fired ?? '', run, aside: aside ? 'yes' : '' })); // prettier-ignore
+  const rows = bars.map(({ wet, dry, bisque, fired, run, aside }) => ({
+    wet,
+    dry: dry ?? '',
+    bisque: bisque ?? '',
+    fired: fired ?? '',
+    run,
+    aside: aside ? 'yes' : '',
+  }));
   return `${Papa.unparse({ fields: ['wet', ...BAR_STATES, 'run', 'aside'], data: rows }, { newline: '\r\n' })}\r\n`;
 }
 
@@ -85,14 +107,31 @@ export function readKitCsv(text: string): TableRead<KitItem> {
 
 function itemOf(kind: KitKind, row: Readonly<Record<string, string>>): KitItem {
   const sizes = KIT[kind].sizes.map(({ key, none }) => [key, figure(row[key]) ?? (none ? 0 : NaN)] as const);
-  const settings = (row['settings'] ?? '').trim().split(/[\s;]+/).filter(Boolean).slice(0, KIT_LIMITS.settings + 1).map((one) => figure(one) ?? NaN); // prettier-ignore
+  const settings = (row['settings'] ?? '')
+    .trim()
+    .split(/[\s;]+/)
+    .filter(Boolean)
+    .slice(0, KIT_LIMITS.settings + 1)
+    .map((one) => figure(one) ?? NaN);
   const note = (row['note'] ?? '').trim();
-  return { kind, name: (row['name'] ?? '').trim(), sizes: Object.fromEntries(sizes), ...(settings.length > 0 && { settings }), ...(note && { note }) }; // prettier-ignore
+  return {
+    kind,
+    name: (row['name'] ?? '').trim(),
+    sizes: Object.fromEntries(sizes),
+    ...(settings.length > 0 && { settings }),
+    ...(note && { note }),
+  };
 }
 
 /** Things of the kit as a table (RFC 4180); drawn moulds, kiln sections and a printer's check are not in it. */
 export function writeKitCsv(items: readonly KitItem[]): string {
   const fields = ['kind', 'name', ...SIZE_KEYS, 'settings', 'note'];
-  const data = items.map(({ kind, name, sizes, settings = [], note = '' }) => ({ kind, name, ...sizes, settings: settings.join(' '), note })); // prettier-ignore
+  const data = items.map(({ kind, name, sizes, settings = [], note = '' }) => ({
+    kind,
+    name,
+    ...sizes,
+    settings: settings.join(' '),
+    note,
+  }));
   return `${Papa.unparse({ fields, data }, { newline: '\r\n' })}\r\n`;
 }

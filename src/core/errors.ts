@@ -38,7 +38,10 @@ export function faultLine(fault: Fault): string {
 
 /** A text without characters that move a terminal's cursor, change its colours or turn the direction of writing. */
 export function printable(text: string): string {
-  return text.replace(/[\p{Cc}\u200E\u200F\u202A-\u202E\u2066-\u2069]/gu, (sign) => `\\u${sign.charCodeAt(0).toString(16).padStart(4, '0')}`); // prettier-ignore
+  return text.replace(
+    /[\p{Cc}\u200E\u200F\u202A-\u202E\u2066-\u2069]/gu,
+    (sign) => `\\u${sign.charCodeAt(0).toString(16).padStart(4, '0')}`,
+  );
 }
 
 /** Longest text of a value in a message (characters). */
@@ -48,11 +51,16 @@ const SHORT = 60;
 export function shortValue(value: unknown): string {
   if (value === undefined) return 'nothing';
   if (Array.isArray(value) && value.length > 12) return `a list of ${value.length}`;
-  if (typeof value === 'string' && value.length > SHORT) return `${JSON.stringify(value.slice(0, SHORT - 4)).slice(0, -1)}...`; // prettier-ignore
+  if (typeof value === 'string' && value.length > SHORT)
+    return `${JSON.stringify(value.slice(0, SHORT - 4)).slice(0, -1)}...`;
   if (typeof value === 'object' && value !== null && !Array.isArray(value)) {
     const keys = Object.keys(value);
     const large = keys.some((key) => typeof (value as Record<string, unknown>)[key] === 'object');
-    if (large || keys.length > 12) return `{${keys.slice(0, 4).map((key) => printable(key.slice(0, 12))).join(', ')}${keys.length > 4 ? ', ...' : ''}}`; // prettier-ignore
+    if (large || keys.length > 12)
+      return `{${keys
+        .slice(0, 4)
+        .map((key) => printable(key.slice(0, 12)))
+        .join(', ')}${keys.length > 4 ? ', ...' : ''}}`;
   }
   const text = JSON.stringify(value) ?? String(value);
   return text.length > SHORT ? `${text.slice(0, SHORT - 3)}...` : text;

@@ -15,7 +15,12 @@ interface Import {
 /** Every import of core's own files but its tests, static, of types and `import()`, as paths within core. */
 const IMPORTS: readonly Import[] = readdirSync(CORE, { recursive: true, encoding: 'utf8' })
   .filter((file) => file.endsWith('.ts') && !/\.test(\.helper)?\.ts$/.test(file))
-  .flatMap((file) => [...readFileSync(join(CORE, file), 'utf8').matchAll(SPECIFIER)].map(([, to = '']) => ({ from: file, to: normalize(join(dirname(file), to)) }))); // prettier-ignore
+  .flatMap((file) =>
+    [...readFileSync(join(CORE, file), 'utf8').matchAll(SPECIFIER)].map(([, to = '']) => ({
+      from: file,
+      to: normalize(join(dirname(file), to)),
+    })),
+  );
 
 const roomOf = (file: string) => (file.includes('/') ? (file.split('/')[0] as string) : '');
 const folderOf = (file: string) => dirname(file);
@@ -42,7 +47,9 @@ function circles(imports: readonly Import[]): string[] {
 
 describe('the rooms of core', () => {
   it('are those that are listed, and all imports are found', () => {
-    const rooms = readdirSync(CORE, { withFileTypes: true }).filter((one) => one.isDirectory()).map(({ name }) => name); // prettier-ignore
+    const rooms = readdirSync(CORE, { withFileTypes: true })
+      .filter((one) => one.isDirectory())
+      .map(({ name }) => name);
     expect(rooms.sort()).toEqual([...ROOMS].sort());
     expect(IMPORTS.length).toBeGreaterThan(1400);
   });

@@ -59,8 +59,14 @@ describe('a cutter that is not there', () => {
   it.each([
     ['what is no plot file', 'G1 X10;', /“G1 X10” is not a command/],
     ['a file without lines', 'IN;PU;', /nothing to cut/],
-    ['what is larger than its bed', `IN;PU0,0;PD0,${40 * 700},${40 * 700},0,0,0;`, new RegExp(`takes ${CUTTER_BED.width} × `)],
-  ])('refuses %s', (_, file, rule) => expect(sent(file)).toEqual([{ kind: 'refused', rule: expect.stringMatching(rule) as string }])); // prettier-ignore
+    [
+      'what is larger than its bed',
+      `IN;PU0,0;PD0,${40 * 700},${40 * 700},0,0,0;`,
+      new RegExp(`takes ${CUTTER_BED.width} × `),
+    ],
+  ])('refuses %s', (_, file, rule) =>
+    expect(sent(file)).toEqual([{ kind: 'refused', rule: expect.stringMatching(rule) as string }]),
+  );
 
   it('that is stopped tells nothing more', () => {
     const own = ground();
@@ -89,7 +95,6 @@ describe('a printer that is not there', () => {
       { short: 1, long: 1 },
       { short: 1.02, long: 0.98 },
     ]) {
-      // prettier-ignore
       printer.setScale(scale);
       printer.send({ short: 150, long: 200 });
       own.run();
@@ -97,7 +102,10 @@ describe('a printer that is not there', () => {
       if (last?.kind !== 'done') throw new Error('it was not done');
       const found = printerFinding({ across: last.made.short, up: last.made.long });
       if (found.kind === 'misread') throw new Error('misread');
-      expect([found.scale.short, found.scale.long]).toEqual([expect.closeTo(scale.short, 2), expect.closeTo(scale.long, 2)]); // prettier-ignore
+      expect([found.scale.short, found.scale.long]).toEqual([
+        expect.closeTo(scale.short, 2),
+        expect.closeTo(scale.long, 2),
+      ]);
     }
   });
 });

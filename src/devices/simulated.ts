@@ -88,7 +88,8 @@ export function simulated<K extends DeviceKind>(
       return () => listeners.delete(listener);
     },
     setFault(next) {
-      if ((next === 'weak battery') !== (fault === 'weak battery')) tell({ kind: 'battery', low: next === 'weak battery' }); // prettier-ignore
+      if ((next === 'weak battery') !== (fault === 'weak battery'))
+        tell({ kind: 'battery', low: next === 'weak battery' });
       fault = next;
       if (next !== 'drops out') quiet = 0;
     },

@@ -41,25 +41,42 @@ export async function pieceFile(
     case 'card':
       return { name: `${stem}-card.pdf`, type: TEMPLATE_TYPES.pdf, bytes: await writeCard(target, { about, ...rest }) };
     case 'csv':
-      return { name: `${stem}-cut-list.csv`, type: 'text/csv', bytes: Buffer.from(writeCutList([{ name: target.name, parts }])) }; // prettier-ignore
+      return {
+        name: `${stem}-cut-list.csv`,
+        type: 'text/csv',
+        bytes: Buffer.from(writeCutList([{ name: target.name, parts }])),
+      };
     case 'cutter':
     case 'former':
     case 'mould': {
       const name = [stem, ...(format === 'cutter' && part ? [fileStem(part)] : []), format].join('-');
-      return { name: `${name}.stl`, type: 'model/stl', bytes: writeTool(target, parts, format, name, { part, clearance } as ToolOptions) }; // prettier-ignore
+      return {
+        name: `${name}.stl`,
+        type: 'model/stl',
+        bytes: writeTool(target, parts, format, name, { part, clearance } as ToolOptions),
+      };
     }
     case 'frame-pdf':
     case 'frame-svg':
     case 'frame-dxf': {
       const without = noTool(target, format);
-      if (without !== null || target.form.kind !== 'mould') throw new FaultError([{ code: 'impossible-piece', path: 'format', value: format, rule: without ?? '' }]); // prettier-ignore
+      if (without !== null || target.form.kind !== 'mould')
+        throw new FaultError([{ code: 'impossible-piece', path: 'format', value: format, rule: without ?? '' }]);
       const kind = format.replace('frame-', '') as 'pdf' | 'svg' | 'dxf';
       const options: TemplateOptions = { name: `${target.name} frame`, about: aboutFrame(target, rest.style), ...rest };
-      return { name: `${stem}-frame.${kind}`, type: TEMPLATE_TYPES[kind], bytes: await writeTemplate(frameParts(target.form), kind, options) }; // prettier-ignore
+      return {
+        name: `${stem}-frame.${kind}`,
+        type: TEMPLATE_TYPES[kind],
+        bytes: await writeTemplate(frameParts(target.form), kind, options),
+      };
     }
     default: {
       const options: TemplateOptions = { name: target.name, about, ...rest };
-      return { name: `${stem}.${format}`, type: TEMPLATE_TYPES[format], bytes: await writeTemplate(templateParts(target, parts), format, options) }; // prettier-ignore
+      return {
+        name: `${stem}.${format}`,
+        type: TEMPLATE_TYPES[format],
+        bytes: await writeTemplate(templateParts(target, parts), format, options),
+      };
     }
   }
 }

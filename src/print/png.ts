@@ -14,9 +14,15 @@ export function dpiFor({ width, height }: Pick<Sheet, 'width' | 'height'>, wante
 /** A sheet as a picture at true size: black on white, its resolution written into it. A very large sheet is drawn coarser. */
 export async function writePng(sheet: Sheet, wanted: number, thin = false): Promise<Buffer> {
   const dpi = dpiFor(sheet, wanted);
-  const [width, height] = [sheet.width, sheet.height].map((mm) => Math.round((mm / MM_PER_INCH) * dpi)) as [number, number]; // prettier-ignore
+  const [width, height] = [sheet.width, sheet.height].map((mm) => Math.round((mm / MM_PER_INCH) * dpi)) as [
+    number,
+    number,
+  ];
   // In the picture's own dots, so that no rounding of mm to px comes between.
-  const svg = writeSvg(sheet, thin).replace(/ width="[^"]*mm" height="[^"]*mm"/, ` width="${width}" height="${height}" preserveAspectRatio="none"`); // prettier-ignore
+  const svg = writeSvg(sheet, thin).replace(
+    / width="[^"]*mm" height="[^"]*mm"/,
+    ` width="${width}" height="${height}" preserveAspectRatio="none"`,
+  );
   return sharp(Buffer.from(svg), { limitInputPixels: 2 * MOST_DOTS })
     .flatten({ background: '#ffffff' })
     .withMetadata({ density: dpi })

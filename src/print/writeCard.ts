@@ -27,7 +27,10 @@ export function cardPage(
   const steps = orderOfWork(target, developed, slabsToRoll(target, developed, bench), DEFAULT_SCHOOLS);
   const scale = printer?.scale ?? TRUE_SCALE;
   const size = printedSize(PAPERS[paper], scale);
-  const items = benchCard({ target, developed, steps, style, whole: about?.whole ?? target.name, ...(student !== undefined && { student }) }, size); // prettier-ignore
+  const items = benchCard(
+    { target, developed, steps, style, whole: about?.whole ?? target.name, ...(student !== undefined && { student }) },
+    size,
+  );
   return {
     ...size,
     parts: [],
@@ -54,16 +57,30 @@ const NAME = { size: 5, under: 4 } as const;
 /** A template's page with the name of the one who cuts it. */
 function named(page: Page, name: string): Page {
   const at = [page.width - PAPER_MARGIN, page.height - NAME.size - NAME.under] as const;
-  return { ...page, layers: [...page.layers, { clip: null, items: [{ kind: 'text', layer: 'text', at, size: NAME.size, text: name, anchor: 'end', weight: 'bold' }] }] }; // prettier-ignore
+  return {
+    ...page,
+    layers: [
+      ...page.layers,
+      {
+        clip: null,
+        items: [{ kind: 'text', layer: 'text', at, size: NAME.size, text: name, anchor: 'end', weight: 'bold' }],
+      },
+    ],
+  };
 }
 
 /** The pages of a class: for each name, or once without names, its templates for every piece, each behind its card. */
 export function classPages(pieces: readonly ClassPiece[], names: readonly string[], cards = true): Page[] {
-  const made = pieces.map(({ target, options }) => ({ target, options, pages: pagesOf(templateParts(target, developWhole(target).parts), options) })); // prettier-ignore
-  const whole = (student?: string) => made.flatMap(({ target, options, pages }) => [
-    ...(cards ? [cardPage(target, { ...options, ...(student !== undefined && { student }) })] : []),
-    ...pages.map((page) => (student === undefined ? page : named(page, student))),
-  ]); // prettier-ignore
+  const made = pieces.map(({ target, options }) => ({
+    target,
+    options,
+    pages: pagesOf(templateParts(target, developWhole(target).parts), options),
+  }));
+  const whole = (student?: string) =>
+    made.flatMap(({ target, options, pages }) => [
+      ...(cards ? [cardPage(target, { ...options, ...(student !== undefined && { student }) })] : []),
+      ...pages.map((page) => (student === undefined ? page : named(page, student))),
+    ]);
   return names.length === 0 ? whole() : names.flatMap((name) => whole(name));
 }
 

@@ -43,7 +43,10 @@ async function drawn(parts: readonly Part[], format: TemplateFormat, options: Te
 /** What is told of a part, and what its lines measured in the file. */
 function withChecked({ about, checked }: TemplateOptions): About | undefined {
   if (!about || !checked) return about;
-  return { ...about, of: (part) => [...about.of(part), ...checked.filter(({ id }) => id === part.id).map(checkedWords)] }; // prettier-ignore
+  return {
+    ...about,
+    of: (part) => [...about.of(part), ...checked.filter(({ id }) => id === part.id).map(checkedWords)],
+  };
 }
 
 /** Reads a file back and measures its lines; null for a picture, which has none, and for a blade's path, which is not the line. */
@@ -84,7 +87,11 @@ function measuredPages(file: Buffer, parts: readonly Part[], options: TemplateOp
     const shown = there.flatMap(({ id }) => parts.filter((part) => part.id === id));
     return checkedAgainst(shown, cuts[page] ?? []) ?? shown.map(({ id }) => ({ id, ...NOTHING }));
   });
-  return parts.map(({ id }) => found.filter((one) => one.id === id).reduce<Checked>((worst, one) => (one.off >= worst.off ? one : worst), { ...NOTHING, id, off: 0 })); // prettier-ignore
+  return parts.map(({ id }) =>
+    found
+      .filter((one) => one.id === id)
+      .reduce<Checked>((worst, one) => (one.off >= worst.off ? one : worst), { ...NOTHING, id, off: 0 }),
+  );
 }
 
 /**
@@ -102,6 +109,14 @@ export async function writeTemplate(
   const checked = measured(file, parts, format, options);
   if (!checked) return file;
   const wrong = checked.filter(({ off }) => !(off <= CHECKED_WITHIN));
-  if (wrong.length > 0) throw new FaultError(wrong.map(({ id, off }): Fault => ({ code: 'impossible-piece', path: id, value: `off by ${off.toFixed(2)} mm`, rule: `measures differently in the ${format} file, which is not handed over` }))); // prettier-ignore
+  if (wrong.length > 0)
+    throw new FaultError(
+      wrong.map(({ id, off }): Fault => ({
+        code: 'impossible-piece',
+        path: id,
+        value: `off by ${off.toFixed(2)} mm`,
+        rule: `measures differently in the ${format} file, which is not handed over`,
+      })),
+    );
   return drawn(parts, format, { ...options, checked });
 }

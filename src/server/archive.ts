@@ -45,7 +45,8 @@ async function imported(folder: string, file: string, how: 'exactly' | 'here' | 
       const photographs = join(folder, 'photographs');
       const clashes = how === 'exactly' ? [] : await clashesOf(database, staged);
       if (how === 'ask' && clashes.length > 0) {
-        for (const { kind, name, here, archive } of clashes) complain(`${kind} “${name}”: changed here ${here}, in the archive ${archive}`); // prettier-ignore
+        for (const { kind, name, here, archive } of clashes)
+          complain(`${kind} “${name}”: changed here ${here}, in the archive ${archive}`);
         complain('Nothing was taken. Say which counts: --keep here or --keep archive, or --exactly.');
         return 2;
       }
@@ -64,7 +65,12 @@ async function imported(folder: string, file: string, how: 'exactly' | 'here' | 
 /** Writes the studio of the data folder as an archive, or takes one into it. */
 async function main(): Promise<number> {
   const [verb, name, option, value, ...more] = process.argv.slice(2);
-  const hows: Readonly<Record<string, 'exactly' | 'here' | 'archive' | 'ask'>> = { '': 'ask', '--exactly': 'exactly', '--keep here': 'here', '--keep archive': 'archive' }; // prettier-ignore
+  const hows: Readonly<Record<string, 'exactly' | 'here' | 'archive' | 'ask'>> = {
+    '': 'ask',
+    '--exactly': 'exactly',
+    '--keep here': 'here',
+    '--keep archive': 'archive',
+  };
   const how = hows[[option, value].filter(Boolean).join(' ')];
   if (!name || !how || more.length > 0 || (verb !== 'import' && (verb !== 'export' || how !== 'ask'))) {
     complain(USAGE);

@@ -82,7 +82,9 @@ export function readConfig(environment: Readonly<Record<string, string | undefin
   if (passphrase !== null && passphrase.length < LEAST_PASSPHRASE) {
     throw new Error(`FAWN_PASSPHRASE must have at least ${LEAST_PASSPHRASE} characters.`);
   }
-  const named = text(SETTINGS.proxies).split(',').map((one) => one.trim()); // prettier-ignore
+  const named = text(SETTINGS.proxies)
+    .split(',')
+    .map((one) => one.trim());
   const proxies = named.length === 1 && named[0] === 'none' ? [] : named;
   const unknown = proxies.find((one) => one !== SETTINGS.proxies.fallback && !isNetwork(one));
   if (unknown !== undefined) {

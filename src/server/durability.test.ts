@@ -62,7 +62,8 @@ it('opens again with every acknowledged save after the server was killed in the 
   for (const [id, heights] of acknowledged) {
     const { entries } = await service.history(id, { limit: 500, offset: 0 });
     const kept: number[] = [];
-    for (const { number } of [...entries].reverse()) kept.push(cylinderOf((await service.revision(id, number)).target).height); // prettier-ignore
+    for (const { number } of [...entries].reverse())
+      kept.push(cylinderOf((await service.revision(id, number)).target).height);
     expect(kept.slice(0, heights.length)).toEqual(heights);
     const design = JSON.parse(await service.read(id)) as Design;
     expect(cylinderOf(design.target).height).toBe(kept.at(-1));

@@ -21,7 +21,11 @@ describe('the examples of the docs', () => {
   it.each(plain.map((call) => [call.join(' ').replaceAll(made, 'made'), call] as const))('run: %s', async (_, call) => {
     const lines: string[] = [];
     const complaints: string[] = [];
-    const station = { ...nodeStation(process.cwd()), print: (line: string) => void lines.push(line), complain: (line: string) => void complaints.push(line) }; // prettier-ignore
+    const station = {
+      ...nodeStation(process.cwd()),
+      print: (line: string) => void lines.push(line),
+      complain: (line: string) => void complaints.push(line),
+    };
     expect([await runCommand(call, station), complaints]).toEqual([0, []]);
     expect(lines.length).toBeGreaterThan(0);
     // What is printed is JSON, or the paths of files that are there.
@@ -36,7 +40,11 @@ describe('the examples of the docs', () => {
     await database.close();
     expect(archive.length).toBeGreaterThan(2);
     for (const call of archive) {
-      const { status, stderr } = spawnSync(process.execPath, ['--import', 'tsx', 'src/server/archive.ts', ...call.slice(1)], { env: { ...process.env, FAWN_DATA: folder }, encoding: 'utf8' }); // prettier-ignore
+      const { status, stderr } = spawnSync(
+        process.execPath,
+        ['--import', 'tsx', 'src/server/archive.ts', ...call.slice(1)],
+        { env: { ...process.env, FAWN_DATA: folder }, encoding: 'utf8' },
+      );
       expect([call[1], status, stderr.replace(/^npm warn.*\n/gm, '')]).toEqual([call[1], 0, '']);
     }
     expect(readdirSync(made)).toContain('studio.zip');

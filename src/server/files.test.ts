@@ -70,8 +70,17 @@ describe('the database', () => {
   it('keeps a mesh once, however many revisions have it', async () => {
     const database = await openDatabase(folder);
     const service = designService(database);
-    const vertices = [[0, 0, 0], [60, 0, 20], [0, 60, 20], [-60, -60, 20]] as const; // prettier-ignore
-    const triangles = [[0, 1, 2], [0, 2, 3], [0, 3, 1]] as const; // prettier-ignore
+    const vertices = [
+      [0, 0, 0],
+      [60, 0, 20],
+      [0, 60, 20],
+      [-60, -60, 20],
+    ] as const;
+    const triangles = [
+      [0, 1, 2],
+      [0, 2, 3],
+      [0, 3, 1],
+    ] as const;
     const target = (margin: number): Target => ({
       ...newTarget('Tray'),
       form: { kind: 'mesh', vertices, triangles, side: 'hump', margin },
@@ -123,7 +132,11 @@ describe('the built files', () => {
     expect((await agent.get(script).set('Range', 'bytes=0-9').set('Accept-Encoding', 'identity')).status).toBe(206);
     const beyond = await agent.get(script).set('Range', 'bytes=999999999-').set('Accept-Encoding', 'identity');
     expect([beyond.status, (beyond.body as ErrorReply).error]).toEqual([416, 'bad-range']);
-    const broken = await agent.post('/api/develop').set('Content-Type', 'application/json').set('Content-Encoding', 'gzip').send('no gzip'); // prettier-ignore
+    const broken = await agent
+      .post('/api/develop')
+      .set('Content-Type', 'application/json')
+      .set('Content-Encoding', 'gzip')
+      .send('no gzip');
     expect([broken.status, (broken.body as ErrorReply).error]).toEqual([400, 'bad-request']);
   });
 
@@ -131,11 +144,15 @@ describe('the built files', () => {
     const page = (await agent.get('/').set('Accept', 'text/html')).text;
     const script = /\/assets\/[^"]+\.js/.exec(page)?.[0] ?? '';
     const plain = await agent.get(script).set('Accept-Encoding', 'identity').buffer(true);
-    const packed = await agent.get(script).set('Accept-Encoding', 'br').buffer(true).parse((res, done) => {
-      const chunks: Buffer[] = [];
-      res.on('data', (chunk: Buffer) => chunks.push(chunk));
-      res.on('end', () => done(null, Buffer.concat(chunks)));
-    }); // prettier-ignore
+    const packed = await agent
+      .get(script)
+      .set('Accept-Encoding', 'br')
+      .buffer(true)
+      .parse((res, done) => {
+        const chunks: Buffer[] = [];
+        res.on('data', (chunk: Buffer) => chunks.push(chunk));
+        res.on('end', () => done(null, Buffer.concat(chunks)));
+      });
     expect(packed.headers['content-encoding']).toBe('br');
     // The test's own client unpacks it.
     expect((packed.body as Buffer).toString()).toBe(plain.text);

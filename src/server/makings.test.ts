@@ -1,24 +1,17 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import request from 'supertest';
 import type { Design } from '../contract/api.ts';
 import { packNow, unpackNow, type Entries, type Making, type MakingStart, type NowReply } from '../contract/makings.ts';
 import { ROOM } from '../core/studio/drying/air.ts';
 import type { Mark } from '../core/studio/making/making.ts';
-import { DEFAULT_SCHOOLS, type WorkStep } from '../core/studio/making/workStep.ts';
+import { DEFAULT_SCHOOLS } from '../core/studio/making/workStep.ts';
 import { buildApp } from './app.ts';
 import { openDatabase, type Database } from './models/database.ts';
+import { AT, NONE, STEPS, TARGET } from './makings.test.helper.ts';
 import { makingService } from './services/makings.ts';
 import { ownWorkshop } from './workshop/workshop.ts';
 
-const TARGET = JSON.parse(readFileSync('demo/01-rack-tumbler.fawn.json', 'utf8')) as object;
-const STEPS: readonly WorkStep[] = [
-  { id: 'roll', act: 'roll', title: 'Roll the slab', says: [['Roll to ', { mm: 6 }, '.']], tools: ['pin'], until: 'It fits.', minutes: 5 },
-  { id: 'stiffen', act: 'wait', title: 'Let it stiffen', says: [], tools: [], until: 'It bends.', minutes: 1, waits: { until: 'opens', part: { thickness: 6, faces: 'one', cover: 'open' } } },
-]; // prettier-ignore
-const AT = '2026-11-28T09:05:00.000Z';
-const none: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [], critiques: [] };
 const spot = () => ({ id: randomUUID(), piece: 0, number: 1, step: 'roll', at: AT });
 
 let database: Database;
@@ -48,7 +41,7 @@ describe('makings', () => {
   it('are begun once, keep their steps, are changed, taken away and put back; the design stays', async () => {
     const start = startOf();
     const making = await begin(start);
-    expect(making).toMatchObject({ ...start, endedAt: null, ...none });
+    expect(making).toMatchObject({ ...start, endedAt: null, ...NONE });
     expect(await begin(start)).toEqual(making);
     const { id, name, clay, startedAt, schools, air } = start;
     const changed = await agent
@@ -76,36 +69,59 @@ describe('makings', () => {
   it('keep every entry once, however often it is sent, and from two tablets at once', async () => {
     const { id } = await begin();
     const entries: Entries = {
-      marks: [{ ...spot(), kind: 'done' }, { ...spot(), step: 'stiffen', kind: 'too-soft', drying: { part: { thickness: 6, faces: 'one', cover: 'open' }, hours: 1.25 } }],
-      measurements: [{ ...spot(), what: 'height', value: 110.2 }, { ...spot(), what: 'weight', value: 402 }],
-      faults: [{ ...spot(), kind: 'crack at the seam', x: 0.5, y: 0.25 }, { ...spot(), kind: 'other', x: null, y: null }],
+      marks: [
+        { ...spot(), kind: 'done' },
+        {
+          ...spot(),
+          step: 'stiffen',
+          kind: 'too-soft',
+          drying: { part: { thickness: 6, faces: 'one', cover: 'open' }, hours: 1.25 },
+        },
+      ],
+      measurements: [
+        { ...spot(), what: 'height', value: 110.2 },
+        { ...spot(), what: 'weight', value: 402 },
+      ],
+      faults: [
+        { ...spot(), kind: 'crack at the seam', x: 0.5, y: 0.25 },
+        { ...spot(), kind: 'other', x: null, y: null },
+      ],
       notes: [{ ...spot(), text: 'A little soft today.' }],
-      strikes: [{ id: randomUUID(), of: randomUUID(), out: true, at: AT }, { id: randomUUID(), of: randomUUID(), out: false, at: AT }],
-      critiques: [{ ...spot(), holds: true, even: false, balanced: null, fits: true, rating: 4, text: '' }, { ...spot(), holds: null, even: null, balanced: null, fits: null, rating: null, text: 'Sits well.' }],
-    }; // prettier-ignore
-    const other: Entries = { ...none, marks: Array.from({ length: 20 }, () => ({ ...spot(), kind: 'open' as const })) };
+      strikes: [
+        { id: randomUUID(), of: randomUUID(), out: true, at: AT },
+        { id: randomUUID(), of: randomUUID(), out: false, at: AT },
+      ],
+      critiques: [
+        { ...spot(), holds: true, even: false, balanced: null, fits: true, rating: 4, text: '' },
+        { ...spot(), holds: null, even: null, balanced: null, fits: null, rating: null, text: 'Sits well.' },
+      ],
+    };
+    const other: Entries = { ...NONE, marks: Array.from({ length: 20 }, () => ({ ...spot(), kind: 'open' as const })) };
     const send = (what: Entries) => agent.post(`/api/makings/${id}/entries`).send(what);
     await Promise.all([send(entries), send(other), send(entries), send(other), send(entries)]);
     const kept = (await agent.get(`/api/makings/${id}`)).body as Making;
     const byId = (list: readonly { id: string }[]) => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
     expect(byId(kept.marks)).toEqual(byId([...entries.marks, ...other.marks]));
-    for (const kind of ['measurements', 'faults', 'notes', 'strikes'] as const) expect(byId(kept[kind])).toEqual(byId(entries[kind])); // prettier-ignore
+    for (const kind of ['measurements', 'faults', 'notes', 'strikes'] as const)
+      expect(byId(kept[kind])).toEqual(byId(entries[kind]));
   });
 
   it('show every mark at once, whoever keeps it: through this server, through another on the same file, or a write that fails', async () => {
     const { id } = await begin();
     const beside = makingService(database);
     const marks: Mark[] = [];
-    const shown = async (service: Pick<typeof beside, 'now'>) => (await service.now()).flatMap((making) => making.marks.map((mark) => mark.id)); // prettier-ignore
+    const shown = async (service: Pick<typeof beside, 'now'>) =>
+      (await service.now()).flatMap((making) => making.marks.map((mark) => mark.id));
     const here = makingService(database);
-    const failing = (mark: Mark) => database.write(async (transaction) => {
-      await database.marks.create({ ...mark, makingId: id }, { transaction });
-      throw new Error('disk full');
-    }); // prettier-ignore
+    const failing = (mark: Mark) =>
+      database.write(async (transaction) => {
+        await database.marks.create({ ...mark, makingId: id }, { transaction });
+        throw new Error('disk full');
+      });
     for (let round = 0; round < 12; round += 1) {
       const mark: Mark = { ...spot(), at: new Date(Date.parse(AT) + round * 1000).toISOString(), kind: 'open' };
       if (round % 3 === 2) await expect(failing(mark)).rejects.toThrow('disk full');
-      else marks.push((await (round % 2 ? here : beside).keep(id, { ...none, marks: [mark] }), mark));
+      else marks.push((await (round % 2 ? here : beside).keep(id, { ...NONE, marks: [mark] }), mark));
       const ids = marks.map((one) => one.id);
       expect([await shown(here), await shown(beside), await shown(here)]).toEqual([ids, ids, ids]);
     }
@@ -169,32 +185,94 @@ describe('makings', () => {
   it('stand in the calendar beside what orders ask of hands and kiln, as far as it still lies ahead', async () => {
     const [start, end] = [Date.now() + 3_600_000, Date.now() + 7_200_000];
     const block = { line: 0, set: 1, block: 'wrap', pieces: 4, held: false };
-    const laid = { of: 'x', blocks: [{ ...block, start, end }, { ...block, set: 2, start: start - 1e9, end: end - 1e9 }], sets: [[4, 4]], kiln: [{ kind: 'glaze', from: end, to: end + 1e8 }], dryBy: end, late: [0], left: [0], never: [] };
-    const line = { design: randomUUID(), revision: 1, name: 'Soup cup', count: 8, blocks: [{ id: 'wrap', title: 'Curl the wall', once: 0, each: 20, waits: null }] };
-    const body = { name: 'The galley', start: '2026-12-01', ready: '2026-12-20', week: [], once: true, bisque: 22, glaze: 24, glazing: 6, load: 60, pace: 1, air: ROOM, lines: [line], held: [], laid };
+    const laid = {
+      of: 'x',
+      blocks: [
+        { ...block, start, end },
+        { ...block, set: 2, start: start - 1e9, end: end - 1e9 },
+      ],
+      sets: [[4, 4]],
+      kiln: [{ kind: 'glaze', from: end, to: end + 1e8 }],
+      dryBy: end,
+      late: [0],
+      left: [0],
+      never: [],
+    };
+    const line = {
+      design: randomUUID(),
+      revision: 1,
+      name: 'Soup cup',
+      count: 8,
+      blocks: [{ id: 'wrap', title: 'Curl the wall', once: 0, each: 20, waits: null }],
+    };
+    const body = {
+      name: 'The galley',
+      start: '2026-12-01',
+      ready: '2026-12-20',
+      week: [],
+      once: true,
+      bisque: 22,
+      glaze: 24,
+      glazing: 6,
+      load: 60,
+      pace: 1,
+      air: ROOM,
+      lines: [line],
+      held: [],
+      laid,
+    };
     expect((await agent.post('/api/records/order').send({ body })).status).toBe(201);
     const reply = await agent.get('/api/makings/calendar.ics');
-    const events = new ICAL.Component(ICAL.parse(reply.text) as never).getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
-    expect(events.map(({ summary }) => summary)).toEqual(['Curl the wall: 4 × Soup cup', 'Glaze firing and cooling: The galley']);
+    const events = new ICAL.Component(ICAL.parse(reply.text) as never)
+      .getAllSubcomponents('vevent')
+      .map((event) => new ICAL.Event(event));
+    expect(events.map(({ summary }) => summary)).toEqual([
+      'Curl the wall: 4 × Soup cup',
+      'Glaze firing and cooling: The galley',
+    ]);
     expect(events[0]?.startDate.toUnixTime()).toBe(Math.floor(start / 1000));
     expect(events.map(({ component }) => component.getAllSubcomponents('valarm').length)).toEqual([1, 0]);
     const spoilt = await agent.post('/api/records/order').send({ body: { ...body, ready: '2026-02-30' } });
     expect(spoilt.status).toBe(422);
-  }); // prettier-ignore
+  });
 
   it('tell what hands found of a clay in every making', async () => {
-    const clay = (await agent.post('/api/records/clay').send({ body: { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [] } })).body as { id: string }; // prettier-ignore
+    const clay = (
+      await agent
+        .post('/api/records/clay')
+        .send({ body: { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [] } })
+    ).body as { id: string };
     const { id } = await begin({ ...startOf(), clay: clay.id });
-    const found = { ...spot(), step: 'stiffen', kind: 'ready' as const, drying: { part: { thickness: 6, faces: 'one' as const, cover: 'open' as const }, hours: 2 } }; // prettier-ignore
+    const found = {
+      ...spot(),
+      step: 'stiffen',
+      kind: 'ready' as const,
+      drying: { part: { thickness: 6, faces: 'one' as const, cover: 'open' as const }, hours: 2 },
+    };
     await agent.post(`/api/makings/${id}/entries`).send({ marks: [found, { ...spot(), kind: 'done' }] });
     expect((await agent.get(`/api/makings/found?clay=${clay.id}`)).body).toEqual([{ ...found, air: ROOM }]);
     expect((await agent.get(`/api/makings/found?clay=${randomUUID()}`)).body).toEqual([]);
   });
 
   it.each([
-    ['no step of a piece', (start: MakingStart) => ({ ...start, pieces: [{ ...start.pieces[0], steps: [] }] }), 400, 'bad-request'], // prettier-ignore
-    ['two steps of one id', (start: MakingStart) => ({ ...start, pieces: [{ ...start.pieces[0], steps: [STEPS[0], STEPS[0]] }] }), 400, 'bad-request'], // prettier-ignore
-    ['a revision that is not there', (start: MakingStart) => ({ ...start, pieces: [{ ...start.pieces[0], revision: 9 }] }), 404, 'revision-not-found'], // prettier-ignore
+    [
+      'no step of a piece',
+      (start: MakingStart) => ({ ...start, pieces: [{ ...start.pieces[0], steps: [] }] }),
+      400,
+      'bad-request',
+    ],
+    [
+      'two steps of one id',
+      (start: MakingStart) => ({ ...start, pieces: [{ ...start.pieces[0], steps: [STEPS[0], STEPS[0]] }] }),
+      400,
+      'bad-request',
+    ],
+    [
+      'a revision that is not there',
+      (start: MakingStart) => ({ ...start, pieces: [{ ...start.pieces[0], revision: 9 }] }),
+      404,
+      'revision-not-found',
+    ],
     [
       'air that no shed has',
       (start: MakingStart) => ({ ...start, air: { ...ROOM, humidity: 55 } }),

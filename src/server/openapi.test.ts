@@ -59,7 +59,11 @@ describe('the OpenAPI document', () => {
   });
 
   it('names every refusal of the catalogue', () => {
-    const named = new Set<string>([...COMMON_REFUSALS, 'sign-in-needed', ...OPERATIONS.flatMap(({ refuses = [] }) => refuses)]); // prettier-ignore
+    const named = new Set<string>([
+      ...COMMON_REFUSALS,
+      'sign-in-needed',
+      ...OPERATIONS.flatMap(({ refuses = [] }) => refuses),
+    ]);
     expect([...named].toSorted()).toEqual(Object.keys(ERRORS).toSorted());
   });
 
@@ -67,7 +71,12 @@ describe('the OpenAPI document', () => {
     const known = [...COMMON_REFUSALS, ...refuses] as string[];
     const tries = [
       agent[method](addressOf(path)).query(query ? { 'no such key': '1' } : {}),
-      ...(body ? [agent[method](addressOf(path)).type('json').send('{"no such key":1}'), agent[method](addressOf(path)).type('json').send('{')] : []), // prettier-ignore
+      ...(body
+        ? [
+            agent[method](addressOf(path)).type('json').send('{"no such key":1}'),
+            agent[method](addressOf(path)).type('json').send('{'),
+          ]
+        : []),
     ];
     for (const tried of tries) {
       const { status, body: reply } = await tried;
@@ -79,13 +88,17 @@ describe('the OpenAPI document', () => {
 
 /** The schema of an operation's body. */
 function bodySchema(method: string, path: string): JsonSchema {
-  const operation = openApi().paths[path]?.[method] as { requestBody: { content: { 'application/json': { schema: JsonSchema } } } }; // prettier-ignore
+  const operation = openApi().paths[path]?.[method] as {
+    requestBody: { content: { 'application/json': { schema: JsonSchema } } };
+  };
   return operation.requestBody.content['application/json'].schema;
 }
 
 describe('the schemas of the document', () => {
   const DEMO = join(process.cwd(), 'demo');
-  const targets = readdirSync(DEMO).filter((name) => name.endsWith('.fawn.json')).map((name) => [name, JSON.parse(readFileSync(join(DEMO, name), 'utf8')) as object] as const); // prettier-ignore
+  const targets = readdirSync(DEMO)
+    .filter((name) => name.endsWith('.fawn.json'))
+    .map((name) => [name, JSON.parse(readFileSync(join(DEMO, name), 'utf8')) as object] as const);
   let develop: ValidateFunction;
   beforeAll(() => {
     const ajv = new Ajv2020({ strict: false });

@@ -9,7 +9,13 @@ import { buildApp } from './app.ts';
 import { ownWorkshop } from './workshop/workshop.ts';
 import { openDatabase, type Database } from './models/database.ts';
 
-const CLAY: Clay = { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [{ wet: 100, fired: 88, run: 'any' }] }; // prettier-ignore
+const CLAY: Clay = {
+  name: 'Siding buff',
+  wetDensity: 1.95,
+  shrinkage: 0.12,
+  basis: 'maker',
+  bars: [{ wet: 100, fired: 88, run: 'any' }],
+};
 const CUTTER: KitItem = { kind: 'cutter', name: 'Tin lid', sizes: { diameter: 84 } };
 const NOBODY = '00000000-0000-4000-8000-000000000000';
 
@@ -22,7 +28,8 @@ beforeEach(async () => {
 });
 afterEach(() => database.close());
 
-const create = async (kind: string, body: object) => (await agent.post(`/api/records/${kind}`).send({ body })).body as Kept; // prettier-ignore
+const create = async (kind: string, body: object) =>
+  (await agent.post(`/api/records/${kind}`).send({ body })).body as Kept;
 
 describe('records', () => {
   it('are made, listed by their kind, changed, taken away and put back', async () => {
@@ -68,7 +75,15 @@ describe('what can be written down', () => {
     const reading = readRecord(kind, value);
     return 'faults' in reading ? reading.faults.map(({ path }) => path) : [];
   };
-  const PLAN = { name: 'x', design: NOBODY, pieces: [{ design: NOBODY, count: 2 }], gap: 5, margin: 15, alongRoll: true, slabs: [] }; // prettier-ignore
+  const PLAN = {
+    name: 'x',
+    design: NOBODY,
+    pieces: [{ design: NOBODY, count: 2 }],
+    gap: 5,
+    margin: 15,
+    alongRoll: true,
+    slabs: [],
+  };
 
   it.each([
     ['clay', CLAY, []],
@@ -90,7 +105,11 @@ describe('what can be written down', () => {
     ['plan', PLAN, []],
     ['plan', { ...PLAN, pieces: [] }, ['pieces']],
     ['plan', { ...PLAN, pieces: [{ design: NOBODY, count: 0 }], gap: -1 }, ['pieces.0.count', 'gap']],
-    ['plan', { ...PLAN, slabs: [{ thickness: 6, placements: [{ id: 'a', x: 'left', y: 0, turn: 0 }] }] }, ['slabs.0.placements.0.x']], // prettier-ignore
+    [
+      'plan',
+      { ...PLAN, slabs: [{ thickness: 6, placements: [{ id: 'a', x: 'left', y: 0, turn: 0 }] }] },
+      ['slabs.0.placements.0.x'],
+    ],
   ] as const)('%s %j: %j', (kind, value, wanted) => expect(faults(kind, value)).toEqual(wanted));
 
   it('holds every thing of the demo', () => {
@@ -99,7 +118,8 @@ describe('what can be written down', () => {
       ['kit', 'kit'],
       ['scrap', 'scraps'],
     ] as const) {
-      for (const value of JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as unknown[]) expect(faults(kind, value)).toEqual([]); // prettier-ignore
+      for (const value of JSON.parse(readFileSync(`demo/${file}.json`, 'utf8')) as unknown[])
+        expect(faults(kind, value)).toEqual([]);
     }
   });
 });

@@ -14,7 +14,9 @@ function main(): number {
     return 1;
   }
   if (!wanted) {
-    process.stdout.write(`Backups in ${dataFolder}, the newest first:\n${names.map((name) => `  ${name}`).join('\n')}\nPut one back with: npm run restore -- ${names[0]}\n`); // prettier-ignore
+    process.stdout.write(
+      `Backups in ${dataFolder}, the newest first:\n${names.map((name) => `  ${name}`).join('\n')}\nPut one back with: npm run restore -- ${names[0]}\n`,
+    );
     return 0;
   }
   const name = names.find((one) => one === wanted || one === `fawn-${wanted}.sqlite`);

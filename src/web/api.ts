@@ -13,7 +13,16 @@ import type { ClayRecords, DryLine, MadeCosts, MadeLine } from '../contract/made
 import type { MadeQuery } from '../contract/madeSchema.ts';
 import type { Kept, RecordBodies, RecordKind } from '../contract/records.ts';
 import type { ErrorCode } from '../contract/errors.ts';
-import { unpackNow, type Entries, type Making, type MakingHead, type MakingLine, type MakingNow, type MakingStart, type NowReply } from '../contract/makings.ts'; // prettier-ignore
+import {
+  unpackNow,
+  type Entries,
+  type Making,
+  type MakingHead,
+  type MakingLine,
+  type MakingNow,
+  type MakingStart,
+  type NowReply,
+} from '../contract/makings.ts';
 import type { FoundMark } from '../core/studio/making/waitWindow.ts';
 import type { HeldPhotograph } from './heldPhotographs.ts';
 import type { Target } from '../core/target/target.ts';
@@ -129,7 +138,11 @@ export const api = {
   printClass: async (request: ClassRequest) => fileOf(await send('/class', 'POST', request)),
   /** Sends a studio file to be looked at: nothing is taken before a word. */
   openArchive: (file: Blob, signal: AbortSignal) =>
-    ask<ArchiveOffer>('/archive', 'POST', undefined, { body: file, signal, headers: { 'Content-Type': 'application/zip' } }), // prettier-ignore
+    ask<ArchiveOffer>('/archive', 'POST', undefined, {
+      body: file,
+      signal,
+      headers: { 'Content-Type': 'application/zip' },
+    }),
   takeArchive: async (token: string, word: ArchiveWord) => void (await send(`/archive/${token}`, 'POST', word)),
   leaveArchive: async (token: string) => void (await send(`/archive/${token}`, 'DELETE')),
   records: <K extends RecordKind>(kind: K) => ask<Kept<K>[]>(`/records/${kind}`),
@@ -169,7 +182,10 @@ export const api = {
   },
   /** Reads a table of records in: how many entries it has, and makings that are not here. */
   readRecords: async (table: Blob): Promise<{ readonly entries: number; readonly unknown: readonly string[] }> => {
-    const reply = await send('/made/records.csv', 'POST', undefined, { body: table, headers: { 'Content-Type': 'text/csv' } }); // prettier-ignore
+    const reply = await send('/made/records.csv', 'POST', undefined, {
+      body: table,
+      headers: { 'Content-Type': 'text/csv' },
+    });
     return (await reply.json()) as { entries: number; unknown: string[] };
   },
   /** The first page of what is dry and was in no firing yet, and how many kinds of pieces there are on all. */

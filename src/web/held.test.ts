@@ -64,7 +64,13 @@ describe('what is held in the browser', () => {
 
   it('lasts as long as the page where the database is forbidden', async () => {
     const whole = globalThis.indexedDB;
-    Object.assign(globalThis, { indexedDB: { open: () => { throw new Error('forbidden'); } } }); // prettier-ignore
+    Object.assign(globalThis, {
+      indexedDB: {
+        open: () => {
+          throw new Error('forbidden');
+        },
+      },
+    });
     const held = await freshPage();
     held.write('plan:a', 'words');
     await written();

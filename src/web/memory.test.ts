@@ -19,7 +19,12 @@ function storage(room: number): Record<string, unknown> {
   const held: Record<string, unknown> = {};
   Object.defineProperties(held, {
     getItem: { value: (name: string) => held[name] ?? null },
-    setItem: { value: (name: string, text: string) => { if (text.length > room) throw new Error('QuotaExceededError'); held[name] = text; } }, // prettier-ignore
+    setItem: {
+      value: (name: string, text: string) => {
+        if (text.length > room) throw new Error('QuotaExceededError');
+        held[name] = text;
+      },
+    },
     removeItem: { value: (name: string) => Reflect.deleteProperty(held, name) },
   });
   return held;

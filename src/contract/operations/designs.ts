@@ -127,7 +127,13 @@ export const PATTERNS: readonly Operation[] = [
     path: '/api/sheets',
     summary: 'Templates of a target as a file',
     body: withTarget(templateBody),
-    reply: file('The file in the format asked for', 'application/pdf', 'image/svg+xml', 'image/png', 'application/octet-stream'), // prettier-ignore
+    reply: file(
+      'The file in the format asked for',
+      'application/pdf',
+      'image/svg+xml',
+      'image/png',
+      'application/octet-stream',
+    ),
     refuses: COMPUTES,
   },
   {

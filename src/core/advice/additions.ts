@@ -60,7 +60,13 @@ function handleChecks(target: Target): Check[] {
           code: 'handle-room',
           level: 'care',
           title: 'Too little room in the handle',
-          phrase: ['After firing there is ', { mm: Math.max(0, curve.room) }, ' between fingers and clay, and ', { mm: handle.clearance }, ' was asked for. Let it stand out or drop further.'], // prettier-ignore
+          phrase: [
+            'After firing there is ',
+            { mm: Math.max(0, curve.room) },
+            ' between fingers and clay, and ',
+            { mm: handle.clearance },
+            ' was asked for. Let it stand out or drop further.',
+          ],
         };
   const top = Math.max(...curve.outer.map(([, height]) => height));
   const over: Check[] =
@@ -71,7 +77,11 @@ function handleChecks(target: Target): Check[] {
             code: 'handle-top',
             level: 'care',
             title: 'The handle comes too near the rim',
-            phrase: ['Its top lies ', { mm: Math.max(0, wall.rim - top) }, ' below the rim: turned over on a rack the piece rocks. Set it lower.'], // prettier-ignore
+            phrase: [
+              'Its top lies ',
+              { mm: Math.max(0, wall.rim - top) },
+              ' below the rim: turned over on a rack the piece rocks. Set it lower.',
+            ],
           },
         ];
   const radius = wetLength(curve.leastRadius, clay.shrinkage) + (slab.neutralFraction - 0.5) * handle.thickness;
@@ -131,14 +141,27 @@ function feetCheck(target: Target): Check[] {
   const tilt = degrees(Math.atan2(within, z + feet.thickness));
   const fired = firedLength(within, clay.shrinkage);
   if (within <= 0) {
-    return [{ code: 'feet', level: 'stop', title: 'Falls off its feet', phrase: ['Its weight lies ', { mm: -fired }, ' outside the line from foot to foot. Set the feet further out.'] }]; // prettier-ignore
+    return [
+      {
+        code: 'feet',
+        level: 'stop',
+        title: 'Falls off its feet',
+        phrase: ['Its weight lies ', { mm: -fired }, ' outside the line from foot to foot. Set the feet further out.'],
+      },
+    ];
   }
   return [
     {
       code: 'feet',
       level: tilt < TIPS ? 'care' : 'note',
       title: tilt < TIPS ? 'Stands unsteadily on its feet' : 'Stands on its feet',
-      phrase: ['Empty, its weight lies ', { mm: fired }, ' inside the line from foot to foot; it tips at ', { degrees: tilt }, '.'], // prettier-ignore
+      phrase: [
+        'Empty, its weight lies ',
+        { mm: fired },
+        ' inside the line from foot to foot; it tips at ',
+        { degrees: tilt },
+        '.',
+      ],
     },
   ];
 }
@@ -175,7 +198,13 @@ function lugChecks({ lugs, clay }: Target): Check[] {
       code: 'lugs',
       level: 'care',
       title: 'The lugs stand out far for their thickness',
-      phrase: ['Wet they stand out ', { mm: out }, ' and are ', { mm: lugs.thickness }, ' thick. Hold them up with a roll of clay until they are leather-hard, or cut them thicker.'], // prettier-ignore
+      phrase: [
+        'Wet they stand out ',
+        { mm: out },
+        ' and are ',
+        { mm: lugs.thickness },
+        ' thick. Hold them up with a roll of clay until they are leather-hard, or cut them thicker.',
+      ],
     },
   ];
 }

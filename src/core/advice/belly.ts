@@ -11,11 +11,21 @@ export function checkBelly(target: Target): Check | null {
   if (target.belly === undefined) return null;
   const code = 'belly';
   if (!ROUND_KINDS.includes(target.form.kind)) {
-    return { code, level: 'care', title: 'No belly on this piece', phrase: ['Only a round wall is pushed out to a diameter. The belly is left out.'] }; // prettier-ignore
+    return {
+      code,
+      level: 'care',
+      title: 'No belly on this piece',
+      phrase: ['Only a round wall is pushed out to a diameter. The belly is left out.'],
+    };
   }
   const shape = bellyOf(target);
   if (!shape) {
-    return { code, level: 'note', title: 'No belly to push out', phrase: ['The wall is already as wide as that where the belly is: nothing is pushed out.'] }; // prettier-ignore
+    return {
+      code,
+      level: 'note',
+      title: 'No belly to push out',
+      phrase: ['The wall is already as wide as that where the belly is: nothing is pushed out.'],
+    };
   }
   const { at, stretch, left } = shape.most;
   const figures = [
@@ -28,11 +38,21 @@ export function checkBelly(target: Target): Check | null {
     ' thick, wet. ',
   ] as const;
   if (stretch <= PUSH_LIMITS.care) {
-    return { code, level: 'note', title: 'The belly can be pushed out', phrase: [...figures, 'A little at a time, all round.'] }; // prettier-ignore
+    return {
+      code,
+      level: 'note',
+      title: 'The belly can be pushed out',
+      phrase: [...figures, 'A little at a time, all round.'],
+    };
   }
   if (stretch <= PUSH_LIMITS.stop) {
     const todo = 'Rib it from inside with a hand outside, soft, in two goes; the seam opens first.';
     return { code, level: 'care', title: 'The belly is pushed far', phrase: [...figures, todo] };
   }
-  return { code, level: 'stop', title: 'Too far to push out', phrase: [...figures, 'Build the belly from two tapers instead.'] }; // prettier-ignore
+  return {
+    code,
+    level: 'stop',
+    title: 'Too far to push out',
+    phrase: [...figures, 'Build the belly from two tapers instead.'],
+  };
 }

@@ -28,8 +28,14 @@ function checkPanelSeam({ form, seam }: Target): Check | null {
   if (form.kind !== 'facet' && form.kind !== 'box') return null;
   const used = seam.kind === 'bevel' || (form.kind === 'box' && seam.kind === 'butt');
   if (used && seam.panels === 1) return null;
-  const left = [...(used ? [] : [`a ${seam.kind.replaceAll('-', ' ')} seam`]), ...(seam.panels > 1 ? [`a wall in ${seam.panels} pieces`] : [])]; // prettier-ignore
-  const how = form.kind === 'facet' && form.fold === 'strip' ? 'The strip is one piece, and its ends meet in a mitre like its folds.' : 'The panels are cut one by one and meet in mitres.'; // prettier-ignore
+  const left = [
+    ...(used ? [] : [`a ${seam.kind.replaceAll('-', ' ')} seam`]),
+    ...(seam.panels > 1 ? [`a wall in ${seam.panels} pieces`] : []),
+  ];
+  const how =
+    form.kind === 'facet' && form.fold === 'strip'
+      ? 'The strip is one piece, and its ends meet in a mitre like its folds.'
+      : 'The panels are cut one by one and meet in mitres.';
   return {
     code: 'seam-unused',
     level: 'care',
@@ -42,19 +48,36 @@ function checkPanelSeam({ form, seam }: Target): Check | null {
 function checkTemplate(target: Target, parts: DevelopedForm['parts']): Check | null {
   const way = tracingWay(target, parts);
   if (way?.kind !== 'off') return null;
-  const [inner, outer] = way.radii.map((radius) => ({ mmPlain: radius }) as const) as [{ mmPlain: number }, { mmPlain: number }]; // prettier-ignore
+  const [inner, outer] = way.radii.map((radius) => ({ mmPlain: radius }) as const) as [
+    { mmPlain: number },
+    { mmPlain: number },
+  ];
   return {
     code: 'template-off',
     level: 'care',
     title: 'Your template no longer fits',
-    phrase: ['The wall is traced at radii of ', inner, ' and ', outer, ', and your template has ', { mmPlain: way.template.inner }, ' and ', { mm: way.template.outer }, '. Undo the change, or print a new template.'], // prettier-ignore
+    phrase: [
+      'The wall is traced at radii of ',
+      inner,
+      ' and ',
+      outer,
+      ', and your template has ',
+      { mmPlain: way.template.inner },
+      ' and ',
+      { mm: way.template.outer },
+      '. Undo the change, or print a new template.',
+    ],
   };
 }
 
 /** Says when two marked panels meet: every other one of an odd number. */
 function checkPanelMarks({ marks, seam }: Target, { numbers }: DevelopedForm): Check | null {
   if (marks?.panels?.marked !== 'every-other') return null;
-  const girth = Math.max(numbers.wrapLength ?? 0, numbers.girthRim ?? 0, ...(numbers.bands ?? []).map((band) => band.girthRim)); // prettier-ignore
+  const girth = Math.max(
+    numbers.wrapLength ?? 0,
+    numbers.girthRim ?? 0,
+    ...(numbers.bands ?? []).map((band) => band.girthRim),
+  );
   const count = panelCount(marks.panels, girth, seam.panels);
   if ((count / seam.panels) % 2 === 0) return null;
   return {

@@ -40,7 +40,11 @@ const WORDS: Readonly<Record<DrapeAdvice, readonly [Check['level'], string, stri
     'Better without these darts',
     'Without any darts this slab stays within what the clay takes.',
   ],
-  sections: ['stop', 'Make it from sections instead', 'No darts that were tried do it: a foot disc with tapered bands round it does, or a softer slab on a shallower mould.'], // prettier-ignore
+  sections: [
+    'stop',
+    'Make it from sections instead',
+    'No darts that were tried do it: a foot disc with tapered bands round it does, or a softer slab on a shallower mould.',
+  ],
   unknown: ['care', 'More than this clay takes', 'Working out whether darts solve it.'],
 };
 
@@ -48,11 +52,21 @@ const WORDS: Readonly<Record<DrapeAdvice, readonly [Check['level'], string, stri
 function dartsTodo({ form }: DrapedTarget, proposal: DartProposal | undefined): Phrase {
   if (proposal?.kind !== 'darts') return [];
   const few = (form.darts ?? []).length > 0 ? 'These darts are not enough: ' : 'It would fold: ';
-  return [few, `${proposal.darts.length} darts do it, each `, { mm: proposal.darts[0]?.depth ?? 0 }, ' deep. Propose darts cuts them.']; // prettier-ignore
+  return [
+    few,
+    `${proposal.darts.length} darts do it, each `,
+    { mm: proposal.darts[0]?.depth ?? 0 },
+    ' deep. Propose darts cuts them.',
+  ];
 }
 
 /** At every keystroke a quick blank is drawn, too coarse for a verdict. */
-const UNLAID: Check = { code: 'drape', level: 'note', title: 'Laying the blank flat', phrase: ['What the clay must do will be shown in a moment.'] }; // prettier-ignore
+const UNLAID: Check = {
+  code: 'drape',
+  level: 'note',
+  title: 'Laying the blank flat',
+  phrase: ['What the clay must do will be shown in a moment.'],
+};
 
 function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
   if (!blank) return [];
@@ -63,7 +77,12 @@ function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
   const advice = drapeAdvice({ stretch, gather }, limits, blank.proposal);
   const [level, title, todo] = WORDS[advice];
   const more = (target.form.darts ?? []).length > 0;
-  const where = gather <= limits.gather || !more ? '' : gathers === 'tip' ? ' at the tips of its darts' : ' at the rim between its darts'; // prettier-ignore
+  const where =
+    gather <= limits.gather || !more
+      ? ''
+      : gathers === 'tip'
+        ? ' at the tips of its darts'
+        : ' at the rim between its darts';
   return [
     {
       code: 'drape',
@@ -81,7 +100,12 @@ function checkStrain(target: DrapedTarget, { blank }: DevelopedForm): Check[] {
       ],
     },
     ...checkDepths(target, blank),
-    ...blank.missed.map((index): Check => ({ code: 'dart-missed', level: 'stop', title: `Dart ${index + 1} is not cut`, phrase: ['It misses the blank or crosses another one. Move it, or make it shorter.'] })), // prettier-ignore
+    ...blank.missed.map((index): Check => ({
+      code: 'dart-missed',
+      level: 'stop',
+      title: `Dart ${index + 1} is not cut`,
+      phrase: ['It misses the blank or crosses another one. Move it, or make it shorter.'],
+    })),
   ];
 }
 
@@ -108,14 +132,33 @@ function checkDepths({ form }: DrapedTarget, blank: Blank): Check[] {
     alike.sort((one, other) => one - other);
     const letters = alike.map((index) => String.fromCharCode(65 + index));
     const named = `Dart${letters.length > 1 ? 's' : ''} ${LISTED.format(letters)} ${letters.length > 1 ? 'are' : 'is'}`;
-    return { code: 'dart-shorter', level: 'note', title: 'Deeper would not help', phrase: [`${named} cut `, { mm: depth }, ' deep: further into the floor the slab gathers more beside it, not less.'] }; // prettier-ignore
+    return {
+      code: 'dart-shorter',
+      level: 'note',
+      title: 'Deeper would not help',
+      phrase: [
+        `${named} cut `,
+        { mm: depth },
+        ' deep: further into the floor the slab gathers more beside it, not less.',
+      ],
+    };
   });
 }
 
 /** A mould of clay takes pressing from leather-hard on. */
 function checkMould({ form }: DrapedTarget): Check[] {
   if (form.kind !== 'mould' || form.own?.state !== 'soft') return [];
-  return [{ code: 'mould-soft', level: 'care', title: 'The mould is too soft', phrase: [`A mould of clay must be leather-hard or drier before a slab is pressed on it. In the open that takes about ${Math.round(hoursToStiffen(form.own))} hours; it depends on air and cover.`] }]; // prettier-ignore
+  return [
+    {
+      code: 'mould-soft',
+      level: 'care',
+      title: 'The mould is too soft',
+      phrase: [
+        'A mould of clay must be leather-hard or drier before a slab is pressed on it. ' +
+          `In the open that takes about ${Math.round(hoursToStiffen(form.own))} hours; it depends on air and cover.`,
+      ],
+    },
+  ];
 }
 
 /** Advice on a piece from a mould. */

@@ -16,7 +16,13 @@ function checkHole(target: Target, hole: number, clearance: number): Check {
   const code = 'rack-hole';
   const widest = widestAcross(target);
   const added = [target.handle && 'handle', target.lugs && 'lugs', target.lid && 'lid'].filter(Boolean).join(' and ');
-  const needs = ['Seen from above', added ? ` with its ${added}` : '', ' a circle of ', { mm: widest }, ' goes round it, fired'] as const; // prettier-ignore
+  const needs = [
+    'Seen from above',
+    added ? ` with its ${added}` : '',
+    ' a circle of ',
+    { mm: widest },
+    ' goes round it, fired',
+  ] as const;
   const room = hole - clearance + LENGTH_TOLERANCE;
   if (widest <= room) {
     const phrase = [...needs, ': it clears the hole of ', { mm: hole }, ' by ', { mm: hole - widest }, '.'];
@@ -25,11 +31,26 @@ function checkHole(target: Target, hole: number, clearance: number): Check {
   const foot = passagesOf(target)[0]?.across ?? 0;
   const stop = stopIn(target, hole);
   if (foot > room || stop === null) {
-    const phrase = [...needs, '; a hole of ', { mm: hole }, ' with ', { mm: clearance }, ' to spare takes ', { mm: hole - clearance }, '. Make it narrower.']; // prettier-ignore
+    const phrase = [
+      ...needs,
+      '; a hole of ',
+      { mm: hole },
+      ' with ',
+      { mm: clearance },
+      ' to spare takes ',
+      { mm: hole - clearance },
+      '. Make it narrower.',
+    ];
     return { code, level: 'stop', title: 'Too wide for the rack hole', phrase };
   }
   if (stop.by === 'wall') {
-    const phrase = ['It stops ', { mm: stop.z }, ' above its foot, where it is as wide as the hole of ', { mm: hole }, '.']; // prettier-ignore
+    const phrase = [
+      'It stops ',
+      { mm: stop.z },
+      ' above its foot, where it is as wide as the hole of ',
+      { mm: hole },
+      '.',
+    ];
     return { code, level: 'note', title: 'Hangs in the rack hole', phrase };
   }
   const thing = THINGS[stop.by];
@@ -37,7 +58,15 @@ function checkHole(target: Target, hole: number, clearance: number): Check {
     code,
     level: 'care',
     title: `Its ${thing} catches on the rack hole`,
-    phrase: [`Its ${thing} stops it `, { mm: stop.z }, ' above its foot: ', ...needs, ', and the hole is ', { mm: hole }, '.'], // prettier-ignore
+    phrase: [
+      `Its ${thing} stops it `,
+      { mm: stop.z },
+      ' above its foot: ',
+      ...needs,
+      ', and the hole is ',
+      { mm: hole },
+      '.',
+    ],
   };
 }
 
@@ -53,7 +82,16 @@ function checkShelf(target: Target, shelf: number, clearance: number): Check {
     code: 'shelf',
     level: 'stop',
     title: 'Too high for the shelf',
-    phrase: [...high, '; ', { mm: shelf }, ' with ', { mm: clearance }, ' to spare takes ', { mm: shelf - clearance }, '.'], // prettier-ignore
+    phrase: [
+      ...high,
+      '; ',
+      { mm: shelf },
+      ' with ',
+      { mm: clearance },
+      ' to spare takes ',
+      { mm: shelf - clearance },
+      '.',
+    ],
   };
 }
 

@@ -20,9 +20,32 @@ export const TIP = 2;
 /** How a sheet without feet lies. */
 function onItself(bent: BentSheet): Check {
   const { size, room, steady } = touching(bent);
-  if (steady) return { code: 'sheet-stands', level: 'note', title: 'It stands on its floor', phrase: ['Hollow side up it touches the table over ', { mmPlain: size[0] }, ' × ', { mm: size[1] }, ', wet; its middle lies ', { mm: room }, ' within.'] }; // prettier-ignore
+  if (steady)
+    return {
+      code: 'sheet-stands',
+      level: 'note',
+      title: 'It stands on its floor',
+      phrase: [
+        'Hollow side up it touches the table over ',
+        { mmPlain: size[0] },
+        ' × ',
+        { mm: size[1] },
+        ', wet; its middle lies ',
+        { mm: room },
+        ' within.',
+      ],
+    };
   const where = bent.axis ? 'along one line' : 'at one place only';
-  return { code: 'sheet-rocks', level: 'care', title: 'It rocks', phrase: [`Hollow side up it touches the table ${where}, its edges `, { mm: bent.rise }, ' higher. Give it three or four feet.'] }; // prettier-ignore
+  return {
+    code: 'sheet-rocks',
+    level: 'care',
+    title: 'It rocks',
+    phrase: [
+      `Hollow side up it touches the table ${where}, its edges `,
+      { mm: bent.rise },
+      ' higher. Give it three or four feet.',
+    ],
+  };
 }
 
 /** Strain of a sheet on a mould against the limits of its stiffness. */
@@ -34,7 +57,14 @@ function checkStrain({ clay }: Target, { strain }: BentSheet): Check | null {
     code: 'sheet-strain',
     level: over ? 'care' : 'note',
     title: over ? 'It would fold or tear' : 'It follows the mould',
-    phrase: ['On the mould it stretches up to ', { percent: 100 * strain.stretch }, ` (this clay takes ${(100 * limits.stretch).toFixed(0)} %) and gathers up to `, { percent: 100 * strain.gather }, ` (${(100 * limits.gather).toFixed(0)} %).`, over ? ' Make it smaller, or the mould shallower.' : ''], // prettier-ignore
+    phrase: [
+      'On the mould it stretches up to ',
+      { percent: 100 * strain.stretch },
+      ` (this clay takes ${(100 * limits.stretch).toFixed(0)} %) and gathers up to `,
+      { percent: 100 * strain.gather },
+      ` (${(100 * limits.gather).toFixed(0)} %).`,
+      over ? ' Make it smaller, or the mould shallower.' : '',
+    ],
   };
 }
 
@@ -51,15 +81,58 @@ export function checkSheet(target: Target, developed: DevelopedForm, bench: Benc
     title: footing.room > 0 ? 'It stands on its feet' : 'It tips off its feet',
     phrase:
       footing.room > 0
-        ? ['Its middle lies ', { mm: footing.room }, ' within them. Fired, they are ', ...footing.feet.flatMap(({ length }, index) => [index === 0 ? '' : ', ', { mm: length }]), ' long, so that it stands level.']
-        : [form.feet?.at ? 'Its middle does not lie between them: move them further out.' : 'There is no room for feet that its middle lies between. Make them smaller.'], // prettier-ignore
+        ? [
+            'Its middle lies ',
+            { mm: footing.room },
+            ' within them. Fired, they are ',
+            ...footing.feet.flatMap(({ length }, index) => [index === 0 ? '' : ', ', { mm: length }]),
+            ' long, so that it stands level.',
+          ]
+        : [
+            form.feet?.at
+              ? 'Its middle does not lie between them: move them further out.'
+              : 'There is no room for feet that its middle lies between. Make them smaller.',
+          ],
   };
   const checks: (Check | null)[] = [
-    stands ?? (form.feet ? { code: 'sheet-feet', level: 'stop', title: 'No room for its feet', phrase: ['Every place is too near to an edge or a hole.'] } : onItself(bent)), // prettier-ignore
+    stands ??
+      (form.feet
+        ? {
+            code: 'sheet-feet',
+            level: 'stop',
+            title: 'No room for its feet',
+            phrase: ['Every place is too near to an edge or a hole.'],
+          }
+        : onItself(bent)),
     checkStrain(target, bent),
-    bridge < BRIDGE * slab.wall ? { code: 'sheet-bridge', level: 'care', title: 'A thin bridge', phrase: ['Only ', { mm: bridge }, ' of clay is left between a hole and the next edge: it dries first and may crack.'] } : null, // prettier-ignore
-    tip < TIP * slab.wall ? { code: 'sheet-tip', level: 'care', title: 'A narrow tip', phrase: ['The sheet narrows to ', { mm: tip }, ': round its tip, and keep it covered while it dries.'] } : null, // prettier-ignore
-    bent.strain ? null : checkBend({ thickness: slab.wall, neutralRadius: developed.bendRadius, neutralFraction: slab.neutralFraction, stiffness: clay.stiffness ?? DEFAULT_STIFFNESS }), // prettier-ignore
+    bridge < BRIDGE * slab.wall
+      ? {
+          code: 'sheet-bridge',
+          level: 'care',
+          title: 'A thin bridge',
+          phrase: [
+            'Only ',
+            { mm: bridge },
+            ' of clay is left between a hole and the next edge: it dries first and may crack.',
+          ],
+        }
+      : null,
+    tip < TIP * slab.wall
+      ? {
+          code: 'sheet-tip',
+          level: 'care',
+          title: 'A narrow tip',
+          phrase: ['The sheet narrows to ', { mm: tip }, ': round its tip, and keep it covered while it dries.'],
+        }
+      : null,
+    bent.strain
+      ? null
+      : checkBend({
+          thickness: slab.wall,
+          neutralRadius: developed.bendRadius,
+          neutralFraction: slab.neutralFraction,
+          stiffness: clay.stiffness ?? DEFAULT_STIFFNESS,
+        }),
     checkSlabSize(developed.parts, bench.slab, null),
     ...checkFit(target),
   ];

@@ -21,8 +21,18 @@ function checkTip(over: 'back' | 'front', { room, angle }: Tipping): Check {
     level: tips ? 'stop' : care ? 'care' : 'note',
     title: tips ? `Tips ${way}` : care ? `Near tipping ${way}` : `Does not tip ${way}`,
     phrase: tips
-      ? ['With the stand’s own, the weight lies ', { mm: -room }, ` past the ${over} roll. Lean it less, make the slot narrower or the rolls larger.`] // prettier-ignore
-      : ['With the stand’s own, the weight lies ', { mm: room }, ` within the ${over} roll: it may tilt `, { degrees: angle }, ' further.'], // prettier-ignore
+      ? [
+          'With the stand’s own, the weight lies ',
+          { mm: -room },
+          ` past the ${over} roll. Lean it less, make the slot narrower or the rolls larger.`,
+        ]
+      : [
+          'With the stand’s own, the weight lies ',
+          { mm: room },
+          ` within the ${over} roll: it may tilt `,
+          { degrees: angle },
+          ' further.',
+        ],
   };
 }
 
@@ -36,11 +46,38 @@ const HARDLY_STANDS = 0.75;
 function checkRest({ lean, held, overRoll }: Rest, meant: number, friction: number): Check {
   const code = 'stand-rest';
   const figures = ['It comes to rest at ', { degrees: lean }, ` back from upright, meant ${meant}°`] as const;
-  if (overRoll >= 1) return { code, level: 'stop', title: 'It falls over the back roll', phrase: ['It would lean ', { degrees: lean }, ', where its weight lies past the back roll and its foot lifts. Make the slot narrower, lean it less, or take a larger back roll.'] }; // prettier-ignore
-  if (overRoll >= HARDLY_STANDS) return { code, level: 'care', title: 'It hardly stands on its foot', phrase: [...figures, ': most of its weight hangs on the back roll.'] }; // prettier-ignore
-  if (held === 'upright') return { code, level: 'care', title: 'It stands up by itself', phrase: [...figures, ': it leans too little to lie against the back roll.'] }; // prettier-ignore
+  if (overRoll >= 1)
+    return {
+      code,
+      level: 'stop',
+      title: 'It falls over the back roll',
+      phrase: [
+        'It would lean ',
+        { degrees: lean },
+        ', where its weight lies past the back roll and its foot lifts. Make the slot narrower, lean it less, or take a larger back roll.',
+      ],
+    };
+  if (overRoll >= HARDLY_STANDS)
+    return {
+      code,
+      level: 'care',
+      title: 'It hardly stands on its foot',
+      phrase: [...figures, ': most of its weight hangs on the back roll.'],
+    };
+  if (held === 'upright')
+    return {
+      code,
+      level: 'care',
+      title: 'It stands up by itself',
+      phrase: [...figures, ': it leans too little to lie against the back roll.'],
+    };
   if (held === 'as-set' || lean - meant <= SLID) {
-    return { code, level: 'note', title: 'It stays as it is set', phrase: [...figures, `: its foot does not slide (friction ${friction}).`] }; // prettier-ignore
+    return {
+      code,
+      level: 'note',
+      title: 'It stays as it is set',
+      phrase: [...figures, `: its foot does not slide (friction ${friction}).`],
+    };
   }
   const by = held === 'friction' ? 'until friction holds it' : 'until it meets the front roll';
   return {
@@ -60,7 +97,8 @@ export function checkStand(target: Target, developed: DevelopedForm, bench: Benc
   if (form.kind !== 'stand') return [];
   const side = standSide(form, firedLength(slab.wall, clay.shrinkage));
   const rest = restOf(form, side);
-  const own = (developed.parts.reduce((sum, part) => sum + part.volume, 0) / 1000) * clay.wetDensity * FIRED_MASS_FRACTION; // prettier-ignore
+  const own =
+    (developed.parts.reduce((sum, part) => sum + part.volume, 0) / 1000) * clay.wetDensity * FIRED_MASS_FRACTION;
   const tipping = tippingOf(side, loadedMiddle(form, side, rest.middle, { stand: own, device: form.device.mass }));
   return [
     checkRest(rest, form.lean, form.friction ?? DEFAULT_FRICTION),

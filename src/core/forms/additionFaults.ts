@@ -75,7 +75,9 @@ export function additionFaults(target: Target): Fault[] {
     if (curve.to - thick < 0) {
       const most = curve.from - thick;
       const rule = `leaves the handle’s lower end off the wall: from its upper end it is ${Math.max(0, most).toFixed(1)} mm to the table`;
-      faults.push(impossible(handle.drop === undefined ? 'handle.fingers' : 'handle.drop', handle.drop ?? handle.fingers, rule)); // prettier-ignore
+      faults.push(
+        impossible(handle.drop === undefined ? 'handle.fingers' : 'handle.drop', handle.drop ?? handle.fingers, rule),
+      );
     }
     if (handle.projection <= 3 * thick) {
       const rule = `must stand out more than ${(3 * thick).toFixed(1)} mm, or nothing is open behind it`;
@@ -111,5 +113,11 @@ function lugFaults(target: Target, impossible: (path: string, value: number, rul
   const room = kindOf(target).standing(target).rim[0] - wetLength(lugs.below, shrinkage) - lugs.thickness;
   return room < 0
     ? [impossible('lugs.below', lugs.below, 'leaves the lugs no wall to stand on')]
-    : [impossible('lugs.width', lugs.width, 'is wider than the wall that it stands on, or stands out too little for its bend')]; // prettier-ignore
+    : [
+        impossible(
+          'lugs.width',
+          lugs.width,
+          'is wider than the wall that it stands on, or stands out too little for its bend',
+        ),
+      ];
 }

@@ -139,7 +139,15 @@ function handleOf(target: Target, handle: Handle, standing: Standing): MadeHandl
   const width = wetLength((handle.top + handle.bottom) / 2, s);
   const share = handle.kind === 'pulled' ? ELLIPSE : 1;
   const cut = neutral + 2 * handle.ends;
-  return { curve, wall, angles, neutral, cut, volume: share * width * cut * handle.thickness, thickness: handle.thickness }; // prettier-ignore
+  return {
+    curve,
+    wall,
+    angles,
+    neutral,
+    cut,
+    volume: share * width * cut * handle.thickness,
+    thickness: handle.thickness,
+  };
 }
 
 function lugsOf(target: Target, standing: Standing): MadeLugs | null {
@@ -151,10 +159,23 @@ function lugsOf(target: Target, standing: Standing): MadeLugs | null {
   if (bottom < 0) return null;
   const [upper, under] = [standing.section(top).outer, standing.section(bottom).outer];
   const cut = (at: number) =>
-    cutLug({ upper, under, phi: radians(at), width: wet(lugs.width), out: wet(lugs.out), thickness: lugs.thickness, faceUp: slab.faceUp }); // prettier-ignore
+    cutLug({
+      upper,
+      under,
+      phi: radians(at),
+      width: wet(lugs.width),
+      out: wet(lugs.out),
+      thickness: lugs.thickness,
+      faceUp: slab.faceUp,
+    });
   const [one, other] = [cut(lugs.at), cut(lugs.at + 180)];
   if (!one || !other) return null;
-  const apart = one.upper.length === other.upper.length ? one.upper.map(([x, y], index) => Math.hypot(x - (other.upper[index]?.[0] ?? 0), y - (other.upper[index]?.[1] ?? 0))) : [Infinity]; // prettier-ignore
+  const apart =
+    one.upper.length === other.upper.length
+      ? one.upper.map(([x, y], index) =>
+          Math.hypot(x - (other.upper[index]?.[0] ?? 0), y - (other.upper[index]?.[1] ?? 0)),
+        )
+      : [Infinity];
   return {
     figures: one,
     opposite: other,
@@ -228,13 +249,20 @@ export const additionsOf = once((target: Target): Additions => {
       const [top, bottom] = [wet(handle.top), wet(handle.bottom)];
       parts.push(handlePart({ neutral: made.neutral, ends, top, bottom, thickness, count, faceUp: slab.faceUp }));
     } else {
-      lumps.push({ id: 'pulled-handle', name: 'Pulled handle', count, volume: PULLED_RESERVE * made.volume, length: made.cut }); // prettier-ignore
+      lumps.push({
+        id: 'pulled-handle',
+        name: 'Pulled handle',
+        count,
+        volume: PULLED_RESERVE * made.volume,
+        length: made.cut,
+      });
     }
   }
   if (lugs) parts.push(lugs.figures.part);
   if (knob) lumps.push({ id: 'knob', name: 'Knob', count: 1, volume: knob.volume, length: knob.across });
   const { form } = target;
-  const standingFeet = form.kind === 'sheet' ? (placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet ?? []) : []; // prettier-ignore
+  const standingFeet =
+    form.kind === 'sheet' ? (placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet ?? []) : [];
   standingFeet.forEach(({ length }, index) => {
     const across = wet(form.kind === 'sheet' ? (form.feet?.diameter ?? 0) : 0);
     const volume = (Math.PI / 4) * across * across * wet(length);

@@ -25,29 +25,52 @@ export function planRanges(key: string, plan: PlanOutline): Ranged[] {
     case 'circle':
       return [[`${key}.diameter`, plan.diameter, SIZE], ...at];
     case 'ellipse':
-      return [[`${key}.length`, plan.length, SIZE], [`${key}.width`, plan.width, SIZE], ...at]; // prettier-ignore
+      return [[`${key}.length`, plan.length, SIZE], [`${key}.width`, plan.width, SIZE], ...at];
     case 'rounded': {
       const most = { least: 0, greatest: Math.min(plan.length, plan.width) / 2 };
-      return [[`${key}.length`, plan.length, SIZE], [`${key}.width`, plan.width, SIZE], [`${key}.corner`, plan.corner, most], ...at]; // prettier-ignore
+      return [
+        [`${key}.length`, plan.length, SIZE],
+        [`${key}.width`, plan.width, SIZE],
+        [`${key}.corner`, plan.corner, most],
+        ...at,
+      ];
     }
     case 'polygon': {
       const most = { least: 0, greatest: plan.acrossFlats / 2 };
-      return [[`${key}.sides`, plan.sides, SIDES_LIMITS], [`${key}.acrossFlats`, plan.acrossFlats, SIZE], [`${key}.corner`, plan.corner, most], ...at]; // prettier-ignore
+      return [
+        [`${key}.sides`, plan.sides, SIDES_LIMITS],
+        [`${key}.acrossFlats`, plan.acrossFlats, SIZE],
+        [`${key}.corner`, plan.corner, most],
+        ...at,
+      ];
     }
     case 'drawn':
-      return [[`${key}.points`, drawnReach(plan), SIZE], [`${key}.corner`, plan.corner, { least: 0, greatest: drawnReach(plan) / 4 }], ...(plan.grow === undefined ? [] : [[`${key}.grow`, plan.grow, PLACE] as const]), ...at]; // prettier-ignore
+      return [
+        [`${key}.points`, drawnReach(plan), SIZE],
+        [`${key}.corner`, plan.corner, { least: 0, greatest: drawnReach(plan) / 4 }],
+        ...(plan.grow === undefined ? [] : [[`${key}.grow`, plan.grow, PLACE] as const]),
+        ...at,
+      ];
   }
 }
 
 /** Why no wall stands on a drawn outline. */
 export function drawnPlanFaults(path: string, plan: PlanOutline | undefined): Fault[] {
   if (plan?.kind !== 'drawn' || isConvex(plan.points)) return [];
-  return [{ code: 'impossible-piece', path: `${path}.points`, value: `${plan.points.length} points`, rule: 'must run once round, counter-clockwise, and nowhere bend inward' }]; // prettier-ignore
+  return [
+    {
+      code: 'impossible-piece',
+      path: `${path}.points`,
+      value: `${plan.points.length} points`,
+      rule: 'must run once round, counter-clockwise, and nowhere bend inward',
+    },
+  ];
 }
 
 /** The same for both outlines of a form. */
 function drawnFaults(form: Form): Fault[] {
-  if (form.kind === 'loft' || form.kind === 'mould') return [...drawnPlanFaults('form.rim', form.rim), ...drawnPlanFaults('form.foot', form.foot)]; // prettier-ignore
+  if (form.kind === 'loft' || form.kind === 'mould')
+    return [...drawnPlanFaults('form.rim', form.rim), ...drawnPlanFaults('form.foot', form.foot)];
   if (form.kind !== 'sheet' || !('mould' in form.bend)) return [];
   const { rim, foot } = form.bend.mould;
   return [...drawnPlanFaults('form.bend.mould.rim', rim), ...drawnPlanFaults('form.bend.mould.foot', foot)];
@@ -57,9 +80,16 @@ function drawnFaults(form: Form): Fault[] {
 function formRanges(form: Form): Ranged[] {
   switch (form.kind) {
     case 'cylinder':
-      return [['diameter', form.diameter, SIZE], ['height', form.height, SIZE]]; // prettier-ignore
+      return [
+        ['diameter', form.diameter, SIZE],
+        ['height', form.height, SIZE],
+      ];
     case 'taper':
-      return [['rim', form.rim, SIZE], ['foot', form.foot, SIZE], ['height', form.height, SIZE]]; // prettier-ignore
+      return [
+        ['rim', form.rim, SIZE],
+        ['foot', form.foot, SIZE],
+        ['height', form.height, SIZE],
+      ];
     case 'stack':
       return form.profile.flatMap(([height, across], index): Ranged[] => [
         [`profile.${index}.0`, height, CORNER],
@@ -67,19 +97,40 @@ function formRanges(form: Form): Ranged[] {
       ]);
     case 'oval':
     case 'box':
-      return [['length', form.length, SIZE], ['width', form.width, SIZE], ['height', form.height, SIZE]]; // prettier-ignore
+      return [
+        ['length', form.length, SIZE],
+        ['width', form.width, SIZE],
+        ['height', form.height, SIZE],
+      ];
     case 'facet':
-      return [['sides', form.sides, SIDES_LIMITS], ['rim', form.rim, SIZE], ['foot', form.foot, SIZE], ['height', form.height, SIZE]]; // prettier-ignore
+      return [
+        ['sides', form.sides, SIDES_LIMITS],
+        ['rim', form.rim, SIZE],
+        ['foot', form.foot, SIZE],
+        ['height', form.height, SIZE],
+      ];
     case 'loft':
       return [...planRanges('rim', form.rim), ...planRanges('foot', form.foot), ['height', form.height, SIZE]];
     case 'former':
-      return [['diameter', form.diameter, SIZE], ['sleeve', form.sleeve, CORNER], ['height', form.height, SIZE]]; // prettier-ignore
+      return [
+        ['diameter', form.diameter, SIZE],
+        ['sleeve', form.sleeve, CORNER],
+        ['height', form.height, SIZE],
+      ];
     case 'mould':
-      return [...planRanges('rim', form.rim), ...(form.foot ? planRanges('foot', form.foot) : []), ['depth', form.depth, SIZE]]; // prettier-ignore
+      return [
+        ...planRanges('rim', form.rim),
+        ...(form.foot ? planRanges('foot', form.foot) : []),
+        ['depth', form.depth, SIZE],
+      ];
     case 'sheet': {
       const mould = 'mould' in form.bend ? form.bend.mould : null;
       if (!mould) return [];
-      return [...planRanges('bend.mould.rim', mould.rim), ...(mould.foot ? planRanges('bend.mould.foot', mould.foot) : []), ['bend.mould.depth', mould.depth, SIZE]]; // prettier-ignore
+      return [
+        ...planRanges('bend.mould.rim', mould.rim),
+        ...(mould.foot ? planRanges('bend.mould.foot', mould.foot) : []),
+        ['bend.mould.depth', mould.depth, SIZE],
+      ];
     }
     case 'mesh':
     case 'stand':
@@ -93,7 +144,9 @@ function optionalRanges({ fit, marks, belly, inHand }: Target): Ranged[] {
     value === undefined ? [] : [[key, value, range]];
   const panels = marks?.panels;
   return [
-    ...(inHand?.kind === 'sheet' ? given('inHand.around', inHand.around, SIZE).concat(given('inHand.up', inHand.up, SIZE)) : []), // prettier-ignore
+    ...(inHand?.kind === 'sheet'
+      ? given('inHand.around', inHand.around, SIZE).concat(given('inHand.up', inHand.up, SIZE))
+      : []),
     ...(inHand?.kind === 'cutter' ? given('inHand.across', inHand.across, SIZE) : []),
     ...given('fit.hole', fit?.hole, SIZE),
     ...given('fit.shelf', fit?.shelf, SIZE),
@@ -137,7 +190,9 @@ function ownedFaults({ owned, form }: Target): Fault[] {
     ...rangeFaults('owned.sweep', sweep, TEMPLATE_LIMITS.sweep),
   ];
   if (faults.length > 0) return faults;
-  const impossible = (path: string, value: unknown, rule: string): Fault[] => [{ code: 'impossible-piece', path, value: shortValue(value), rule }]; // prettier-ignore
+  const impossible = (path: string, value: unknown, rule: string): Fault[] => [
+    { code: 'impossible-piece', path, value: shortValue(value), rule },
+  ];
   if (inner >= outer) return impossible('owned.inner', inner, 'must be less than the outer radius');
   return form.kind === 'taper' ? [] : impossible('owned', form.kind, 'goes with a tapered wall only');
 }

@@ -2,7 +2,9 @@ import { writePhrase } from '../units/phrase.ts';
 import { checkTarget } from './checkTarget.ts';
 import { develop } from '../piece/develop.ts';
 import { planReach } from '../parts/plan/plan.ts';
-import { formOfKind, formSizes, roughSize, sizePhrase } from './formSizes.ts';
+import { formOfKind } from './formOfKind.ts';
+import { formSizes } from './formSizes.ts';
+import { roughSize, sizePhrase } from './roughSize.ts';
 import { FORM_KINDS, type Form } from '../target/target.ts';
 import { level } from '../piece/targets.test.helper.ts';
 
@@ -20,7 +22,9 @@ describe('the sizes of a form', () => {
       const others = formSizes(changed).filter(({ key }) => key !== size.key);
       expect(formSizes(changed).find(({ key }) => key === size.key)?.value).toBe(size.value + 1);
       expect(others.map(({ value }) => value)).toEqual(
-        formSizes(form).filter(({ key }) => key !== size.key).map(({ value }) => value), // prettier-ignore
+        formSizes(form)
+          .filter(({ key }) => key !== size.key)
+          .map(({ value }) => value),
       );
       expect(formSizes(form).find(({ key }) => key === size.key)?.value).toBe(size.value);
     }
@@ -41,7 +45,17 @@ describe('the sizes of a form', () => {
     [tumbler, '84.0 × 110.0 mm'],
     [{ kind: 'taper', rim: 120, foot: 80, height: 90 }, '120.0 / 80.0 × 90.0 mm'],
     [{ kind: 'oval', length: 150, width: 100, height: 60 }, '150.0 × 100.0 × 60.0 mm'],
-    [{ kind: 'stack', profile: [[0, 56], [78, 92], [160, 44]] }, '44.0 / 56.0 × 160.0 mm'], // prettier-ignore
+    [
+      {
+        kind: 'stack',
+        profile: [
+          [0, 56],
+          [78, 92],
+          [160, 44],
+        ],
+      },
+      '44.0 / 56.0 × 160.0 mm',
+    ],
   ] as const)('of %j read %s', (form, words) => {
     expect(writePhrase(sizePhrase(form), { unit: 'mm' })).toBe(words);
   });

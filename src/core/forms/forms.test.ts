@@ -84,7 +84,9 @@ describe('one form as another', () => {
         expect(wall.maxX).toBeCloseTo(plain.maxX, 2);
         expect(wall.maxY).toBeCloseTo(plain.maxY, 2);
         expect(parts[0]?.volume).toBeCloseTo(straight.parts[0]?.volume ?? NaN, -1);
-        expect(parts[0]?.leans.map(({ edge, word }) => [edge, word])).toEqual(straight.parts[0]?.leans.map(({ edge, word }) => [edge, word])); // prettier-ignore
+        expect(parts[0]?.leans.map(({ edge, word }) => [edge, word])).toEqual(
+          straight.parts[0]?.leans.map(({ edge, word }) => [edge, word]),
+        );
       }
     },
   );
@@ -121,7 +123,16 @@ describe('one form as another', () => {
   });
 
   it('a stack of equal slopes is one taper, and a former with its sleeve the cylinder that it gives', () => {
-    const stack = develop(level({ kind: 'stack', profile: [[0, 80], [45, 100], [90, 120]] })); // prettier-ignore
+    const stack = develop(
+      level({
+        kind: 'stack',
+        profile: [
+          [0, 80],
+          [45, 100],
+          [90, 120],
+        ],
+      }),
+    );
     const taper = develop(level({ kind: 'taper', rim: 120, foot: 80, height: 90 }));
     expect(stack.numbers).toEqual(taper.numbers);
     const former = develop(level({ kind: 'former', diameter: 75, sleeve: 1, height: 120 }));
@@ -138,7 +149,8 @@ describe('200 random targets of every kind', () => {
   it('make sound parts with equal seams', () => {
     for (const target of all) {
       const { parts } = develop(target);
-      for (const part of parts) expect([target.form.kind, ...validatePart(part), ...validateOutline(part.outline)]).toEqual([target.form.kind]); // prettier-ignore
+      for (const part of parts)
+        expect([target.form.kind, ...validatePart(part), ...validateOutline(part.outline)]).toEqual([target.form.kind]);
       const endOf = ({ outline, leans }: Part, edge: string) => {
         const lean = leans.find((found) => found.edge === edge);
         return lean ? length(outline, lean.from, lean.to) : NaN;
@@ -146,7 +158,8 @@ describe('200 random targets of every kind', () => {
       const walls = wallsOf(parts);
       // Bands stand on one another; the panels of a loft stand in a ring, with the inside up from right to left.
       const beside = (index: number) => (target.form.kind === 'loft' ? (index + 1) % walls.length : index);
-      const [end, start] = target.slab.faceUp === 'inside' ? (['left', 'right'] as const) : (['right', 'left'] as const); // prettier-ignore
+      const [end, start] =
+        target.slab.faceUp === 'inside' ? (['left', 'right'] as const) : (['right', 'left'] as const);
       walls.forEach((wall, index) => {
         const next = walls[beside(index)] as Part;
         expect(Math.abs(endOf(wall, end) - endOf(next, start))).toBeLessThan(1e-6);
@@ -223,7 +236,10 @@ describe('200 random targets of every kind', () => {
             if (part.id === 'panel') expect(last('panelRim', band)).toBeCloseTo(tracedEdge(part, 'rim').length, 6);
             return;
           }
-          const figures = [['arcFoot', 'foot'], ['arcRim', 'rim']] as const; // prettier-ignore
+          const figures = [
+            ['arcFoot', 'foot'],
+            ['arcRim', 'rim'],
+          ] as const;
           for (const [figure, edge] of figures)
             expect(last(figure, band)).toBeCloseTo(tracedEdge(part, edge).radius, 5);
           expect(last('slant', band)).toBeCloseTo(tracedEdge(part, 'left').length, 6);

@@ -1,4 +1,4 @@
-import { formOfKind } from './formSizes.ts';
+import { formOfKind } from './formOfKind.ts';
 import { newTarget, type FormKind, type Target } from '../target/target.ts';
 
 /** What a new design takes over: the clay and slab of another one, or a slab of the potter's own thickness (wet mm). */

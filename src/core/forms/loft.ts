@@ -64,7 +64,13 @@ function footUnder(floor: PlanOutline, rim: PlanOutline, share: number): PlanOut
     return { ...floor, acrossFlats: on(floor.acrossFlats, rim.acrossFlats), corner: on(floor.corner, rim.corner), at };
   }
   if (floor.kind === 'rounded' && rim.kind === 'rounded' && on(floor.corner, rim.corner) >= 0) {
-    return { ...floor, length: on(floor.length, rim.length), width: on(floor.width, rim.width), corner: on(floor.corner, rim.corner), at }; // prettier-ignore
+    return {
+      ...floor,
+      length: on(floor.length, rim.length),
+      width: on(floor.width, rim.width),
+      corner: on(floor.corner, rim.corner),
+      at,
+    };
   }
   return { ...withAcross(floor, rim, on), at };
 }

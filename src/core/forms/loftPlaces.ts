@@ -34,7 +34,8 @@ function shareTo(phi: number, stations: readonly Station[], run: readonly number
   let last = 0;
   while (last + 1 < stations.length && phiAt(last + 1) <= phi + NORMAL_NEAR) last += 1;
   let first = last;
-  while (first > 0 && Math.abs(phiAt(first - 1) - phi) <= NORMAL_NEAR && Math.abs(phiAt(last) - phi) <= NORMAL_NEAR) first -= 1; // prettier-ignore
+  while (first > 0 && Math.abs(phiAt(first - 1) - phi) <= NORMAL_NEAR && Math.abs(phiAt(last) - phi) <= NORMAL_NEAR)
+    first -= 1;
   const [from, to] = [run[first] ?? 0, run[last] ?? 0];
   const next = stations[last + 1];
   const past =

@@ -113,7 +113,9 @@ function flatFaults(target: Target): Fault[] {
   const { seam, slab, form } = target;
   const endless = (one: Seam) => flatBands({ ...target, seam: one }).some((band) => bandSweep(band) === Infinity);
   if (!endless(seam)) return [];
-  const fault = (path: string, value: number, rule: string): Fault[] => [{ code: 'impossible-piece', path, value: shortValue(value), rule }]; // prettier-ignore
+  const fault = (path: string, value: number, rule: string): Fault[] => [
+    { code: 'impossible-piece', path, value: shortValue(value), rule },
+  ];
   if (endless({ kind: 'butt', panels: seam.panels })) {
     const path = form.kind === 'stack' ? 'form.profile' : 'form.height';
     const rule = 'lies too flat: a level edge through the slab would reach past the middle of the flat arc';

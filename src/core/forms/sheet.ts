@@ -85,7 +85,11 @@ function sheetPart(target: Target): Part {
   const sign = over ? -1 : 1;
   const drawn = (outline: Outline) => (over ? mirrored(scaled(outline, factor)) : scaled(outline, factor));
   const at = ([x, y]: readonly [number, number]) => [sign * factor * x, factor * y] as const;
-  const line = (name: 'panel' | 'fold' | 'place', from: readonly [number, number], to: readonly [number, number]): Mark => ({ kind: 'line', name, from: at(from), to: at(to) }); // prettier-ignore
+  const line = (
+    name: 'panel' | 'fold' | 'place',
+    from: readonly [number, number],
+    to: readonly [number, number],
+  ): Mark => ({ kind: 'line', name, from: at(from), to: at(to) });
   const bent = bentSheet(form, slab.wall, slab.neutralFraction);
   const footing = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage);
   const outline = drawn(form.outline);
@@ -102,9 +106,18 @@ function sheetPart(target: Target): Part {
     leans: [],
     marks: [
       ...(bent.axis ? [line('fold', ...bent.axis)] : []),
-      ...(form.lines ?? []).flatMap((vein) => vein.slice(1).map((point, index) => line('panel', vein[index] as readonly [number, number], point))), // prettier-ignore
-      ...(footing?.feet ?? []).flatMap(({ at: [x, y] }) => [line('place', [x - CROSS, y], [x + CROSS, y]), line('place', [x, y - CROSS], [x, y + CROSS])]), // prettier-ignore
-      ...(footing?.feet ?? []).map(({ at: [x, y] }, index): Mark => ({ kind: 'words', at: at([x, y - CROSS - 5]), text: footLetter(index) })), // prettier-ignore
+      ...(form.lines ?? []).flatMap((vein) =>
+        vein.slice(1).map((point, index) => line('panel', vein[index] as readonly [number, number], point)),
+      ),
+      ...(footing?.feet ?? []).flatMap(({ at: [x, y] }) => [
+        line('place', [x - CROSS, y], [x + CROSS, y]),
+        line('place', [x, y - CROSS], [x, y + CROSS]),
+      ]),
+      ...(footing?.feet ?? []).map(({ at: [x, y] }, index): Mark => ({
+        kind: 'words',
+        at: at([x, y - CROSS - 5]),
+        text: footLetter(index),
+      })),
     ],
     volume: bent.area * factor * factor * slab.wall,
   };
@@ -130,12 +143,25 @@ function develop(target: Target): DevelopedForm {
 
 function outlineFaults(path: string, outline: Outline): Fault[] {
   const { place, points } = SHEET_LIMITS;
-  if (outline.length < points.least || outline.length > points.greatest) return [{ code: 'out-of-range', path, value: shortValue(outline.length), rule: `must have ${points.least} to ${points.greatest} points` }]; // prettier-ignore
-  const ranges = outline.flatMap(([x, y], index) => [...rangeFaults(`${path}.${index}.0`, x, place), ...rangeFaults(`${path}.${index}.1`, y, place)]); // prettier-ignore
+  if (outline.length < points.least || outline.length > points.greatest)
+    return [
+      {
+        code: 'out-of-range',
+        path,
+        value: shortValue(outline.length),
+        rule: `must have ${points.least} to ${points.greatest} points`,
+      },
+    ];
+  const ranges = outline.flatMap(([x, y], index) => [
+    ...rangeFaults(`${path}.${index}.0`, x, place),
+    ...rangeFaults(`${path}.${index}.1`, y, place),
+  ]);
   if (ranges.length > 0) return ranges;
   const wrong = validateOutline(outline);
-  if (wrong.length > 0) return wrong.map((rule) => ({ code: 'impossible-piece', path, value: shortValue(outline.length), rule })); // prettier-ignore
-  if (crossesItself(outline)) return [{ code: 'impossible-piece', path, value: shortValue(outline.length), rule: 'crosses itself' }]; // prettier-ignore
+  if (wrong.length > 0)
+    return wrong.map((rule) => ({ code: 'impossible-piece', path, value: shortValue(outline.length), rule }));
+  if (crossesItself(outline))
+    return [{ code: 'impossible-piece', path, value: shortValue(outline.length), rule: 'crosses itself' }];
   return [];
 }
 
@@ -144,7 +170,9 @@ function holeFaults({ outline, holes = [] }: SheetForm): Fault[] {
   const border = pointsOf(outline, 1);
   const lines = holes.map((hole) => pointsOf(hole, 1));
   return holes.flatMap((hole, index): Fault[] => {
-    const fault = (rule: string): Fault[] => [{ code: 'impossible-piece', path: `form.holes.${index}`, value: shortValue(hole.length), rule }]; // prettier-ignore
+    const fault = (rule: string): Fault[] => [
+      { code: 'impossible-piece', path: `form.holes.${index}`, value: shortValue(hole.length), rule },
+    ];
     const within = (line: readonly Point[], one: number) => insideLine(line, lines[one]?.[0] ?? [0, 0]);
     if (crossOneAnother(hole, outline)) return fault('runs through the outline of the sheet');
     if (!within(border, index)) return fault('lies outside the sheet');
@@ -156,20 +184,41 @@ function holeFaults({ outline, holes = [] }: SheetForm): Fault[] {
   });
 }
 
-const impossible = (path: string, value: unknown, rule: string): Fault => ({ code: 'impossible-piece', path, value: shortValue(value), rule }); // prettier-ignore
+const impossible = (path: string, value: unknown, rule: string): Fault => ({
+  code: 'impossible-piece',
+  path,
+  value: shortValue(value),
+  rule,
+});
 
 function faults(target: Target): Fault[] {
   const form = formOf(target);
   const { diameter, angle, place, grew, footHeight, footAcross, holes, lines } = SHEET_LIMITS;
-  const many = (path: string, count: number, most: number): Fault[] => count > most ? [{ code: 'out-of-range', path, value: shortValue(count), rule: `at most ${most} are taken` }] : []; // prettier-ignore
+  const many = (path: string, count: number, most: number): Fault[] =>
+    count > most ? [{ code: 'out-of-range', path, value: shortValue(count), rule: `at most ${most} are taken` }] : [];
   const ranges = [
     ...('diameter' in form.bend ? rangeFaults('form.bend.diameter', form.bend.diameter, diameter) : []),
     ...rangeFaults('form.bend.angle', form.bend.angle, angle),
-    ...(form.lines ?? []).flatMap((vein, at) => vein.flatMap(([x, y], index) => [...rangeFaults(`form.lines.${at}.${index}.0`, x, place), ...rangeFaults(`form.lines.${at}.${index}.1`, y, place)])), // prettier-ignore
+    ...(form.lines ?? []).flatMap((vein, at) =>
+      vein.flatMap(([x, y], index) => [
+        ...rangeFaults(`form.lines.${at}.${index}.0`, x, place),
+        ...rangeFaults(`form.lines.${at}.${index}.1`, y, place),
+      ]),
+    ),
     ...(form.grew === undefined ? [] : rangeFaults('form.grew', form.grew, grew)),
-    ...(form.feet ? [...rangeFaults('form.feet.height', form.feet.height, footHeight), ...rangeFaults('form.feet.diameter', form.feet.diameter, footAcross)] : []), // prettier-ignore
-    ...(form.feet?.at ?? []).flatMap(([x, y], index) => [...rangeFaults(`form.feet.at.${index}.0`, x, place), ...rangeFaults(`form.feet.at.${index}.1`, y, place)]), // prettier-ignore
-    ...(form.feet?.at && form.feet.at.length !== form.feet.count ? [impossible('form.feet.at', form.feet.at.length, `must have a place for each of the ${form.feet.count} feet`)] : []), // prettier-ignore
+    ...(form.feet
+      ? [
+          ...rangeFaults('form.feet.height', form.feet.height, footHeight),
+          ...rangeFaults('form.feet.diameter', form.feet.diameter, footAcross),
+        ]
+      : []),
+    ...(form.feet?.at ?? []).flatMap(([x, y], index) => [
+      ...rangeFaults(`form.feet.at.${index}.0`, x, place),
+      ...rangeFaults(`form.feet.at.${index}.1`, y, place),
+    ]),
+    ...(form.feet?.at && form.feet.at.length !== form.feet.count
+      ? [impossible('form.feet.at', form.feet.at.length, `must have a place for each of the ${form.feet.count} feet`)]
+      : []),
     ...many('form.holes', form.holes?.length ?? 0, holes.greatest),
     ...many('form.lines', form.lines?.length ?? 0, lines.greatest),
     ...outlineFaults('form.outline', form.outline),
@@ -179,7 +228,8 @@ function faults(target: Target): Fault[] {
   const crossing = holeFaults(form);
   if (crossing.length > 0) return crossing;
   const unwanted = (['handle', 'lid', 'feet', 'lugs'] as const).filter((key) => target[key] !== undefined);
-  if (unwanted.length > 0) return unwanted.map((key) => impossible(key, key, 'does not go on a bent sheet: it has feet of its own')); // prettier-ignore
+  if (unwanted.length > 0)
+    return unwanted.map((key) => impossible(key, key, 'does not go on a bent sheet: it has feet of its own'));
   const { wall, neutralFraction } = target.slab;
   const { bend } = form;
   if ('mould' in bend) {
@@ -190,7 +240,8 @@ function faults(target: Target): Fault[] {
   const bent = bentSheet(form, wall, neutralFraction);
   const hanging = hangingFoot(form, target.clay.shrinkage);
   if (hanging >= 0) return [impossible(`form.feet.at.${hanging}`, 'at', 'hangs over the edge of the sheet or a hole')];
-  if ('diameter' in bend && bent.wrap > MOST_WRAP) return [impossible('form.bend.diameter', bend.diameter, 'is too small: the sheet would close round it')]; // prettier-ignore
+  if ('diameter' in bend && bent.wrap > MOST_WRAP)
+    return [impossible('form.bend.diameter', bend.diameter, 'is too small: the sheet would close round it')];
   if (!bent.whole) return [impossible('form.bend.mould', 'rim', 'is too small: the sheet would reach over its rim')];
   return [];
 }

@@ -16,7 +16,10 @@ function standing(target: Target): Standing {
   const strip = stripOf(formOf(target), slab.wall, slab.neutralFraction, clay.shrinkage);
   const { back, front } = strip.rollOuter;
   const reach = strip.floor / 2 + Math.max(back, front) / 2;
-  const box: readonly Reach[] = [[0, -strip.floor / 2, strip.floor / 2], [slab.wall, -strip.floor / 2, strip.floor / 2]]; // prettier-ignore
+  const box: readonly Reach[] = [
+    [0, -strip.floor / 2, strip.floor / 2],
+    [slab.wall, -strip.floor / 2, strip.floor / 2],
+  ];
   const plan = supportOf({ kind: 'rounded', length: 2 * reach, width: strip.across, corner: 0 });
   return {
     height: Math.max(back, front),
@@ -37,8 +40,14 @@ function stripPart(target: Target): Part {
   const strip = stripOf(formOf(target), slab.wall, slab.neutralFraction, clay.shrinkage);
   const { length, across, rollLengths } = strip;
   const line = (x: number, name: 'fold' | 'centre') => ({ kind: 'line', name, from: [x, 0], to: [x, across] }) as const;
-  const outline = [[0, 0, 0], [length, 0, 0], [length, across, 0], [0, across, 0]] as const; // prettier-ignore
-  const straight = (edge: 'foot' | 'rim', from: number) => ({ edge, from, to: (from + 1) % 4, lean: 0, word: 'straight down' }) as const; // prettier-ignore
+  const outline = [
+    [0, 0, 0],
+    [length, 0, 0],
+    [length, across, 0],
+    [0, across, 0],
+  ] as const;
+  const straight = (edge: 'foot' | 'rim', from: number) =>
+    ({ edge, from, to: (from + 1) % 4, lean: 0, word: 'straight down' }) as const;
   return {
     id: 'strip',
     role: 'strip',
@@ -81,7 +90,9 @@ function faults(target: Target): Fault[] {
   const { size, mass, clearance, lean } = STAND_LIMITS;
   const rolls = rollsOf(form);
   const ranges = [
-    ...(['length', 'width', 'thickness'] as const).flatMap((key) => rangeFaults(`form.device.${key}`, form.device[key], size)), // prettier-ignore
+    ...(['length', 'width', 'thickness'] as const).flatMap((key) =>
+      rangeFaults(`form.device.${key}`, form.device[key], size),
+    ),
     ...rangeFaults('form.device.mass', form.device.mass, mass),
     ...rangeFaults('form.clearance', form.clearance, clearance),
     ...rangeFaults('form.lean', form.lean, lean),
@@ -91,17 +102,33 @@ function faults(target: Target): Fault[] {
     ...rangeFaults('form.across', acrossOf(form), size),
   ];
   if (ranges.length > 0) return ranges;
-  const impossible = (path: string, value: unknown, rule: string): Fault => ({ code: 'impossible-piece', path, value: shortValue(value), rule }); // prettier-ignore
+  const impossible = (path: string, value: unknown, rule: string): Fault => ({
+    code: 'impossible-piece',
+    path,
+    value: shortValue(value),
+    rule,
+  });
   const unwanted = (['handle', 'lid', 'feet', 'lugs'] as const).filter((key) => target[key] !== undefined);
   if (unwanted.length > 0) return unwanted.map((key) => impossible(key, key, 'does not go on a rolled stand'));
   const { wall, neutralFraction } = target.slab;
   const { shrinkage } = target.clay;
   const least = Math.min(rolls.back, rolls.front);
   const path = typeof form.roll === 'object' ? `form.roll.${least === rolls.front ? 'front' : 'back'}` : 'form.roll';
-  if (least / (1 - shrinkage) <= 2 * wall) return [impossible(path, least, `must be over ${(2 * wall * (1 - shrinkage)).toFixed(1)} mm: twice the slab, fired`)]; // prettier-ignore
+  if (least / (1 - shrinkage) <= 2 * wall)
+    return [
+      impossible(path, least, `must be over ${(2 * wall * (1 - shrinkage)).toFixed(1)} mm: twice the slab, fired`),
+    ];
   const side = standSide(form, wall * (1 - shrinkage));
-  if (stripOf(form, wall, neutralFraction, shrinkage).slot <= 0) return [impossible('form.clearance', form.clearance, 'leaves no slot')]; // prettier-ignore
-  if (side.meant.corners[0][0] < side.back[0] || side.meant.corners[1][0] > side.front[0]) return [impossible('form.lean', form.lean, 'leans so far that the device’s foot slips under a roll: make the rolls smaller')]; // prettier-ignore
+  if (stripOf(form, wall, neutralFraction, shrinkage).slot <= 0)
+    return [impossible('form.clearance', form.clearance, 'leaves no slot')];
+  if (side.meant.corners[0][0] < side.back[0] || side.meant.corners[1][0] > side.front[0])
+    return [
+      impossible(
+        'form.lean',
+        form.lean,
+        'leans so far that the device’s foot slips under a roll: make the rolls smaller',
+      ),
+    ];
   return [];
 }
 

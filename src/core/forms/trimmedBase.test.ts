@@ -18,7 +18,9 @@ describe('a base that is trimmed after joining', () => {
       expect(trimmed.leans.filter(({ word }) => word !== 'straight down')).toEqual([]);
       const out = bounds(trimmed.outline);
       for (const box of [bounds(exact.outline), bounds(exact.underside)]) {
-        expect(Math.min(box.minX - out.minX, box.minY - out.minY, out.maxX - box.maxX, out.maxY - box.maxY)).toBeGreaterThan(TRIM - 1e-6); // prettier-ignore
+        expect(
+          Math.min(box.minX - out.minX, box.minY - out.minY, out.maxX - box.maxX, out.maxY - box.maxY),
+        ).toBeGreaterThan(TRIM - 1e-6);
       }
     }
   });

@@ -34,7 +34,11 @@ function volumeTo({ positions, triangles }: Mesh, level: number): number {
     const c = 3 * entry(triangles, index + 2);
     const [z0, z1, z2] = [entry(positions, a + 2), entry(positions, b + 2), entry(positions, c + 2)];
     const [x, y] = [entry(positions, a), entry(positions, a + 1)];
-    const plan = Math.abs((entry(positions, b) - x) * (entry(positions, c + 1) - y) - (entry(positions, b + 1) - y) * (entry(positions, c) - x)) / 2; // prettier-ignore
+    const plan =
+      Math.abs(
+        (entry(positions, b) - x) * (entry(positions, c + 1) - y) -
+          (entry(positions, b + 1) - y) * (entry(positions, c) - x),
+      ) / 2;
     const middles = deep((z0 + z1) / 2) + deep((z1 + z2) / 2) + deep((z2 + z0) / 2);
     sum += plan * ((deep(z0) + deep(z1) + deep(z2)) / 12 + middles / 4);
   }

@@ -17,7 +17,11 @@ function rowsOf({ name, set, clay, slab, size, form, seam, base, rim }: Target):
     ['Name', 'plain', name],
     ['Set', 'plain', set],
     ['Form', 'plain', form.kind],
-    ...formSizes(form).map(({ key, label, value, unit }): Row => [`${form.kind} ${key}\n${label}`, unit === 'length' ? 'length' : 'plain', value]), // prettier-ignore
+    ...formSizes(form).map(({ key, label, value, unit }): Row => [
+      `${form.kind} ${key}\n${label}`,
+      unit === 'length' ? 'length' : 'plain',
+      value,
+    ]),
     ['Sizes are meant', 'plain', `${size.state}, ${size.face}`],
     ['Clay', 'plain', clay.name],
     ['Shrinkage', 'share', clay.shrinkage],
@@ -54,7 +58,9 @@ const ADDED = 'added';
 
 /** What differs between two states of a design, in the order in which a potter would tell it. Whatever has no name of its own is told as one. */
 export function changedBetween(before: Target, after: Target): Change[] {
-  const [was, is] = [before, after].map((target) => new Map(rowsOf(target).map(([label, unit, value]) => [label, { unit, value }]))); // prettier-ignore
+  const [was, is] = [before, after].map(
+    (target) => new Map(rowsOf(target).map(([label, unit, value]) => [label, { unit, value }])),
+  );
   const labels = [...new Set([...(is?.keys() ?? []), ...(was?.keys() ?? [])])];
   const changes = labels.flatMap((label): Change[] => {
     const [one, other] = [was?.get(label), is?.get(label)];
@@ -69,5 +75,7 @@ export function changedBetween(before: Target, after: Target): Change[] {
     if (JSON.stringify(one) === JSON.stringify(other)) continue;
     changes.push({ label, unit: 'plain', before: one ? HAS : null, after: other ? (one ? OTHER : ADDED) : null });
   }
-  return changes.length > 0 || JSON.stringify(before) === JSON.stringify(after) ? changes : [{ label: 'The drawing', unit: 'plain', before: HAS, after: OTHER }]; // prettier-ignore
+  return changes.length > 0 || JSON.stringify(before) === JSON.stringify(after)
+    ? changes
+    : [{ label: 'The drawing', unit: 'plain', before: HAS, after: OTHER }];
 }

@@ -72,7 +72,10 @@ describe('develop, worked numbers', () => {
 
   it('keeps two slabs where wall and base differ in thickness, and says that they dry apart', () => {
     const { slabs, checks } = develop(targetWith({ slab: { wall: 4, base: 8 } }));
-    expect(slabs.map(({ thickness, parts }) => [thickness, parts.join()])).toEqual([[4, 'wall'], [8, 'base']]); // prettier-ignore
+    expect(slabs.map(({ thickness, parts }) => [thickness, parts.join()])).toEqual([
+      [4, 'wall'],
+      [8, 'base'],
+    ]);
     expect(checks.map(({ code }) => code)).toContain('thickness-apart');
   });
 

@@ -69,7 +69,8 @@ function trimmedOf(target: Target, { blank, parts }: DevelopedForm): number {
 /** Figures of handle, feet and lid for the result. */
 function additionNumbers({ handle }: Target, added: Additions): Partial<Numbers> {
   return {
-    ...(handle && added.handle && { handleLength: added.handle.cut, handleDrop: added.handle.curve.from - added.handle.curve.to }), // prettier-ignore
+    ...(handle &&
+      added.handle && { handleLength: added.handle.cut, handleDrop: added.handle.curve.from - added.handle.curve.to }),
     ...(added.lid && { lidAcross: added.lid.across, flangeLength: added.lid.girth }),
   };
 }
@@ -110,7 +111,9 @@ export function develop(target: Target, bench: Bench = DEFAULT_BENCH, blank?: Bl
   // Values shown beside the pattern are computed at first use, so that the pattern does not wait for them.
   const slabs = onDemand(() => slabsNeeded(parts, target.clay.wetDensity));
   const whole = onDemand(() => finished(target, parts, trimmedOf(target, form)));
-  const checks = onDemand(() => checksOf(target, form, bench).map((check) => ({ ...check, text: writePhrase(check.phrase, { unit: 'mm' }) }))); // prettier-ignore
+  const checks = onDemand(() =>
+    checksOf(target, form, bench).map((check) => ({ ...check, text: writePhrase(check.phrase, { unit: 'mm' }) })),
+  );
   return {
     numbers: { ...numbers, ...additionNumbers(target, added) },
     parts,

@@ -22,12 +22,46 @@ function drawn(plan: PlanOutline): DrawnPlan {
 const HALF = Math.tan(Math.PI / 8);
 /** Outlines that no figures describe: curves that run on into one another, and curves that end in a corner. */
 const FREE: readonly (readonly [string, Outline])[] = [
-  ['egg', [[0, -30, HALF], [30, 0, Math.tan(Math.atan2(50, 30) / 4)], [0, 50, Math.tan(Math.atan2(50, 30) / 4)], [-30, 0, HALF]]], // prettier-ignore
-  ['half round', [[-50, -20, 0], [50, -20, 1]]],
-  ['leaf', [[-60, 0, 0.5], [60, 0, 0.5]]],
-  ['drop', [[0, -60, 0], [40, 0, 0.9], [-40, 0, 0]]],
-  ['quarter', [[-40, -40, 0], [40, -40, HALF], [-40, 40, 0]]],
-]; // prettier-ignore
+  [
+    'egg',
+    [
+      [0, -30, HALF],
+      [30, 0, Math.tan(Math.atan2(50, 30) / 4)],
+      [0, 50, Math.tan(Math.atan2(50, 30) / 4)],
+      [-30, 0, HALF],
+    ],
+  ],
+  [
+    'half round',
+    [
+      [-50, -20, 0],
+      [50, -20, 1],
+    ],
+  ],
+  [
+    'leaf',
+    [
+      [-60, 0, 0.5],
+      [60, 0, 0.5],
+    ],
+  ],
+  [
+    'drop',
+    [
+      [0, -60, 0],
+      [40, 0, 0.9],
+      [-40, 0, 0],
+    ],
+  ],
+  [
+    'quarter',
+    [
+      [-40, -40, 0],
+      [40, -40, HALF],
+      [-40, 40, 0],
+    ],
+  ],
+];
 const free = (outline: Outline, across: number): DrawnPlan => {
   const reading = convexOutline(outline);
   if (reading.kind === 'refused') throw new Error(reading.rule);
@@ -36,7 +70,10 @@ const free = (outline: Outline, across: number): DrawnPlan => {
 };
 
 const LOFTS = targetsOfEveryKind(61, 24, ['loft']);
-const with_ = (target: Target, change: (form: LoftForm) => Partial<LoftForm>): Target => ({ ...target, form: { ...(target.form as LoftForm), ...change(target.form as LoftForm) } }); // prettier-ignore
+const with_ = (target: Target, change: (form: LoftForm) => Partial<LoftForm>): Target => ({
+  ...target,
+  form: { ...(target.form as LoftForm), ...change(target.form as LoftForm) },
+});
 
 describe('a wall on outlines that were drawn', () => {
   it('is the wall on the same outlines by their figures', () => {
@@ -45,8 +82,10 @@ describe('a wall on outlines that were drawn', () => {
     expect(plain.length).toBeGreaterThan(8);
     for (const target of plain) {
       const own = develop(target).numbers as unknown as Record<string, number>;
-      const found = develop(with_(target, ({ rim, foot }) => ({ rim: drawn(rim), foot: drawn(foot) }))).numbers as unknown as Record<string, number>; // prettier-ignore
-      for (const [key, value] of Object.entries(own)) expect([target, key, found[key]]).toEqual([target, key, expect.closeTo(value, key === 'area' ? -1 : 1)]); // prettier-ignore
+      const found = develop(with_(target, ({ rim, foot }) => ({ rim: drawn(rim), foot: drawn(foot) })))
+        .numbers as unknown as Record<string, number>;
+      for (const [key, value] of Object.entries(own))
+        expect([target, key, found[key]]).toEqual([target, key, expect.closeTo(value, key === 'area' ? -1 : 1)]);
     }
   });
 
@@ -59,7 +98,9 @@ describe('a wall on outlines that were drawn', () => {
       });
       if (checkTarget(wanted).length > 0) return;
       made += 1;
-      const wrong = returnedLoft(wanted, wanted.form as LoftForm).filter(({ asked, got }) => !(Math.abs(got - asked) < 0.02)); // prettier-ignore
+      const wrong = returnedLoft(wanted, wanted.form as LoftForm).filter(
+        ({ asked, got }) => !(Math.abs(got - asked) < 0.02),
+      );
       expect([wanted.form, wanted.size, wanted.base, wrong]).toEqual([wanted.form, wanted.size, wanted.base, []]);
       if (index % 4 === 0) expect([wanted, strayed(wanted) < 0.02]).toEqual([wanted, true]);
     });

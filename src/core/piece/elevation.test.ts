@@ -45,7 +45,9 @@ describe.each(TARGETS)('the elevation of %s', (_, target) => {
 
   it('reaches as far as its drawing does, stands on the table, and has its hollow inside', () => {
     for (const side of [wet, fired]) {
-      const all = outlines(side).filter((outline) => outline.length > 0).map(bounds); // prettier-ignore
+      const all = outlines(side)
+        .filter((outline) => outline.length > 0)
+        .map(bounds);
       expect(Math.min(...all.map(({ minX }) => minX))).toBeCloseTo(side.left, 6);
       expect(Math.max(...all.map(({ maxX }) => maxX))).toBeCloseTo(side.right, 6);
       expect(Math.min(...all.map(({ minY }) => minY))).toBeCloseTo(0, 6);

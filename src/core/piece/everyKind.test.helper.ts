@@ -30,9 +30,23 @@ export function targetsOfEveryKind(
   ];
   const make: Record<(typeof MADE)[number], () => Form> = {
     taper: () => ({ kind: 'taper', rim: between(60, 200), foot: between(60, 200), height: between(40, 250) }),
-    stack: () => ({ kind: 'stack', profile: [[0, between(60, 120)], [between(40, 80), between(80, 160)], [between(120, 200), between(60, 120)]] }), // prettier-ignore
+    stack: () => ({
+      kind: 'stack',
+      profile: [
+        [0, between(60, 120)],
+        [between(40, 80), between(80, 160)],
+        [between(120, 200), between(60, 120)],
+      ],
+    }),
     oval: () => ({ kind: 'oval', length: between(110, 200), width: between(90, 110), height: between(30, 90) }),
-    facet: () => ({ kind: 'facet', sides: 3 + Math.floor(random() * 10), rim: between(70, 140), foot: between(70, 140), height: between(60, 120), fold: one(['separate', 'strip']) }), // prettier-ignore
+    facet: () => ({
+      kind: 'facet',
+      sides: 3 + Math.floor(random() * 10),
+      rim: between(70, 140),
+      foot: between(70, 140),
+      height: between(60, 120),
+      fold: one(['separate', 'strip']),
+    }),
     box: () => ({ kind: 'box', length: between(60, 200), width: between(60, 120), height: between(30, 90) }),
     loft: () => ({
       kind: 'loft',
@@ -56,7 +70,13 @@ export function targetsOfEveryKind(
         { kind: 'butt', panels: one([1, 2]) },
         ...(seams === 'all' ? added() : []),
       ]),
-      base: one<Target['base']>([{ join: 'under', trim: 0 }, { join: 'inside', trim: 0 }, { join: 'mitre', trim: 0 }, { join: 'none', trim: 0 }, { join: 'skirt', overlap: 3, trim: 2 }]), // prettier-ignore
+      base: one<Target['base']>([
+        { join: 'under', trim: 0 },
+        { join: 'inside', trim: 0 },
+        { join: 'mitre', trim: 0 },
+        { join: 'none', trim: 0 },
+        { join: 'skirt', overlap: 3, trim: 2 },
+      ]),
     }),
   );
 }

@@ -12,7 +12,18 @@ describe('finished sizes', () => {
     ['a triangle', { kind: 'facet', sides: 3, rim: 84, foot: 70, height: 60, fold: 'separate' }, {}, 84, 70],
     ['a pentagon', { kind: 'facet', sides: 5, rim: 84, foot: 84, height: 60, fold: 'strip' }, {}, 84, 84],
     ['a hexagon', { kind: 'facet', sides: 6, rim: 84, foot: 70, height: 60, fold: 'separate' }, {}, 84, 70],
-    ['a loft of five sides', { kind: 'loft', rim: { kind: 'polygon', sides: 5, acrossFlats: 110, corner: 4, at: [8, 3] }, foot: { kind: 'circle', diameter: 80 }, height: 60 }, {}, 110, 80], // prettier-ignore
+    [
+      'a loft of five sides',
+      {
+        kind: 'loft',
+        rim: { kind: 'polygon', sides: 5, acrossFlats: 110, corner: 4, at: [8, 3] },
+        foot: { kind: 'circle', diameter: 80 },
+        height: 60,
+      },
+      {},
+      110,
+      80,
+    ],
   ])('of %s are those that were asked for', (_, form, more, rim, foot) => {
     const { finished } = develop(level(form, more));
     expect(finished.rim).toBeCloseTo(rim, 6);
@@ -21,14 +32,22 @@ describe('finished sizes', () => {
   });
 
   it('over the inside, a loft between outlines of two kinds has the floor’s length and width that were asked for', () => {
-    const lofts = targetsOfEveryKind(55, 160, ['loft']).map((target): Target => ({ ...target, size: { ...target.size, face: 'inside' } })); // prettier-ignore
+    const lofts = targetsOfEveryKind(55, 160, ['loft']).map((target): Target => ({
+      ...target,
+      size: { ...target.size, face: 'inside' },
+    }));
     let mixed = 0;
     for (const target of lofts) {
       if (target.form.kind !== 'loft' || target.base.join === 'none' || checkTarget(target).length > 0) continue;
       const { foot, rim } = target.form;
       // Of an odd polygon the width across flats is told.
       if (foot.kind === 'polygon' && foot.sides % 2 === 1) continue;
-      const wide = foot.kind === 'circle' ? foot.diameter : foot.kind === 'polygon' || foot.kind === 'drawn' ? supportOf(foot).h(0) + supportOf(foot).h(Math.PI) : foot.length; // prettier-ignore
+      const wide =
+        foot.kind === 'circle'
+          ? foot.diameter
+          : foot.kind === 'polygon' || foot.kind === 'drawn'
+            ? supportOf(foot).h(0) + supportOf(foot).h(Math.PI)
+            : foot.length;
       const told = develop(target).finished.inside.foot;
       const by = target.size.state === 'wet' ? 1 - target.clay.shrinkage : 1;
       expect([target.form, told]).toEqual([target.form, expect.closeTo(wide * by, 2)]);
@@ -38,7 +57,9 @@ describe('finished sizes', () => {
   });
 
   it('tell the real width of an odd polygon beside it', () => {
-    const { widths } = develop(level({ kind: 'facet', sides: 3, rim: 84, foot: 84, height: 60, fold: 'separate' })).finished; // prettier-ignore
+    const { widths } = develop(
+      level({ kind: 'facet', sides: 3, rim: 84, foot: 84, height: 60, fold: 'separate' }),
+    ).finished;
     expect(widths.rim[0]).toBeCloseTo(126, 6);
     expect(widths.rim[1]).toBeCloseTo(84 * Math.sqrt(3), 6);
   });
@@ -47,9 +68,27 @@ describe('finished sizes', () => {
     ['cylinder', { kind: 'cylinder', diameter: 90, height: 80 }],
     ['taper', { kind: 'taper', rim: 120, foot: 80, height: 90 }],
     ['closing taper', { kind: 'taper', rim: 80, foot: 120, height: 90 }],
-    ['stack', { kind: 'stack', profile: [[0, 80], [50, 110], [100, 90]] }], // prettier-ignore
+    [
+      'stack',
+      {
+        kind: 'stack',
+        profile: [
+          [0, 80],
+          [50, 110],
+          [100, 90],
+        ],
+      },
+    ],
     ['facets', { kind: 'facet', sides: 6, rim: 110, foot: 80, height: 90, fold: 'separate' }],
-    ['loft', { kind: 'loft', rim: { kind: 'rounded', length: 130, width: 90, corner: 30 }, foot: { kind: 'rounded', length: 90, width: 70, corner: 20 }, height: 80 }], // prettier-ignore
+    [
+      'loft',
+      {
+        kind: 'loft',
+        rim: { kind: 'rounded', length: 130, width: 90, corner: 30 },
+        foot: { kind: 'rounded', length: 90, width: 70, corner: 20 },
+        height: 80,
+      },
+    ],
   ])('over the inside of a %s are met on the floor and at the rim', (_, form) => {
     const target: Target = level(form, inside);
     const { finished } = develop(target);

@@ -35,7 +35,8 @@ function acrossFlats(target: Target): Partial<Record<'rim' | 'foot', { readonly 
   const { form } = target;
   if (form.kind === 'facet') return form.sides % 2 === 1 ? { rim: { at: 0 }, foot: { at: 0 } } : {};
   if (form.kind !== 'loft') return {};
-  const odd = (plan: PlanOutline) => plan.kind === 'polygon' && plan.sides % 2 === 1 && { at: toWet(plan.at?.[0] ?? 0, target) }; // prettier-ignore
+  const odd = (plan: PlanOutline) =>
+    plan.kind === 'polygon' && plan.sides % 2 === 1 && { at: toWet(plan.at?.[0] ?? 0, target) };
   const [rim, foot] = [odd(form.rim), odd(form.foot)];
   return { ...(rim && { rim }), ...(foot && { foot }) };
 }

@@ -72,7 +72,8 @@ function solid(target: Target): number {
         return (1 - f) * low(phi) + f * high(phi) - depth * Math.hypot(1, rise);
       }, sharp);
     };
-    const between = (a: number, b: number, depth: number) => ((b - a) * (section(a, depth) + 4 * section((a + b) / 2, depth) + section(b, depth))) / 6; // prettier-ignore
+    const between = (a: number, b: number, depth: number) =>
+      ((b - a) * (section(a, depth) + 4 * section((a + b) / 2, depth) + section(b, depth))) / 6;
     return sum + between(from, to, 0) - (to > floor ? between(Math.max(from, floor), to, t) : 0);
   }, 0);
 }
@@ -110,7 +111,12 @@ describe('weights of the finished piece', () => {
   });
 
   it.each([0, 0.3, 0.5, 1])('of a bent sheet are those of the solid that stands, at a neutral fraction of %d', (k) => {
-    const outline = [[-60, -40, 0], [60, -40, 0], [60, 40, 0], [-60, 40, 0]] as const; // prettier-ignore
+    const outline = [
+      [-60, -40, 0],
+      [60, -40, 0],
+      [60, 40, 0],
+      [-60, 40, 0],
+    ] as const;
     const form = { kind: 'sheet', outline, bend: { diameter: 80, angle: 0 } } as const;
     const target: Target = { ...targetWith({ slab: { wall: 6, neutralFraction: k } }), form };
     // A sector between two cylinders, as far round as its neutral surface is long.
@@ -124,7 +130,11 @@ describe('weights of the finished piece', () => {
     'of a sheet on a ball are those of the solid that stands, at a neutral fraction of %d',
     (k) => {
       // A disc of 80 on a ball of radius 150, inside down: the shell between two balls over the same cap.
-      const form = { kind: 'sheet', outline: circle(80), bend: { mould: { rim: { kind: 'circle', diameter: 240 }, depth: 60, wall: 'dome', side: 'hump' }, angle: 0 } } as const; // prettier-ignore
+      const form = {
+        kind: 'sheet',
+        outline: circle(80),
+        bend: { mould: { rim: { kind: 'circle', diameter: 240 }, depth: 60, wall: 'dome', side: 'hump' }, angle: 0 },
+      } as const;
       const target: Target = { ...targetWith({ slab: { wall: 6, neutralFraction: k } }), form };
       const ball = 150;
       const share = ((ball + 3) / (ball + 6 * k)) ** 2;
@@ -135,14 +145,20 @@ describe('weights of the finished piece', () => {
   );
 
   it('and what is weighed out count the clay of a sheet’s feet', () => {
-    const outline = [[-60, -40, 0], [60, -40, 0], [60, 40, 0], [-60, 40, 0]] as const; // prettier-ignore
+    const outline = [
+      [-60, -40, 0],
+      [60, -40, 0],
+      [60, 40, 0],
+      [-60, 40, 0],
+    ] as const;
     const form = { kind: 'sheet', outline, bend: { diameter: 140, angle: 0 } } as const;
     const bare: Target = { ...targetWith(), form };
     const footed: Target = { ...bare, form: { ...form, feet: { count: 3, height: 8, diameter: 14 } } };
     const { lumps = [], finished, numbers } = develop(footed);
     expect(lumps.map(({ name }) => name)).toEqual(['Foot A', 'Foot B', 'Foot C']);
     const each = (numbers.footLengths ?? []).map((length) => (Math.PI / 4) * 14 ** 2 * length);
-    const clay = (each.reduce((sum, one) => sum + one, 0) / (1 - footed.clay.shrinkage) ** 3 / 1000) * footed.clay.wetDensity; // prettier-ignore
+    const clay =
+      (each.reduce((sum, one) => sum + one, 0) / (1 - footed.clay.shrinkage) ** 3 / 1000) * footed.clay.wetDensity;
     expect(finished.mass.wet - wet(bare)).toBeCloseTo(clay, 6);
     expect(lumps.reduce((sum, { mass }) => sum + mass, 0)).toBeCloseTo(clay, 6);
   });

@@ -66,7 +66,10 @@ function ellipsePerimeter(length: number, width: number): number {
 /** The wrap closes round an oval whose shape is the base's: its girth tells its size. */
 function oval(target: Target, form: FormOf<'oval'>, parts: readonly Part[]): Returned[] {
   const wet = wetOf(target);
-  const made = rollUp(target, parts.filter(({ id }) => id !== 'base')); // prettier-ignore
+  const made = rollUp(
+    target,
+    parts.filter(({ id }) => id !== 'base'),
+  );
   const girth = Math.PI * made[target.size.face];
   const scale = girth / ellipsePerimeter(form.length * wet, form.width * wet);
   return [
@@ -136,7 +139,10 @@ function round(target: Target, form: FormOf<'taper' | 'stack'>, parts: readonly 
   const profile =
     form.kind === 'stack'
       ? form.profile
-      : ([[0, form.foot], [form.height, form.rim]] as const); // prettier-ignore
+      : ([
+          [0, form.foot],
+          [form.height, form.rim],
+        ] as const);
   const all: Returned[] = [];
   let z = footOf(target);
   bands.forEach((band, index) => {

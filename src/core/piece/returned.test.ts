@@ -13,7 +13,12 @@ const COUNT = 200;
 const random = seeded(41);
 const cylinders = Array.from({ length: COUNT }, () => randomTarget(random));
 const formers = Array.from({ length: COUNT }, (): Target => {
-  const form: FormerForm = { kind: 'former', diameter: 40 + 120 * random(), sleeve: 2 * random(), height: 40 + 160 * random() }; // prettier-ignore
+  const form: FormerForm = {
+    kind: 'former',
+    diameter: 40 + 120 * random(),
+    sleeve: 2 * random(),
+    height: 40 + 160 * random(),
+  };
   return { ...randomTarget(random), form };
 });
 /** Every second taper with its rim cut square, which is measured over the outside only. */
@@ -22,11 +27,22 @@ const tapers = targetsOfEveryKind(42, COUNT, ['taper']).map((target, index): Tar
 );
 
 /** Wide, low bands beside steep ones, every second one with its rim cut square, with seams of every kind. */
-const steep = targetsOfEveryKind(48, COUNT + 40, ['stack'], 'all').map((target, index): Target => {
-  const across = () => 90 + 160 * random();
-  const profile = [0, 8 + 30 * random(), 60 + 30 * random(), 100 + 60 * random()].map((height) => [height, across()] as const); // prettier-ignore
-  return { ...target, form: { kind: 'stack', profile }, rim: index % 2 === 1 && target.size.face === 'outside' ? 'square' : 'level' }; // prettier-ignore
-}).filter((target) => checkTarget(target).length === 0 && !develop(target).checks.some(({ code }) => code === 'sweep-over')).slice(0, COUNT); // prettier-ignore
+const steep = targetsOfEveryKind(48, COUNT + 40, ['stack'], 'all')
+  .map((target, index): Target => {
+    const across = () => 90 + 160 * random();
+    const profile = [0, 8 + 30 * random(), 60 + 30 * random(), 100 + 60 * random()].map(
+      (height) => [height, across()] as const,
+    );
+    return {
+      ...target,
+      form: { kind: 'stack', profile },
+      rim: index % 2 === 1 && target.size.face === 'outside' ? 'square' : 'level',
+    };
+  })
+  .filter(
+    (target) => checkTarget(target).length === 0 && !develop(target).checks.some(({ code }) => code === 'sweep-over'),
+  )
+  .slice(0, COUNT);
 
 const KINDS: readonly (readonly [string, readonly Target[]])[] = [
   ['cylinders', cylinders],
@@ -52,7 +68,10 @@ describe('the cut parts rolled up give back every size that was asked for, to 0.
 
   it('and a flat wall that runs into itself, with what its seam adds, is told to stop: every other one comes back true', () => {
     const found = targetsOfEveryKind(50, 10 * COUNT, ['stack'], 'all').map((target) => {
-      const plate: Target = { ...target, form: { kind: 'taper', rim: 90 + 160 * random(), foot: 12 + 40 * random(), height: 9 + 25 * random() } }; // prettier-ignore
+      const plate: Target = {
+        ...target,
+        form: { kind: 'taper', rim: 90 + 160 * random(), foot: 12 + 40 * random(), height: 9 + 25 * random() },
+      };
       if (checkTarget(plate).length > 0) return 'refused';
       const { parts, checks } = develop(plate);
       if (checks.some(({ code }) => code === 'sweep-over')) return 'stopped';

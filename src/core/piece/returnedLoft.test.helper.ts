@@ -31,8 +31,14 @@ const CUTS = 360;
 
 /** The points that lie inside a drawn outline by its corner radius or more: the plane, cut off once for each direction. */
 const shrunk = once(({ points, corner }: DrawnPlan): readonly Point2[] => {
-  const reach = (phi: number) => Math.max(...points.map((vertex, index) => arcReach(vertex, vertexAt(points, index + 1), phi))); // prettier-ignore
-  let left: Point2[] = [[-1e4, -1e4], [1e4, -1e4], [1e4, 1e4], [-1e4, 1e4]]; // prettier-ignore
+  const reach = (phi: number) =>
+    Math.max(...points.map((vertex, index) => arcReach(vertex, vertexAt(points, index + 1), phi)));
+  let left: Point2[] = [
+    [-1e4, -1e4],
+    [1e4, -1e4],
+    [1e4, 1e4],
+    [-1e4, 1e4],
+  ];
   const straight = points.map(([x, y], index) => {
     const [u, v] = vertexAt(points, index + 1);
     return Math.atan2(v - y, u - x) - Math.PI / 2;
@@ -147,7 +153,9 @@ export function strayed(target: Target): number {
       // The outline runs along the foot and back along the rim; with the inside up both turn round.
       const forward = (edge === 'foot') === (faceUp === 'outside');
       const [first, last] = (forward ? ends : ends.reverse()) as [Point2, Point2];
-      return withoutLoops(laidOn(line, first, last)).filter((_, index) => index % EVERY === 0).map((at) => offLine(cut.outline, at)); // prettier-ignore
+      return withoutLoops(laidOn(line, first, last))
+        .filter((_, index) => index % EVERY === 0)
+        .map((at) => offLine(cut.outline, at));
     });
   });
   return off.length > 0 ? Math.max(...off) : NaN;
@@ -169,7 +177,11 @@ export function returnedLoft(target: Target, form: LoftForm, rolled = target.sla
   const stations = stationsOf(mergedFlats(wall.foot, wall.rim), RULINGS, 0, (2 * Math.PI) / target.seam.panels);
   const directions = stations.filter((_, index) => index % (RULINGS / MEASURED) === 0).map(({ phi }) => phi);
   // Outlines of one kind go on under the floor; of others only the length and width of the floor are as asked (finished.test).
-  const alike = form.rim.kind === form.foot.kind && form.rim.kind !== 'ellipse' && form.rim.kind !== 'drawn' && !(form.rim.kind === 'polygon' && form.foot.kind === 'polygon' && form.rim.sides !== form.foot.sides); // prettier-ignore
+  const alike =
+    form.rim.kind === form.foot.kind &&
+    form.rim.kind !== 'ellipse' &&
+    form.rim.kind !== 'drawn' &&
+    !(form.rim.kind === 'polygon' && form.foot.kind === 'polygon' && form.rim.sides !== form.foot.sides);
   const measuredAt = footMeasuredAt(target);
   const measured = alike || measuredAt === 0;
   const around = directions.flatMap((phi): Returned[] => {
@@ -178,7 +190,15 @@ export function returnedLoft(target: Target, form: LoftForm, rolled = target.sla
     const moved = out * Math.hypot(1, rise);
     return [
       { what: `rim towards ${phi.toFixed(1)}`, asked: reachOf(form.rim, phi), got: (high + moved) / wet },
-      ...(measured ? [{ what: `foot towards ${phi.toFixed(1)}`, asked: reachOf(form.foot, phi), got: (low + (measuredAt - from) * rise + moved) / wet }] : []), // prettier-ignore
+      ...(measured
+        ? [
+            {
+              what: `foot towards ${phi.toFixed(1)}`,
+              asked: reachOf(form.foot, phi),
+              got: (low + (measuredAt - from) * rise + moved) / wet,
+            },
+          ]
+        : []),
     ];
   });
   return [{ what: 'height', asked: form.height, got: to / wet }, ...around];

@@ -15,8 +15,22 @@ describe('sizes wet and fired', () => {
   });
 
   it('of a sheet on feet: bent width, length and height, and each foot', () => {
-    const form = { kind: 'sheet', outline: [[-60, -20, 0], [60, -20, 0], [60, 20, 0], [-60, 20, 0]], bend: { diameter: 96, angle: 90 }, feet: { count: 3, height: 6, diameter: 10 } } as const; // prettier-ignore
-    const sheet: Target = { ...newTarget('Sheet'), slab: { wall: 4, base: 4, neutralFraction: 0.5, faceUp: 'inside' }, form }; // prettier-ignore
+    const form = {
+      kind: 'sheet',
+      outline: [
+        [-60, -20, 0],
+        [60, -20, 0],
+        [60, 20, 0],
+        [-60, 20, 0],
+      ],
+      bend: { diameter: 96, angle: 90 },
+      feet: { count: 3, height: 6, diameter: 10 },
+    } as const;
+    const sheet: Target = {
+      ...newTarget('Sheet'),
+      slab: { wall: 4, base: 4, neutralFraction: 0.5, faceUp: 'inside' },
+      form,
+    };
     // The outer corners, 2 mm outside the neutral radius of 50.
     expect(of(sheet, 'bent-across')?.wet[0]).toBeCloseTo(2 * 52 * Math.sin(1.2), 6);
     expect(of(sheet, 'bent-along')?.wet[0]).toBeCloseTo(40, 6);
@@ -34,8 +48,10 @@ describe('sizes wet and fired', () => {
       const height = of(target, 'height');
       const asked = 'height' in form ? form.height : form.kind === 'stack' ? (form.profile.at(-1)?.[0] ?? 0) : 0;
       expect(height?.[size.state][0]).toBeCloseTo(asked, 6);
-      if (form.kind === 'taper' && size.face === 'outside') expect((of(target, 'outside-rim')?.[size.state] ?? [])[0]).toBeCloseTo(form.rim, 6); // prettier-ignore
-      for (const one of wetAndFired(target)) expect(one.fired[0]).toBeCloseTo((one.wet[0] ?? 0) * (1 - clay.shrinkage), 9); // prettier-ignore
+      if (form.kind === 'taper' && size.face === 'outside')
+        expect((of(target, 'outside-rim')?.[size.state] ?? [])[0]).toBeCloseTo(form.rim, 6);
+      for (const one of wetAndFired(target))
+        expect(one.fired[0]).toBeCloseTo((one.wet[0] ?? 0) * (1 - clay.shrinkage), 9);
     }
   });
 });

@@ -34,18 +34,25 @@ export function wetAndFired(target: Target): BothWays[] {
       size('bent-across', 'Bent, across', standing.across[0]),
       size('bent-along', 'Bent, along', standing.across[1]),
       size('height', feet.length > 0 ? 'High, on its feet' : 'High', standing.height + lift),
-      ...feet.map(({ length }, index) => size(`foot-${index}`, `Foot ${footLetter(index)}, long`, wetLength(length, clay.shrinkage))), // prettier-ignore
-      ...(feet.length > 0 ? [size('foot-across', 'Feet, across', wetLength(form.feet?.diameter ?? 0, clay.shrinkage))] : []), // prettier-ignore
+      ...feet.map(({ length }, index) =>
+        size(`foot-${index}`, `Foot ${footLetter(index)}, long`, wetLength(length, clay.shrinkage)),
+      ),
+      ...(feet.length > 0
+        ? [size('foot-across', 'Feet, across', wetLength(form.feet?.diameter ?? 0, clay.shrinkage))]
+        : []),
     ];
   }
   const rim = size('outside-rim', 'Outside, rim', ...acrossOf(standing.section(standing.rim[0]).outer));
   const foot = size('outside-foot', 'Outside, foot', ...acrossOf(standing.section(0).outer));
-  const alike = rim.wet.length === foot.wet.length && rim.wet.every((mm, at) => Math.abs(mm - (foot.wet[at] ?? 0)) < ROUND); // prettier-ignore
+  const alike =
+    rim.wet.length === foot.wet.length && rim.wet.every((mm, at) => Math.abs(mm - (foot.wet[at] ?? 0)) < ROUND);
   const inside = acrossOf(standing.section(standing.hollow.at(-1)?.[0] ?? standing.height).inner);
   const lift = target.feet?.thickness ?? 0;
   return [
     ...(alike ? [{ ...rim, label: 'Outside' }] : (foot.wet[0] ?? 0) > ROUND ? [rim, foot] : [rim]),
-    ...(standing.hollow.length > 0 && inside[0] > 0 ? [size('inside-rim', alike ? 'Inside' : 'Inside, rim', ...inside)] : []), // prettier-ignore
+    ...(standing.hollow.length > 0 && inside[0] > 0
+      ? [size('inside-rim', alike ? 'Inside' : 'Inside, rim', ...inside)]
+      : []),
     size('height', lift > 0 ? 'High, on its feet' : 'High', standing.height + lift),
   ];
 }

@@ -141,7 +141,9 @@ const ROUND = 120;
 /** Points evenly along a closed line: two lines with as many points are joined by ribbons. */
 function evenly(points: readonly PlanPoint[]): PlanPoint[] {
   const closed = [...points, points[0] as PlanPoint];
-  const steps = points.map(([x, y], index) => Math.hypot((closed[index + 1]?.[0] ?? 0) - x, (closed[index + 1]?.[1] ?? 0) - y)); // prettier-ignore
+  const steps = points.map(([x, y], index) =>
+    Math.hypot((closed[index + 1]?.[0] ?? 0) - x, (closed[index + 1]?.[1] ?? 0) - y),
+  );
   const whole = steps.reduce((sum, step) => sum + step, 0);
   let [index, passed] = [0, 0];
   return Array.from({ length: ROUND }, (_, at): PlanPoint => {
@@ -225,7 +227,13 @@ export function raiseAdded(
     const reach = reachTowards(flat, away, added.lid.across / 2) + GAP + added.lid.across / 2;
     const { rim } = kindOf(target).standing(target);
     const on: Point3 = [(rim[1] + rim[2]) / 2, 0, target.slab.base];
-    const knob = added.knob ? ball(added.knob.across).map(({ face, one, other }) => ({ face, one: one.map((point) => plus(point, on)), other: other.map((point) => plus(point, on)) })) : []; // prettier-ignore
+    const knob = added.knob
+      ? ball(added.knob.across).map(({ face, one, other }) => ({
+          face,
+          one: one.map((point) => plus(point, on)),
+          other: other.map((point) => plus(point, on)),
+        }))
+      : [];
     // On the table it stands on its flange.
     const z = (1 - f) * depth + f * (height + lift);
     whole.push({

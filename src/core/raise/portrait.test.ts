@@ -48,7 +48,12 @@ describe('the solid of a piece', () => {
 
   it('holds the clay of lugs and knob too, whatever the wall', () => {
     for (const found of targetsOfEveryKind(162, 60)) {
-      const target: Target = { ...found, base: { ...found.base, trim: 0 }, slab: { ...found.slab, neutralFraction: 0.5 }, lugs: { ...DEFAULT_LUGS, width: 18, out: 14, below: 6, thickness: 4 } }; // prettier-ignore
+      const target: Target = {
+        ...found,
+        base: { ...found.base, trim: 0 },
+        slab: { ...found.slab, neutralFraction: 0.5 },
+        lugs: { ...DEFAULT_LUGS, width: 18, out: 14, below: 6, thickness: 4 },
+      };
       const bare = Object.fromEntries(Object.entries(target).filter(([key]) => key !== 'lugs')) as unknown as Target;
       if (checkTarget(target).length > 0) continue;
       const grams = (one: Target) => (develop(one).finished.mass.wet / target.clay.wetDensity) * 1000;

@@ -33,7 +33,8 @@ function pushedFace({ face, one, other }: Ribbon, shape: BellyShape, f: number):
   const up = (one[0]?.[2] ?? 0) < (other[0]?.[2] ?? 0);
   const [low, high] = up ? [one, other] : [other, one];
   const shares = sharesOf(low[0] as Point3, high[0] as Point3, heights);
-  const ring = (share: number) => low.map((point, index) => pushedPoint(along(point, high[index] as Point3, share), shape, f)); // prettier-ignore
+  const ring = (share: number) =>
+    low.map((point, index) => pushedPoint(along(point, high[index] as Point3, share), shape, f));
   const rings = shares.map(ring);
   return rings.slice(1).map((above, index): Ribbon => {
     const below = rings[index] as Point3[];

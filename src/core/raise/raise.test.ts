@@ -85,7 +85,9 @@ describe('separate panels and boxes', () => {
     for (const target of flat.filter(({ form, seam }) => form.kind === 'facet' || seam.kind === 'bevel')) {
       const panels = raise(standingBody(target), 1).filter(({ part }) => part !== 'base');
       for (const face of ['outside', 'inside'] as const) {
-        const corners = panels.flatMap(({ ribbons }) => ribbons.filter((one) => one.face === face).flatMap(({ one, other }) => [...one, ...other])); // prettier-ignore
+        const corners = panels.flatMap(({ ribbons }) =>
+          ribbons.filter((one) => one.face === face).flatMap(({ one, other }) => [...one, ...other]),
+        );
         for (const corner of corners) {
           expect(corners.filter((other) => far(corner, other) < 1e-6)).toHaveLength(2);
         }
@@ -96,7 +98,12 @@ describe('separate panels and boxes', () => {
 
 describe('a mitred foot', () => {
   it('of a loft stands on the table outside, and on the base’s upper face inside', () => {
-    const form: Form = { kind: 'loft', rim: { kind: 'ellipse', length: 180, width: 120 }, foot: { kind: 'circle', diameter: 90 }, height: 80 }; // prettier-ignore
+    const form: Form = {
+      kind: 'loft',
+      rim: { kind: 'ellipse', length: 180, width: 120 },
+      foot: { kind: 'circle', diameter: 90 },
+      height: 80,
+    };
     for (const faceUp of ['inside', 'outside'] as const) {
       const target = level(form, { base: { join: 'mitre', trim: 0 }, slab: { faceUp, base: 7 } });
       const [base, wall] = raise(standingBody(target, 720), 1);

@@ -170,7 +170,10 @@ export interface Fit {
 /** Default room round a piece in its hole or under its shelf (mm). */
 export const DEFAULT_CLEARANCE = 1;
 
-/** A place on the wall: degrees round from the first seam, 0 on it and 180 opposite. A handle or spout is joined there; a feature, such as a face, has a word of its own. */
+/**
+ * A place on the wall: degrees round from the first seam, 0 on it and 180 opposite. A handle or spout is joined there; a
+ * feature, such as a face, has a word of its own.
+ */
 export type JoinPlace =
   | { readonly kind: 'handle' | 'spout'; readonly at: number }
   | { readonly kind: 'feature'; readonly at: number; readonly text: string };

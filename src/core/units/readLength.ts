@@ -26,7 +26,10 @@ const INCHES_PER_FOOT = 12;
 const NUMBER = String.raw`(?:\d+(?:\.\d+)?|\.\d+)(?:e[+-]?\d+)?`;
 /** Sixteenths of an inch and the like after a whole number, with a blank or a hyphen between: `3 5/16`, `3-5/16`. */
 const FRACTION = String.raw`(?:\s+|-)(\d+)\/(\d+)`;
-const FEET = new RegExp(String.raw`\s*(${NUMBER})\s*(?:'|ft\b|feet\b|foot\b)(?:\s*(${NUMBER})(?:${FRACTION})?\s*(?:"|inches\b|inch\b|in\b)?)?`, 'iy'); // prettier-ignore
+const FEET = new RegExp(
+  String.raw`\s*(${NUMBER})\s*(?:'|ft\b|feet\b|foot\b)(?:\s*(${NUMBER})(?:${FRACTION})?\s*(?:"|inches\b|inch\b|in\b)?)?`,
+  'iy',
+);
 const TOKEN = new RegExp(String.raw`\s*(?:(${NUMBER})(?:${FRACTION})?|(mm|cm|inches|inch|in|")|([-+*/x×÷]))`, 'iy');
 
 const SIGNS: Readonly<Record<string, '+' | '-' | '*' | '/'>> = {

@@ -196,8 +196,16 @@ describe('figures that differ', () => {
 describe('rules in the reader’s unit', () => {
   it.each([
     [{ code: 'out-of-range', rule: 'must be from 1 to 40' }, { unit: 'inch' }, 'must be from 1/16" to 1 9/16"'],
-    [{ code: 'out-of-range', rule: 'must be greater than 0 and at most 5000' }, { unit: 'cm' }, 'must be greater than 0.00 cm and at most 500.00 cm'], // prettier-ignore
-    [{ code: 'impossible-piece', rule: 'must be less than half the outside (46.5 mm)' }, { unit: 'inch' }, 'must be less than half the outside (1 13/16")'], // prettier-ignore
+    [
+      { code: 'out-of-range', rule: 'must be greater than 0 and at most 5000' },
+      { unit: 'cm' },
+      'must be greater than 0.00 cm and at most 500.00 cm',
+    ],
+    [
+      { code: 'impossible-piece', rule: 'must be less than half the outside (46.5 mm)' },
+      { unit: 'inch' },
+      'must be less than half the outside (1 13/16")',
+    ],
     [{ code: 'impossible-piece', rule: 'takes 3 pieces of 20 mm' }, { unit: 'mm' }, 'takes 3 pieces of 20.0 mm'],
   ] as const)('%j in %j', (fault, style, words) => {
     expect(lengthRule(fault, style)).toBe(words);

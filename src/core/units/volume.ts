@@ -29,12 +29,36 @@ export function writeVolume(ml: number, system: VolumeSystem): string {
 export function readVolume(text: string, system: VolumeSystem): number | null {
   const bare = plainFigures(text).plain.toLowerCase();
   const { ml: ounce, pint } = OUNCES[system === 'imperial' ? 'imperial' : 'us'];
-  const units: Readonly<Record<string, number>> = { ml: 1, cl: 10, l: 1000, oz: ounce, pt: pint * ounce, qt: 2 * pint * ounce, gal: 8 * pint * ounce }; // prettier-ignore
+  const units: Readonly<Record<string, number>> = {
+    ml: 1,
+    cl: 10,
+    l: 1000,
+    oz: ounce,
+    pt: pint * ounce,
+    qt: 2 * pint * ounce,
+    gal: 8 * pint * ounce,
+  };
   if (/^(\d+(\.\d+)?|\.\d+)$/.test(bare)) return Number(bare) * (system === 'ml' ? 1 : ounce);
-  const parts = [...bare.matchAll(/(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?\s*(ml|cl|litres?|liters?|l|fl\.?\s*oz|oz|pints?|pt|quarts?|qt|gallons?|gal)\b\.?/g)]; // prettier-ignore
-  if (parts.length === 0 || parts.map(([whole]) => whole).join('').replace(/\s+/g, '') !== bare.replace(/\s+/g, '')) return null; // prettier-ignore
+  const parts = [
+    ...bare.matchAll(
+      /(\d+(?:\.\d+)?|\.\d+)(?:\s+(\d+)\/(\d+))?\s*(ml|cl|litres?|liters?|l|fl\.?\s*oz|oz|pints?|pt|quarts?|qt|gallons?|gal)\b\.?/g,
+    ),
+  ];
+  if (
+    parts.length === 0 ||
+    parts
+      .map(([whole]) => whole)
+      .join('')
+      .replace(/\s+/g, '') !== bare.replace(/\s+/g, '')
+  )
+    return null;
   return parts.reduce((sum, [, figure, over, under, unit = 'ml']) => {
-    const word = unit.replace(/^lit.*/, 'l').replace(/^fl.*/, 'oz').replace(/^pi.*/, 'pt').replace(/^qu.*/, 'qt').replace(/^gal.*/, 'gal'); // prettier-ignore
+    const word = unit
+      .replace(/^lit.*/, 'l')
+      .replace(/^fl.*/, 'oz')
+      .replace(/^pi.*/, 'pt')
+      .replace(/^qu.*/, 'qt')
+      .replace(/^gal.*/, 'gal');
     const fraction = over && under ? Number(over) / Number(under) : 0;
     return sum + (Number(figure) + fraction) * (units[word] ?? NaN);
   }, 0);

@@ -3,7 +3,11 @@ import { seeded } from '../../core/seeded.ts';
 import type { DeviceFault } from '../simulated.ts';
 import { BEAT, simulatedController } from './simulatedController.ts';
 
-const SEGMENTS = [{ rate: 100, to: 600, hold: 0 }, { rate: 150, to: 1000, hold: 20 }, { rate: 120, to: 60, hold: 0 }]; // prettier-ignore
+const SEGMENTS = [
+  { rate: 100, to: 600, hold: 0 },
+  { rate: 150, to: 1000, hold: 20 },
+  { rate: 120, to: 60, hold: 0 },
+];
 
 /** Fires the schedule with a clock that is turned by hand. */
 function fired(fault: DeviceFault, beats = 400) {
@@ -50,7 +54,14 @@ describe('the kiln’s controller that is not there', () => {
   });
 
   it('scatters more with a weak battery', () => {
-    const rough = (curve: readonly CurvePoint[]) => curve.slice(2).reduce((sum, [, celsius], index) => sum + Math.abs(celsius - 2 * (curve[index + 1]?.[1] ?? 0) + (curve[index]?.[1] ?? 0)), 0); // prettier-ignore
+    const rough = (curve: readonly CurvePoint[]) =>
+      curve
+        .slice(2)
+        .reduce(
+          (sum, [, celsius], index) =>
+            sum + Math.abs(celsius - 2 * (curve[index + 1]?.[1] ?? 0) + (curve[index]?.[1] ?? 0)),
+          0,
+        );
     expect(rough(fired('weak battery').curve)).toBeGreaterThan(2 * rough(fired('none').curve));
   });
 

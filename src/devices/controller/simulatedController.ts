@@ -66,7 +66,10 @@ export function simulatedController(ground: Ground): SimulatedController {
         // Elements driven ahead of a climb still give off heat at its top.
         const towards = asked + (climb > 0 ? (climb * LAG) / BEAT.minutes + OVER_RUN : 0);
         chamber += (towards - chamber) * (1 - Math.exp(-BEAT.minutes / LAG));
-        const point: CurvePoint = [minutes, Math.round(settled(chamber + (fault === 'weak battery' ? WEAK : 1) * NOISE * normal(ground.random)))]; // prettier-ignore
+        const point: CurvePoint = [
+          minutes,
+          Math.round(settled(chamber + (fault === 'weak battery' ? WEAK : 1) * NOISE * normal(ground.random))),
+        ];
         const over = minutes >= end;
         minutes += BEAT.minutes;
         if (quiet === 0 && fault === 'drops out' && ground.random() < DROPS.chance) {

@@ -36,7 +36,10 @@ const SLIP = 1.2;
 /** Moves the lines so that the least of both ways is on the edge of the bed; the longer way lies along. */
 function onBed(lines: readonly (readonly PlotPoint[])[]): PlotPoint[][] {
   const all = lines.flat();
-  const least = [0, 1].map((axis) => all.reduce((low, point) => Math.min(low, point[axis] as number), Infinity)) as [number, number]; // prettier-ignore
+  const least = [0, 1].map((axis) => all.reduce((low, point) => Math.min(low, point[axis] as number), Infinity)) as [
+    number,
+    number,
+  ];
   return lines.map((line) => line.map(([x, y]): PlotPoint => [x - least[0], y - least[1]]));
 }
 
@@ -49,7 +52,7 @@ function refusal(lines: readonly (readonly PlotPoint[])[]): string | null {
   if (lines.length === 0) return 'The file has nothing to cut.';
   const [wide, long] = [extent(lines, 0), extent(lines, 1)].sort((one, other) => one - other) as [number, number];
   if (wide <= CUTTER_BED.width && long <= CUTTER_BED.length) return null;
-  return `The parts take ${wide.toFixed(0)} × ${long.toFixed(0)} mm; the cutter takes ${CUTTER_BED.width} × ${CUTTER_BED.length} mm.`; // prettier-ignore
+  return `The parts take ${wide.toFixed(0)} × ${long.toFixed(0)} mm; the cutter takes ${CUTTER_BED.width} × ${CUTTER_BED.length} mm.`;
 }
 
 /** Makes a simulated cutter. */
@@ -68,12 +71,14 @@ export function simulatedCutter(ground: Ground): SimulatedCutter {
     const half = plotLength(wanted) / 2;
     let gone = 0;
     const placed = (value: number) => Math.round((value + SCATTER * normal(ground.random)) / STEP) * STEP;
-    return wanted.map((line) => line.map(([x, y], index): PlotPoint => {
-      const before = line[index - 1];
-      if (before) gone += Math.hypot(x - before[0], y - before[1]);
-      const slip = fault === 'belt slips' && gone > half ? SLIP : 0;
-      return [placed(x + slip), placed(y)];
-    })); // prettier-ignore
+    return wanted.map((line) =>
+      line.map(([x, y], index): PlotPoint => {
+        const before = line[index - 1];
+        if (before) gone += Math.hypot(x - before[0], y - before[1]);
+        const slip = fault === 'belt slips' && gone > half ? SLIP : 0;
+        return [placed(x + slip), placed(y)];
+      }),
+    );
   }
 
   return {

@@ -20,8 +20,13 @@ export function simulatedHygrometer(ground: Ground): SimulatedHygrometer {
     sample: (fault) => {
       const more = fault === 'weak battery' ? WEAK : 1;
       const temperature = Math.round(10 * (air.temperature + more * NOISE.temperature * normal(ground.random))) / 10;
-      const humidity = Math.round(100 * Math.min(1, Math.max(0, air.humidity + more * NOISE.humidity * normal(ground.random)))) / 100; // prettier-ignore
-      return { value: { temperature, humidity }, text: `${temperature.toFixed(1)} °C, ${Math.round(100 * humidity)} %`, steady: true }; // prettier-ignore
+      const humidity =
+        Math.round(100 * Math.min(1, Math.max(0, air.humidity + more * NOISE.humidity * normal(ground.random)))) / 100;
+      return {
+        value: { temperature, humidity },
+        text: `${temperature.toFixed(1)} °C, ${Math.round(100 * humidity)} %`,
+        steady: true,
+      };
     },
   });
   return Object.assign(base, {

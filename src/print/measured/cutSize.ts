@@ -42,10 +42,15 @@ export function arcPoints([x0, y0]: Point, [x1, y1]: Point, bulge: number, steps
 export const CHECKED_WITHIN = 0.1;
 
 const offBy = (one: CutSize, other: CutSize) =>
-  Math.max(Math.abs(one.width - other.width), Math.abs(one.height - other.height), Math.abs(one.length - other.length) / Math.PI); // prettier-ignore
+  Math.max(
+    Math.abs(one.width - other.width),
+    Math.abs(one.height - other.height),
+    Math.abs(one.length - other.length) / Math.PI,
+  );
 
 /** Sizes of a part's lines as they were developed: its outline first, then its holes. */
-const developedSizes = ({ outline, holes = [] }: Part) => [outline, ...holes].map((line) => sizeOfLine(chordPoints(line, 0.0005, Infinity))); // prettier-ignore
+const developedSizes = ({ outline, holes = [] }: Part) =>
+  [outline, ...holes].map((line) => sizeOfLine(chordPoints(line, 0.0005, Infinity)));
 
 /**
  * Holds the lines that were read back from a file against the development: each line of each part takes the nearest that is left.
@@ -59,7 +64,10 @@ export function checkedAgainst(parts: readonly Part[], read: readonly CutSize[])
     let off = 0;
     let box: CutSize | null = null;
     for (const wanted of developedSizes(part)) {
-      const nearest = left.reduce<number>((best, one, index) => (best < 0 || offBy(one, wanted) < offBy(left[best] as CutSize, wanted) ? index : best), -1); // prettier-ignore
+      const nearest = left.reduce<number>(
+        (best, one, index) => (best < 0 || offBy(one, wanted) < offBy(left[best] as CutSize, wanted) ? index : best),
+        -1,
+      );
       const [found] = nearest < 0 ? [] : left.splice(nearest, 1);
       if (!found) return null;
       off = Math.max(off, offBy(found, wanted));

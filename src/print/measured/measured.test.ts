@@ -52,10 +52,15 @@ describe('files that are read back', () => {
 });
 
 describe('what is off', () => {
-  const sizes = (by: number, lines = 2) => PARTS.slice(0, lines).map(({ outline }) => sizeOfLine(outline.flatMap(([x, y, bulge], index) => {
-    const [a = 0, b = 0] = outline[(index + 1) % outline.length] ?? [];
-    return arcPoints([by * x, by * y], [by * a, by * b], bulge);
-  }))); // prettier-ignore
+  const sizes = (by: number, lines = 2) =>
+    PARTS.slice(0, lines).map(({ outline }) =>
+      sizeOfLine(
+        outline.flatMap(([x, y, bulge], index) => {
+          const [a = 0, b = 0] = outline[(index + 1) % outline.length] ?? [];
+          return arcPoints([by * x, by * y], [by * a, by * b], bulge);
+        }),
+      ),
+    );
 
   it('is nothing at true size, and more than is allowed at a thousandth more', () => {
     expect(checkedAgainst(PARTS, sizes(1))?.every(({ off }) => off < 0.01)).toBe(true);
@@ -72,6 +77,10 @@ describe('what is off', () => {
     const dxf = (await writeTemplate(PARTS, 'dxf', optionsOf('x'))).toString();
     expect(checkedAgainst(PARTS, readDxfCuts(dxf.replaceAll('LWPOLYLINE', 'POINT')))).toBeNull();
     const plt = (await writeTemplate(PARTS, 'plt', optionsOf('x'))).toString();
-    expect(checkedAgainst(PARTS, readPlotCuts(plt.replace(/PD(\d+),/, (_, x: string) => `PD${Number(x) + 40},`)))?.some(({ off }) => off > 0.1)).toBe(true); // prettier-ignore
+    expect(
+      checkedAgainst(PARTS, readPlotCuts(plt.replace(/PD(\d+),/, (_, x: string) => `PD${Number(x) + 40},`)))?.some(
+        ({ off }) => off > 0.1,
+      ),
+    ).toBe(true);
   });
 });

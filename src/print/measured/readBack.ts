@@ -31,7 +31,8 @@ export function readSvgCuts(text: string): CutSize[] {
           [figures.at(-2) as number, figures.at(-1) as number],
           [x, y],
         ];
-        if (kind === 'A') points.push(...arcPoints(from, to, bulgeOf(figures as number[], Math.hypot(to[0] - x, to[1] - y))).slice(1)); // prettier-ignore
+        if (kind === 'A')
+          points.push(...arcPoints(from, to, bulgeOf(figures as number[], Math.hypot(to[0] - x, to[1] - y))).slice(1));
         if (kind === 'M' || kind === 'L' || kind === 'A') points.push(to);
       });
     return sizeOfLine(points);
@@ -40,7 +41,11 @@ export function readSvgCuts(text: string): CutSize[] {
 
 /** Closed cut lines of a DXF in mm. */
 export function readDxfCuts(text: string): CutSize[] {
-  const entities = (new DxfParser().parseSync(text)?.entities ?? []) as unknown as readonly { readonly layer: string; readonly type: string; readonly vertices?: readonly { readonly x: number; readonly y: number; readonly bulge?: number }[] }[]; // prettier-ignore
+  const entities = (new DxfParser().parseSync(text)?.entities ?? []) as unknown as readonly {
+    readonly layer: string;
+    readonly type: string;
+    readonly vertices?: readonly { readonly x: number; readonly y: number; readonly bulge?: number }[];
+  }[];
   return entities
     .filter(({ layer, type }) => layer === 'CUT' && type === 'LWPOLYLINE')
     .map(({ vertices = [] }) => {
@@ -59,7 +64,10 @@ const PLOTTER_UNIT = 0.025;
 export function readPlotCuts(text: string): CutSize[] {
   return [...text.matchAll(/PU(-?\d+),(-?\d+);\s*PD([^;]+);/g)].map(([, x = '', y = '', rest = '']) => {
     const figures = [x, y, ...rest.split(',')].map((figure) => PLOTTER_UNIT * Number(figure));
-    const points = Array.from({ length: figures.length / 2 }, (_, at): Point => [figures[2 * at] ?? 0, figures[2 * at + 1] ?? 0]); // prettier-ignore
+    const points = Array.from({ length: figures.length / 2 }, (_, at): Point => [
+      figures[2 * at] ?? 0,
+      figures[2 * at + 1] ?? 0,
+    ]);
     const [first, last] = [points[0], points.at(-1)];
     const back = first && last && first[0] === last[0] && first[1] === last[1];
     return sizeOfLine(back ? points.slice(0, -1) : points);

@@ -84,7 +84,11 @@ function cutsOf(content: string, wide: number): Point[][] {
         path.push(put(at));
         break;
       case 'c': {
-        const [b, c, d] = [[figures[0], figures[1]], [figures[2], figures[3]], [figures[4], figures[5]]] as [Point, Point, Point]; // prettier-ignore
+        const [b, c, d] = [
+          [figures[0], figures[1]],
+          [figures[2], figures[3]],
+          [figures[4], figures[5]],
+        ] as [Point, Point, Point];
         for (let step = 1; step <= STEPS; step += 1) path.push(put(cubicAt(at, b, c, d, step / STEPS)));
         at = d;
         break;

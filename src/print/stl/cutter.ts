@@ -7,7 +7,11 @@ import { grown, layered, regionArea, regionOf, withoutGaps, withoutSlivers, type
  * A cutter that is pressed through the slab: a rim to press on, a wall, and an edge, mm. The inner face of the blade is the
  * line of the part; it grows thicker outwards.
  */
-export const CUTTER = { rim: { width: 8, height: 3 }, wall: { thickness: 1.6, height: 6 }, edge: { thickness: 0.8, beyond: 2 } } as const; // prettier-ignore
+export const CUTTER = {
+  rim: { width: 8, height: 3 },
+  wall: { thickness: 1.6, height: 6 },
+  edge: { thickness: 0.8, beyond: 2 },
+} as const;
 
 /** Height of the edge that goes through a slab (mm). */
 function edgeHeight({ thickness }: Part): number {
@@ -50,10 +54,15 @@ export function cutterOf(part: Part): Tool {
   const mesh = layered([
     { lines: [...rim, ...under], from: 0, to: low },
     { lines: [...outer.wall, ...outer.line, ...holes.flatMap(({ line }) => line), ...through], from: low, to: high },
-    { lines: [...outer.edge, ...outer.line, ...holes.flatMap(({ line, edge }) => [...line, ...edge])], from: high, to: top }, // prettier-ignore
+    {
+      lines: [...outer.edge, ...outer.line, ...holes.flatMap(({ line, edge }) => [...line, ...edge])],
+      from: high,
+      to: top,
+    },
   ]);
   const area = regionArea;
-  const blade = (which: 'edge' | 'wall') => area(outer[which]) - area(outer.line) + holes.reduce((sum, hole) => sum + area(hole.line) - area(hole[which]), 0); // prettier-ignore
+  const blade = (which: 'edge' | 'wall') =>
+    area(outer[which]) - area(outer.line) + holes.reduce((sum, hole) => sum + area(hole.line) - area(hole[which]), 0);
   const volume = low * (area(rim) - area(under)) + (high - low) * blade('wall') + (top - high) * blade('edge');
   return { mesh: mirroredMesh(mesh), volume };
 }

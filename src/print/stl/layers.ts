@@ -1,4 +1,15 @@
-import { Clipper, ClipType, EndType, FillRule, JoinType, PolyTree64, type Path64, type Paths64, type Point64, type PolyPath64 } from 'clipper2-ts'; // prettier-ignore
+import {
+  Clipper,
+  ClipType,
+  EndType,
+  FillRule,
+  JoinType,
+  PolyTree64,
+  type Path64,
+  type Paths64,
+  type Point64,
+  type PolyPath64,
+} from 'clipper2-ts';
 import earcut from 'earcut';
 import type { Mesh } from '../../core/geometry/mesh/mesh.ts';
 import { chordPoints } from '../../core/geometry/outline/crossing.ts';
@@ -92,7 +103,13 @@ export function layered(layers: readonly Layer[]): Mesh {
     const below = layers[index - 1];
     const above = layers[index + 1];
     if (!below) level([...layer.lines], layer.from, false);
-    level(layer.lines.filter((line) => !above?.lines.includes(line)).concat(above?.lines.filter((line) => !layer.lines.includes(line)) ?? []), layer.to, true); // prettier-ignore
+    level(
+      layer.lines
+        .filter((line) => !above?.lines.includes(line))
+        .concat(above?.lines.filter((line) => !layer.lines.includes(line)) ?? []),
+      layer.to,
+      true,
+    );
     for (const line of polygonsOf([...layer.lines]).flat()) {
       line.forEach((from, at) => {
         const to = line[(at + 1) % line.length] ?? from;
@@ -113,7 +130,10 @@ const turn = (a: Point64, b: Point64, c: Point64): number => (b.x - a.x) * (c.y 
 function trianglesOf(polygon: Paths64): Triangle[] {
   const starts = polygon.slice(0, -1).reduce<number[]>((all, line) => [...all, (all.at(-1) ?? 0) + line.length], []);
   const points = polygon.flat();
-  const cut = earcut(points.flatMap(({ x, y }) => [x, y]), starts); // prettier-ignore
+  const cut = earcut(
+    points.flatMap(({ x, y }) => [x, y]),
+    starts,
+  );
   const found: Triangle[] = [];
   for (let at = 0; at < cut.length; at += 3) {
     const [a, b, c] = [0, 1, 2].map((side) => points[cut[at + side] as number]) as [Point64, Point64, Point64];
@@ -130,8 +150,14 @@ function withEveryCorner(triangles: readonly Triangle[], corners: readonly Point
     for (const turned of [0, 1, 2]) {
       const [a, b, c] = [0, 1, 2].map((side) => triangle[(side + turned) % 3]) as [Point64, Point64, Point64];
       if (sides.has(name(b, a))) continue;
-      const between = corners.find((p) => turn(a, b, p) === 0 && (p.x - a.x) * (p.x - b.x) + (p.y - a.y) * (p.y - b.y) < 0); // prettier-ignore
-      if (between) return [[a, between, c], [between, b, c]].flatMap((half) => split(half as unknown as Triangle)); // prettier-ignore
+      const between = corners.find(
+        (p) => turn(a, b, p) === 0 && (p.x - a.x) * (p.x - b.x) + (p.y - a.y) * (p.y - b.y) < 0,
+      );
+      if (between)
+        return [
+          [a, between, c],
+          [between, b, c],
+        ].flatMap((half) => split(half as unknown as Triangle));
     }
     return [triangle];
   };

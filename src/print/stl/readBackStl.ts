@@ -1,7 +1,8 @@
 import { readStl } from '../../core/geometry/mesh/readStl.ts';
 
 /** What a closed solid measures in a file: its volume (mm3). */
-export type SolidRead = { readonly kind: 'closed'; readonly volume: number } | { readonly kind: 'open'; readonly rule: string }; // prettier-ignore
+export type SolidRead =
+  { readonly kind: 'closed'; readonly volume: number } | { readonly kind: 'open'; readonly rule: string };
 
 /** Reads an STL back: each edge has to be walked once either way, so that nothing is open and nothing is turned inside out. */
 export function readSolid(bytes: Uint8Array): SolidRead {
@@ -17,7 +18,11 @@ export function readSolid(bytes: Uint8Array): SolidRead {
       if (walked.has(edge)) return { kind: 'open', rule: 'has an edge that two triangles walk the same way' };
       walked.add(edge);
     }
-    const [p, q, r] = corners.map((vertex) => positions.slice(3 * vertex, 3 * vertex + 3)) as [Float64Array, Float64Array, Float64Array]; // prettier-ignore
+    const [p, q, r] = corners.map((vertex) => positions.slice(3 * vertex, 3 * vertex + 3)) as [
+      Float64Array,
+      Float64Array,
+      Float64Array,
+    ];
     const [px = 0, py = 0, pz = 0] = p;
     const [qx = 0, qy = 0, qz = 0] = q;
     const [rx = 0, ry = 0, rz = 0] = r;

@@ -14,22 +14,39 @@ import { CUTTER } from './cutter.ts';
 import { readSolid } from './readBackStl.ts';
 import { writeTool } from './tools.ts';
 
-const DEMO = readdirSync('demo').filter((file) => file.endsWith('.fawn.json')).map((file) => {
-  const reading = readTargetText(readFileSync(join('demo', file), 'utf8'));
-  if (reading.kind === 'faults') throw new Error(`${file} cannot be read`);
-  return reading.target;
-}); // prettier-ignore
+const DEMO = readdirSync('demo')
+  .filter((file) => file.endsWith('.fawn.json'))
+  .map((file) => {
+    const reading = readTargetText(readFileSync(join('demo', file), 'utf8'));
+    if (reading.kind === 'faults') throw new Error(`${file} cannot be read`);
+    return reading.target;
+  });
 
 const CUP = newTarget('Rack tumbler');
-const rectangle = (x: number, y: number, width: number, height: number): Outline => [[x, y, 0], [x + width, y, 0], [x + width, y + height, 0], [x, y + height, 0]]; // prettier-ignore
-const partOf = (outline: Outline, holes: readonly Outline[] = []): Part => ({ ...(developWhole(CUP).parts[0] as Part), id: 'made-up', outline, holes, underside: outline }); // prettier-ignore
+const rectangle = (x: number, y: number, width: number, height: number): Outline => [
+  [x, y, 0],
+  [x + width, y, 0],
+  [x + width, y + height, 0],
+  [x, y + height, 0],
+];
+const partOf = (outline: Outline, holes: readonly Outline[] = []): Part => ({
+  ...(developWhole(CUP).parts[0] as Part),
+  id: 'made-up',
+  outline,
+  holes,
+  underside: outline,
+});
 
 /** Corners of a cutter in the part's own frame: x is mirrored back. */
 function corners(part: Part): [number, number, number][] {
   const reading = readStl(writeTool(CUP, [part], 'cutter', 'x', { part: part.id }));
   if (reading.kind === 'refused') throw new Error(reading.rule);
   const { positions } = reading.mesh;
-  return Array.from({ length: positions.length / 3 }, (_, at) => [-(positions[3 * at] as number), positions[3 * at + 1] as number, positions[3 * at + 2] as number]); // prettier-ignore
+  return Array.from({ length: positions.length / 3 }, (_, at) => [
+    -(positions[3 * at] as number),
+    positions[3 * at + 1] as number,
+    positions[3 * at + 2] as number,
+  ]);
 }
 
 describe('a cutter', () => {
@@ -42,18 +59,65 @@ describe('a cutter', () => {
         const bytes = writeTool(target, parts, 'cutter', 'x', { part: id });
         const reading = readStl(bytes);
         const heights = reading.kind === 'mesh' ? [...reading.mesh.positions].filter((_, at) => at % 3 === 2) : [];
-        expect([Math.min(...heights), Math.max(...heights)]).toEqual([0, expect.closeTo(CUTTER.rim.height + CUTTER.wall.height + CUTTER.edge.beyond + thickness, 4)]); // prettier-ignore
+        expect([Math.min(...heights), Math.max(...heights)]).toEqual([
+          0,
+          expect.closeTo(CUTTER.rim.height + CUTTER.wall.height + CUTTER.edge.beyond + thickness, 4),
+        ]);
       }
     }
   });
 
   it.each<[string, Part]>([
-    ['holes in rows', partOf(rectangle(0, 0, 200, 100), [0, 1, 2, 3].flatMap((i) => [0, 1].map((j) => rectangle(20 + 40 * i, 20 + 40 * j, 20, 20))))],
-    ['corners on a straight line', partOf([[0, 0, 0], [50, 0, 0], [100, 0, 0], [100, 100, 0], [0, 100, 0], [0, 50, 0]])],
-    ['a dart and a slit', partOf([[0, 0, 0], [45, 0, 0], [50, 60, 0], [55, 0, 0], [100, 0, 0], [100, 100, 0], [0, 100, 0]], [rectangle(10, 80, 0.5, 10), rectangle(30, 80, 1.2, 10)])],
+    [
+      'holes in rows',
+      partOf(
+        rectangle(0, 0, 200, 100),
+        [0, 1, 2, 3].flatMap((i) => [0, 1].map((j) => rectangle(20 + 40 * i, 20 + 40 * j, 20, 20))),
+      ),
+    ],
+    [
+      'corners on a straight line',
+      partOf([
+        [0, 0, 0],
+        [50, 0, 0],
+        [100, 0, 0],
+        [100, 100, 0],
+        [0, 100, 0],
+        [0, 50, 0],
+      ]),
+    ],
+    [
+      'a dart and a slit',
+      partOf(
+        [
+          [0, 0, 0],
+          [45, 0, 0],
+          [50, 60, 0],
+          [55, 0, 0],
+          [100, 0, 0],
+          [100, 100, 0],
+          [0, 100, 0],
+        ],
+        [rectangle(10, 80, 0.5, 10), rectangle(30, 80, 1.2, 10)],
+      ),
+    ],
     ['a hole close to its edge', partOf(rectangle(0, 0, 100, 50), [rectangle(0.5, 10, 20, 20)])],
-    ['a gap that closes into a ring', partOf([[0, 0, 0], [100, 0, 0], [100, 40, 0], [40, 40, 0], [40, 40.5, 0], [100, 40.5, 0], [100, 100, 0], [0, 100, 0]])],
-  ])('with %s is closed', (_, part) => expect(() => writeTool(CUP, [part], 'cutter', 'x', { part: part.id })).not.toThrow()); // prettier-ignore
+    [
+      'a gap that closes into a ring',
+      partOf([
+        [0, 0, 0],
+        [100, 0, 0],
+        [100, 40, 0],
+        [40, 40, 0],
+        [40, 40.5, 0],
+        [100, 40.5, 0],
+        [100, 100, 0],
+        [0, 100, 0],
+      ]),
+    ],
+  ])('with %s is closed', (_, part) =>
+    expect(() => writeTool(CUP, [part], 'cutter', 'x', { part: part.id })).not.toThrow(),
+  );
 
   it('cuts the very line, by an edge that is nowhere thinner than it says', () => {
     const part = partOf(rectangle(0, 0, 80, 50), [rectangle(20, 20, 10, 10)]);
@@ -72,7 +136,12 @@ describe('a cutter', () => {
     }
     expect(xs).toEqual(expect.arrayContaining([0, 80, 20, 30, 20.8, 29.2]));
     const low = corners(part).filter(([, , z]) => z === 0);
-    expect(bounds(low.map(([x, y]) => [x, y, 0]))).toEqual({ minX: expect.closeTo(-rim.width, 1), maxX: expect.closeTo(80 + rim.width, 1), minY: expect.closeTo(-rim.width, 1), maxY: expect.closeTo(50 + rim.width, 1) }); // prettier-ignore
+    expect(bounds(low.map(([x, y]) => [x, y, 0]))).toEqual({
+      minX: expect.closeTo(-rim.width, 1),
+      maxX: expect.closeTo(80 + rim.width, 1),
+      minY: expect.closeTo(-rim.width, 1),
+      maxY: expect.closeTo(50 + rim.width, 1),
+    });
     expect(wall.thickness).toBeGreaterThan(edge.thickness);
   });
 
@@ -105,7 +174,9 @@ describe('a mould', () => {
   const sideOf = (side: 'hump' | 'slump'): Target => ({ ...tray, form: { ...tray.form, side } as Target['form'] });
 
   it('as a hump and as a slump fit into one another', () => {
-    const [hump, slump] = (['hump', 'slump'] as const).map((side) => readSolid(writeTool(sideOf(side), [], 'mould', 'x', {}))); // prettier-ignore
+    const [hump, slump] = (['hump', 'slump'] as const).map((side) =>
+      readSolid(writeTool(sideOf(side), [], 'mould', 'x', {})),
+    );
     if (hump?.kind !== 'closed' || slump?.kind !== 'closed') throw new Error('open');
     expect(hump.volume).toBeGreaterThan(0);
     expect(slump.volume).toBeGreaterThan(0);

@@ -30,7 +30,6 @@ function made(
   format: ToolFormat,
   { part: id = '', clearance = CLEARANCE.usual }: ToolOptions,
 ): Tool {
-  // prettier-ignore
   switch (format) {
     case 'cutter': {
       const part = parts.find((one) => one.id === id && one.role !== 'paper');
@@ -66,6 +65,7 @@ export function writeTool(
   const read = readSolid(bytes);
   const path = options.part ?? 'form';
   if (read.kind === 'open') throw impossible(path, `${read.rule} in the STL file, which is not handed over`);
-  if (!(Math.abs(read.volume / volume - 1) <= VOLUME_TOLERANCE)) throw impossible(path, 'measures differently in the STL file, which is not handed over'); // prettier-ignore
+  if (!(Math.abs(read.volume / volume - 1) <= VOLUME_TOLERANCE))
+    throw impossible(path, 'measures differently in the STL file, which is not handed over');
   return bytes;
 }

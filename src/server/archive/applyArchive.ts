@@ -5,7 +5,22 @@ import type { Transaction } from 'sequelize';
 import type { ArchiveClash } from '../../contract/archive.ts';
 import type { Database } from '../models/database.ts';
 import type { StagedArchive } from './stageArchive.ts';
-import { DESIGNS, ENTRIES, insert, keysOf, MAKINGS, MESHES, PIECES, RECORDS, REVISIONS, rowsOf, STEPS, TABLES, type Row, type Table } from './tables.ts'; // prettier-ignore
+import {
+  DESIGNS,
+  ENTRIES,
+  insert,
+  keysOf,
+  MAKINGS,
+  MESHES,
+  PIECES,
+  RECORDS,
+  REVISIONS,
+  rowsOf,
+  STEPS,
+  TABLES,
+  type Row,
+  type Table,
+} from './tables.ts';
 
 /** Whose state counts where both have one of the same id. */
 export type Counts = 'here' | 'archive';
@@ -14,10 +29,15 @@ export type Counts = 'here' | 'archive';
 const KEPT = [
   { kind: 'design', table: DESIGNS, own: ['name', 'target', 'mesh', 'deletedAt'] },
   { kind: 'record', table: RECORDS, own: ['name', 'kind', 'body', 'deletedAt'] },
-  { kind: 'making', table: MAKINGS, own: ['name', 'clay', 'dueAt', 'endedAt', 'schools', 'temperature', 'humidity', 'speed', 'deletedAt'] }, // prettier-ignore
+  {
+    kind: 'making',
+    table: MAKINGS,
+    own: ['name', 'clay', 'dueAt', 'endedAt', 'schools', 'temperature', 'humidity', 'speed', 'deletedAt'],
+  },
 ] as const satisfies readonly { kind: ArchiveClash['kind']; table: Table; own: readonly string[] }[];
 
-const alike = (one: Row, other: Row, columns: readonly string[]) => columns.every((column) => one[column] === other[column]); // prettier-ignore
+const alike = (one: Row, other: Row, columns: readonly string[]) =>
+  columns.every((column) => one[column] === other[column]);
 
 /** What the studio and an archive both have by one id, and each otherwise. */
 export async function clashesOf(database: Database, staged: StagedArchive): Promise<ArchiveClash[]> {
@@ -26,9 +46,18 @@ export async function clashesOf(database: Database, staged: StagedArchive): Prom
     const here = new Set(await keysOf(database, table));
     for (const id of await keysOf(staged.database, table)) {
       if (!here.has(id)) continue;
-      const [[mine], [theirs]] = [await rowsOf(database, table, 'id', id), await rowsOf(staged.database, table, 'id', id)]; // prettier-ignore
+      const [[mine], [theirs]] = [
+        await rowsOf(database, table, 'id', id),
+        await rowsOf(staged.database, table, 'id', id),
+      ];
       if (!mine || !theirs || alike(mine, theirs, own)) continue;
-      found.push({ kind, id, name: String(mine['name']), here: String(mine['updatedAt']), archive: String(theirs['updatedAt']) }); // prettier-ignore
+      found.push({
+        kind,
+        id,
+        name: String(mine['name']),
+        here: String(mine['updatedAt']),
+        archive: String(theirs['updatedAt']),
+      });
     }
   }
   return found;
@@ -40,11 +69,11 @@ export async function restoreExactly(
   staged: StagedArchive,
   photographs: string | null,
 ): Promise<void> {
-  // prettier-ignore
   copyPhotographs(staged, photographs);
   await database.write(async (transaction) => {
     await database.revisionFacts.destroy({ where: {}, truncate: true, transaction });
-    for (const { name } of [...TABLES].reverse()) await database.sequelize.query(`DELETE FROM "${name}"`, { transaction }); // prettier-ignore
+    for (const { name } of [...TABLES].reverse())
+      await database.sequelize.query(`DELETE FROM "${name}"`, { transaction });
     for (const table of TABLES) await copyRows(database, table, await rowsOf(staged.database, table), transaction);
   });
 }
@@ -55,7 +84,6 @@ async function copyRows(
   rows: readonly Row[],
   transaction: Transaction,
 ): Promise<void> {
-  // prettier-ignore
   await insert(database, table, rows, transaction);
 }
 
@@ -71,7 +99,8 @@ export async function mergeArchive(
 ): Promise<void> {
   copyPhotographs(staged, photographs);
   const own = new Map<Table, ReadonlySet<string>>();
-  for (const table of [MESHES, DESIGNS, RECORDS, MAKINGS, ...ENTRIES]) own.set(table, new Set(await keysOf(database, table))); // prettier-ignore
+  for (const table of [MESHES, DESIGNS, RECORDS, MAKINGS, ...ENTRIES])
+    own.set(table, new Set(await keysOf(database, table)));
   /** Whether the archive decides of one that both have: where both are alike there is nothing to decide. */
   const decides = async (kind: ArchiveClash['kind'], row: Row): Promise<boolean> => {
     const id = String(row['id']);
@@ -101,7 +130,10 @@ export async function mergeArchive(
       else if (await decides('record', row)) {
         const kept = await database.records.findByPk(id, { transaction, paranoid: false });
         const { name, body, deletedAt } = row;
-        await kept?.update({ name, body, deletedAt, revision: kept.revision + 1 }, { transaction, paranoid: false } as never); // prettier-ignore
+        await kept?.update({ name, body, deletedAt, revision: kept.revision + 1 }, {
+          transaction,
+          paranoid: false,
+        } as never);
       }
     }
     for (const row of await theirs(MAKINGS)) {
@@ -116,9 +148,16 @@ export async function mergeArchive(
       } else if (await decides('making', row)) {
         const { name, clay, dueAt, endedAt, schools, temperature, humidity, speed, deletedAt } = row;
         const kept = await database.makings.findByPk(id, { transaction, paranoid: false });
-        await kept?.update({ name, clay, dueAt, endedAt, schools, temperature, humidity, speed, deletedAt }, { transaction, paranoid: false } as never); // prettier-ignore
+        await kept?.update({ name, clay, dueAt, endedAt, schools, temperature, humidity, speed, deletedAt }, {
+          transaction,
+          paranoid: false,
+        } as never);
       }
-      for (const table of ENTRIES) await add(table, (await theirs(table, 'makingId', id)).filter((entry) => !has(table, entry['id']))); // prettier-ignore
+      for (const table of ENTRIES)
+        await add(
+          table,
+          (await theirs(table, 'makingId', id)).filter((entry) => !has(table, entry['id'])),
+        );
     }
   });
 }
@@ -129,7 +168,10 @@ async function appendState(database: Database, row: Row, now: Date, transaction:
   if (!kept) return;
   const { name, target, mesh, deletedAt } = row;
   const number = kept.revision + 1;
-  await database.revisions.create({ designId: kept.id, number, cause: 'restored', target, mesh, createdAt: now } as never, { transaction }); // prettier-ignore
+  await database.revisions.create(
+    { designId: kept.id, number, cause: 'restored', target, mesh, createdAt: now } as never,
+    { transaction },
+  );
   await kept.update({ name, target, mesh, deletedAt, revision: number }, { transaction, paranoid: false } as never);
 }
 
@@ -141,7 +183,6 @@ async function revisionHere(
   now: Date,
   transaction: Transaction,
 ): Promise<number> {
-  // prettier-ignore
   const [designId, number] = [String(piece['designId']), Number(piece['revision'])];
   const theirs = await staged.database.revisions.findOne({ where: { designId, number } });
   const own = await database.revisions.findAll({ where: { designId }, order: ['number'], transaction });
@@ -152,9 +193,13 @@ async function revisionHere(
   if (found || !design) return found?.number ?? number;
   const added = design.revision + 1;
   const common = { designId, cause: 'restored', createdAt: now };
-  await database.revisions.create({ ...common, number: added, target: theirs.target, mesh: theirs.mesh } as never, { transaction }); // prettier-ignore
+  await database.revisions.create({ ...common, number: added, target: theirs.target, mesh: theirs.mesh } as never, {
+    transaction,
+  });
   // The state that is newest stays the newest.
-  await database.revisions.create({ ...common, number: added + 1, target: design.target, mesh: design.mesh } as never, { transaction }); // prettier-ignore
+  await database.revisions.create({ ...common, number: added + 1, target: design.target, mesh: design.mesh } as never, {
+    transaction,
+  });
   await design.update({ revision: added + 1 }, { transaction, paranoid: false } as never);
   return added;
 }

@@ -30,7 +30,13 @@ beforeAll(async () => {
     ...textsOf(newTarget('Rack tumbler')),
     baseRevision: null,
   });
-  await recordService(database).create('clay', { name: 'Siding buff', wetDensity: 1.95, shrinkage: 0.12, basis: 'maker', bars: [] }); // prettier-ignore
+  await recordService(database).create('clay', {
+    name: 'Siding buff',
+    wetDensity: 1.95,
+    shrinkage: 0.12,
+    basis: 'maker',
+    bars: [],
+  });
   const file = join(place, 'good.zip');
   await pipeline(await writeArchive(database, place, new Date('2026-11-30T09:00:00.000Z')), createWriteStream(file));
   good = readFileSync(file);

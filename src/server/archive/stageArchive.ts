@@ -10,8 +10,28 @@ import { openPromise, type Entry, type ZipFile } from 'yauzl';
 import { readTarget } from '../../contract/targetSchema.ts';
 import { migrations } from '../migrations/index.ts';
 import { openDatabase, type Database } from '../models/database.ts';
-import { ARCHIVE_FILES, ARCHIVE_LIMITS, BadArchive, kindOf, MANIFEST, manifestSchema, type Manifest } from './archiveFormat.ts'; // prettier-ignore
-import { closed, columnsOf, DESIGNS, insert, MAKINGS, MESHES, OF_MAKING, RECORDS, REVISIONS, type Row, type Table } from './tables.ts'; // prettier-ignore
+import {
+  ARCHIVE_FILES,
+  ARCHIVE_LIMITS,
+  BadArchive,
+  kindOf,
+  MANIFEST,
+  manifestSchema,
+  type Manifest,
+} from './archiveFormat.ts';
+import {
+  closed,
+  columnsOf,
+  DESIGNS,
+  insert,
+  MAKINGS,
+  MESHES,
+  OF_MAKING,
+  RECORDS,
+  REVISIONS,
+  type Row,
+  type Table,
+} from './tables.ts';
 import { fileOf } from './writeArchive.ts';
 
 /** An archive that was read whole into a place of its own, and found sound. Nothing of the studio was touched. */
@@ -44,7 +64,12 @@ async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
     const kind = fileName === MANIFEST ? 'manifest' : kindOf(fileName);
     if (!kind) throw new BadArchive(`holds ${fileName.slice(0, 80)}, which belongs to no archive`);
     if (entries.has(fileName)) throw new BadArchive(`holds ${fileName} twice`);
-    const most = kind === 'photograph' ? ARCHIVE_LIMITS.photograph : kind === 'manifest' ? ARCHIVE_LIMITS.manifest : ARCHIVE_LIMITS.json; // prettier-ignore
+    const most =
+      kind === 'photograph'
+        ? ARCHIVE_LIMITS.photograph
+        : kind === 'manifest'
+          ? ARCHIVE_LIMITS.manifest
+          : ARCHIVE_LIMITS.json;
     if (uncompressedSize > most) throw new BadArchive(`holds ${fileName}, which is too large`);
     all += uncompressedSize;
     if (all > ARCHIVE_LIMITS.all) throw new BadArchive('is too large');
@@ -60,9 +85,11 @@ async function manifestOf(zip: ZipFile, entries: ReadonlyMap<string, Entry>): Pr
   const { value, error } = manifestSchema.validate(parsed(text, MANIFEST), { convert: false });
   if (error) throw new BadArchive(`has a manifest that cannot be read: ${error.message}`);
   const manifest = value as Manifest;
-  if (!migrations.some(({ name }) => name === manifest.step)) throw new BadArchive('was made by a newer Fawn Table: bring this one up to date first'); // prettier-ignore
+  if (!migrations.some(({ name }) => name === manifest.step))
+    throw new BadArchive('was made by a newer Fawn Table: bring this one up to date first');
   const named = new Set(manifest.files.map(({ name }) => name));
-  for (const name of entries.keys()) if (name !== MANIFEST && !named.has(name)) throw new BadArchive(`holds ${name}, which its manifest does not name`); // prettier-ignore
+  for (const name of entries.keys())
+    if (name !== MANIFEST && !named.has(name)) throw new BadArchive(`holds ${name}, which its manifest does not name`);
   for (const name of named) if (!entries.has(name)) throw new BadArchive(`lacks ${name}`);
   return manifest;
 }
@@ -78,7 +105,8 @@ function parsed(text: string, name: string): unknown {
 type Read = Readonly<Record<string, unknown>>;
 
 function asRow(value: unknown, name: string): Read {
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw new BadArchive(`holds ${name}, which has no row where one must be`); // prettier-ignore
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    throw new BadArchive(`holds ${name}, which has no row where one must be`);
   return value as Read;
 }
 function asRows(value: unknown, name: string): Read[] {
@@ -120,7 +148,12 @@ export async function stageArchive(file: string): Promise<StagedArchive> {
 
 /** Moves an empty or filled database to a step, or to the newest. */
 async function toStep({ sequelize }: Database, step: string | null): Promise<void> {
-  const umzug = new Umzug({ migrations, context: sequelize.getQueryInterface(), storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }), logger: undefined }); // prettier-ignore
+  const umzug = new Umzug({
+    migrations,
+    context: sequelize.getQueryInterface(),
+    storage: new SequelizeStorage({ sequelize, tableName: 'migrations' }),
+    logger: undefined,
+  });
   if (step === null) {
     await umzug.up();
     return;
@@ -137,20 +170,24 @@ async function fill(
   database: Database,
   photographs: string,
 ): Promise<void> {
-  // prettier-ignore
   const columns = new Map<string, ReadonlySet<string>>();
-  for (const table of [MESHES, DESIGNS, REVISIONS, RECORDS, MAKINGS, ...OF_MAKING]) columns.set(table.name, new Set(await columnsOf(database, table))); // prettier-ignore
+  for (const table of [MESHES, DESIGNS, REVISIONS, RECORDS, MAKINGS, ...OF_MAKING])
+    columns.set(table.name, new Set(await columnsOf(database, table)));
   const put = async (table: Table, read: readonly Read[], name: string) => {
     const known = columns.get(table.name) as ReadonlySet<string>;
     const rows = read.map((one) => closed(table, one));
     for (const row of rows) {
-      const odd = Object.entries(row).find(([column, value]) => !known.has(column) || !(value === null || ['string', 'number'].includes(typeof value))); // prettier-ignore
+      const odd = Object.entries(row).find(
+        ([column, value]) => !known.has(column) || !(value === null || ['string', 'number'].includes(typeof value)),
+      );
       if (odd) throw new BadArchive(`holds ${name}, in which ${odd[0]} cannot be kept`);
     }
     await database.write((transaction) => insert(database, table, rows as Row[], transaction));
   };
   const order = Object.keys(ARCHIVE_FILES);
-  const sorted = [...manifest.files].sort((one, other) => order.indexOf(kindOf(one.name) ?? '') - order.indexOf(kindOf(other.name) ?? '')); // prettier-ignore
+  const sorted = [...manifest.files].sort(
+    (one, other) => order.indexOf(kindOf(one.name) ?? '') - order.indexOf(kindOf(other.name) ?? ''),
+  );
   for (const { name, bytes, sha256 } of sorted) {
     const kind = kindOf(name);
     const stream = await zip.openReadStreamPromise(entries.get(name) as Entry);
@@ -159,7 +196,8 @@ async function fill(
       continue;
     }
     const read = await bytesOf(stream, ARCHIVE_LIMITS.json);
-    if (read.length !== bytes || createHash('sha256').update(read).digest('hex') !== sha256) throw new BadArchive(`holds ${name}, which is not as it was written`); // prettier-ignore
+    if (read.length !== bytes || createHash('sha256').update(read).digest('hex') !== sha256)
+      throw new BadArchive(`holds ${name}, which is not as it was written`);
     const value = asRow(parsed(read.toString('utf8'), name), name);
     if (kind === 'mesh') await put(MESHES, [value], name);
     if (kind === 'record') await put(RECORDS, [value], name);
@@ -182,7 +220,8 @@ async function layPhotograph(stream: Readable, name: string, sum: string, folder
   stream.on('data', (chunk: Buffer) => own.update(chunk));
   await pipeline(stream, createWriteStream(file));
   const found = own.digest('hex');
-  if (found !== sum || (size === '' && found !== hash)) throw new BadArchive(`holds ${name}, which is not as it was written`); // prettier-ignore
+  if (found !== sum || (size === '' && found !== hash))
+    throw new BadArchive(`holds ${name}, which is not as it was written`);
   const { format } = await sharp(file).metadata();
   if (format !== 'jpeg') throw new BadArchive(`holds ${name}, which is not a JPEG`);
 }
@@ -197,7 +236,9 @@ async function checked(database: Database): Promise<void> {
     const target = JSON.parse(row.target) as { form: object };
     const whole = mesh ? { ...target, form: { ...target.form, ...(JSON.parse(mesh.body) as object) } } : target;
     const reading = readTarget(whole);
-    if (reading.kind === 'faults') throw new BadArchive(`holds “${row.name}”, which cannot be read: ${reading.faults[0]?.rule ?? ''}`); // prettier-ignore
-    if (!(await database.revisions.findOne({ where: { designId: row.id, number: row.revision } }))) throw new BadArchive(`lacks the newest revision of “${row.name}”`); // prettier-ignore
+    if (reading.kind === 'faults')
+      throw new BadArchive(`holds “${row.name}”, which cannot be read: ${reading.faults[0]?.rule ?? ''}`);
+    if (!(await database.revisions.findOne({ where: { designId: row.id, number: row.revision } })))
+      throw new BadArchive(`lacks the newest revision of “${row.name}”`);
   }
 }

@@ -12,7 +12,11 @@ export interface Table {
   readonly key: readonly string[];
 }
 
-const table = (name: string, key: readonly string[] = ['id'], json: readonly string[] = []): Table => ({ name, json, key }); // prettier-ignore
+const table = (name: string, key: readonly string[] = ['id'], json: readonly string[] = []): Table => ({
+  name,
+  json,
+  key,
+});
 
 export const MESHES = table('meshes', ['hash'], ['body']);
 export const DESIGNS = table('designs', ['id'], ['target']);
@@ -23,7 +27,9 @@ export const PIECES = table('making_pieces', ['makingId', 'piece'], ['names']);
 export const STEPS = table('making_steps', ['makingId', 'piece', 'place'], ['body']);
 
 /** What is pressed and written at a making; its rows never change. */
-export const ENTRIES = ['marks', 'measurements', 'faults', 'notes', 'critiques', 'photographs', 'strikes'].map((name) => table(name)); // prettier-ignore
+export const ENTRIES = ['marks', 'measurements', 'faults', 'notes', 'critiques', 'photographs', 'strikes'].map((name) =>
+  table(name),
+);
 
 /** All that a making is kept in, besides its own row. */
 export const OF_MAKING = [PIECES, STEPS, ...ENTRIES];
@@ -34,24 +40,33 @@ export const TABLES = [MESHES, DESIGNS, REVISIONS, RECORDS, MAKINGS, ...OF_MAKIN
 /** Rows of a table that hold a value, in the order of their key. */
 export function rowsOf({ sequelize }: Database, { name, key }: Table, column?: string, value?: string): Promise<Row[]> {
   const where = column === undefined ? '' : ` WHERE "${column}" = ?`;
-  return sequelize.query<Row>(`SELECT * FROM "${name}"${where} ORDER BY ${key.map((one) => `"${one}"`).join(', ')}`, { type: QueryTypes.SELECT, replacements: value === undefined ? [] : [value] }); // prettier-ignore
+  return sequelize.query<Row>(`SELECT * FROM "${name}"${where} ORDER BY ${key.map((one) => `"${one}"`).join(', ')}`, {
+    type: QueryTypes.SELECT,
+    replacements: value === undefined ? [] : [value],
+  });
 }
 
 /** The keys of a table whose rows are known by one column, in order. */
 export async function keysOf({ sequelize }: Database, { name, key }: Table): Promise<string[]> {
-  const rows = await sequelize.query<Row>(`SELECT "${key[0]}" AS key FROM "${name}" ORDER BY 1`, { type: QueryTypes.SELECT }); // prettier-ignore
+  const rows = await sequelize.query<Row>(`SELECT "${key[0]}" AS key FROM "${name}" ORDER BY 1`, {
+    type: QueryTypes.SELECT,
+  });
   return rows.map(({ key: one }) => String(one));
 }
 
 /** How many rows a table has. */
 export async function countOf({ sequelize }: Database, { name }: Table): Promise<number> {
-  const [row] = await sequelize.query<{ count: number }>(`SELECT count(*) AS count FROM "${name}"`, { type: QueryTypes.SELECT }); // prettier-ignore
+  const [row] = await sequelize.query<{ count: number }>(`SELECT count(*) AS count FROM "${name}"`, {
+    type: QueryTypes.SELECT,
+  });
   return row?.count ?? 0;
 }
 
 /** Columns of a table. */
 export async function columnsOf({ sequelize }: Database, { name }: Table): Promise<string[]> {
-  const rows = await sequelize.query<{ name: string }>(`SELECT name FROM pragma_table_info('${name}')`, { type: QueryTypes.SELECT }); // prettier-ignore
+  const rows = await sequelize.query<{ name: string }>(`SELECT name FROM pragma_table_info('${name}')`, {
+    type: QueryTypes.SELECT,
+  });
   return rows.map((row) => row.name);
 }
 
@@ -71,20 +86,35 @@ export async function insert(
   const each = Math.max(1, Math.floor(VALUES / columns.length));
   for (let from = 0; from < rows.length; from += each) {
     const some = rows.slice(from, from + each);
-    const places = some.map((_, row) => `(${columns.map((_one, at) => `$${row * columns.length + at + 1}`).join(', ')})`).join(', '); // prettier-ignore
+    const places = some
+      .map((_, row) => `(${columns.map((_one, at) => `$${row * columns.length + at + 1}`).join(', ')})`)
+      .join(', ');
     const values = some.flatMap((row) => columns.map((column) => row[column] ?? null));
-    await sequelize.query(`INSERT INTO "${name}" (${columns.map((one) => `"${one}"`).join(', ')}) VALUES ${places}`, { bind: values, transaction }); // prettier-ignore
+    await sequelize.query(`INSERT INTO "${name}" (${columns.map((one) => `"${one}"`).join(', ')}) VALUES ${places}`, {
+      bind: values,
+      transaction,
+    });
   }
 }
 
 /** A row as it is read by people: its JSON texts taken apart. */
 export function opened({ json }: Table, row: Row): Record<string, unknown> {
-  return Object.fromEntries(Object.entries(row).map(([column, value]) => [column, json.includes(column) && typeof value === 'string' ? (JSON.parse(value) as unknown) : value])); // prettier-ignore
+  return Object.fromEntries(
+    Object.entries(row).map(([column, value]) => [
+      column,
+      json.includes(column) && typeof value === 'string' ? (JSON.parse(value) as unknown) : value,
+    ]),
+  );
 }
 
 /** The row again. */
 export function closed({ json }: Table, read: Readonly<Record<string, unknown>>): Row {
-  return Object.fromEntries(Object.entries(read).map(([column, value]) => [column, json.includes(column) && value !== null ? JSON.stringify(value) : (value as string | number | null)])); // prettier-ignore
+  return Object.fromEntries(
+    Object.entries(read).map(([column, value]) => [
+      column,
+      json.includes(column) && value !== null ? JSON.stringify(value) : (value as string | number | null),
+    ]),
+  );
 }
 
 /** SHA-256 of bytes, in hexadecimal. */

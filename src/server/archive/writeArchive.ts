@@ -8,7 +8,21 @@ import { migrations } from '../migrations/index.ts';
 import { DATABASE_FILE } from '../models/checkFile.ts';
 import { openDatabase, type Database } from '../models/database.ts';
 import { ARCHIVE_FORMAT, ARCHIVE_VERSION, MANIFEST, type Manifest } from './archiveFormat.ts';
-import { countOf, DESIGNS, ENTRIES, keysOf, MAKINGS, MESHES, OF_MAKING, opened, RECORDS, REVISIONS, rowsOf, type Row, type Table } from './tables.ts'; // prettier-ignore
+import {
+  countOf,
+  DESIGNS,
+  ENTRIES,
+  keysOf,
+  MAKINGS,
+  MESHES,
+  OF_MAKING,
+  opened,
+  RECORDS,
+  REVISIONS,
+  rowsOf,
+  type Row,
+  type Table,
+} from './tables.ts';
 
 /** What is written of each file as it goes past. */
 type Written = Manifest['files'][number];
@@ -20,14 +34,16 @@ async function* designText(database: Database, id: string): AsyncGenerator<strin
   const [design] = await rowsOf(database, DESIGNS, 'id', id);
   yield `{\n"design": ${json(opened(DESIGNS, design as Row))},\n"revisions": [\n`;
   const revisions = await rowsOf(database, REVISIONS, 'designId', id);
-  for (const [index, row] of revisions.entries()) yield `${index > 0 ? ',\n' : ''}${JSON.stringify(opened(REVISIONS, row))}`; // prettier-ignore
+  for (const [index, row] of revisions.entries())
+    yield `${index > 0 ? ',\n' : ''}${JSON.stringify(opened(REVISIONS, row))}`;
   yield '\n]}\n';
 }
 
 async function makingText(database: Database, id: string): Promise<string> {
   const [making] = await rowsOf(database, MAKINGS, 'id', id);
   const parts: Record<string, unknown> = { making: opened(MAKINGS, making as Row) };
-  for (const table of OF_MAKING) parts[table.name] = (await rowsOf(database, table, 'makingId', id)).map((row) => opened(table, row)); // prettier-ignore
+  for (const table of OF_MAKING)
+    parts[table.name] = (await rowsOf(database, table, 'makingId', id)).map((row) => opened(table, row));
   return json(parts);
 }
 
@@ -91,7 +107,8 @@ export async function writeArchive(source: Database, folder: string | null, now:
   const hashes = folder ? (await hashesOf(database)).filter((hash) => existsSync(fileOf(folder, hash, ''))) : [];
   for (const hash of meshes) text(`meshes/${hash}.json`, () => rowText(database, MESHES, hash));
   for (const id of designs) text(`designs/${id}.json`, () => designText(database, id));
-  for (const row of records) text(`records/${row['kind']}/${row['id']}.json`, () => Promise.resolve(json(opened(RECORDS, row)))); // prettier-ignore
+  for (const row of records)
+    text(`records/${row['kind']}/${row['id']}.json`, () => Promise.resolve(json(opened(RECORDS, row))));
   for (const id of makings) text(`makings/${id}.json`, () => makingText(database, id));
   for (const hash of hashes) {
     for (const size of ['', '-small']) {
@@ -99,9 +116,22 @@ export async function writeArchive(source: Database, folder: string | null, now:
       if (existsSync(file)) add(`photographs/${hash}${size}.jpg`, () => createReadStream(file), false);
     }
   }
-  const counts = { designs: designs.length, revisions: await countOf(database, REVISIONS), records: records.length, makings: makings.length, photographs: hashes.length }; // prettier-ignore
+  const counts = {
+    designs: designs.length,
+    revisions: await countOf(database, REVISIONS),
+    records: records.length,
+    makings: makings.length,
+    photographs: hashes.length,
+  };
   text(MANIFEST, () => {
-    const manifest: Manifest = { format: ARCHIVE_FORMAT, version: ARCHIVE_VERSION, madeAt: now.toISOString(), step: migrations.at(-1)?.name ?? '', counts, files }; // prettier-ignore
+    const manifest: Manifest = {
+      format: ARCHIVE_FORMAT,
+      version: ARCHIVE_VERSION,
+      madeAt: now.toISOString(),
+      step: migrations.at(-1)?.name ?? '',
+      counts,
+      files,
+    };
     return Promise.resolve(json(manifest));
   });
   zip.end();

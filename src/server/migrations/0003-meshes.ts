@@ -12,7 +12,8 @@ const AT_ONCE = 50;
 /** Takes the lists of imported meshes out of a table of targets, each kept once. */
 async function takeOut(context: QueryInterface, table: 'designs' | 'revisions'): Promise<void> {
   const { sequelize } = context;
-  const query = <T extends object>(sql: string, replacements: unknown[]) => sequelize.query<T>(sql, { replacements, type: QueryTypes.SELECT }); // prettier-ignore
+  const query = <T extends object>(sql: string, replacements: unknown[]) =>
+    sequelize.query<T>(sql, { replacements, type: QueryTypes.SELECT });
   let last = 0;
   for (;;) {
     const sql = `SELECT rowid AS row, target FROM ${table} WHERE rowid > ? AND target LIKE '%"kind":"mesh"%' ORDER BY rowid LIMIT ?`;
@@ -54,7 +55,11 @@ export async function up({ context }: { context: QueryInterface }): Promise<void
 export async function down({ context }: { context: QueryInterface }): Promise<void> {
   for (const table of ['designs', 'revisions'] as const) {
     await context.sequelize.query(
-      `UPDATE ${table} SET target = json_set(target, '$.form.vertices', (SELECT json_extract(body, '$.vertices') FROM meshes WHERE hash = mesh), '$.form.triangles', (SELECT json_extract(body, '$.triangles') FROM meshes WHERE hash = mesh)) WHERE mesh IS NOT NULL`, // prettier-ignore
+      `UPDATE ${table} SET target = json_set(
+         target,
+         '$.form.vertices', (SELECT json_extract(body, '$.vertices') FROM meshes WHERE hash = mesh),
+         '$.form.triangles', (SELECT json_extract(body, '$.triangles') FROM meshes WHERE hash = mesh)
+       ) WHERE mesh IS NOT NULL`,
     );
     await context.removeColumn(table, 'mesh');
   }

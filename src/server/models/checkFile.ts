@@ -19,7 +19,9 @@ export function checkFile(folder: string): void {
   try {
     accessSync(folder, constants.R_OK | constants.W_OK);
   } catch {
-    throw new Error(`The data folder ${folder} cannot be written to. Allow this user to write there, or set FAWN_DATA to another folder.`); // prettier-ignore
+    throw new Error(
+      `The data folder ${folder} cannot be written to. Allow this user to write there, or set FAWN_DATA to another folder.`,
+    );
   }
   const file = join(folder, DATABASE_FILE);
   if (!existsSync(file)) return;
@@ -39,11 +41,15 @@ export function checkFile(folder: string): void {
   const read = readSync(handle, head, 0, 100, 0);
   closeSync(handle);
   if (read < 100 || head.toString('latin1', 0, 16) !== HEADER) {
-    throw new Error(`The file ${file} is not a Fawn Table database. ${RESTORE}; or move the file away to begin a new one.`); // prettier-ignore
+    throw new Error(
+      `The file ${file} is not a Fawn Table database. ${RESTORE}; or move the file away to begin a new one.`,
+    );
   }
   const page = head.readUInt16BE(16) === 1 ? 65_536 : head.readUInt16BE(16);
   const pages = head.readUInt32BE(28);
   if (size < pages * page) {
-    throw new Error(`The database ${file} has been cut short: ${size} of ${pages * page} bytes are there. ${RESTORE}; keep the file until that is done.`); // prettier-ignore
+    throw new Error(
+      `The database ${file} has been cut short: ${size} of ${pages * page} bytes are there. ${RESTORE}; keep the file until that is done.`,
+    );
   }
 }

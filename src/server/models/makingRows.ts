@@ -140,7 +140,14 @@ export function defineMakings(sequelize: Sequelize): MakingTables {
     measurements: entries('measurements', { what: STRING, value: DOUBLE, state: STRING }),
     faults: entries('faults', { kind: STRING, x: DOUBLE, y: DOUBLE }),
     notes: entries('notes', { text: TEXT }),
-    critiques: entries('critiques', { holds: BOOLEAN, even: BOOLEAN, balanced: BOOLEAN, fits: BOOLEAN, rating: INTEGER, text: TEXT }), // prettier-ignore
+    critiques: entries('critiques', {
+      holds: BOOLEAN,
+      even: BOOLEAN,
+      balanced: BOOLEAN,
+      fits: BOOLEAN,
+      rating: INTEGER,
+      text: TEXT,
+    }),
     photographs: entries('photographs', { hash: STRING, width: INTEGER, height: INTEGER }),
     strikes: sequelize.define<StrikeRow>(
       'strike',

@@ -72,7 +72,9 @@ export function archiveRoutes(database: Database, photographs: string | null): R
       res.status(201).json(offer);
     } catch (error) {
       if (!(error instanceof BadArchive)) throw error;
-      throw new Refusal('bad-archive', { faults: [{ code: 'unreadable', path: '', value: 'archive', rule: error.message }] }); // prettier-ignore
+      throw new Refusal('bad-archive', {
+        faults: [{ code: 'unreadable', path: '', value: 'archive', rule: error.message }],
+      });
     } finally {
       rmSync(place, { recursive: true, force: true });
     }
@@ -85,7 +87,9 @@ export function archiveRoutes(database: Database, photographs: string | null): R
     if (word.mode === 'exactly') await restoreExactly(database, staged, photographs);
     else {
       const decides = new Set(word.archive.map(({ kind, id }) => `${kind} ${id}`));
-      await mergeArchive(database, staged, photographs, ({ kind, id }) => (decides.has(`${kind} ${id}`) ? 'archive' : 'here')); // prettier-ignore
+      await mergeArchive(database, staged, photographs, ({ kind, id }) =>
+        decides.has(`${kind} ${id}`) ? 'archive' : 'here',
+      );
     }
     await letGo();
     res.status(204).end();

@@ -1,5 +1,12 @@
 import { Router } from 'express';
-import { foundQuery, makingChange, makingEntries, makingPath, makingsQuery, makingStart } from '../../contract/makingSchema.ts'; // prettier-ignore
+import {
+  foundQuery,
+  makingChange,
+  makingEntries,
+  makingPath,
+  makingsQuery,
+  makingStart,
+} from '../../contract/makingSchema.ts';
 import { packNow } from '../../contract/makings.ts';
 import { calendarOf } from '../services/calendar.ts';
 import type { MakingService } from '../services/makings.ts';

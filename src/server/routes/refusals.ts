@@ -24,7 +24,9 @@ function refusalOf(error: unknown): Refusal {
   if (error instanceof Refusal) return error;
   if (error instanceof FaultError) return new Refusal('bad-target', { faults: error.faults });
   if (error instanceof URIError) return new Refusal('bad-request');
-  const { status, statusCode, code, message } = (typeof error === 'object' && error !== null ? error : {}) as Partial<Record<string, unknown>>; // prettier-ignore
+  const { status, statusCode, code, message } = (typeof error === 'object' && error !== null ? error : {}) as Partial<
+    Record<string, unknown>
+  >;
   const byStatus = BY_STATUS[Number(status ?? statusCode)];
   if (byStatus) return new Refusal(byStatus);
   // A body that says it is packed and is not.

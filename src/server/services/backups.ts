@@ -17,7 +17,12 @@ const NAME = /^fawn-\d{4}-\d{2}-\d{2}\.sqlite$/;
 /** The backups of a data folder, the newest first. */
 export function backupsOf(folder: string): string[] {
   const place = join(folder, BACKUP_FOLDER);
-  return existsSync(place) ? readdirSync(place).filter((name) => NAME.test(name)).sort().reverse() : []; // prettier-ignore
+  return existsSync(place)
+    ? readdirSync(place)
+        .filter((name) => NAME.test(name))
+        .sort()
+        .reverse()
+    : [];
 }
 
 /** Tables whose rows tell when they were last changed, and those whose rows never change. */
@@ -27,7 +32,9 @@ const ADDED = ['marks', 'measurements', 'faults', 'notes', 'photographs', 'strik
 /** What was changed last, as text: two states that differ have another. */
 async function stateOf({ sequelize }: Database): Promise<string> {
   const rows = await Promise.all([
-    ...CHANGED.map((table) => sequelize.query(`SELECT count(*) AS count, max(updatedAt) AS updated, max(deletedAt) AS deleted FROM ${table}`)), // prettier-ignore
+    ...CHANGED.map((table) =>
+      sequelize.query(`SELECT count(*) AS count, max(updatedAt) AS updated, max(deletedAt) AS deleted FROM ${table}`),
+    ),
     ...ADDED.map((table) => sequelize.query(`SELECT count(*) AS count FROM ${table}`)),
   ]);
   return JSON.stringify(rows.map(([found]) => found));

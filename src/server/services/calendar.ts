@@ -35,17 +35,31 @@ function entriesOf({ id, body: { name, lines, laid } }: Kept<'order'>, now: numb
     const own = lines[line];
     const title = own?.blocks.find((one) => one.id === block)?.title ?? block;
     const summary = `${title}: ${pieces} × ${own?.name ?? ''}`;
-    return { id: named32([id, line, set, block]), start: new Date(start), end: new Date(end), summary, description: `Planned for ${name}.`, alarm: summary };
+    return {
+      id: named32([id, line, set, block]),
+      start: new Date(start),
+      end: new Date(end),
+      summary,
+      description: `Planned for ${name}.`,
+      alarm: summary,
+    };
   });
   const kiln = (laid?.kiln ?? []).map(({ kind, from, to }, index): Entry => {
     const summary = `${KILN_WORDS[kind]}: ${name}`;
-    return { id: named32([id, kind, index]), start: new Date(from), end: new Date(to), summary, ...(kind !== 'bisque' && kind !== 'glaze' && { alarm: summary }) };
+    return {
+      id: named32([id, kind, index]),
+      start: new Date(from),
+      end: new Date(to),
+      summary,
+      ...(kind !== 'bisque' && kind !== 'glaze' && { alarm: summary }),
+    };
   });
   return [...work, ...kiln].filter(({ end }) => end.getTime() > now);
-} // prettier-ignore
+}
 
 /**
- * What is in work, and what is planned, as a calendar (RFC 5545): each window with an alarm, each due day, each block of an order; forecasts, so that it is fetched again.
+ * What is in work, and what is planned, as a calendar (RFC 5545): each window with an alarm, each due day, each block of an
+ * order. All are forecasts: it is fetched again.
  *
  * @param found what hands found of its clay in other makings, by the making
  */
@@ -54,7 +68,11 @@ export function calendarOf(
   found: ReadonlyMap<string, readonly FoundMark[]>,
   now: number,
 ): string {
-  const calendar = ical({ name: 'Fawn Table', prodId: { company: 'Fawn Table', product: 'makings', language: 'EN' }, ttl: 900 }); // prettier-ignore
+  const calendar = ical({
+    name: 'Fawn Table',
+    prodId: { company: 'Fawn Table', product: 'makings', language: 'EN' },
+    ttl: 900,
+  });
   const works = makings.flatMap(({ id, air, marks, pieces }) =>
     pieces.map(({ name, count, steps }, piece) => ({ making: id, piece, name, count, steps, marks, air })),
   );
@@ -79,7 +97,14 @@ export function calendarOf(
     });
   }
   for (const { id, name, dueAt } of makings) {
-    if (dueAt !== null) calendar.createEvent({ id: `due ${id}`.replaceAll(' ', '-'), start: new Date(dueAt), allDay: true, stamp: new Date(now), summary: `Due: ${name}` }); // prettier-ignore
+    if (dueAt !== null)
+      calendar.createEvent({
+        id: `due ${id}`.replaceAll(' ', '-'),
+        start: new Date(dueAt),
+        allDay: true,
+        stamp: new Date(now),
+        summary: `Due: ${name}`,
+      });
   }
   for (const order of orders) for (const entry of entriesOf(order, now)) put(entry);
   return calendar.toString();

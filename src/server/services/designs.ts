@@ -136,7 +136,16 @@ export function designService(database: Database) {
       // Plain rows: building a model of each takes longer than reading them.
       const [total, rows] = await Promise.all([
         designs.count({ where }),
-        designs.findAll({ raw: true, where, limit, offset, order: [['createdAt', 'ASC'], ['id', 'ASC']] }), // prettier-ignore
+        designs.findAll({
+          raw: true,
+          where,
+          limit,
+          offset,
+          order: [
+            ['createdAt', 'ASC'],
+            ['id', 'ASC'],
+          ],
+        }),
       ]);
       const bodies = await bodiesOf(rows);
       const texts = rows.map((row) => designText(row, row.mesh === null ? null : (bodies.get(row.mesh) ?? null)));
@@ -188,7 +197,13 @@ export function designService(database: Database) {
       await rowOf(id);
       const where = { designId: id };
       const attributes = ['number', 'cause', 'createdAt'];
-      const { rows, count } = await revisions.findAndCountAll({ where, attributes, limit, offset, order: [['number', 'DESC']] }); // prettier-ignore
+      const { rows, count } = await revisions.findAndCountAll({
+        where,
+        attributes,
+        limit,
+        offset,
+        order: [['number', 'DESC']],
+      });
       const entries = rows.map(({ number, cause, createdAt }) => ({ number, cause, keptAt: createdAt.toISOString() }));
       return { entries, total: count };
     },
@@ -197,7 +212,12 @@ export function designService(database: Database) {
     async revision(id: string, number: number): Promise<Revision> {
       const row = await revisionRow(id, number, true);
       const { text, mesh } = await readAgain(row, null);
-      return { number: row.number, cause: row.cause, keptAt: row.createdAt.toISOString(), target: JSON.parse(wholeText(text, mesh)) as Target }; // prettier-ignore
+      return {
+        number: row.number,
+        cause: row.cause,
+        keptAt: row.createdAt.toISOString(),
+        target: JSON.parse(wholeText(text, mesh)) as Target,
+      };
     },
 
     /** Writes an older revision again, on top: nothing is lost. */

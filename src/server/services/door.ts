@@ -38,7 +38,9 @@ export async function makeDoor(passphrase: string, database: Database, now: () =
   const salt = kept ? Buffer.from(kept.split('.')[0] ?? '', 'base64url') : randomBytes(SALT_LENGTH);
   const wanted = await slowHash(passphrase, salt, KEY_LENGTH);
   const lock = `${salt.toString('base64url')}.${wanted.toString('base64url')}`;
-  await database.write((transaction) => sessions.destroy({ where: { [Op.or]: [{ lock: { [Op.ne]: lock } }, { ends: { [Op.lt]: now() } }] }, transaction })); // prettier-ignore
+  await database.write((transaction) =>
+    sessions.destroy({ where: { [Op.or]: [{ lock: { [Op.ne]: lock } }, { ends: { [Op.lt]: now() } }] }, transaction }),
+  );
   const nameOf = (token: string) => createHash('sha256').update(token).digest('hex');
   return {
     async signIn(given) {

@@ -14,7 +14,8 @@ const same = (one: string, other: string) =>
   PIECE.map((column) => `${one}.${column} = ${other}.${column}`).join(' AND ');
 
 /** When marks of these kinds were last pressed for each piece. */
-const lastOf = (kinds: string) => `SELECT ${PIECE.join(', ')}, max(at) AS last FROM marks WHERE kind IN (${kinds}) GROUP BY ${PIECE.join(', ')}`; // prettier-ignore
+const lastOf = (kinds: string) =>
+  `SELECT ${PIECE.join(', ')}, max(at) AS last FROM marks WHERE kind IN (${kinds}) GROUP BY ${PIECE.join(', ')}`;
 
 /** Pieces that firings want, by their records. */
 const WANTED = `SELECT json_extract(w.value, '$.making'), json_extract(w.value, '$.piece'), json_extract(w.value, '$.number')
@@ -46,8 +47,19 @@ export function dryPieces({ sequelize }: Database) {
   }: Pick<MadeQuery, 'limit' | 'offset'>): Promise<{ lines: DryLine[]; total: number }> => {
     const rows = await sequelize.query<DryRow>(page, { type: QueryTypes.SELECT, replacements: { limit, offset } });
     // A page beyond the last line has no row with the total.
-    const [counted] = rows.length > 0 || offset === 0 ? rows : await sequelize.query<{ total: number }>(`${all} SELECT COUNT(*) AS total FROM lines`, { type: QueryTypes.SELECT }); // prettier-ignore
-    const lines = rows.map(({ making, piece, name, called, numbers }): DryLine => ({ making, piece, name, called, numbers: (JSON.parse(numbers) as number[]).sort((one, other) => one - other) })); // prettier-ignore
+    const [counted] =
+      rows.length > 0 || offset === 0
+        ? rows
+        : await sequelize.query<{ total: number }>(`${all} SELECT COUNT(*) AS total FROM lines`, {
+            type: QueryTypes.SELECT,
+          });
+    const lines = rows.map(({ making, piece, name, called, numbers }): DryLine => ({
+      making,
+      piece,
+      name,
+      called,
+      numbers: (JSON.parse(numbers) as number[]).sort((one, other) => one - other),
+    }));
     return { lines, total: counted?.total ?? 0 };
   };
 }

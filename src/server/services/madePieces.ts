@@ -59,7 +59,8 @@ function inside(firing: KeptFiring): (PieceAt & { readonly stood: string | null 
 
 /** The pieces that clays are learned from. */
 export function madePieces(database: Database, records: RecordService) {
-  const ask = <T extends object>(sql: string, replacements: Record<string, unknown> = {}) => database.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements }); // prettier-ignore
+  const ask = <T extends object>(sql: string, replacements: Record<string, unknown> = {}) =>
+    database.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements });
 
   /** In which firing, and on which shelf, each piece got its last fire: of several the latest day counts. */
   async function firingsOf(): Promise<Map<string, MadePiece['firing']>> {
@@ -77,7 +78,11 @@ export function madePieces(database: Database, records: RecordService) {
       `SELECT makingId AS making, piece, step, body FROM making_steps WHERE makingId IN (:makings) AND body LIKE '%"until":"opens"%'`,
       { makings },
     );
-    return new Set(rows.filter(({ body }) => (JSON.parse(body) as WorkStep).waits?.until === 'opens').map(({ making, piece, step }) => `${making} ${piece} ${step}`)); // prettier-ignore
+    return new Set(
+      rows
+        .filter(({ body }) => (JSON.parse(body) as WorkStep).waits?.until === 'opens')
+        .map(({ making, piece, step }) => `${making} ${piece} ${step}`),
+    );
   }
 
   /** The newest kinds of piece of each clay up to {@link LEARNED_FROM}, oldest first. */
@@ -104,9 +109,24 @@ export function madePieces(database: Database, records: RecordService) {
     const kinds = await newestKinds();
     const makings = [...new Set(kinds.map(({ making }) => making))];
     const spot = 'e.makingId AS making, e.piece, e.number, e.at';
-    const sizes = byPiece(await ask<SpotRow & { what: Measured; value: number; state: PieceState | null }>(`SELECT ${spot}, e.what, e.value, e.state FROM measurements e WHERE e.makingId IN (:makings) AND ${STANDS} ORDER BY e.at, e.id`, { makings })); // prettier-ignore
-    const faults = byPiece(await ask<SpotRow & { kind: string }>(`SELECT ${spot}, e.kind FROM faults e WHERE e.makingId IN (:makings) AND ${STANDS}`, { makings })); // prettier-ignore
-    const hands = byPiece(await ask<SpotRow & { kind: MarkKind; step: string }>(`SELECT ${spot}, e.kind, e.step FROM marks e WHERE e.makingId IN (:makings) AND e.kind IN ('ready', 'too-stiff', 'leather-hard', 'dry') ORDER BY e.at`, { makings })); // prettier-ignore
+    const sizes = byPiece(
+      await ask<SpotRow & { what: Measured; value: number; state: PieceState | null }>(
+        `SELECT ${spot}, e.what, e.value, e.state FROM measurements e WHERE e.makingId IN (:makings) AND ${STANDS} ORDER BY e.at, e.id`,
+        { makings },
+      ),
+    );
+    const faults = byPiece(
+      await ask<SpotRow & { kind: string }>(
+        `SELECT ${spot}, e.kind FROM faults e WHERE e.makingId IN (:makings) AND ${STANDS}`,
+        { makings },
+      ),
+    );
+    const hands = byPiece(
+      await ask<SpotRow & { kind: MarkKind; step: string }>(
+        `SELECT ${spot}, e.kind, e.step FROM marks e WHERE e.makingId IN (:makings) AND e.kind IN ('ready', 'too-stiff', 'leather-hard', 'dry') ORDER BY e.at`,
+        { makings },
+      ),
+    );
     const [firings, waits] = [await firingsOf(), await windows(makings)];
     const found = new Map<string, MadePiece[]>();
     for (const { clay, count, planned, ...kind } of kinds) {

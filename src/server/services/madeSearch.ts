@@ -15,7 +15,9 @@ const SAME = 0.06;
 
 /** Words of a search, and the thicknesses in it (mm). Inflections are dropped: cracked finds a crack. */
 export function searchWords(find: string): { words: string[]; thicknesses: number[] } {
-  const thicknesses = [...find.matchAll(THICKNESS)].map(([, figure = '', unit = '']) => Number(figure.replace(',', '.')) * (UNITS[unit.toLowerCase()] ?? 1)); // prettier-ignore
+  const thicknesses = [...find.matchAll(THICKNESS)].map(
+    ([, figure = '', unit = '']) => Number(figure.replace(',', '.')) * (UNITS[unit.toLowerCase()] ?? 1),
+  );
   const words = find
     .replace(THICKNESS, ' ')
     .split(/[\s,;]+/)
@@ -54,7 +56,10 @@ const ORDER = 'm.startedAt DESC, m.id, p.piece';
 /** Entries of a kind of piece that were not struck out. */
 const of = (table: string) => `FROM ${table} e WHERE e.makingId = p.makingId AND e.piece = p.piece AND ${STANDS}`;
 /** What is struck out now: asked once for a whole search. The last word on an entry counts. */
-const STRUCK = `SELECT s.of FROM strikes s WHERE s.out AND NOT EXISTS (SELECT 1 FROM strikes l WHERE l.of = s.of AND l.makingId = s.makingId AND (l.at > s.at OR (l.at = s.at AND l.id > s.id)))`; // prettier-ignore
+const STRUCK = `
+  SELECT s.of FROM strikes s WHERE s.out AND NOT EXISTS (
+    SELECT 1 FROM strikes l
+    WHERE l.of = s.of AND l.makingId = s.makingId AND (l.at > s.at OR (l.at = s.at AND l.id > s.id)))`;
 /** An entry `e` that was not struck out, or was put back. */
 export const STANDS = `e.id NOT IN (${STRUCK})`;
 
@@ -71,8 +76,12 @@ function conditions({ making, find, what, state, least, most }: MadeQuery): {
   const parts = words.map((word, index) => {
     const key = `word${index}`;
     values[key] = plain(word);
-    const own = ['p.name', 'm.name', 'r.name', 'f.form', 'f.seam', 'f.base', 'p.names'].map((column) => like(column, key)); // prettier-ignore
-    return `(${[...own, `EXISTS (SELECT 1 ${of('faults')} AND ${like('e.kind', key)})`, `EXISTS (SELECT 1 ${of('notes')} AND ${like('e.text', key)})`].join(' OR ')})`; // prettier-ignore
+    const own = ['p.name', 'm.name', 'r.name', 'f.form', 'f.seam', 'f.base', 'p.names'].map((column) =>
+      like(column, key),
+    );
+    const faulty = `EXISTS (SELECT 1 ${of('faults')} AND ${like('e.kind', key)})`;
+    const noted = `EXISTS (SELECT 1 ${of('notes')} AND ${like('e.text', key)})`;
+    return `(${[...own, faulty, noted].join(' OR ')})`;
   });
   if (making !== undefined) {
     values['making'] = making;
@@ -84,7 +93,12 @@ function conditions({ making, find, what, state, least, most }: MadeQuery): {
   });
   if (what !== undefined || state !== undefined || least !== undefined || most !== undefined) {
     Object.assign(values, { what, state, least, most });
-    const range = [what !== undefined && 'e.what = :what', state !== undefined && 'e.state = :state', least !== undefined && 'e.value >= :least', most !== undefined && 'e.value <= :most'].filter(Boolean); // prettier-ignore
+    const range = [
+      what !== undefined && 'e.what = :what',
+      state !== undefined && 'e.state = :state',
+      least !== undefined && 'e.value >= :least',
+      most !== undefined && 'e.value <= :most',
+    ].filter(Boolean);
     parts.push(`EXISTS (SELECT 1 ${of('measurements')} AND ${range.join(' AND ')})`);
   }
   return { sql: parts.length > 0 ? `WHERE ${parts.join(' AND ')}` : '', values };
@@ -93,7 +107,10 @@ function conditions({ making, find, what, state, least, most }: MadeQuery): {
 /** Searches everything that was made: words in names, clays, forms, faults and notes, a thickness, and a size between two figures. */
 export async function searchMade(database: Database, query: MadeQuery): Promise<{ lines: MadeLine[]; total: number }> {
   const { sql, values } = conditions(query);
-  const options = { type: QueryTypes.SELECT, replacements: { ...values, limit: query.limit, offset: query.offset } } as const; // prettier-ignore
+  const options = {
+    type: QueryTypes.SELECT,
+    replacements: { ...values, limit: query.limit, offset: query.offset },
+  } as const;
   // The details are queried for the lines of the page only.
   const rows = await database.sequelize.query<Row>(
     `WITH page AS (SELECT p.makingId, p.piece, COUNT(*) OVER () AS total ${FROM} ${sql} ORDER BY ${ORDER} LIMIT :limit OFFSET :offset)
@@ -105,7 +122,10 @@ export async function searchMade(database: Database, query: MadeQuery): Promise<
     options,
   );
   // A page beyond the last line has no row with the total.
-  const [counted] = rows.length > 0 || query.offset === 0 ? rows : await database.sequelize.query<{ total: number }>(`SELECT COUNT(*) AS total ${FROM} ${sql}`, options); // prettier-ignore
+  const [counted] =
+    rows.length > 0 || query.offset === 0
+      ? rows
+      : await database.sequelize.query<{ total: number }>(`SELECT COUNT(*) AS total ${FROM} ${sql}`, options);
   return { lines: rows.map(lineOf), total: counted?.total ?? 0 };
 }
 

@@ -46,7 +46,19 @@ export function entryOf<T>(row: Record<string, unknown>): T {
 export function critiqueOf(row: Record<string, unknown>): Critique {
   const said = (key: string) => (row[key] === null ? null : Boolean(row[key]));
   const { id, piece, number, step, rating, text } = row as unknown as Critique;
-  return { id, piece, number, step, at: iso(row['at'] as Date), holds: said('holds'), even: said('even'), balanced: said('balanced'), fits: said('fits'), rating, text }; // prettier-ignore
+  return {
+    id,
+    piece,
+    number,
+    step,
+    at: iso(row['at'] as Date),
+    holds: said('holds'),
+    even: said('even'),
+    balanced: said('balanced'),
+    fits: said('fits'),
+    rating,
+    text,
+  };
 }
 
 /** A mark as a row. */

@@ -43,7 +43,15 @@ export function makingService(database: Database) {
   type Added = Database['marks' | 'strikes'];
 
   const rowsOf = async (table: Added, ids: readonly string[], transaction?: Transaction) =>
-    (await (table as Database['marks']).findAll({ where: { makingId: [...ids] }, order: [['at', 'ASC'], ['id', 'ASC']], raw: true, transaction })) as unknown as Record<string, unknown>[]; // prettier-ignore
+    (await (table as Database['marks']).findAll({
+      where: { makingId: [...ids] },
+      order: [
+        ['at', 'ASC'],
+        ['id', 'ASC'],
+      ],
+      raw: true,
+      transaction,
+    })) as unknown as Record<string, unknown>[];
 
   const ordersOf = ordersKept(database);
   const marksOf = marksKept(database);
@@ -97,7 +105,11 @@ export function makingService(database: Database) {
 
   /** What hands have found of a clay in all makings, each with the air of its own, for the factor that is learned. */
   async function found(clay: string): Promise<FoundMark[]> {
-    const own = (await makings.findAll({ where: { clay }, attributes: ['id', 'temperature', 'humidity', 'speed'], raw: true })) as unknown as ({ id: string } & Air)[]; // prettier-ignore
+    const own = (await makings.findAll({
+      where: { clay },
+      attributes: ['id', 'temperature', 'humidity', 'speed'],
+      raw: true,
+    })) as unknown as ({ id: string } & Air)[];
     const airs = new Map(own.map(({ id, temperature, humidity, speed }) => [id, { temperature, humidity, speed }]));
     const rows = (await marks.findAll({
       where: { makingId: [...airs.keys()], hours: { [Op.not]: null } },

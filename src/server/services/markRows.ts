@@ -6,7 +6,20 @@ import { iso } from './makingColumns.ts';
 import { group } from './ordersKept.ts';
 
 /** Columns of a mark in the text that the database writes of it. */
-type Cells = readonly [makingId: string, id: string, piece: number, number: number, step: string, at: string, kind: string, hours: number | null, thickness: number | null, faces: string | null, cover: string | null, support: string | null]; // prettier-ignore
+type Cells = readonly [
+  makingId: string,
+  id: string,
+  piece: number,
+  number: number,
+  step: string,
+  at: string,
+  kind: string,
+  hours: number | null,
+  thickness: number | null,
+  faces: string | null,
+  cover: string | null,
+  support: string | null,
+];
 
 /** How the database writes a time in UTC. */
 const UTC = /^(\d{4}-\d\d-\d\d) (\d\d:\d\d:\d\d\.\d{3}) \+00:00$/;
@@ -14,7 +27,10 @@ const timeOf = (text: string) => (UTC.test(text) ? text.replace(UTC, '$1T$2Z') :
 
 /** A mark as it was sent. */
 function markOf([, id, piece, number, step, at, kind, hours, thickness, faces, cover, support]: Cells): Mark {
-  const drying = hours === null ? {} : { drying: { hours, part: { thickness, faces, cover, ...(support !== null && { support }) } } }; // prettier-ignore
+  const drying =
+    hours === null
+      ? {}
+      : { drying: { hours, part: { thickness, faces, cover, ...(support !== null && { support }) } } };
   return { id, piece, number, step, at: timeOf(at), kind, ...drying } as Mark;
 }
 

@@ -20,7 +20,8 @@ interface PieceRow {
 
 /** What was made and what it cost: its clay, and its share of each firing. */
 export function pieceCosts(database: Database, records: RecordService, facts: RevisionFacts) {
-  const ask = <T extends object>(sql: string, replacements: Record<string, unknown>) => database.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements }); // prettier-ignore
+  const ask = <T extends object>(sql: string, replacements: Record<string, unknown>) =>
+    database.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements });
 
   /** The room (fired ml) of one piece of each kind of some makings; null where its revision is not known. */
   async function rooms(makings: readonly string[]): Promise<Map<string, number | null>> {
@@ -29,7 +30,12 @@ export function pieceCosts(database: Database, records: RecordService, facts: Re
        LEFT JOIN revision_facts f ON f.designId = p.designId AND f.revision = p.revision WHERE p.makingId IN (:makings)`,
       { makings },
     );
-    return new Map(rows.map(({ planned, ...one }) => [kindKey(one), planned === null ? null : (JSON.parse(planned) as Planned).room])); // prettier-ignore
+    return new Map(
+      rows.map(({ planned, ...one }) => [
+        kindKey(one),
+        planned === null ? null : (JSON.parse(planned) as Planned).room,
+      ]),
+    );
   }
 
   async function firingCost({ body }: Kept<'firing'>, key: string): Promise<FiringCost[]> {
@@ -48,7 +54,9 @@ export function pieceCosts(database: Database, records: RecordService, facts: Re
     async costs(making: string, piece: number): Promise<MadeCosts> {
       await facts.fillMissing();
       const [row] = await ask<PieceRow>(
-        `SELECT p.count, m.clay, f.planned, (SELECT COUNT(DISTINCT e.number) FROM faults e WHERE e.makingId = p.makingId AND e.piece = p.piece AND ${STANDS}) AS faulty
+        `SELECT p.count, m.clay, f.planned,
+           (SELECT COUNT(DISTINCT e.number) FROM faults e
+            WHERE e.makingId = p.makingId AND e.piece = p.piece AND ${STANDS}) AS faulty
          FROM making_pieces p JOIN makings m ON m.id = p.makingId AND m.deletedAt IS NULL
          LEFT JOIN revision_facts f ON f.designId = p.designId AND f.revision = p.revision
          WHERE p.makingId = :making AND p.piece = :piece`,
@@ -57,7 +65,8 @@ export function pieceCosts(database: Database, records: RecordService, facts: Re
       if (!row) throw new Refusal('not-found');
       const clay = (await records.list('clay')).find(({ id }) => id === row.clay)?.body;
       const firings: FiringCost[] = [];
-      for (const firing of await records.list('firing')) firings.push(...(await firingCost(firing, kindKey({ making, piece })))); // prettier-ignore
+      for (const firing of await records.list('firing'))
+        firings.push(...(await firingCost(firing, kindKey({ making, piece }))));
       return {
         count: row.count,
         faulty: row.faulty,

@@ -28,14 +28,24 @@ export function recordService(database: Database) {
   return {
     /** All records of a kind, in the order in which they were made: they are searched where they are shown. */
     async list<K extends RecordKind>(kind: K): Promise<Kept<K>[]> {
-      const rows = (await records.findAll({ raw: true, where: { kind }, order: [['createdAt', 'ASC'], ['id', 'ASC']] })) as unknown as readonly RecordRow[]; // prettier-ignore
+      const rows = (await records.findAll({
+        raw: true,
+        where: { kind },
+        order: [
+          ['createdAt', 'ASC'],
+          ['id', 'ASC'],
+        ],
+      })) as unknown as readonly RecordRow[];
       return rows.map((row) => toKept<K>(row));
     },
 
     /** Makes a record, by the name that the browser gave it: sent twice, it is made once. */
     async create<K extends RecordKind>(kind: K, body: RecordBodies[K], given?: string): Promise<Kept<K>> {
       return database.write(async (transaction) => {
-        const there = given === undefined ? null : await records.findOne({ where: { id: given, kind }, paranoid: false, transaction }); // prettier-ignore
+        const there =
+          given === undefined
+            ? null
+            : await records.findOne({ where: { id: given, kind }, paranoid: false, transaction });
         if (there) return toKept<K>(there);
         const row = { id: given ?? randomUUID(), kind, name: body.name, body: JSON.stringify(body), revision: 1 };
         return toKept<K>(await records.create(row, { transaction }));

@@ -94,7 +94,9 @@ export function recordsTable(database: Database, makings: MakingService, records
         }
         for (const share of sharesOf(own)) await makings.keep(making, share);
         const rows = photographs.map((one) => ({ ...one, makingId: making }));
-        await database.write((transaction) => database.photographs.bulkCreate(rows as never, { transaction, ignoreDuplicates: true })); // prettier-ignore
+        await database.write((transaction) =>
+          database.photographs.bulkCreate(rows as never, { transaction, ignoreDuplicates: true }),
+        );
         entries += countOf(own) + photographs.length;
       }
       for (const { id, body } of firings) {

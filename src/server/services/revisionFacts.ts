@@ -58,7 +58,16 @@ export function revisionFacts(database: Database, designs: DesignService, worksh
     const { form, slab, seam, base, clay } = target;
     await database.write(async (transaction) => {
       await database.revisionFacts.upsert(
-        { designId, revision, form: form.kind, thickness: slab.wall, seam: seam.kind, base: base.join, shrinkage: clay.shrinkage, planned: JSON.stringify(planned) }, // prettier-ignore
+        {
+          designId,
+          revision,
+          form: form.kind,
+          thickness: slab.wall,
+          seam: seam.kind,
+          base: base.join,
+          shrinkage: clay.shrinkage,
+          planned: JSON.stringify(planned),
+        },
         { transaction },
       );
     });

@@ -22,7 +22,9 @@ function refused(file: string, faults: readonly Fault[]): Error {
 async function seedDesigns(database: Database, folder: string): Promise<void> {
   if ((await database.designs.count({ paranoid: false })) > 0) return;
   const service = designService(database);
-  const files = readdirSync(folder).filter((file) => file.endsWith('.fawn.json')).sort(); // prettier-ignore
+  const files = readdirSync(folder)
+    .filter((file) => file.endsWith('.fawn.json'))
+    .sort();
   for (const file of files) {
     const reading = readTargetText(readFileSync(join(folder, file), 'utf8'));
     if (reading.kind === 'faults') throw refused(file, reading.faults);

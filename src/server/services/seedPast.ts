@@ -51,18 +51,30 @@ function entriesOf(steps: readonly WorkStep[], pieces: readonly PastPiece[], sta
   const join = steps.find(({ waits }) => waits?.until === 'opens')?.id;
   const dry = steps.findLast(({ waits }) => waits?.until === 'dry')?.id;
   const after = (hours: number) => new Date(Date.parse(startedAt) + hours * HOUR).toISOString();
-  const spot = (number: number, step: string, hours: number) => ({ id: randomUUID(), piece: 0, number, step, at: after(hours) }); // prettier-ignore
+  const spot = (number: number, step: string, hours: number) => ({
+    id: randomUUID(),
+    piece: 0,
+    number,
+    step,
+    at: after(hours),
+  });
   const marks = pieces.flatMap(({ found }, index): Mark[] => [
     ...(join === undefined ? [] : [{ ...spot(index + 1, join, 2), kind: found }]),
     ...(dry === undefined ? [] : [{ ...spot(index + 1, dry, 72), kind: 'dry' as const }]),
   ]);
   const measurements = pieces.flatMap((piece, index) =>
-    (['wet', 'fired'] as const).flatMap(
-      (state) =>
-      Object.entries(piece[state]).map(([what, value]): Measurement => ({ ...spot(index + 1, 'records', state === 'wet' ? 4 : 180), what: what as Measured, state, value })), // prettier-ignore
+    (['wet', 'fired'] as const).flatMap((state) =>
+      Object.entries(piece[state]).map(([what, value]): Measurement => ({
+        ...spot(index + 1, 'records', state === 'wet' ? 4 : 180),
+        what: what as Measured,
+        state,
+        value,
+      })),
     ),
   );
-  const faults = pieces.flatMap(({ faults: own = [] }, index) => own.map((kind) => ({ ...spot(index + 1, 'records', 80), kind, x: null, y: null }))); // prettier-ignore
+  const faults = pieces.flatMap(({ faults: own = [] }, index) =>
+    own.map((kind) => ({ ...spot(index + 1, 'records', 80), kind, x: null, y: null })),
+  );
   return { marks, measurements, faults, notes: [], strikes: [], critiques: [] };
 }
 
@@ -83,7 +95,11 @@ export async function seedPast(database: Database, folder: string): Promise<void
     const steps = orderOfWork(target, developed, developed.slabs, DEFAULT_SCHOOLS);
     const id = randomUUID();
     const head = { name, clay: clayId, startedAt, dueAt: null, schools: DEFAULT_SCHOOLS, air: ROOM };
-    await making.begin({ id, ...head, pieces: [{ designId: row.id, revision: row.revision, name: design, count: pieces.length, steps }] }); // prettier-ignore
+    await making.begin({
+      id,
+      ...head,
+      pieces: [{ designId: row.id, revision: row.revision, name: design, count: pieces.length, steps }],
+    });
     await making.keep(id, entriesOf(steps, pieces, startedAt));
     await making.change(id, { ...head, endedAt });
     placed[firing]?.push(...pieces.map((_, index) => ({ making: id, piece: 0, number: index + 1, shelf })));
@@ -100,7 +116,16 @@ export async function seedPast(database: Database, folder: string): Promise<void
       gap: 5,
       shelves: shelves.map((shelf) => ({ id: shelf, name: shelf, ...SHELF })),
       wanted: own.map(({ making: of, piece, number }) => ({ making: of, piece, number })),
-      placed: shelves.flatMap((shelf) => own.filter((one) => one.shelf === shelf).map((one, at) => ({ ...one, x: PLACE * (0.5 + (at % IN_A_ROW)), y: PLACE * (0.5 + Math.floor(at / IN_A_ROW)), turn: 0 }))), // prettier-ignore
+      placed: shelves.flatMap((shelf) =>
+        own
+          .filter((one) => one.shelf === shelf)
+          .map((one, at) => ({
+            ...one,
+            x: PLACE * (0.5 + (at % IN_A_ROW)),
+            y: PLACE * (0.5 + Math.floor(at / IN_A_ROW)),
+            turn: 0,
+          })),
+      ),
       note: '',
     });
   }

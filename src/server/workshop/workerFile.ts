@@ -13,7 +13,14 @@ export function workerFile(root = process.cwd()): string {
   if (built) return built;
   const esbuild = join(root, 'node_modules/esbuild/bin/esbuild');
   const source = join(root, 'src/server/workshop/worker.ts');
-  const options = ['--bundle', '--platform=node', '--format=esm', '--packages=external', '--target=node20', '--log-level=error']; // prettier-ignore
+  const options = [
+    '--bundle',
+    '--platform=node',
+    '--format=esm',
+    '--packages=external',
+    '--target=node20',
+    '--log-level=error',
+  ];
   const text = execFileSync(esbuild, [source, ...options], { maxBuffer: 2 ** 26, cwd: root });
   const folder = join(root, 'dist/server');
   const file = join(folder, `worker-${createHash('sha256').update(text).digest('hex').slice(0, 16)}.mjs`);

@@ -9,7 +9,10 @@ import { threadedWorkshop, type Workshop } from './workshop.ts';
 const body = (value: unknown) => Buffer.from(JSON.stringify(value));
 const deep = () => Buffer.from(`{"target":${'['.repeat(30_000)}${']'.repeat(30_000)}}`);
 /** A legal piece that takes seconds: a deep bowl whose darts must be looked for. */
-const SLOW: Target = { ...newTarget('Deep bowl'), form: { kind: 'mould', rim: { kind: 'circle', diameter: 300 }, depth: 140, wall: 'dome', side: 'hump', margin: 20 } }; // prettier-ignore
+const SLOW: Target = {
+  ...newTarget('Deep bowl'),
+  form: { kind: 'mould', rim: { kind: 'circle', diameter: 300 }, depth: 140, wall: 'dome', side: 'hump', margin: 20 },
+};
 
 describe('the workshop', () => {
   let workshop: Workshop;
@@ -62,7 +65,10 @@ describe('the workshop', () => {
     const database = await openDatabase(':memory:');
     const agent = request(buildApp({ database, door: null, workshop, address: '127.0.0.1', pages: null }));
     let making = true;
-    const slow = agent.post('/api/develop').send({ target: SLOW }).then(() => (making = false)); // prettier-ignore
+    const slow = agent
+      .post('/api/develop')
+      .send({ target: SLOW })
+      .then(() => (making = false));
     let answered = 0;
     while (making && answered < 20) {
       expect((await agent.get('/api/health')).status).toBe(200);

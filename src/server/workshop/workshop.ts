@@ -103,7 +103,8 @@ const WARMING = 30;
  */
 async function warmed(run: Run, times: number): Promise<void> {
   const body = new TextEncoder().encode(JSON.stringify({ target: newTarget('Warming') }));
-  for (let order = 0; order < times; order += 1) await run({ kind: 'create', body }, TIME_LIMITS.make).catch(() => undefined); // prettier-ignore
+  for (let order = 0; order < times; order += 1)
+    await run({ kind: 'create', body }, TIME_LIMITS.make).catch(() => undefined);
 }
 
 /** A workshop with threads of its own for small bodies, for large ones, and for patterns, so that none keeps another's save waiting. */

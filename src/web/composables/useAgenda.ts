@@ -26,7 +26,9 @@ export function useAgenda() {
       makings.value = await api.makingsNow();
       held.write(HELD, JSON.stringify(makings.value));
       const clays = [...new Set(makings.value.flatMap(({ clay }) => clay ?? []))];
-      found.value = Object.fromEntries(await Promise.all(clays.map(async (clay) => [clay, await api.found(clay)] as const))); // prettier-ignore
+      found.value = Object.fromEntries(
+        await Promise.all(clays.map(async (clay) => [clay, await api.found(clay)] as const)),
+      );
       trouble.value = '';
       state.value = 'ready';
     } catch (error) {

@@ -29,13 +29,20 @@ export function useDryPieces() {
   /** Wants all that is dry in a firing, by its id; without one in the newest whose kiln was not opened. Gives the firing's id. */
   async function take(id?: string): Promise<string | null> {
     if (firings.state !== 'ready') await firings.load();
-    const pieces = lines.value.flatMap(({ making, piece, numbers }) => numbers.map((number): PieceAt => ({ making, piece, number }))); // prettier-ignore
-    const firing = id ? firings.list.find((one) => one.id === id) : firings.list.findLast(({ body }) => body.opened === null && body.curve.length === 0); // prettier-ignore
+    const pieces = lines.value.flatMap(({ making, piece, numbers }) =>
+      numbers.map((number): PieceAt => ({ making, piece, number })),
+    );
+    const firing = id
+      ? firings.list.find((one) => one.id === id)
+      : firings.list.findLast(({ body }) => body.opened === null && body.curve.length === 0);
     lines.value = [];
     const wanting = firing ? firing.id : ((await firings.create(freshFiring(pieces)))?.id ?? null);
     if (firing) {
       const there = new Set(firing.body.wanted.map(pieceKey));
-      firings.change(firing.id, { ...firing.body, wanted: [...firing.body.wanted, ...pieces.filter((one) => !there.has(pieceKey(one)))] }); // prettier-ignore
+      firings.change(firing.id, {
+        ...firing.body,
+        wanted: [...firing.body.wanted, ...pieces.filter((one) => !there.has(pieceKey(one)))],
+      });
       firings.endGesture();
     }
     if (wanting !== null && more.value > 0) {

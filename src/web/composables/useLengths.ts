@@ -5,7 +5,16 @@ import { MM_PER } from '../../core/units/lengthUnit.ts';
 import { readLength, type LengthReading } from '../../core/units/readLength.ts';
 import { readVolume, writeVolume } from '../../core/units/volume.ts';
 import { writeBetween } from '../../core/units/writeBetween.ts';
-import { apartStyle, inUnit, lengthRule, systemsOf, UNIT_SIGN, writeEditable, writeFigure, writeLength } from '../../core/units/writeLength.ts'; // prettier-ignore
+import {
+  apartStyle,
+  inUnit,
+  lengthRule,
+  systemsOf,
+  UNIT_SIGN,
+  writeEditable,
+  writeFigure,
+  writeLength,
+} from '../../core/units/writeLength.ts';
 import { writePhrase, type Phrase } from '../../core/units/phrase.ts';
 import { useSettings } from '../stores/settings.ts';
 

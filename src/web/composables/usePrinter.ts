@@ -9,10 +9,12 @@ export function usePrinter() {
   const kit = useKit();
   const { printer: id, paper } = storeToRefs(useSettings());
   onMounted(() => kit.state !== 'ready' && void kit.load());
-  const printers = computed(() => kit.list.flatMap(({ id: value, body }) => {
-    const checked = checkedPrinter(body);
-    return checked ? [{ value, title: body.name, checked }] : [];
-  })); // prettier-ignore
+  const printers = computed(() =>
+    kit.list.flatMap(({ id: value, body }) => {
+      const checked = checkedPrinter(body);
+      return checked ? [{ value, title: body.name, checked }] : [];
+    }),
+  );
   const chosen = computed(() => printers.value.find(({ value }) => value === id.value)?.checked ?? null);
   /** It was checked on another paper: rollers and margins may do something else with this one. */
   const otherPaper = computed(() => (chosen.value && chosen.value.paper !== paper.value ? chosen.value.paper : null));

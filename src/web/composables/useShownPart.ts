@@ -12,12 +12,24 @@ export function useShownPart() {
   const route = useRoute();
   const piece = usePiece();
   const { style } = storeToRefs(useSettings());
-  watch(() => String(route.params['id']), (id) => void piece.open(id), { immediate: true }); // prettier-ignore
+  watch(
+    () => String(route.params['id']),
+    (id) => void piece.open(id),
+    { immediate: true },
+  );
   const parts = computed(() => (piece.state === 'ready' ? templateParts(piece.target, piece.developed.parts) : []));
   const chosen = ref<string | null>(null);
   const part = computed(() => parts.value.find(({ id }) => id === chosen.value) ?? parts.value[0] ?? null);
   const items = computed(() => (part.value ? partDrawing(part.value, style.value) : []));
-  const box = computed(() => bounds(part.value?.outline ?? [[0, 0, 0], [1, 0, 0], [1, 1, 0]])); // prettier-ignore
+  const box = computed(() =>
+    bounds(
+      part.value?.outline ?? [
+        [0, 0, 0],
+        [1, 0, 0],
+        [1, 1, 0],
+      ],
+    ),
+  );
   const names = computed(() => parts.value.map(({ id, name }) => ({ value: id, title: name })));
   return { piece, style, parts, part, items, box, names, chosen };
 }

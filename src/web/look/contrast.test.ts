@@ -52,7 +52,8 @@ describe.each(['day', 'evening'] as const)('colours by %s', (light) => {
     );
 
   it('are those that this test knows', () => {
-    for (const [ink, grounds] of [...WORDS, ...LINES]) for (const name of [ink, ...grounds]) expect(colours).toHaveProperty(name); // prettier-ignore
+    for (const [ink, grounds] of [...WORDS, ...LINES])
+      for (const name of [ink, ...grounds]) expect(colours).toHaveProperty(name);
   });
 
   it('let words be read on the cloth, on clay and on advice', () => {

@@ -43,7 +43,13 @@ function freshName(): string {
 }
 
 async function add(): Promise<void> {
-  const body: Clay = { name: freshName(), wetDensity: DEFAULT_WET_DENSITY, shrinkage: DEFAULT_SHRINKAGE, basis: 'guess', bars: [] }; // prettier-ignore
+  const body: Clay = {
+    name: freshName(),
+    wetDensity: DEFAULT_WET_DENSITY,
+    shrinkage: DEFAULT_SHRINKAGE,
+    basis: 'guess',
+    bars: [],
+  };
   const made = await clays.create(body);
   if (made) void router.push({ name: 'clay', params: { id: made.id } });
 }

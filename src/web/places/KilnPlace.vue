@@ -46,7 +46,10 @@ const middle = ref<HTMLElement | null>(null);
 const { width: room } = useElementSize(middle);
 /** Shelves are drawn two beside one another where there is room, at one scale. */
 const scale = computed(() => {
-  const widest = Math.max(200, ...(body.value?.shelves ?? []).map((shelf) => ('width' in shelf ? shelf.width : shelf.diameter))); // prettier-ignore
+  const widest = Math.max(
+    200,
+    ...(body.value?.shelves ?? []).map((shelf) => ('width' in shelf ? shelf.width : shelf.diameter)),
+  );
   const columns = room.value > 560 && (body.value?.shelves.length ?? 0) > 1 ? 2 : 1;
   return Math.min(0.9, Math.max(0.1, (room.value - 70) / columns / widest));
 });
@@ -65,7 +68,8 @@ const leftWords = computed(() => {
   return [...counts].map(([name, count]) => `${count} × ${name}`).join(', ');
 });
 const nameOf = (piece: FiringPiece) => kiln.nameOf(piece);
-const turn = (by: number) => kiln.picked.value && kiln.put(pieceKey(kiln.picked.value), { turn: (kiln.picked.value.turn + by + 360) % 360 }); // prettier-ignore
+const turn = (by: number) =>
+  kiln.picked.value && kiln.put(pieceKey(kiln.picked.value), { turn: (kiln.picked.value.turn + by + 360) % 360 });
 
 async function begin(): Promise<void> {
   const made = await firings.create(freshFiring());

@@ -17,6 +17,11 @@ import { useKit } from '../stores/records.ts';
 import BookConflicts from '../components/frame/BookConflicts.vue';
 import SheetDialog from '../components/frame/SheetDialog.vue';
 
+/** Said while the kit is empty. */
+const NOTHING_YET =
+  'Say what you own: patterns then keep to your roller and boards, offer your sticks and cutters, ' +
+  'and count how many pieces stand on a kiln shelf.';
+
 /** What the potter owns, drawn as it is, each kind at one scale. */
 const kit = useKit();
 const lengths = useLengths();
@@ -31,13 +36,19 @@ const groups = computed(() => {
   const found = kit.list.filter(({ body }) => body.name.toLowerCase().includes(asked));
   return KIT_KINDS.flatMap((kind) => {
     const items = found.filter(({ body }) => body.kind === kind);
-    return items.length > 0 ? [{ kind, title: items.length > 1 ? KIT[kind].many : KIT[kind].one, items, widest: widest(items) }] : []; // prettier-ignore
+    return items.length > 0
+      ? [{ kind, title: items.length > 1 ? KIT[kind].many : KIT[kind].one, items, widest: widest(items) }]
+      : [];
   });
 });
 
 /** The largest figure of a group: its drawings share one scale. */
 function widest(items: readonly Kept<'kit'>[]): number {
-  return Math.max(...items.flatMap(({ body }) => KIT[body.kind].sizes.filter(({ key }) => key !== 'clear').map(({ key }) => body.sizes[key] ?? 0))); // prettier-ignore
+  return Math.max(
+    ...items.flatMap(({ body }) =>
+      KIT[body.kind].sizes.filter(({ key }) => key !== 'clear').map(({ key }) => body.sizes[key] ?? 0),
+    ),
+  );
 }
 
 /** A thing in a few words. */
@@ -113,11 +124,7 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
           />
           <VBtn variant="flat" @click="adding = true">Add something</VBtn>
         </div>
-        <EmptyPlace
-          v-if="kit.list.length === 0"
-          title="The kit is empty"
-          words="Say what you own: patterns then keep to your roller and boards, offer your sticks and cutters, and count how many pieces stand on a kiln shelf."
-        />
+        <EmptyPlace v-if="kit.list.length === 0" title="The kit is empty" :words="NOTHING_YET" />
         <EmptyPlace v-else-if="groups.length === 0" title="Nothing in the kit is called that" />
         <div class="groups">
           <section v-for="group in groups" :key="group.kind" :aria-label="group.title">

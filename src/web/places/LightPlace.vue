@@ -1,22 +1,14 @@
 <script setup lang="ts">
 import { useElementSize, useFullscreen, useWakeLock } from '@vueuse/core';
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import OneOf from '../components/fields/OneOf.vue';
 import { useLengths } from '../composables/useLengths.ts';
 import { useShownPart } from '../composables/useShownPart.ts';
 import { vDrag } from '../composables/vDrag.ts';
-import {
-  homography,
-  inverse,
-  isConvex,
-  mapped,
-  type PlanePoint,
-  type Quad,
-} from '../../core/files/screen/homography.ts';
-import { pixelOnClay, thrownLines } from '../../core/files/screen/thrown.ts';
-import { PAPERS } from '../../core/studio/printer/paper.ts';
-import { memory } from '../memory.ts';
+import { SHEETS, useLightFit } from '../components/light/useLightFit.ts';
+import { inverse, mapped, type PlanePoint } from '../../core/files/screen/homography.ts';
+import { thrownLines } from '../../core/files/screen/thrown.ts';
 
 /**
  * A part thrown on the clay by a projector above the table: the corners of light are dragged on those of a sheet of paper that
@@ -30,48 +22,23 @@ const { width, height } = useElementSize(picture);
 const whole = useFullscreen(place);
 const awake = useWakeLock();
 
-const KEY = 'fawn-light';
-const SHEETS = [
-  { value: 'a4', words: 'A4' },
-  { value: 'letter', words: 'Letter' },
-] as const;
-type SheetName = (typeof SHEETS)[number]['value'];
-const sheet = ref<SheetName>('a4');
-/** The sheet lies with its long edge across: its corners in mm, y up, from the lower left against the clock. */
-const paper = computed<Quad>(() => {
-  const { width: short, height: long } = PAPERS[sheet.value];
-  return [[0, 0], [long, 0], [long, short], [0, short]]; // prettier-ignore
-});
-/** Corners of light, as shares of the picture's width and height, in the paper's order. */
-const START: Quad = [[0.3, 0.7], [0.7, 0.7], [0.7, 0.3], [0.3, 0.3]]; // prettier-ignore
-function kept(): { sheet: SheetName; corners: Quad } | null {
-  try {
-    const read = JSON.parse(memory.read(KEY) ?? 'null') as { sheet: SheetName; corners: Quad } | null;
-    const sound = read?.corners.length === 4 && read.corners.flat().every((one) => Number.isFinite(one)) && read.sheet in PAPERS; // prettier-ignore
-    return sound ? read : null;
-  } catch {
-    return null;
-  }
-}
-const before = kept();
-const corners = ref<Quad>(before?.corners ?? START);
-sheet.value = before?.sheet ?? 'a4';
-watch([corners, sheet], () => memory.write(KEY, JSON.stringify({ sheet: sheet.value, corners: corners.value })));
-
+const { sheet, corners, sound, map, middle, frame, pixel, moveCorner } = useLightFit(width, height);
 const fitting = ref(true);
-const px = computed(() => corners.value.map(([x, y]) => [x * width.value, y * height.value]) as unknown as Quad);
-const sound = computed(() => width.value > 0 && isConvex(px.value));
-const map = computed(() => (sound.value ? homography(paper.value, px.value) : null));
-const middle = computed<PlanePoint>(() => [(paper.value[1][0] ?? 0) / 2, (paper.value[2][1] ?? 0) / 2]);
 /** The middle of the part from the middle of the sheet (mm), and its turn (degrees). */
 const at = ref<PlanePoint>([0, 0]);
 const turn = ref(0);
-const pieceMiddle = computed<PlanePoint>(() => [(box.value.minX + box.value.maxX) / 2, (box.value.minY + box.value.maxY) / 2]); // prettier-ignore
+const pieceMiddle = computed<PlanePoint>(() => [
+  (box.value.minX + box.value.maxX) / 2,
+  (box.value.minY + box.value.maxY) / 2,
+]);
 const lying = computed(() => {
   const angle = (turn.value * Math.PI) / 180;
   const [cos, sin] = [Math.cos(angle), Math.sin(angle)];
   const [x, y] = pieceMiddle.value;
-  return { at: [middle.value[0] + at.value[0] - x * cos + y * sin, middle.value[1] + at.value[1] - x * sin - y * cos] as const, turn: angle }; // prettier-ignore
+  return {
+    at: [middle.value[0] + at.value[0] - x * cos + y * sin, middle.value[1] + at.value[1] - x * sin - y * cos] as const,
+    turn: angle,
+  };
 });
 const lines = computed(() =>
   map.value && !fitting.value
@@ -82,24 +49,7 @@ const lines = computed(() =>
       )
     : [],
 );
-/** The frame of the sheet with its diagonals: they cross in the middle of the paper where the fit is right. */
-const frame = computed(() => {
-  if (!map.value) return [];
-  const [a, b, c, d] = paper.value;
-  const through = map.value;
-  return [
-    [a, b, c, d, a],
-    [a, c],
-    [b, d],
-  ].map((line) => line.map((point) => mapped(through, point).join(',')).join(' '));
-});
-const pixel = computed(() => (map.value ? pixelOnClay(map.value, middle.value) : null));
-
 let from: PlanePoint = [0, 0];
-function moveCorner(index: number, [x, y]: PlanePoint): void {
-  const put = (value: number) => Math.min(1, Math.max(0, value));
-  corners.value = corners.value.map((one, at) => (at === index ? [put(x), put(y)] : one)) as unknown as Quad;
-}
 const dragsOf = (index: number) => ({
   start: () => (from = corners.value[index] as PlanePoint),
   move: (dx: number, dy: number) => moveCorner(index, [from[0] + dx / width.value, from[1] + dy / height.value]),
@@ -114,7 +64,12 @@ const dragsPart = {
     at.value = [to[0] - middle.value[0], to[1] - middle.value[1]];
   },
 };
-const ARROWS: Readonly<Record<string, PlanePoint>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }; // prettier-ignore
+const ARROWS: Readonly<Record<string, PlanePoint>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 function nudge(event: KeyboardEvent, index: number | null): void {
   const step = ARROWS[event.key];
   if (!step) return;

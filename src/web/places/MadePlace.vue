@@ -52,12 +52,20 @@ const standing = computed(() => {
 const rows = computed(() =>
   Array.from({ length: kind.value?.count ?? 0 }, (_, index) => {
     const number = index + 1;
-    const measured = standing.value.filter((one) => one.number === number).map(({ what, value, state: was = 'wet' }): MeasuredSize => ({ what, value, state: was })); // prettier-ignore
-    return { number, name: kind.value?.names?.[index] ?? `${number}`, sizes: columns.value.map((what) => ({ what, value: sizeOf({ measured }, what, state.value) })) }; // prettier-ignore
+    const measured = standing.value
+      .filter((one) => one.number === number)
+      .map(({ what, value, state: was = 'wet' }): MeasuredSize => ({ what, value, state: was }));
+    return {
+      number,
+      name: kind.value?.names?.[index] ?? `${number}`,
+      sizes: columns.value.map((what) => ({ what, value: sizeOf({ measured }, what, state.value) })),
+    };
   }),
 );
 
-const spots = computed(() => rows.value.map(({ number }) => ({ making: making.value?.id ?? '', piece: piece.value, number }))); // prettier-ignore
+const spots = computed(() =>
+  rows.value.map(({ number }) => ({ making: making.value?.id ?? '', piece: piece.value, number })),
+);
 
 function put(number: number, what: Measured, value: number | null): void {
   if (value !== null) {
@@ -65,7 +73,9 @@ function put(number: number, what: Measured, value: number | null): void {
     said.value = `${MEASURED_NAMES[what]} of ${number}: ${figure(what, value)}.`;
     return;
   }
-  const old = standing.value.filter((one) => one.number === number && one.what === what && (one.state ?? 'wet') === state.value); // prettier-ignore
+  const old = standing.value.filter(
+    (one) => one.number === number && one.what === what && (one.state ?? 'wet') === state.value,
+  );
   for (const { id } of old) makings.strike(id, true);
   said.value = `${MEASURED_NAMES[what]} of ${number} is struck out.`;
 }

@@ -58,12 +58,14 @@ const add = (design: Design) =>
   });
 const renew = () =>
   drawn('all', async () => {
-    const next = await Promise.all((hand.body.value?.lines ?? []).map((line) => {
-      const design = shelf.designs.find(({ id }) => id === line.design);
-      return design ? lines.line(design, line.count) : line;
-    }));
+    const next = await Promise.all(
+      (hand.body.value?.lines ?? []).map((line) => {
+        const design = shelf.designs.find(({ id }) => id === line.design);
+        return design ? lines.line(design, line.count) : line;
+      }),
+    );
     hand.change({ lines: next });
-  }); // prettier-ignore
+  });
 
 async function begin(): Promise<void> {
   const made = await orders.create(newOrder(lines.air(), orders.list.at(-1)?.body));
@@ -83,7 +85,11 @@ const fields = computed(() => ({
   adding: adding.value,
   trouble: trouble.value,
 }));
-const told = (order: KeptOrder) => manyText(order, order.lines.map(({ count }) => count)) || 'nothing yet'; // prettier-ignore
+const told = (order: KeptOrder) =>
+  manyText(
+    order,
+    order.lines.map(({ count }) => count),
+  ) || 'nothing yet';
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 
 useShortcuts([{ keys: 'ctrl+z', words: 'Undo', run: () => void orders.undo() }]);

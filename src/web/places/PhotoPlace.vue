@@ -6,6 +6,11 @@ import PhotoOffers from '../components/photo/PhotoOffers.vue';
 import PhotoTrace from '../components/photo/PhotoTrace.vue';
 import { usePhoto } from '../components/photo/usePhoto.ts';
 
+/** How a photograph is to be taken. */
+const HOW_TO =
+  'Lay one flat thing on a white sheet, on a darker table, in even light. Hold the camera right above it, ' +
+  'and have all four corners in the picture. The picture stays in this browser.';
+
 /** A template, cutter, plate or leaf photographed on a sheet of paper, and traced. */
 const photo = usePhoto();
 const grips = ref<'corners' | 'points'>('points');
@@ -46,7 +51,7 @@ function byHand(): void {
           label="Take or choose a photograph"
           name="photo"
           accept="image/*"
-          note="Lay one flat thing on a white sheet, on a darker table, in even light. Hold the camera right above it, and have all four corners in the picture. The picture stays in this browser."
+          :note="HOW_TO"
           :trouble="photo.trouble.value"
           @read="photo.read"
         />

@@ -33,12 +33,20 @@ const stays = ref('');
 const shown = computed(() => {
   const order = ['offer', 'agrees', 'few'];
   const asked = made.clays.find(({ clay }) => clay === (route.params['clay'] || stays.value));
-  return asked ?? [...made.clays].sort((one, other) => order.indexOf(one.finding.kind) - order.indexOf(other.finding.kind) || other.pieces.length - one.pieces.length)[0]; // prettier-ignore
+  return (
+    asked ??
+    [...made.clays].sort(
+      (one, other) =>
+        order.indexOf(one.finding.kind) - order.indexOf(other.finding.kind) || other.pieces.length - one.pieces.length,
+    )[0]
+  );
 });
 watch(shown, (now) => (stays.value ||= now?.clay ?? ''));
 const offered = computed(() => shown.value?.finding.kind === 'offer' && !made.isPutOff(shown.value));
 const length = (mm: number) => lengths.length(mm);
-const between = computed(() => (shown.value?.finding.difference ? betweenOf(shown.value.finding.difference, length) : null)); // prettier-ignore
+const between = computed(() =>
+  shown.value?.finding.difference ? betweenOf(shown.value.finding.difference, length) : null,
+);
 const missing = computed(() => (shown.value ? missingOf(shown.value) : []));
 
 const kept = computed(() => clays.list.find(({ id }) => id === shown.value?.clay));

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
-import { computed, onMounted, ref, watch } from 'vue';
+import { computed, onMounted, ref } from 'vue';
 import { useRouter } from 'vue-router';
 import type { Design } from '../../contract/api.ts';
 import type { FormKind } from '../../core/target/target.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import OpenFile from '../components/shelf/OpenFile.vue';
 import ShelfPiece from '../components/shelf/ShelfPiece.vue';
+import TakenOff from '../components/shelf/TakenOff.vue';
 import { shelfRows } from '../components/shelf/shelfRows.ts';
 import { useBatchPlan } from '../components/shelf/useBatchPlan.ts';
 import { useDrawnRows } from '../components/shelf/useDrawnRows.ts';
@@ -25,19 +26,22 @@ const boards = ref<HTMLElement | null>(null);
 const fileTrouble = ref('');
 const { width } = useElementSize(boards);
 
-const { words, set, shownSet, sets, order, shown, choosing, chosen, chosenDesigns, sortBy, choose, turnChoosing, chooseAll } = useShelfView(); // prettier-ignore
+const {
+  words,
+  set,
+  shownSet,
+  sets,
+  order,
+  shown,
+  choosing,
+  chosen,
+  chosenDesigns,
+  sortBy,
+  choose,
+  turnChoosing,
+  chooseAll,
+} = useShelfView();
 const laid = computed(() => shelfRows(shown.value, Math.max(160, width.value)));
-/** What was just taken off, with the way back: the last message takes the place of the one before. */
-const said = ref<{ text: string; timeout: number }[]>([]);
-watch(
-  () => shelf.takenOff,
-  ([first, ...others]) => {
-    if (!first) return;
-    const gone = others.length === 0 ? `“${first.name}” was` : `${1 + others.length} pieces were`;
-    said.value.push({ text: `${gone} taken off the shelf.`, timeout: 12_000 });
-  },
-  { immediate: true },
-);
 const { rest, drawnRows, drawFirst } = useDrawnRows(() => laid.value.rows.map(({ items }) => items.length));
 /** About how high a row is, so that the page is as long as all of them (px). */
 const ROW_HEIGHT = 290;
@@ -195,11 +199,7 @@ onMounted(() => {
       :now="setNow"
       @put="(name) => shelf.putInSet(setting, name)"
     />
-    <VSnackbarQueue v-model="said" total-visible="1" display-strategy="overflow" location="bottom">
-      <template #actions="{ props: message }">
-        <VBtn variant="text" class="undo" @click="(message.onClick(), shelf.putBack())">Put back</VBtn>
-      </template>
-    </VSnackbarQueue>
+    <TakenOff />
   </main>
 </template>
 

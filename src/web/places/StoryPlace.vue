@@ -37,18 +37,36 @@ const trouble = ref('');
 const story = computed(() => {
   if (!making.value || !kind.value) return null;
   const gone = struckOut(making.value.strikes);
-  const own = <T extends { readonly id: string; readonly piece: number }>(list: readonly T[]) => list.filter((one) => one.piece === piece.value && !gone.has(one.id)); // prettier-ignore
+  const own = <T extends { readonly id: string; readonly piece: number }>(list: readonly T[]) =>
+    list.filter((one) => one.piece === piece.value && !gone.has(one.id));
   const { measurements, faults, notes, marks } = making.value;
   const { steps, count } = kind.value;
-  return storyOf({ count, steps, marks: own(marks), measurements: own(measurements), faults: own(faults), notes: own(notes), planned: line.value?.facts?.planned ?? null, shrinkage: line.value?.facts?.shrinkage ?? 0 }); // prettier-ignore
+  return storyOf({
+    count,
+    steps,
+    marks: own(marks),
+    measurements: own(measurements),
+    faults: own(faults),
+    notes: own(notes),
+    planned: line.value?.facts?.planned ?? null,
+    shrinkage: line.value?.facts?.shrinkage ?? 0,
+  });
 });
 const photographs = computed(() => {
   const gone = struckOut(making.value?.strikes ?? []);
   return (making.value?.photographs ?? []).filter((one) => one.piece === piece.value && !gone.has(one.id));
 });
-const states = computed(() => (['wet', 'leather-hard', 'dry', 'bisque', 'fired'] as const).filter((state) => state === 'wet' || state === 'fired' || story.value?.sizes.some(({ measured }) => measured[state]))); // prettier-ignore
+const states = computed(() =>
+  (['wet', 'leather-hard', 'dry', 'bisque', 'fired'] as const).filter(
+    (state) => state === 'wet' || state === 'fired' || story.value?.sizes.some(({ measured }) => measured[state]),
+  ),
+);
 const fired = computed(() => {
-  const keys = new Set(Array.from({ length: kind.value?.count ?? 0 }, (_, index) => pieceKey({ making: making.value?.id ?? '', piece: piece.value, number: index + 1 }))); // prettier-ignore
+  const keys = new Set(
+    Array.from({ length: kind.value?.count ?? 0 }, (_, index) =>
+      pieceKey({ making: making.value?.id ?? '', piece: piece.value, number: index + 1 }),
+    ),
+  );
   return firings.list.filter(({ body }) => insideOf(body).some((one) => keys.has(pieceKey(one))));
 });
 
@@ -58,8 +76,12 @@ const side = computed(() => (target.value ? elevation(target.value, 'fired') : n
 const scale = computed(() => (side.value ? Math.min(240 / side.value.width, (HIGH - 10) / side.value.height) : 1));
 const origin = computed(() => [5 - (side.value?.left ?? 0) * scale.value, HIGH - 5] as const);
 
-const told = (what: Measured, size: SizeTold) => (size.count === 1 ? figure(what, size.middle) : `${figure(what, size.middle)} (${figure(what, size.least)} to ${figure(what, size.greatest)})`); // prettier-ignore
-const planned = (what: Measured, state: PieceState, sizes: Partial<Record<PieceState, number>>) => (sizes[state] === undefined ? '' : figure(what, sizes[state])); // prettier-ignore
+const told = (what: Measured, size: SizeTold) =>
+  size.count === 1
+    ? figure(what, size.middle)
+    : `${figure(what, size.middle)} (${figure(what, size.least)} to ${figure(what, size.greatest)})`;
+const planned = (what: Measured, state: PieceState, sizes: Partial<Record<PieceState, number>>) =>
+  sizes[state] === undefined ? '' : figure(what, sizes[state]);
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
 const dayOf = (at: string) => day.format(new Date(at));
 const print = () => window.print();

@@ -38,9 +38,18 @@ const heading = computed(() => {
   if (!first.value) return '';
   const { state: how, then, step } = first.value;
   if (how === 'missed') return `${named(first.value)} can no longer be joined`;
-  return how === 'waits' ? `Nothing now; next: ${then.title.toLowerCase()}` : `${(how === 'act' ? step : then).title}: ${named(first.value)}`; // prettier-ignore
+  return how === 'waits'
+    ? `Nothing now; next: ${then.title.toLowerCase()}`
+    : `${(how === 'act' ? step : then).title}: ${named(first.value)}`;
 });
-const STATES = { missed: 'A window was missed', closing: 'The window closes soon', open: 'The window is open', past: 'The window has probably closed', act: 'Whenever hands are free', waits: 'Everything waits' } as const; // prettier-ignore
+const STATES = {
+  missed: 'A window was missed',
+  closing: 'The window closes soon',
+  open: 'The window is open',
+  past: 'The window has probably closed',
+  act: 'Whenever hands are free',
+  waits: 'Everything waits',
+} as const;
 const clock = new Intl.DateTimeFormat('en-GB', { weekday: 'long', hour: '2-digit', minute: '2-digit' });
 const under = computed(() => {
   const line = first.value;
@@ -51,7 +60,11 @@ const under = computed(() => {
   const left = line.window.closes ? `About ${spanWords(line.window.closes.usual - ms)} left. ` : '';
   return `${line.state === 'past' ? '' : left}Feel one: ${line.step.until.toLowerCase()}`;
 });
-const due = computed(() => makings.value.filter(({ dueAt }) => dueAt !== null).sort((one, other) => ((one.dueAt ?? '') < (other.dueAt ?? '') ? -1 : 1))); // prettier-ignore
+const due = computed(() =>
+  makings.value
+    .filter(({ dueAt }) => dueAt !== null)
+    .sort((one, other) => ((one.dueAt ?? '') < (other.dueAt ?? '') ? -1 : 1)),
+);
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
 
 const toKiln = (id: string) => void router.push({ name: 'kiln', params: { id } });

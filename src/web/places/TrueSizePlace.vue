@@ -31,7 +31,10 @@ watch([() => part.value?.id, () => piece.state], () => ((at.value = [0, 0]), (tu
 
 /** Length of the bar that a ruler is laid on (mm). */
 const BAR = 50;
-const view = computed(() => ({ wide: Math.max(1, width.value) / perMm.value, high: Math.max(1, height.value) / perMm.value })); // prettier-ignore
+const view = computed(() => ({
+  wide: Math.max(1, width.value) / perMm.value,
+  high: Math.max(1, height.value) / perMm.value,
+}));
 const middle = computed(() => [(box.value.minX + box.value.maxX) / 2, (box.value.minY + box.value.maxY) / 2] as const);
 const larger = computed(() => {
   const reach = Math.hypot(box.value.maxX - box.value.minX, box.value.maxY - box.value.minY);
@@ -60,7 +63,12 @@ function release(): void {
   clearTimeout(timer);
 }
 function onKey(event: KeyboardEvent): void {
-  const steps: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }; // prettier-ignore
+  const steps: Readonly<Record<string, readonly [number, number]>> = {
+    ArrowLeft: [-1, 0],
+    ArrowRight: [1, 0],
+    ArrowUp: [0, -1],
+    ArrowDown: [0, 1],
+  };
   const step = steps[event.key];
   if (!step || locked.value) return;
   event.preventDefault();

@@ -21,9 +21,21 @@ export interface DeviceState {
   fault: DeviceFault;
 }
 
-const fresh = (): DeviceState => ({ open: false, text: '', steady: false, held: false, lost: false, weak: false, fault: 'none' }); // prettier-ignore
+const fresh = (): DeviceState => ({
+  open: false,
+  text: '',
+  steady: false,
+  held: false,
+  lost: false,
+  weak: false,
+  fault: 'none',
+});
 
-export const DEVICE_NAMES: Readonly<Record<DeviceKind, string>> = { caliper: 'Digital caliper', scale: 'Bench scale', hygrometer: 'Thermo-hygrometer' }; // prettier-ignore
+export const DEVICE_NAMES: Readonly<Record<DeviceKind, string>> = {
+  caliper: 'Digital caliper',
+  scale: 'Bench scale',
+  hygrometer: 'Thermo-hygrometer',
+};
 
 /** The devices of the table: stand-ins, until a real one is put behind the same verbs. They run as long as the page is open. */
 export const useDevices = defineStore('devices', () => {

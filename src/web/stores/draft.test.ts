@@ -18,7 +18,14 @@ const moulded = (depth: number): Target => ({
     triangles: Uint32Array.from([0, 1, 2, 0, 2, 3, 0, 3, 4, 0, 4, 1]),
   }),
 });
-const designOf = (target: Target, revision = 2): Design => ({ id: 'd', name: target.name, target, revision, createdAt: '', updatedAt: '' }); // prettier-ignore
+const designOf = (target: Target, revision = 2): Design => ({
+  id: 'd',
+  name: target.name,
+  target,
+  revision,
+  createdAt: '',
+  updatedAt: '',
+});
 const renamed = (target: Target): Target => ({ ...target, name: 'Deep dish' });
 const settled = () => new Promise((resolve) => setTimeout(resolve));
 const none = () => Promise.reject(new Error('is not asked for'));

@@ -28,7 +28,11 @@ export function holdDraft(base: Design, target: Target): void {
   const { form: before } = base.target;
   const same = before.kind === 'mesh' && before.vertices === form.vertices && before.triangles === form.triangles;
   const lists = same ? 'base' : listsName(base.id, form);
-  holdChange<Stored>(KIND, base.id, { ...write, target: { ...target, form: { ...form, vertices: [], triangles: [] } }, lists }); // prettier-ignore
+  holdChange<Stored>(KIND, base.id, {
+    ...write,
+    target: { ...target, form: { ...form, vertices: [], triangles: [] } },
+    lists,
+  });
 }
 
 /** Where the lists of a mould are stored that the server does not have yet: they are written when they are new. */
@@ -43,7 +47,9 @@ function listsName(id: string, form: MeshForm): string {
 }
 
 async function writeLists(id: string, name: string, form: MeshForm): Promise<void> {
-  const text = (await listsOf(form)?.text()) ?? JSON.stringify({ vertices: form.vertices, triangles: form.triangles }).slice(1, -1); // prettier-ignore
+  const text =
+    (await listsOf(form)?.text()) ??
+    JSON.stringify({ vertices: form.vertices, triangles: form.triangles }).slice(1, -1);
   // Acknowledged, or another mould meanwhile.
   if (apart.get(id)?.name === name) held.write(name, `{${text}}`);
 }
@@ -73,7 +79,10 @@ export async function heldDraft(
   const lists = name === 'base' ? (await baseOf(draft.baseRevision)).form : await readLists(name);
   if (!lists || !('vertices' in lists)) return null;
   if (name !== 'base') apart.set(id, { vertices: lists.vertices, name });
-  return { ...draft, target: { ...draft.target, form: { ...form, vertices: lists.vertices, triangles: lists.triangles } } }; // prettier-ignore
+  return {
+    ...draft,
+    target: { ...draft.target, form: { ...form, vertices: lists.vertices, triangles: lists.triangles } },
+  };
 }
 
 export function dropDraft(id: string): void {

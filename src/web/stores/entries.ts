@@ -28,7 +28,14 @@ export function withEntries<T extends Entries>(
 export function without(from: Entries, gone: Entries): Entries {
   const sent = new Set(KINDS.flatMap((kind) => (gone[kind] ?? []).map(({ id }) => id)));
   const left = <T extends { readonly id: string }>(list: readonly T[]) => list.filter(({ id }) => !sent.has(id));
-  return { marks: left(from.marks), measurements: left(from.measurements), faults: left(from.faults), notes: left(from.notes), strikes: left(from.strikes), critiques: left(from.critiques) }; // prettier-ignore
+  return {
+    marks: left(from.marks),
+    measurements: left(from.measurements),
+    faults: left(from.faults),
+    notes: left(from.notes),
+    strikes: left(from.strikes),
+    critiques: left(from.critiques),
+  };
 }
 
 export const countOf = (entries: Entries) => KINDS.reduce((sum, kind) => sum + entries[kind].length, 0);

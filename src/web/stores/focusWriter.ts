@@ -16,10 +16,18 @@ function write(field: HTMLInputElement, text: string): void {
  * hand that types has the field to itself until it is entered again.
  */
 export function focusWriter(device: Device<'caliper'> | Device<'scale'>, takes: 'length' | 'mass'): void {
-  let entered: { readonly field: HTMLInputElement; from: number | null; moved: boolean; last: number | null; typed: boolean } | null = null; // prettier-ignore
+  let entered: {
+    readonly field: HTMLInputElement;
+    from: number | null;
+    moved: boolean;
+    last: number | null;
+    typed: boolean;
+  } | null = null;
 
   const fieldOf = (target: EventTarget | null) =>
-    target instanceof HTMLInputElement && target.closest<HTMLElement>('[data-takes]')?.dataset['takes'] === takes ? target : null; // prettier-ignore
+    target instanceof HTMLInputElement && target.closest<HTMLElement>('[data-takes]')?.dataset['takes'] === takes
+      ? target
+      : null;
   document.addEventListener('focusin', ({ target }) => {
     const field = fieldOf(target);
     entered = field && { field, from: device.read()?.value ?? null, moved: false, last: null, typed: false };

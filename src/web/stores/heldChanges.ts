@@ -44,7 +44,8 @@ export async function heldChanges<T>(kind: string, id = ''): Promise<HeldChange<
     }
     const before = chosen.get(change.id);
     const own = nameOf(kind, change.id);
-    if (!before || name === own || (before.name !== own && change.at > before.change.at)) chosen.set(change.id, { name, change }); // prettier-ignore
+    if (!before || name === own || (before.name !== own && change.at > before.change.at))
+      chosen.set(change.id, { name, change });
   }
   return [...chosen.values()].map(({ name, change }) => {
     const own = nameOf(kind, change.id);

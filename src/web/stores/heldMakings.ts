@@ -24,8 +24,23 @@ export function readText<T>(text: string | null): T | null {
 }
 
 /** What the server is told of a making's head. */
-export const headOf = ({ name, clay, startedAt, dueAt, schools, air, endedAt }: Making): MakingHead & { readonly endedAt: string | null } =>
-  ({ name, clay, startedAt, dueAt, schools, air, endedAt }); // prettier-ignore
+export const headOf = ({
+  name,
+  clay,
+  startedAt,
+  dueAt,
+  schools,
+  air,
+  endedAt,
+}: Making): MakingHead & { readonly endedAt: string | null } => ({
+  name,
+  clay,
+  startedAt,
+  dueAt,
+  schools,
+  air,
+  endedAt,
+});
 
 /** Sends what is held under a name, and forgets it unless it has become more meanwhile. */
 async function sendText<T>(name: string, send: (what: T) => Promise<unknown>): Promise<void> {
@@ -46,7 +61,9 @@ async function sendOne(id: string): Promise<void> {
     await api.keepPhotograph(photograph);
     await heldPhotographs.drop(photograph.id);
   }
-  await sendText<HeadChange>(heldName.head(id), async (change) => api.changeMaking(id, { ...headOf(await api.making(id)), ...change })); // prettier-ignore
+  await sendText<HeadChange>(heldName.head(id), async (change) =>
+    api.changeMaking(id, { ...headOf(await api.making(id)), ...change }),
+  );
 }
 
 /** Sends what this browser holds of all makings but the one in hand; what cannot be sent stays held, and `failed` is told why. */

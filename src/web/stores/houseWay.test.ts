@@ -24,19 +24,27 @@ beforeEach(async () => {
   jest.spyOn(memory, 'write').mockImplementation((key, text) => own.set(key, text).has(key));
   jest.spyOn(api, 'health').mockImplementation(() => answer(() => undefined) as ReturnType<typeof api.health>);
   jest.spyOn(api, 'records').mockImplementation((() => answer(() => (stored ? [stored] : []))) as never);
-  jest.spyOn(api, 'createRecord').mockImplementation(((_: 'way', id: string, body: Kept<'way'>['body']) =>
-    answer(() => (stored ??= { id, body, revision: 1, createdAt: AT, updatedAt: AT }))) as never);
-  jest.spyOn(api, 'writeRecord').mockImplementation(((_: 'way', id: string, { body, baseRevision }: { body: Kept<'way'>['body']; baseRevision: number }) =>
+  jest
+    .spyOn(api, 'createRecord')
+    .mockImplementation(((_: 'way', id: string, body: Kept<'way'>['body']) =>
+      answer(() => (stored ??= { id, body, revision: 1, createdAt: AT, updatedAt: AT }))) as never);
+  jest.spyOn(api, 'writeRecord').mockImplementation(((
+    _: 'way',
+    id: string,
+    { body, baseRevision }: { body: Kept<'way'>['body']; baseRevision: number },
+  ) =>
     answer(() => {
-      if (stored && stored.revision !== baseRevision) throw new Refused({ error: 'record-conflict', message: '', todo: '', record: stored } as never);
+      if (stored && stored.revision !== baseRevision)
+        throw new Refused({ error: 'record-conflict', message: '', todo: '', record: stored } as never);
       return (stored = { id, body, revision: baseRevision + 1, createdAt: AT, updatedAt: AT });
     })) as never);
   dropHeldRecord('way', HOUSE_WAY_ID);
   setActivePinia(createPinia());
   await settled();
-}); // prettier-ignore
+});
 
-const keep = (body: Partial<Kept<'way'>['body']>, revision = 1) => (stored = { id: HOUSE_WAY_ID, body: { ...houseWayOf(), ...body }, revision, createdAt: AT, updatedAt: AT }); // prettier-ignore
+const keep = (body: Partial<Kept<'way'>['body']>, revision = 1) =>
+  (stored = { id: HOUSE_WAY_ID, body: { ...houseWayOf(), ...body }, revision, createdAt: AT, updatedAt: AT });
 
 describe('the house way', () => {
   it('is that of the server, whatever this browser had before', async () => {
@@ -47,7 +55,10 @@ describe('the house way', () => {
     await way.load();
     expect([way.schools.joins, way.ownOf('taper'), way.ownOf('box').added]).toEqual(['nothing', OWN, []]);
     await settled();
-    expect([stored?.revision, JSON.parse(memory.read(KEY) ?? '{}')]).toMatchObject([1, { schools: { joins: 'nothing' } }]); // prettier-ignore
+    expect([stored?.revision, JSON.parse(memory.read(KEY) ?? '{}')]).toMatchObject([
+      1,
+      { schools: { joins: 'nothing' } },
+    ]);
   });
 
   it('of this browser goes to a server that has none; of a new browser nothing does', async () => {
@@ -99,11 +110,19 @@ describe('the house way', () => {
   });
 
   it.each([
-    ['a nameless step', { own: { taper: { ...OWN, added: [{ id: 'own 1', title: ' ', minutes: 2 }] } } }, 'own.taper.added.0.title'],
-    ['a step of no length that there is', { own: { taper: { ...OWN, added: [{ id: 'own 1', title: 'x', minutes: -1 }] } } }, 'own.taper.added.0.minutes'],
+    [
+      'a nameless step',
+      { own: { taper: { ...OWN, added: [{ id: 'own 1', title: ' ', minutes: 2 }] } } },
+      'own.taper.added.0.title',
+    ],
+    [
+      'a step of no length that there is',
+      { own: { taper: { ...OWN, added: [{ id: 'own 1', title: 'x', minutes: -1 }] } } },
+      'own.taper.added.0.minutes',
+    ],
     ['air that is too hot', { air: { temperature: 400, humidity: 0.5, speed: 'still' as const } }, 'air.temperature'],
   ])('is refused for %s', (_, change, path) => {
     expect(checkHouseWay({ ...houseWayOf(), ...change }).map((fault) => fault.path)).toEqual([path]);
     expect(checkHouseWay(houseWayOf())).toEqual([]);
-  }); // prettier-ignore
+  });
 });

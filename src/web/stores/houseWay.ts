@@ -43,14 +43,21 @@ export const useHouseWay = defineStore('houseWay', () => {
   const ownOf = (kind: FormKind): OwnWork => ownWorkOf(way.value, kind);
   const putOwn = (kind: FormKind, work: OwnWork) => put({ own: { ...way.value.own, [kind]: work } });
 
-  watch(() => ways.state, (state) => {
-    if (state !== 'ready' || !before) return;
-    const chosen = before;
-    before = null;
-    if (!kept.value || Object.keys(chosen).length > 0) put(chosen);
-  }, { flush: 'sync', immediate: true }); // prettier-ignore
+  watch(
+    () => ways.state,
+    (state) => {
+      if (state !== 'ready' || !before) return;
+      const chosen = before;
+      before = null;
+      if (!kept.value || Object.keys(chosen).length > 0) put(chosen);
+    },
+    { flush: 'sync', immediate: true },
+  );
   watch(kept, (now) => now && memory.write(KEY, JSON.stringify(now)));
-  watch(() => ways.conflicts[HOUSE_WAY_ID], (theirs) => theirs && void ways.settle(HOUSE_WAY_ID, 'mine')); // prettier-ignore
+  watch(
+    () => ways.conflicts[HOUSE_WAY_ID],
+    (theirs) => theirs && void ways.settle(HOUSE_WAY_ID, 'mine'),
+  );
 
   /** Fetches it where that has not been done. */
   const load = () => (ways.state === 'ready' ? Promise.resolve() : ways.load());

@@ -37,7 +37,14 @@ export const useMade = defineStore('made', () => {
     const mine = (asked += 1);
     try {
       const { what, state: measured, least, most } = range.value;
-      const found = await api.made({ find: find.value, offset: more ? lines.value.length : 0, ...(what && { what }), ...(measured && { state: measured }), ...(least !== null && { least }), ...(most !== null && { most }) }); // prettier-ignore
+      const found = await api.made({
+        find: find.value,
+        offset: more ? lines.value.length : 0,
+        ...(what && { what }),
+        ...(measured && { state: measured }),
+        ...(least !== null && { least }),
+        ...(most !== null && { most }),
+      });
       if (mine !== asked) return;
       lines.value = more ? [...lines.value, ...found.lines] : found.lines;
       total.value = found.total;

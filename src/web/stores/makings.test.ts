@@ -12,11 +12,25 @@ import { useMakings } from './makings.ts';
 const AT = '2026-11-29T09:00:00.000Z';
 const STEP = { id: 'cut', act: 'cut', title: 'Cut', says: [], tools: [], until: '', minutes: 5 } as const;
 const startOf = (id: string, ...designs: string[]): MakingStart => ({
-  id, name: id, clay: null, startedAt: AT, dueAt: null, schools: DEFAULT_SCHOOLS, air: ROOM,
+  id,
+  name: id,
+  clay: null,
+  startedAt: AT,
+  dueAt: null,
+  schools: DEFAULT_SCHOOLS,
+  air: ROOM,
   pieces: designs.map((designId) => ({ designId, revision: 1, name: designId, count: 2, steps: [STEP] })),
-}); // prettier-ignore
+});
 const makingOf = (start: MakingStart): Making => ({ ...start, ...NONE, photographs: [], endedAt: null, updatedAt: AT });
-const lineOf = ({ id, name, clay, startedAt, dueAt, pieces }: MakingStart): MakingLine => ({ id, name, clay, startedAt, dueAt, endedAt: null, pieces }); // prettier-ignore
+const lineOf = ({ id, name, clay, startedAt, dueAt, pieces }: MakingStart): MakingLine => ({
+  id,
+  name,
+  clay,
+  startedAt,
+  dueAt,
+  endedAt: null,
+  pieces,
+});
 
 const ONE = startOf('one', 'cup');
 const TWO = startOf('two', 'tumbler', 'cup');
@@ -98,7 +112,11 @@ describe('the making in hand', () => {
       setActivePinia(createPinia());
       const again = useMakings();
       await again.open(design);
-      expect([again.making?.id, again.making?.marks.map(({ piece, number }) => [piece, number]), again.waiting]).toEqual(['three', [[1, 2]], 2]); // prettier-ignore
+      expect([
+        again.making?.id,
+        again.making?.marks.map(({ piece, number }) => [piece, number]),
+        again.waiting,
+      ]).toEqual(['three', [[1, 2]], 2]);
     }
   });
 });
@@ -111,8 +129,12 @@ function answers(away: boolean) {
   jest.spyOn(api, 'makingsOf').mockImplementation(() => reply([lineOf(ONE)]));
   jest.spyOn(api, 'making').mockImplementation((id) => reply(makingOf(KEPT[id] as MakingStart)));
   const begun = jest.spyOn(api, 'beginMaking').mockImplementation((start) => reply(makingOf(start)));
-  const changed = jest.spyOn(api, 'changeMaking').mockImplementation((id, head) => reply({ ...makingOf(KEPT[id] as MakingStart), ...head })); // prettier-ignore
-  const entries = jest.spyOn(api, 'keepEntries').mockImplementation((id, sent) => reply({ ...makingOf(KEPT[id] as MakingStart), ...sent })); // prettier-ignore
+  const changed = jest
+    .spyOn(api, 'changeMaking')
+    .mockImplementation((id, head) => reply({ ...makingOf(KEPT[id] as MakingStart), ...head }));
+  const entries = jest
+    .spyOn(api, 'keepEntries')
+    .mockImplementation((id, sent) => reply({ ...makingOf(KEPT[id] as MakingStart), ...sent }));
   return { begun, changed, entries };
 }
 /** What another page, opened later, sends of what is held. */
@@ -133,13 +155,19 @@ describe('with the server away', () => {
     await makings.open('cup');
     answers(true);
     expect(await makings.change({ name: 'For the harbour' })).toBe(true);
-    expect([makings.making?.name, makings.lines[0]?.name, makings.waiting]).toEqual(['For the harbour', 'For the harbour', 1]); // prettier-ignore
+    expect([makings.making?.name, makings.lines[0]?.name, makings.waiting]).toEqual([
+      'For the harbour',
+      'For the harbour',
+      1,
+    ]);
     setActivePinia(createPinia());
     const again = useMakings();
     await again.open('cup');
     expect(again.making?.name).toBe('For the harbour');
     const { changed, left } = await sentLater();
-    expect(changed.mock.calls.map(([id, { name, endedAt }]) => [id, name, endedAt])).toEqual([['one', 'For the harbour', null]]); // prettier-ignore
+    expect(changed.mock.calls.map(([id, { name, endedAt }]) => [id, name, endedAt])).toEqual([
+      ['one', 'For the harbour', null],
+    ]);
     expect(left).toEqual([]);
   });
 
@@ -155,7 +183,11 @@ describe('with the server away', () => {
     await settled();
     expect([makings.waiting, [...struckOut(makings.making?.strikes ?? [])]]).toEqual([3, ['a size']]);
     const { entries, left } = await sentLater();
-    expect(entries.mock.calls.flatMap(([, { strikes }]) => strikes.map(({ of, out }) => [of, out]))).toEqual([['a size', true], ['a note', true], ['a note', false]]); // prettier-ignore
+    expect(entries.mock.calls.flatMap(([, { strikes }]) => strikes.map(({ of, out }) => [of, out]))).toEqual([
+      ['a size', true],
+      ['a note', true],
+      ['a note', false],
+    ]);
     expect(left).toEqual([]);
   });
 
@@ -188,7 +220,11 @@ describe('with the server there', () => {
     const { changed } = answers(false);
     const makings = useMakings();
     await makings.open('cup');
-    changed.mockRejectedValue(new Refused({ error: 'bad-target', message: 'No.', todo: 'Change it.', faults: [] } as ConstructorParameters<typeof Refused>[0])); // prettier-ignore
+    changed.mockRejectedValue(
+      new Refused({ error: 'bad-target', message: 'No.', todo: 'Change it.', faults: [] } as ConstructorParameters<
+        typeof Refused
+      >[0]),
+    );
     expect(await makings.change({ name: 'X' })).toBe(false);
     expect([makings.making?.name, makings.lines[0]?.name, makings.waiting]).toEqual(['one', 'one', 0]);
     expect(makings.trouble).toMatch(/No\. Change it\./);

@@ -1,16 +1,16 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
-import type { Critique, Entries, Making, MakingLine, MakingStart, Measurement, Note, PieceFault } from '../../contract/makings.ts'; // prettier-ignore
-import type { Mark, Spot } from '../../core/studio/making/making.ts';
+import type { Entries, Making, MakingLine, MakingStart } from '../../contract/makings.ts';
+import type { Spot } from '../../core/studio/making/making.ts';
 import { api, Refused, Unreachable } from '../api.ts';
 import { held } from '../held.ts';
 import { heldPhotographs } from '../heldPhotographs.ts';
 import { useConnection } from './connection.ts';
 import { countOf, NONE, withEntries, without } from './entries.ts';
+import { entryVerbs, stamp } from './entryVerbs.ts';
 import { foundMarks } from './foundMarks.ts';
 import { headOf, heldName, readText, sendHeldMakings, type HeadChange } from './heldMakings.ts';
 import { makingPhotographs } from './makingPhotographs.ts';
-import { newId } from './heldRecords.ts';
 import { tabId } from './otherTabs.ts';
 
 /** The making in hand: what is pressed is shown at once, held in this browser, and sent when the server answers. */
@@ -49,12 +49,11 @@ export const useMakings = defineStore('makings', () => {
     const now = making.value;
     if (!now) return;
     held.write(`making:${now.id}`, JSON.stringify(now));
-    if (countOf(unsent.value) > 0) held.write(entriesName(now.id), JSON.stringify(unsent.value));
-    else held.forget(entriesName(now.id));
-    if (unbegun.value) held.write(heldName.begun(now.id), JSON.stringify(unbegun.value));
-    else held.forget(heldName.begun(now.id));
-    if (unsentHead.value) held.write(heldName.head(now.id), JSON.stringify(unsentHead.value));
-    else held.forget(heldName.head(now.id));
+    const keep = (name: string, what: object | null) =>
+      what ? held.write(name, JSON.stringify(what)) : held.forget(name);
+    keep(entriesName(now.id), countOf(unsent.value) > 0 ? unsent.value : null);
+    keep(heldName.begun(now.id), unbegun.value);
+    keep(heldName.head(now.id), unsentHead.value);
   }
 
   /** Sends what is held, in order: the making first, then all that was pressed in it. */
@@ -218,16 +217,6 @@ export const useMakings = defineStore('makings', () => {
     void learn(making.value?.clay ?? null);
   }
 
-  const stamp = () => ({ id: newId(), at: new Date().toISOString() });
-  const press = (mark: Omit<Mark, 'id' | 'at'>) => add({ marks: [{ ...stamp(), ...mark }] });
-  const pressMany = (marks: readonly Omit<Mark, 'id' | 'at'>[]) =>
-    add({ marks: marks.map((mark) => ({ ...stamp(), ...mark })) });
-  const measure = (one: Omit<Measurement, 'id' | 'at'>) => add({ measurements: [{ ...stamp(), ...one }] });
-  const fault = (one: Omit<PieceFault, 'id' | 'at'>) => add({ faults: [{ ...stamp(), ...one }] });
-  const note = (one: Omit<Note, 'id' | 'at'>) => add({ notes: [{ ...stamp(), ...one }] });
-  const critique = (one: Omit<Critique, 'id' | 'at'>) => add({ critiques: [{ ...stamp(), ...one }] });
-  const strike = (of: string, out: boolean) => add({ strikes: [{ ...stamp(), of, out }] });
-
   /** Changes some of the making's head: at once here, and on the server when it answers. False when the server refused it. */
   async function change(part: HeadChange): Promise<boolean> {
     const now = making.value;
@@ -253,14 +242,8 @@ export const useMakings = defineStore('makings', () => {
     making.value = null;
   }
 
-  /** Opens a making that was put away. */
-  async function look(id: string): Promise<void> {
-    try {
-      await takeUp(id);
-    } catch {
-      // What is wrong is told already.
-    }
-  }
+  /** Opens a making that was put away; what is wrong is told in `trouble`. */
+  const look = (id: string): Promise<void> => takeUp(id).catch(() => undefined);
 
   /** Takes the making away; {@link putBack} undoes it. */
   async function remove(): Promise<void> {
@@ -289,5 +272,26 @@ export const useMakings = defineStore('makings', () => {
     }
   }
 
-  return { making, lines, state, trouble, waiting, found, lastGone, unsentPhotographs: photographs.unsent, photographTrouble: photographs.trouble, photograph, open, begin, press, pressMany, measure, fault, note, critique, strike, change, end, leave, look, remove, putBack, sendHeld }; // prettier-ignore
+  return {
+    making,
+    lines,
+    state,
+    trouble,
+    waiting,
+    found,
+    lastGone,
+    unsentPhotographs: photographs.unsent,
+    photographTrouble: photographs.trouble,
+    photograph,
+    open,
+    begin,
+    ...entryVerbs(add),
+    change,
+    end,
+    leave,
+    look,
+    remove,
+    putBack,
+    sendHeld,
+  };
 });

@@ -133,7 +133,9 @@ export const usePiece = defineStore('piece', () => {
       await nextTask();
       if (mine !== opening) return;
       state.value = 'ready';
-      const draft = await heldDraft(id, async (revision) => (revision === found.revision ? found.target : api.revision(id, revision))); // prettier-ignore
+      const draft = await heldDraft(id, async (revision) =>
+        revision === found.revision ? found.target : api.revision(id, revision),
+      );
       if (!draft || mine !== opening) return;
       // It cannot be made any more, or had arrived, only its acknowledgement was never seen.
       if (checkTarget(draft.target).length > 0 || equalTargets(draft.target, found.target)) return dropDraft(id);

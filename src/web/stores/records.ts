@@ -245,7 +245,9 @@ function bookOf<K extends RecordKind>(
 
     /** Waits until everything that was changed is kept, or held where the server is away. */
     async function whenKept(): Promise<void> {
-      await Promise.all([...things.value.values()].filter(({ keeping }) => keeping.value !== 'kept').map((thing) => thing.keep())); // prettier-ignore
+      await Promise.all(
+        [...things.value.values()].filter(({ keeping }) => keeping.value !== 'kept').map((thing) => thing.keep()),
+      );
     }
 
     const { past, future, end: endGesture } = steps;

@@ -83,7 +83,10 @@ function read(): Kept {
       enter: kept.enter === 'stays' ? 'stays' : 'next',
       letters: kept.letters !== false,
       alerts: kept.alerts === true,
-      roll: typeof kept.roll === 'number' && kept.roll >= ROLL_LIMITS.least && kept.roll <= ROLL_LIMITS.greatest ? kept.roll : 0, // prettier-ignore
+      roll:
+        typeof kept.roll === 'number' && kept.roll >= ROLL_LIMITS.least && kept.roll <= ROLL_LIMITS.greatest
+          ? kept.roll
+          : 0,
       thin: kept.thin === true,
       printer: typeof kept.printer === 'string' ? kept.printer : '',
       hour: typeof kept.hour === 'number' && kept.hour > 0 && kept.hour < 1e6 ? kept.hour : 0,

@@ -5,7 +5,14 @@ import { newTarget } from '../../core/target/target.ts';
 import { api } from '../api.ts';
 import { useShelf } from './shelf.ts';
 
-const designOf = (id: string, revision = 1): Design => ({ id, name: id, target: newTarget(id), revision, createdAt: '', updatedAt: `${revision}` }); // prettier-ignore
+const designOf = (id: string, revision = 1): Design => ({
+  id,
+  name: id,
+  target: newTarget(id),
+  revision,
+  createdAt: '',
+  updatedAt: `${revision}`,
+});
 
 /** A server with three pieces, whose lists are given when they are let go: each as it was when it was asked for. */
 function server() {

@@ -122,7 +122,10 @@ export const useShelf = defineStore('shelf', () => {
 
   /** A new piece of a form, of the clay and the slab that were used last, or the potter's own. */
   function begin(kind: FormKind): Promise<Design | null> {
-    const last = designs.value.reduce<Design | null>((newest, one) => (newest && newest.updatedAt >= one.updatedAt ? newest : one), null); // prettier-ignore
+    const last = designs.value.reduce<Design | null>(
+      (newest, one) => (newest && newest.updatedAt >= one.updatedAt ? newest : one),
+      null,
+    );
     return create(freshTarget(kind, { name: freshName(kind), like: last?.target ?? null, wall: usualWall() }));
   }
 
@@ -134,12 +137,19 @@ export const useShelf = defineStore('shelf', () => {
     const { minX, minY, maxX, maxY } = bounds(traced.outline);
     const { angle } = fresh.form.bend;
     const bend = { diameter: Math.ceil(Math.max(maxX - minX, maxY - minY) / 10) * 10, angle };
-    return create({ ...fresh, form: without({ ...fresh.form, bend, holes: undefined, lines: undefined, ...traced } as SheetForm) }); // prettier-ignore
+    return create({
+      ...fresh,
+      form: without({ ...fresh.form, bend, holes: undefined, lines: undefined, ...traced } as SheetForm),
+    });
   }
 
   /** A new piece from one outline to another: the rim as it was traced, the foot the same, smaller. */
   function beginPlan(rim: DrawnPlan): Promise<Design | null> {
-    const fresh = freshTarget('loft', { name: freshName('loft'), like: designs.value[0]?.target ?? null, wall: usualWall() }); // prettier-ignore
+    const fresh = freshTarget('loft', {
+      name: freshName('loft'),
+      like: designs.value[0]?.target ?? null,
+      wall: usualWall(),
+    });
     if (fresh.form.kind !== 'loft') return Promise.resolve(null);
     return create({ ...fresh, form: { ...fresh.form, rim, foot: planShrunk(rim) } });
   }

@@ -13,7 +13,14 @@ import { offcutName, offcutUses } from '../../core/studio/slabPlan/offcutUses.ts
 import { quickPlan, slabOf } from '../../core/studio/slabPlan/quickPlan.ts';
 import type { SlabNeeded } from '../../core/bench/slab/slabNeeded.ts';
 import type { Locked } from '../../core/studio/slabPlan/planSlabs.ts';
-import { DEFAULT_PLAN, planGroups, planSum, type BatchPiece, type PlannedSlab, type PlanRules } from '../../core/studio/slabPlan/slabPlan.ts'; // prettier-ignore
+import {
+  DEFAULT_PLAN,
+  planGroups,
+  planSum,
+  type BatchPiece,
+  type PlannedSlab,
+  type PlanRules,
+} from '../../core/studio/slabPlan/slabPlan.ts';
 import { useBench } from './bench.ts';
 import { usePiece } from './piece.ts';
 import { usePlans } from './records.ts';
@@ -39,12 +46,24 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   const kept = computed(() => own.value.find((one) => one.id === chosen.value) ?? own.value[0]);
   const plan = computed<KeptPlan>(
     () =>
-      kept.value?.body ?? draft.value ?? { name: piece.beside.target.name || 'Plan', design: id.value, pieces: [{ design: id.value, count: 1 }], ...DEFAULT_PLAN, slabs: [] }, // prettier-ignore
+      kept.value?.body ??
+      draft.value ?? {
+        name: piece.beside.target.name || 'Plan',
+        design: id.value,
+        pieces: [{ design: id.value, count: 1 }],
+        ...DEFAULT_PLAN,
+        slabs: [],
+      },
   );
   const targetOf = (design: string): Target | undefined =>
     design === id.value ? piece.beside.target : shelf.designs.find((one) => one.id === design)?.target;
   const greatest = computed(() => bench.slab);
-  const rules = computed<PlanRules>(() => ({ ...greatest.value, gap: plan.value.gap, margin: plan.value.margin, alongRoll: plan.value.alongRoll })); // prettier-ignore
+  const rules = computed<PlanRules>(() => ({
+    ...greatest.value,
+    gap: plan.value.gap,
+    margin: plan.value.margin,
+    alongRoll: plan.value.alongRoll,
+  }));
   const batch = computed<readonly BatchPiece[]>(() =>
     plan.value.pieces.flatMap(({ design, count }) => {
       const target = targetOf(design);
@@ -52,8 +71,15 @@ export const useSlabPlan = defineStore('slab-plan', () => {
     }),
   );
   const groups = computed(() => planGroups(batch.value, rules.value));
-  const outlines = computed(() => new Map<string, Outline>(groups.value.flatMap(({ parts }) => parts.map(({ id: part, outline }) => [part, outline] as const)))); // prettier-ignore
-  const parts = computed(() => new Map(groups.value.flatMap((group) => group.parts.map((part) => [part.id, part] as const)))); // prettier-ignore
+  const outlines = computed(
+    () =>
+      new Map<string, Outline>(
+        groups.value.flatMap(({ parts }) => parts.map(({ id: part, outline }) => [part, outline] as const)),
+      ),
+  );
+  const parts = computed(
+    () => new Map(groups.value.flatMap((group) => group.parts.map((part) => [part.id, part] as const))),
+  );
 
   /** Slabs whose parts are those of the batch as it is now; a plan of other parts is of no use any more. */
   const slabs = computed<readonly KeptSlab[]>(() => {
@@ -71,10 +97,20 @@ export const useSlabPlan = defineStore('slab-plan', () => {
       const { margin } = rules.value;
       const group = groups.value.find(({ thickness }) => thickness === slab.thickness);
       const box = laidBox(slab.placements, outlines.value);
-      const room = { width: rules.value.width - 2 * margin, length: rules.value.length - 2 * margin, gap: group?.gap ?? plan.value.gap }; // prettier-ignore
+      const room = {
+        width: rules.value.width - 2 * margin,
+        length: rules.value.length - 2 * margin,
+        gap: group?.gap ?? plan.value.gap,
+      };
       const length = box.maxY + 2 * margin;
       const width = box.maxX + 2 * margin;
-      return { ...slab, length, width, room, faults: making.value ? null : laidFaults(slab.placements, outlines.value, room) }; // prettier-ignore
+      return {
+        ...slab,
+        length,
+        width,
+        room,
+        faults: making.value ? null : laidFaults(slab.placements, outlines.value, room),
+      };
     }),
   );
   /** What is left on each slab, named right through the plan, and what it is given to; nothing while the plan is made. */
@@ -86,7 +122,11 @@ export const useSlabPlan = defineStore('slab-plan', () => {
       const room = { width: slab.width - 2 * margin, length: slab.length - 2 * margin, gap };
       const cuts = offcutsOf(slab.placements, outlines.value, room);
       const here = groups.value.find(({ thickness }) => thickness === slab.thickness)?.parts ?? [];
-      const small = here.map(({ name, piece: of, part, outline }) => ({ name: `${name.toLowerCase()}, ${of}`, part, outline })); // prettier-ignore
+      const small = here.map(({ name, piece: of, part, outline }) => ({
+        name: `${name.toLowerCase()}, ${of}`,
+        part,
+        outline,
+      }));
       const uses = offcutUses(cuts, small, gap);
       // What nothing can be cut from is trimming, and has no name.
       return cuts.flatMap((cut, index) => {
@@ -161,7 +201,12 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   /** Takes slabs as the worker finds them, keeping what was locked. */
   function show(found: readonly PlannedSlab[], locked: readonly Locked[]): void {
     const isLocked = ({ id: part, x, y, turn }: KeptPlacement) =>
-      locked.some(({ placement: at }) => at.id === part && Math.hypot(at.x - x, at.y - y) < 1e-6 && Math.abs(((at.turn - turn + 540) % 360) - 180) < 1e-6); // prettier-ignore
+      locked.some(
+        ({ placement: at }) =>
+          at.id === part &&
+          Math.hypot(at.x - x, at.y - y) < 1e-6 &&
+          Math.abs(((at.turn - turn + 540) % 360) - 180) < 1e-6,
+      );
     live.value = found.map(({ thickness, placements }) => ({
       thickness,
       placements: placements.map((one) => (isLocked(one) ? { ...one, locked: true } : one)),
@@ -188,9 +233,13 @@ export const useSlabPlan = defineStore('slab-plan', () => {
 
   /** Changes one placement by hand. */
   function move(slab: number, index: number, change: Partial<KeptPlacement>, group: string | null): void {
-    const next = slabs.value.map(
-      (one, at) =>
-      at === slab ? { ...one, placements: one.placements.map((place, here) => (here === index ? { ...place, ...change } : place)) } : one, // prettier-ignore
+    const next = slabs.value.map((one, at) =>
+      at === slab
+        ? {
+            ...one,
+            placements: one.placements.map((place, here) => (here === index ? { ...place, ...change } : place)),
+          }
+        : one,
     );
     put({ slabs: next }, group);
   }

@@ -34,5 +34,6 @@ port.onmessage = ({ data: { task, now } }) => {
   const laid = layOrder(task, { random: seeded(1), rounds: ROUNDS, going: within(LAY) });
   const over = makesIt(laid);
   port.postMessage({ kind: 'laid', laid, over });
-  if (!over) port.postMessage({ kind: 'helps', helps: whatHelps(task, now, { random: seeded(1), going: within(HELP) }) }); // prettier-ignore
+  if (!over)
+    port.postMessage({ kind: 'helps', helps: whatHelps(task, now, { random: seeded(1), going: within(HELP) }) });
 };

@@ -16,7 +16,12 @@ describe('work for the worker', () => {
   it.each([
     ['no volume', targetWith(), { kind: 'capacity', ml: -1, keep: 'height' }, /more than 0/],
     ['a hole less than its room', targetWith(), { kind: 'hole', diameter: 1, clearance: 2, keep: 'height' }, /larger/],
-    ['a round cutter for a box', level({ kind: 'box', length: 90, width: 80, height: 60 }), { kind: 'cutter', diameter: 75 }, /round bases/], // prettier-ignore
+    [
+      'a round cutter for a box',
+      level({ kind: 'box', length: 90, width: 80, height: 60 }),
+      { kind: 'cutter', diameter: 75 },
+      /round bases/,
+    ],
     ['a slab narrower than the wall', targetWith(), { kind: 'pieces', slab: { length: 160, width: 50 } }, /no number/],
   ] as const)('says why there is none for %s', (_, target, work, rule) => {
     const reply = solveWork(target, work);

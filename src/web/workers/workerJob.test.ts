@@ -18,7 +18,12 @@ function shop(stays?: number) {
     return worker;
   };
   const tell = (at: number, data: Reply) => made[at]?.onmessage?.call(made[at] as never, { data } as MessageEvent);
-  const job = workerJob<string, Reply>({ make, ends: ({ kind }) => kind === 'done', broken: { kind: 'broken' }, ...(stays !== undefined && { stays }) }); // prettier-ignore
+  const job = workerJob<string, Reply>({
+    make,
+    ends: ({ kind }) => kind === 'done',
+    broken: { kind: 'broken' },
+    ...(stays !== undefined && { stays }),
+  });
   return { job, made, tell };
 }
 

@@ -42,11 +42,30 @@ function acrossOf(cloud: readonly (readonly [number, number, number])[]): number
 const KINDS: Readonly<Record<string, (between: (low: number, high: number) => number) => Form>> = {
   cylinder: (b) => ({ kind: 'cylinder', diameter: b(60, 140), height: b(90, 140) }),
   taper: (b) => ({ kind: 'taper', rim: b(60, 140), foot: b(60, 140), height: b(90, 140) }),
-  stack: (b) => ({ kind: 'stack', profile: [[0, b(60, 90)], [b(40, 60), b(70, 120)], [b(100, 140), b(60, 120)]] }), // prettier-ignore
+  stack: (b) => ({
+    kind: 'stack',
+    profile: [
+      [0, b(60, 90)],
+      [b(40, 60), b(70, 120)],
+      [b(100, 140), b(60, 120)],
+    ],
+  }),
   oval: (b) => ({ kind: 'oval', length: b(70, 160), width: b(70, 160), height: b(90, 140) }),
-  facet: (b) => ({ kind: 'facet', sides: Math.floor(b(3, 9)), rim: b(80, 120), foot: b(70, 120), height: b(90, 140), fold: 'separate' }), // prettier-ignore
+  facet: (b) => ({
+    kind: 'facet',
+    sides: Math.floor(b(3, 9)),
+    rim: b(80, 120),
+    foot: b(70, 120),
+    height: b(90, 140),
+    fold: 'separate',
+  }),
   box: (b) => ({ kind: 'box', length: b(60, 140), width: b(60, 140), height: b(90, 140) }),
-  loft: (b) => ({ kind: 'loft', rim: { kind: 'rounded', length: b(70, 130), width: b(70, 130), corner: b(12, 30) }, foot: { kind: 'ellipse', length: b(70, 130), width: b(70, 130), at: [b(-15, 15), b(-15, 15)] }, height: b(90, 140) }), // prettier-ignore
+  loft: (b) => ({
+    kind: 'loft',
+    rim: { kind: 'rounded', length: b(70, 130), width: b(70, 130), corner: b(12, 30) },
+    foot: { kind: 'ellipse', length: b(70, 130), width: b(70, 130), at: [b(-15, 15), b(-15, 15)] },
+    height: b(90, 140),
+  }),
 };
 
 describe('what a hole must take of a piece', () => {
@@ -62,8 +81,19 @@ describe('what a hole must take of a piece', () => {
       const round = ['cylinder', 'taper', 'stack'].includes(form.kind);
       const wide = form.kind === 'stack' ? 125 : 145;
       const target: Target = {
-        ...level(form, { seam: { kind: 'butt', panels: 1 } as never, clay: { shrinkage: between(0, 0.15) }, slab: { wall: 5, base: 5 } }), // prettier-ignore
-        ...(tried % 2 === 1 && { handle: { ...DEFAULT_HANDLE, projection: between(30, 45) }, marks: { places: [{ kind: 'handle', at: round || form.kind === 'box' || form.kind === 'facet' ? 0 : between(0, 360) }] } }), // prettier-ignore
+        ...level(form, {
+          seam: { kind: 'butt', panels: 1 } as never,
+          clay: { shrinkage: between(0, 0.15) },
+          slab: { wall: 5, base: 5 },
+        }),
+        ...(tried % 2 === 1 && {
+          handle: { ...DEFAULT_HANDLE, projection: between(30, 45) },
+          marks: {
+            places: [
+              { kind: 'handle', at: round || form.kind === 'box' || form.kind === 'facet' ? 0 : between(0, 360) },
+            ],
+          },
+        }),
         ...(tried % 4 > 1 && { lid: { ...DEFAULT_LID, overhang: between(0, 8) } }),
         ...(round && { belly: { diameter: wide, at: between(30, 70) } }),
       };

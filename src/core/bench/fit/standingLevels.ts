@@ -93,7 +93,9 @@ function lugLevels(target: Target, lift: number): StandingLevel[] {
   if (!made) return [];
   const s = target.clay.shrinkage;
   return [made.bottom, made.top].map((z) => {
-    const points = made.angles.flatMap((_, turn) => lugPoints(made, turn)).map(([x, y]): PlanPoint => [firedLength(x, s), firedLength(y, s)]); // prettier-ignore
+    const points = made.angles
+      .flatMap((_, turn) => lugPoints(made, turn))
+      .map(([x, y]): PlanPoint => [firedLength(x, s), firedLength(y, s)]);
     return { z: firedLength(z, s) + lift, of: 'lug' as const, points };
   });
 }
@@ -143,8 +145,15 @@ export const standingLevels = once((target: Target): StandingLevels => {
         return { z, of: 'wall', points: wallAt(z) };
       });
   // A level flange beyond a mould's rim is not part of its mesh.
-  if (cloud && isDraped(target)) walls.push({ z: firedLength(standing.height, s), of: 'wall', points: wallAt(firedLength(standing.height, s)) }); // prettier-ignore
-  const levels = [...walls, ...handleLevels(target, standing, lift), ...lugLevels(target, lift), ...lidLevels(target, standing, lift), ...knobLevels(target, standing, lift)]; // prettier-ignore
+  if (cloud && isDraped(target))
+    walls.push({ z: firedLength(standing.height, s), of: 'wall', points: wallAt(firedLength(standing.height, s)) });
+  const levels = [
+    ...walls,
+    ...handleLevels(target, standing, lift),
+    ...lugLevels(target, lift),
+    ...lidLevels(target, standing, lift),
+    ...knobLevels(target, standing, lift),
+  ];
   levels.sort((one, other) => one.z - other.z);
   return { levels, wallAt, height: levels.at(-1)?.z ?? 0 };
 });

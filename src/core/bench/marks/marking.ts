@@ -40,7 +40,12 @@ export function joinsOf(
 ): readonly { readonly z: number; readonly lean: number }[] {
   const { handle, lugs } = additionsOf(target);
   const { shrinkage } = target.clay;
-  if (kind === 'handle' && handle) return [handle.curve.from, handle.curve.to].map((at) => ({ z: wetLength(at, shrinkage), lean: handle.wall.leanAt(at) })); // prettier-ignore
-  if (kind === 'lug' && lugs) return [lugs.top, lugs.bottom].map((z) => ({ z, lean: lugs.wall.leanAt(firedLength(z, shrinkage)) })); // prettier-ignore
+  if (kind === 'handle' && handle)
+    return [handle.curve.from, handle.curve.to].map((at) => ({
+      z: wetLength(at, shrinkage),
+      lean: handle.wall.leanAt(at),
+    }));
+  if (kind === 'lug' && lugs)
+    return [lugs.top, lugs.bottom].map((z) => ({ z, lean: lugs.wall.leanAt(firedLength(z, shrinkage)) }));
   return [];
 }

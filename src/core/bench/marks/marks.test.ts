@@ -8,15 +8,36 @@ import { panelCount } from './marking.ts';
 import type { Point } from '../../geometry/point.ts';
 
 const TAPER: Form = { kind: 'taper', rim: 120, foot: 80, height: 90 };
-const STACK: Form = { kind: 'stack', profile: [[0, 60], [70, 95], [150, 45]] }; // prettier-ignore
-const LOFT: Form = { kind: 'loft', rim: { kind: 'ellipse', length: 150, width: 100 }, foot: { kind: 'circle', diameter: 80 }, height: 70 }; // prettier-ignore
+const STACK: Form = {
+  kind: 'stack',
+  profile: [
+    [0, 60],
+    [70, 95],
+    [150, 45],
+  ],
+};
+const LOFT: Form = {
+  kind: 'loft',
+  rim: { kind: 'ellipse', length: 150, width: 100 },
+  foot: { kind: 'circle', diameter: 80 },
+  height: 70,
+};
 const OVAL: Form = { kind: 'oval', length: 150, width: 100, height: 60 };
 const CYLINDER: Form = { kind: 'cylinder', diameter: 84, height: 110 };
 
 type Line = Extract<Mark, { kind: 'line' }>;
-const marked = (form: Form, marks: WallMarks, more: Parameters<typeof level>[1] = {}): Target => ({ ...level(form, more), marks }); // prettier-ignore
+const marked = (form: Form, marks: WallMarks, more: Parameters<typeof level>[1] = {}): Target => ({
+  ...level(form, more),
+  marks,
+});
 const corners = ({ outline, leans }: Part): Point[] =>
-  ['left', 'right'].flatMap((edge) => leans.filter((lean) => lean.edge === edge).flatMap(({ from, to }) => [outline[from], outline[to % outline.length]].map((at): Point => [at?.[0] ?? 0, at?.[1] ?? 0]))); // prettier-ignore
+  ['left', 'right'].flatMap((edge) =>
+    leans
+      .filter((lean) => lean.edge === edge)
+      .flatMap(({ from, to }) =>
+        [outline[from], outline[to % outline.length]].map((at): Point => [at?.[0] ?? 0, at?.[1] ?? 0]),
+      ),
+  );
 
 /** How far round the rim from the first seam, anticlockwise from above, the place is that is marked on one of some pieces (mm). */
 function alongRim(parts: readonly Part[], panels: number): number {
@@ -76,7 +97,18 @@ describe.each(['inside', 'outside'] as const)('marks with the %s up', (faceUp) =
   });
 
   it.each([CYLINDER, OVAL, LOFT])('set a pair of handles just across, on %j', (form) => {
-    const [wall] = walls(marked(form, { places: [{ kind: 'handle', at: 90 }, { kind: 'handle', at: 270 }] }, { slab })); // prettier-ignore
+    const [wall] = walls(
+      marked(
+        form,
+        {
+          places: [
+            { kind: 'handle', at: 90 },
+            { kind: 'handle', at: 270 },
+          ],
+        },
+        { slab },
+      ),
+    );
     const [one, other] = lines(wall, 'place');
     const [centre] = lines(wall, 'centre');
     const middle = centre?.to ?? [0, 0];
@@ -85,14 +117,19 @@ describe.each(['inside', 'outside'] as const)('marks with the %s up', (faceUp) =
     expect((one?.to[0] ?? 0) < (other?.to[0] ?? 0)).toBe(faceUp === 'outside');
   });
 
-  it.each([TAPER, OVAL, LOFT, { ...LOFT, rim: { kind: 'rounded', length: 150, width: 90, corner: 30 } } as Form])('keep the middle line in the middle with spare at both ends, of %j', (form) => {
-    const seam = { kind: 'cut-in-place', margin: 15, panels: 1 } as const;
-    const [wall, plain] = [seam, { kind: 'butt', panels: 1 } as const].map((one) => walls(level(form, { slab, seam: one as never }))[0]);
-    const [spare] = lines(wall, 'centre');
-    const [bare] = lines(plain, 'centre');
-    const middle = (part: Part | undefined) => corners(part as Part).reduce((sum, [x]) => sum + x / 4, 0);
-    expect(Math.abs((spare?.from[0] ?? 0) - middle(wall) - ((bare?.from[0] ?? 0) - middle(plain)))).toBeLessThan(0.3);
-  }); // prettier-ignore
+  it.each([TAPER, OVAL, LOFT, { ...LOFT, rim: { kind: 'rounded', length: 150, width: 90, corner: 30 } } as Form])(
+    'keep the middle line in the middle with spare at both ends, of %j',
+    (form) => {
+      const seam = { kind: 'cut-in-place', margin: 15, panels: 1 } as const;
+      const [wall, plain] = [seam, { kind: 'butt', panels: 1 } as const].map(
+        (one) => walls(level(form, { slab, seam: one as never }))[0],
+      );
+      const [spare] = lines(wall, 'centre');
+      const [bare] = lines(plain, 'centre');
+      const middle = (part: Part | undefined) => corners(part as Part).reduce((sum, [x]) => sum + x / 4, 0);
+      expect(Math.abs((spare?.from[0] ?? 0) - middle(wall) - ((bare?.from[0] ?? 0) - middle(plain)))).toBeLessThan(0.3);
+    },
+  );
 
   it.each<[string, Form, number]>([
     ['oval', OVAL, 3],
@@ -109,12 +146,17 @@ describe.each(['inside', 'outside'] as const)('marks with the %s up', (faceUp) =
   });
 
   it('keep clear of what a seam adds', () => {
-    for (const seam of [{ kind: 'lap', overlap: 20, panels: 1 }, { kind: 'cut-in-place', margin: 15, panels: 1 }] as const) {
+    for (const seam of [
+      { kind: 'lap', overlap: 20, panels: 1 },
+      { kind: 'cut-in-place', margin: 15, panels: 1 },
+    ] as const) {
       const [wall] = walls(marked(CYLINDER, { panels: { count: 4 } }, { slab, seam }));
-      const xs = lines(wall, 'panel').map(({ from }) => from[0]).sort((a, b) => a - b); // prettier-ignore
+      const xs = lines(wall, 'panel')
+        .map(({ from }) => from[0])
+        .sort((a, b) => a - b);
       const start = seam.kind === 'cut-in-place' ? 15 : faceUp === 'inside' ? 20 : 0;
       xs.forEach((x, index) => expect(x).toBeCloseTo(start + ((index + 1) * 281.0297) / 4, 3));
-    } // prettier-ignore
+    }
   });
 });
 
@@ -180,21 +222,32 @@ describe('marks', () => {
       expect(figures[0]).not.toBe(figures[2]);
     }
     // On the flat sides of a square rim the lean is one, whichever way round; the corners differ.
-    const square: Form = { kind: 'loft', rim: { kind: 'rounded', length: 170, width: 170, corner: 36 }, foot: { kind: 'circle', diameter: 96 }, height: 74 }; // prettier-ignore
-    const texts = ['inside', 'outside'].map(
-      (faceUp) =>
-      (walls(level(square, { slab: { faceUp: faceUp as 'inside' } }))[0]?.marks ?? []).flatMap((mark) => (mark.kind === 'lean' ? [mark.text] : [])), // prettier-ignore
+    const square: Form = {
+      kind: 'loft',
+      rim: { kind: 'rounded', length: 170, width: 170, corner: 36 },
+      foot: { kind: 'circle', diameter: 96 },
+      height: 74,
+    };
+    const texts = ['inside', 'outside'].map((faceUp) =>
+      (walls(level(square, { slab: { faceUp: faceUp as 'inside' } }))[0]?.marks ?? []).flatMap((mark) =>
+        mark.kind === 'lean' ? [mark.text] : [],
+      ),
     );
-    for (const written of texts) for (const edge of [written.slice(0, 6), written.slice(6)]) expect(edge).toEqual([...edge].reverse()); // prettier-ignore
+    for (const written of texts)
+      for (const edge of [written.slice(0, 6), written.slice(6)]) expect(edge).toEqual([...edge].reverse());
     expect(walls(level(TAPER))[0]?.marks.some(({ kind }) => kind === 'lean')).toBe(false);
   });
 
   it('letter the seams and draw the middle of lofts and panels too', () => {
-    for (const form of [LOFT, { kind: 'box', length: 120, width: 80, height: 60 }, { kind: 'facet', sides: 6, rim: 80, foot: 64, height: 90, fold: 'separate' }] satisfies Form[]) {
+    for (const form of [
+      LOFT,
+      { kind: 'box', length: 120, width: 80, height: 60 },
+      { kind: 'facet', sides: 6, rim: 80, foot: 64, height: 90, fold: 'separate' },
+    ] satisfies Form[]) {
       for (const wall of walls(level(form))) {
         expect(lines(wall, 'centre')).toHaveLength(1);
         expect(wall.marks.filter(({ kind }) => kind === 'letter')).toHaveLength(2);
       }
-    } // prettier-ignore
+    }
   });
 });

@@ -139,10 +139,14 @@ const ONE_LINE = 0.5;
 
 /** The marks of a part without a middle line on which a place is marked: two lines would compete. */
 function unhidden(marks: readonly Mark[], added: readonly Mark[]): Mark[] {
-  const near = (a: readonly [number, number], b: readonly [number, number]) => Math.hypot(a[0] - b[0], a[1] - b[1]) < ONE_LINE; // prettier-ignore
+  const near = (a: readonly [number, number], b: readonly [number, number]) =>
+    Math.hypot(a[0] - b[0], a[1] - b[1]) < ONE_LINE;
   return marks.filter((mark) => {
     if (mark.kind !== 'line' || mark.name !== 'centre') return true;
-    return !added.some((other) => other.kind === 'line' && other.name === 'place' && near(other.from, mark.from) && near(other.to, mark.to)); // prettier-ignore
+    return !added.some(
+      (other) =>
+        other.kind === 'line' && other.name === 'place' && near(other.from, mark.from) && near(other.to, mark.to),
+    );
   });
 }
 
@@ -152,9 +156,14 @@ function unhidden(marks: readonly Mark[], added: readonly Mark[]): Mark[] {
  */
 export function markedParts(target: Target, { parts, placeAt, shareAt, numbers, panels }: DevelopedForm): Part[] {
   const { marks = {}, seam, form } = target;
-  if (panels) return parts.map((part) => (part.role === 'base' ? withFeet(part, target) : withPanelMarks(part, panels, target))); // prettier-ignore
+  if (panels)
+    return parts.map((part) => (part.role === 'base' ? withFeet(part, target) : withPanelMarks(part, panels, target)));
   const walls = parts.filter(({ role }) => role === 'wall');
-  const girth = Math.max(numbers.wrapLength ?? 0, numbers.girthRim ?? 0, ...(numbers.bands ?? []).map((band) => band.girthRim)); // prettier-ignore
+  const girth = Math.max(
+    numbers.wrapLength ?? 0,
+    numbers.girthRim ?? 0,
+    ...(numbers.bands ?? []).map((band) => band.girthRim),
+  );
   return parts.map((part) => {
     const index = walls.indexOf(part);
     const lines = index < 0 ? null : wallLines(part);
@@ -167,7 +176,8 @@ export function markedParts(target: Target, { parts, placeAt, shareAt, numbers, 
     if (marks.panels) {
       const count = panelCount(marks.panels, girth, seam.panels);
       added.push(...(shareAt ? sharedLines(lines, count, index, shareAt) : panelLines(lines, count / seam.panels)));
-      if (marks.panels.marked === 'every-other') added.push(...(shareAt ? sharedSigns(lines, count, index, shareAt) : panelSigns(lines, count / seam.panels))); // prettier-ignore
+      if (marks.panels.marked === 'every-other')
+        added.push(...(shareAt ? sharedSigns(lines, count, index, shareAt) : panelSigns(lines, count / seam.panels)));
     }
     const wallPlace = (at: number) => (placeAt ? placeAt(at) : roundPlace(at, band, seam.panels));
     for (const joined of placesOf(target)) {
@@ -184,10 +194,19 @@ export function markedParts(target: Target, { parts, placeAt, shareAt, numbers, 
       const place = wallPlace(textAt.at);
       const here = lofted ? place.piece === index : index === 0;
       const note = part.count > 1 ? `, on piece ${place.piece + 1}` : '';
-      if (here) added.push({ kind: 'words', at: between(lines.at('foot', place.foot), lines.at('rim', place.rim), textAt.up), text: `${marks.text}${note}` }); // prettier-ignore
+      if (here)
+        added.push({
+          kind: 'words',
+          at: between(lines.at('foot', place.foot), lines.at('rim', place.rim), textAt.up),
+          text: `${marks.text}${note}`,
+        });
     } else if (marks.text && index === 0) {
       const box = bounds(part.outline);
-      added.push({ kind: 'words', at: between(lines.at('foot', 0.5), lines.at('rim', 0.5), Math.min(0.2, 12 / (box.maxY - box.minY) + 0.08)), text: marks.text }); // prettier-ignore
+      added.push({
+        kind: 'words',
+        at: between(lines.at('foot', 0.5), lines.at('rim', 0.5), Math.min(0.2, 12 / (box.maxY - box.minY) + 0.08)),
+        text: marks.text,
+      });
     }
     return added.length > 0 ? { ...part, marks: [...unhidden(part.marks, added), ...added] } : part;
   });

@@ -38,10 +38,14 @@ function outside(part: Part, [x, y]: Point): number {
 
 const FULL: WallMarks = {
   panels: { count: 18 },
-  places: [{ kind: 'handle', at: 330 }, { kind: 'spout', at: 147 }, { kind: 'handle', at: 60 }],
+  places: [
+    { kind: 'handle', at: 330 },
+    { kind: 'spout', at: 147 },
+    { kind: 'handle', at: 60 },
+  ],
   repeat: 9,
   text: 'dining car',
-}; // prettier-ignore
+};
 
 describe.each<Face>(['inside', 'outside'])('marks on flat panels, %s up', (faceUp) => {
   const slab = { faceUp };
@@ -84,10 +88,20 @@ describe.each<Face>(['inside', 'outside'])('marks on flat panels, %s up', (faceU
     expect(words(walls(HEX, places(0, 180), { slab })[0])).toEqual(['handle, on panels 1 and 4']);
     expect(words(walls(BOX, places(90, 270), { slab })[0])).toEqual(['handle, on each']);
     expect(words(walls(BOX, places(90, 270), { slab })[1])).toEqual([]);
-    expect(words(walls(HEX, { places: [{ kind: 'handle', at: 0 }, { kind: 'spout', at: 180 }] }, { slab })[0])).toEqual([
-      'handle, on panel 1',
-      'spout, on panel 4',
-    ]); // prettier-ignore
+    expect(
+      words(
+        walls(
+          HEX,
+          {
+            places: [
+              { kind: 'handle', at: 0 },
+              { kind: 'spout', at: 180 },
+            ],
+          },
+          { slab },
+        )[0],
+      ),
+    ).toEqual(['handle, on panel 1', 'spout, on panel 4']);
   });
 
   it('put a place on a strip at its panel, where a ray from the axis meets it', () => {
@@ -114,7 +128,10 @@ describe.each<Face>(['inside', 'outside'])('marks on flat panels, %s up', (faceU
 
   it('count the repeats of each panel over its outer face', () => {
     const { repeats = [] } = develop({ ...level(HEX, { slab }), marks: { repeat: 9 } });
-    expect(repeats.map(({ part, edge }) => [part, edge])).toEqual([['panel', 'rim'], ['panel', 'foot']]); // prettier-ignore
+    expect(repeats.map(({ part, edge }) => [part, edge])).toEqual([
+      ['panel', 'rim'],
+      ['panel', 'foot'],
+    ]);
     const width = (across: number) => (across * Math.tan(Math.PI / 6)) / (1 - 0.12);
     for (const { edge, length, count, give } of repeats) {
       if (edge === 'rim') expect(length).toBeCloseTo(width(90), 6);

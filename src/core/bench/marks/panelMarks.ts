@@ -56,7 +56,6 @@ function upLine(
   rim: number,
   from = 0,
 ): Mark {
-  // prettier-ignore
   const { low, high } = heightsUp(panel);
   const at = (y: number) => {
     const x = foot + ((rim - foot) * y) / panel.slant;
@@ -119,7 +118,10 @@ function alikes(part: Part, panels: readonly LaidPanel[], target: Target): Alike
     const at = onPanels(panels, place.at);
     if (!at || at.panel.part !== part.id) continue;
     const same = found.find(
-      (one) => part.count > 1 && one.word === word && Math.abs(one.at.foot - at.foot) + Math.abs(one.at.rim - at.rim) < LENGTH_TOLERANCE, // prettier-ignore
+      (one) =>
+        part.count > 1 &&
+        one.word === word &&
+        Math.abs(one.at.foot - at.foot) + Math.abs(one.at.rim - at.rim) < LENGTH_TOLERANCE,
     );
     if (same) same.copies.add(at.panel.copy);
     else found.push({ kind, word, at, copies: new Set([at.panel.copy]) });
@@ -133,7 +135,9 @@ function onWhich(part: Part, copies: ReadonlySet<number>, alone: boolean): strin
   if (copies.size === part.count) return ', on each';
   if (alone && copies.size === 1) return `, on 1 of ${part.count}`;
   const names = [...copies].sort((one, other) => one - other).map((copy) => copy + 1);
-  return names.length === 1 ? `, on panel ${names[0] ?? 1}` : `, on panels ${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`; // prettier-ignore
+  return names.length === 1
+    ? `, on panel ${names[0] ?? 1}`
+    : `, on panels ${names.slice(0, -1).join(', ')} and ${names.at(-1) ?? ''}`;
 }
 
 /** Position of the words of a place: beside it, clear of the sides. */

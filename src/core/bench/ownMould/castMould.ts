@@ -35,7 +35,9 @@ const STRAIGHT = 0.02;
 function sectionOf(moved: MovedMould, phi: number): (readonly [out: number, z: number])[] {
   const bearing = moved.facing(phi);
   const flat = ([x, y, z]: Point3) => [x * Math.cos(phi) + y * Math.sin(phi), z] as const;
-  const turn = moved.turning ? Array.from({ length: SECTION / 3 }, (_, index) => flat(moved.edgeAt(bearing, index / (SECTION / 3)))) : []; // prettier-ignore
+  const turn = moved.turning
+    ? Array.from({ length: SECTION / 3 }, (_, index) => flat(moved.edgeAt(bearing, index / (SECTION / 3))))
+    : [];
   const wall = Array.from({ length: SECTION + 1 }, (_, index) => flat(moved.wallAt(bearing, index / SECTION)));
   return [...turn, ...wall];
 }
@@ -48,7 +50,8 @@ function wallOf(section: Section): Pick<MouldForm, 'wall' | 'profile'> {
   const [[x0, z0], [x1, z1]] = ends(section);
   const [across, up] = [x1 - x0, z1 - z0];
   const long = Math.hypot(across, up);
-  if (section.every(([x, z]) => Math.abs((x - x0) * up - (z - z0) * across) / long < STRAIGHT)) return { wall: 'straight' }; // prettier-ignore
+  if (section.every(([x, z]) => Math.abs((x - x0) * up - (z - z0) * across) / long < STRAIGHT))
+    return { wall: 'straight' };
   let [low, out] = [0, 0];
   const profile = section.map(([x, z], index): readonly [number, number] => {
     if (index === section.length - 1) return [1, 1];
@@ -84,7 +87,13 @@ function faceForm(form: MouldForm, offset: number): { readonly form: MouldForm; 
     return { form: next, off: isRound(form) ? 0 : offBy(next, moved) };
   }
   const foot = form.foot ? grown(form.foot, x0) : undefined;
-  const next: MouldForm = { ...bare, ...wallOf(section), rim: grown(form.rim, x1), ...(foot && { foot }), depth: z1 - z0 }; // prettier-ignore
+  const next: MouldForm = {
+    ...bare,
+    ...wallOf(section),
+    rim: grown(form.rim, x1),
+    ...(foot && { foot }),
+    depth: z1 - z0,
+  };
   return { form: next, off: offBy(next, moved) };
 }
 

@@ -17,7 +17,14 @@ const draped = (form: Omit<MouldForm, 'kind' | 'margin'>): DrapedTarget => {
   if (!isDraped(target)) throw new TypeError('not draped');
   return target;
 };
-const TRAY = draped({ rim: { kind: 'rounded', length: 320, width: 210, corner: 50 }, foot: { kind: 'rounded', length: 260, width: 150, corner: 30 }, depth: 32, wall: 'straight', side: 'hump', cloth: 0.5 }); // prettier-ignore
+const TRAY = draped({
+  rim: { kind: 'rounded', length: 320, width: 210, corner: 50 },
+  foot: { kind: 'rounded', length: 260, width: 150, corner: 30 },
+  depth: 32,
+  wall: 'straight',
+  side: 'hump',
+  cloth: 0.5,
+});
 const BOWL = draped({ rim: { kind: 'circle', diameter: 200 }, depth: 90, wall: 'dome', side: 'hump' });
 
 describe('both ways between a mould and its piece', () => {
@@ -37,7 +44,10 @@ describe('both ways between a mould and its piece', () => {
   it('the face that touches has the mould’s own size, fired', () => {
     const slump = { ...TRAY, form: { ...TRAY.form, side: 'slump', cloth: 0 } } as DrapedTarget;
     expect(formedSize(slump, 'length')).toBeCloseTo(320 * 0.88, 6);
-    const { mouth } = kindOf({ ...TRAY, form: { ...TRAY.form, cloth: 0 } } as DrapedTarget).standing({ ...TRAY, form: { ...TRAY.form, cloth: 0 } } as DrapedTarget); // prettier-ignore
+    const { mouth } = kindOf({ ...TRAY, form: { ...TRAY.form, cloth: 0 } } as DrapedTarget).standing({
+      ...TRAY,
+      form: { ...TRAY.form, cloth: 0 },
+    } as DrapedTarget);
     expect(mouth[0] * 0.88).toBeCloseTo(320 * 0.88, 6);
   });
 });
@@ -77,7 +87,15 @@ describe('pieces from sections', () => {
 });
 
 describe('what is left on and what the mould is', () => {
-  const tray: MouldForm = { kind: 'mould', rim: { kind: 'circle', diameter: 220 }, foot: { kind: 'circle', diameter: 150 }, depth: 30, wall: 'curved', side: 'slump', margin: 15 }; // prettier-ignore
+  const tray: MouldForm = {
+    kind: 'mould',
+    rim: { kind: 'circle', diameter: 220 },
+    foot: { kind: 'circle', diameter: 150 },
+    depth: 30,
+    wall: 'curved',
+    side: 'slump',
+    margin: 15,
+  };
   const target = (form: MouldForm): DrapedTarget => ({ ...newTarget('tray'), form }) as DrapedTarget;
 
   it('a flange makes piece and blank wider, is weighed, and its bend is marked', () => {
@@ -99,7 +117,8 @@ describe('what is left on and what the mould is', () => {
   });
 
   it('a mould of soft clay is told to stiffen first', () => {
-    const codes = (state: 'soft' | 'dry') => develop(target({ ...tray, own: { shrinkage: 0.05, casts: 1, state } })).checks.map(({ code }) => code); // prettier-ignore
+    const codes = (state: 'soft' | 'dry') =>
+      develop(target({ ...tray, own: { shrinkage: 0.05, casts: 1, state } })).checks.map(({ code }) => code);
     expect(codes('soft')).toContain('mould-soft');
     expect(codes('dry')).not.toContain('mould-soft');
   });

@@ -18,7 +18,13 @@ const KNOWN: readonly PlanOutline[] = Array.from({ length: 60 }, (_, index): Pla
   const across = within(40, 300);
   if (index % 4 === 0) return { kind: 'circle', diameter: across };
   if (index % 4 === 1) return { kind: 'ellipse', length: across, width: across * within(0.4, 1) };
-  if (index % 4 === 2) return { kind: 'rounded', length: across, width: across * within(0.4, 1), corner: index % 8 === 2 ? 0 : across * 0.15 }; // prettier-ignore
+  if (index % 4 === 2)
+    return {
+      kind: 'rounded',
+      length: across,
+      width: across * within(0.4, 1),
+      corner: index % 8 === 2 ? 0 : across * 0.15,
+    };
   return { kind: 'polygon', sides: 3 + (index % 5), acrossFlats: across, corner: index % 8 === 3 ? 0 : across * 0.1 };
 });
 
@@ -60,54 +66,115 @@ function farthest(plan: PlanOutline, drawn: DrawnPlan): number {
 }
 
 describe('a drawn outline', () => {
-  it.each(KNOWN.map((plan, index) => [plan.kind, index, plan] as const))('of a %s (%d) has its tangents, girth and area', (_, __, plan) => {
-    const [whole, shape] = [supportOf(plan), supportOf(planFrom(planOutline(supportOf(plan))))];
-    expect(farthest(plan, planFrom(planOutline(whole)))).toBeLessThan(0.005);
-    expect(girth(shape)).toBeCloseTo(girth(whole), 1);
-    expect(Math.abs(planArea(shape) / planArea(whole) - 1)).toBeLessThan(1e-4);
-  }); // prettier-ignore
+  it.each(KNOWN.map((plan, index) => [plan.kind, index, plan] as const))(
+    'of a %s (%d) has its tangents, girth and area',
+    (_, __, plan) => {
+      const [whole, shape] = [supportOf(plan), supportOf(planFrom(planOutline(supportOf(plan))))];
+      expect(farthest(plan, planFrom(planOutline(whole)))).toBeLessThan(0.005);
+      expect(girth(shape)).toBeCloseTo(girth(whole), 1);
+      expect(Math.abs(planArea(shape) / planArea(whole) - 1)).toBeLessThan(1e-4);
+    },
+  );
 
-  it.each(KNOWN.map((plan, index) => [plan.kind, index, plan] as const))('of a %s (%d) drawn as short lines is made of curves again', (_, __, plan) => {
-    const drawn = planFrom(chords(plan, 240));
-    expect(isConvex(drawn.points)).toBe(true);
-    expect(farthest(plan, drawn)).toBeLessThan(0.03);
-    const [least, wanted] = [leastRadius(supportOf(drawn)), leastRadius(supportOf(plan))];
-    // What bends and does not break has no corners that were not drawn.
-    if (wanted > 1) expect(Math.abs(least / wanted - 1)).toBeLessThan(0.1);
-    else expect(least).toBeLessThan(0.6);
-  }); // prettier-ignore
+  it.each(KNOWN.map((plan, index) => [plan.kind, index, plan] as const))(
+    'of a %s (%d) drawn as short lines is made of curves again',
+    (_, __, plan) => {
+      const drawn = planFrom(chords(plan, 240));
+      expect(isConvex(drawn.points)).toBe(true);
+      expect(farthest(plan, drawn)).toBeLessThan(0.03);
+      const [least, wanted] = [leastRadius(supportOf(drawn)), leastRadius(supportOf(plan))];
+      // What bends and does not break has no corners that were not drawn.
+      if (wanted > 1) expect(Math.abs(least / wanted - 1)).toBeLessThan(0.1);
+      else expect(least).toBeLessThan(0.6);
+    },
+  );
 
   it('bends inward by no more than a hand does: what does is refused, with where', () => {
-    const heart: Outline = [[0, -50, 0], [40, 0, 0], [25, 30, 0], [0, 18, 0], [-25, 30, 0], [-40, 0, 0]]; // prettier-ignore
-    expect(convexOutline(heart)).toEqual({ kind: 'refused', rule: expect.stringMatching(/^bends inward by 12\.0 mm, 0 mm .* of and 28 mm above its middle/) }); // prettier-ignore
-    const rough = planOutline(supportOf({ kind: 'circle', diameter: 120 })).map(([x, y, bulge], index): Vertex => [x * (1 + (index % 2) * 0.002), y, bulge]); // prettier-ignore
+    const heart: Outline = [
+      [0, -50, 0],
+      [40, 0, 0],
+      [25, 30, 0],
+      [0, 18, 0],
+      [-25, 30, 0],
+      [-40, 0, 0],
+    ];
+    expect(convexOutline(heart)).toEqual({
+      kind: 'refused',
+      rule: expect.stringMatching(/^bends inward by 12\.0 mm, 0 mm .* of and 28 mm above its middle/),
+    });
+    const rough = planOutline(supportOf({ kind: 'circle', diameter: 120 })).map(([x, y, bulge], index): Vertex => [
+      x * (1 + (index % 2) * 0.002),
+      y,
+      bulge,
+    ]);
     expect(isConvex(planFrom(rough).points)).toBe(true);
   });
 
-  it.each([['a half round', [[-50, 0, 0], [50, 0, 1]]], ['a leaf', [[-60, 0, 0.5], [60, 0, 0.5]]], ['a drop', [[0, 0, 0], [40, 60, 1], [-40, 60, 0]]]] as const)('that is %s keeps its corners, mitred within', (_, points) => {
+  it.each([
+    [
+      'a half round',
+      [
+        [-50, 0, 0],
+        [50, 0, 1],
+      ],
+    ],
+    [
+      'a leaf',
+      [
+        [-60, 0, 0.5],
+        [60, 0, 0.5],
+      ],
+    ],
+    [
+      'a drop',
+      [
+        [0, 0, 0],
+        [40, 60, 1],
+        [-40, 60, 0],
+      ],
+    ],
+  ] as const)('that is %s keeps its corners, mitred within', (_, points) => {
     const drawn = planFrom(points);
     const shape = supportOf(drawn);
     const { minX, maxX } = bounds(drawn.points);
     expect(shape.h(0) + shape.h(Math.PI)).toBeCloseTo(maxX - minX, 9);
     expect(leastRadius(shape)).toBeCloseTo(0, 9);
-  }); // prettier-ignore
+  });
 
   it.each([
     ['nothing closed', [], /no closed line/],
     ['three', [0, 1, 2].map((at) => [at * 100, 20] as const), /has 3 closed lines/],
   ] as const)('is refused with %s', (_, circles, rule) => {
-    const lines = circles.map(([x, r]) => ({ vertices: [[x - r, 0, 1], [x + r, 0, 1]] as Outline, closed: true })); // prettier-ignore
+    const lines = circles.map(([x, r]) => ({
+      vertices: [
+        [x - r, 0, 1],
+        [x + r, 0, 1],
+      ] as Outline,
+      closed: true,
+    }));
     expect(drawnPlans(lines)).toEqual({ kind: 'refused', rule: expect.stringMatching(rule) });
   });
 
   it('is the foot where it is the smaller of two: within the rim as it lies, beside it under its middle', () => {
-    const circle = (x: number, y: number, r: number) => ({ vertices: [[x - r, y, 1], [x + r, y, 1]] as Outline, closed: true }); // prettier-ignore
+    const circle = (x: number, y: number, r: number) => ({
+      vertices: [
+        [x - r, y, 1],
+        [x + r, y, 1],
+      ] as Outline,
+      closed: true,
+    });
     const read = (x: number) => {
       const found = drawnPlans([circle(x, 7, 20), circle(30, 0, 60)]);
       if (found.kind === 'refused') throw new Error(found.rule);
-      return [supportOf(found.rim).h(1), found.foot && [...(found.foot.at ?? []), supportOf({ ...found.foot, at: [0, 0] }).h(1)]]; // prettier-ignore
+      return [
+        supportOf(found.rim).h(1),
+        found.foot && [...(found.foot.at ?? []), supportOf({ ...found.foot, at: [0, 0] }).h(1)],
+      ];
     };
-    expect(read(40)).toEqual([expect.closeTo(60, 9), [expect.closeTo(10, 9), expect.closeTo(7, 9), expect.closeTo(20, 9)]]); // prettier-ignore
+    expect(read(40)).toEqual([
+      expect.closeTo(60, 9),
+      [expect.closeTo(10, 9), expect.closeTo(7, 9), expect.closeTo(20, 9)],
+    ]);
     expect(read(400)).toEqual([expect.closeTo(60, 9), [expect.closeTo(20, 9)]]);
   });
 });

@@ -48,8 +48,11 @@ function sidesOf(corners: readonly Point[]): HullSide[] {
   const turns = raw.map(({ normal }, index) => wrapped((raw[(index + 1) % count]?.normal ?? 0) - normal));
   return raw.map(({ length, normal }, index) => {
     const ends = [turns[(index + count - 1) % count] as number, turns[index] as number] as const;
-    const beside = [raw[(index + count - 1) % count], raw[(index + 1) % count]].map((side, at) => ((ends[at] as number) < CORNER ? (side?.length ?? 0) : 0)); // prettier-ignore
-    const curved = ends.some((turn) => turn < CORNER) && length < Math.max(STRAIGHT.least, STRAIGHT.times * Math.max(...beside)); // prettier-ignore
+    const beside = [raw[(index + count - 1) % count], raw[(index + 1) % count]].map((side, at) =>
+      (ends[at] as number) < CORNER ? (side?.length ?? 0) : 0,
+    );
+    const curved =
+      ends.some((turn) => turn < CORNER) && length < Math.max(STRAIGHT.least, STRAIGHT.times * Math.max(...beside));
     return { length, normal, turn: ends[1], straight: !curved };
   });
 }
@@ -84,7 +87,9 @@ function smooth(sides: readonly HullSide[]): Piece[] {
     const known = [curvatures[at(index - 1)], curvatures[index]].filter((one) => typeof one === 'number');
     return length * (known.reduce((sum, one) => sum + one, 0) / Math.max(1, known.length));
   });
-  const shares = sides.map((one, index) => sharesOf(one, side(index + 1), turns[index] as number, turns[at(index + 1)] as number)); // prettier-ignore
+  const shares = sides.map((one, index) =>
+    sharesOf(one, side(index + 1), turns[index] as number, turns[at(index + 1)] as number),
+  );
   return sides.map((one, index): Piece => {
     const [start, end] = [shares[at(index - 1)]?.[1] ?? 0, shares[index]?.[0] ?? 0];
     // Next to a corner a curve keeps its curvature: its last side is the chord of an arc.
@@ -167,8 +172,12 @@ export function convexOutline(drawn: Outline): PlanReading {
   if (corners.length < 3) return { kind: 'refused', rule: 'has an outline that encloses no area' };
   const { deep, at } = deepest(points, corners);
   if (deep > MOST_DENT) {
-    const place = `${Math.abs(at[0]).toFixed(0)} mm ${at[0] < 0 ? 'left' : 'right'} of and ${Math.abs(at[1]).toFixed(0)} mm ${at[1] < 0 ? 'below' : 'above'} its middle`; // prettier-ignore
-    return { kind: 'refused', rule: `bends inward by ${deep.toFixed(1)} mm, ${place}: a wall stands only on an outline that bulges all round` }; // prettier-ignore
+    const aside = `${Math.abs(at[0]).toFixed(0)} mm ${at[0] < 0 ? 'left' : 'right'} of`;
+    const place = `${aside} and ${Math.abs(at[1]).toFixed(0)} mm ${at[1] < 0 ? 'below' : 'above'} its middle`;
+    return {
+      kind: 'refused',
+      rule: `bends inward by ${deep.toFixed(1)} mm, ${place}: a wall stands only on an outline that bulges all round`,
+    };
   }
   return { kind: 'plan', points: walked(gathered(smooth(sidesOf(corners))), corners[0] as Point) };
 }

@@ -71,7 +71,9 @@ function joined(lines: readonly DrawnLine[]): DrawnLine[] {
     for (;;) {
       const [start, end] = [line.vertices[0] as Vertex, line.vertices.at(-1) as Vertex];
       if (line.vertices.length > 2 && near(start, end)) break;
-      const index = rest.findIndex(({ vertices }) => [vertices[0], vertices.at(-1)].some((tip) => tip && (near(tip, end) || near(tip, start)))); // prettier-ignore
+      const index = rest.findIndex(({ vertices }) =>
+        [vertices[0], vertices.at(-1)].some((tip) => tip && (near(tip, end) || near(tip, start))),
+      );
       const next = rest[index];
       if (!next) break;
       const [first, last] = [next.vertices[0] as Vertex, next.vertices.at(-1) as Vertex];

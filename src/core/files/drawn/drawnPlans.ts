@@ -35,7 +35,11 @@ export function planOf(outline: Outline): DrawnPlan | string {
   if (reading.points.length > MOST_POINTS) return `has an outline of more than ${MOST_POINTS} lines and arcs`;
   const { minX, minY, maxX, maxY } = bounds(reading.points);
   const most = ROUNDED.share * Math.min(maxX - minX, maxY - minY);
-  return { kind: 'drawn', points: reading.points, corner: hasCorners(reading.points) ? Math.min(ROUNDED.usual, most) : 0 }; // prettier-ignore
+  return {
+    kind: 'drawn',
+    points: reading.points,
+    corner: hasCorners(reading.points) ? Math.min(ROUNDED.usual, most) : 0,
+  };
 }
 
 /**
@@ -45,7 +49,8 @@ export function planOf(outline: Outline): DrawnPlan | string {
 export function drawnPlans(lines: readonly DrawnLine[]): PlansReading {
   const { closed } = drawnLines(lines);
   if (closed.length === 0) return refused('has no closed line: an outline ends where it began');
-  if (closed.length > 2) return refused(`has ${closed.length} closed lines: draw one for the rim, or one for the rim and one for the foot`); // prettier-ignore
+  if (closed.length > 2)
+    return refused(`has ${closed.length} closed lines: draw one for the rim, or one for the rim and one for the foot`);
   const size = (outline: Outline) => {
     const { minX, minY, maxX, maxY } = bounds(outline);
     return Math.max(maxX - minX, maxY - minY);

@@ -26,13 +26,17 @@ export function drawnSheet(lines: readonly DrawnLine[]): SheetReading {
   };
   const [outline, ...holes] = [...closed].sort((one, other) => size(other) - size(one));
   if (!outline) return refused('has no closed line: the outline of a sheet ends where it began');
-  if ([outline, ...holes].some(({ length }) => length > points.greatest)) return refused(`has a line of more than ${points.greatest} points`); // prettier-ignore
+  if ([outline, ...holes].some(({ length }) => length > points.greatest))
+    return refused(`has a line of more than ${points.greatest} points`);
   if (holes.length > most.greatest) return refused(`has more than ${most.greatest} holes`);
   if (open.length > mostLines.greatest) return refused(`has more than ${mostLines.greatest} open lines`);
-  if (open.some(({ length }) => length > points.greatest)) return refused(`has a line of more than ${points.greatest} points`); // prettier-ignore
+  if (open.some(({ length }) => length > points.greatest))
+    return refused(`has a line of more than ${points.greatest} points`);
   const edge = pointsOf(outline, 1);
-  if (holes.some((hole) => !pointsOf(hole, 2).every((point) => insideLine(edge, point)))) return refused('has closed lines beside one another: draw one sheet, its holes within it'); // prettier-ignore
-  if (open.some((line) => !insideLine(edge, line[line.length >> 1] ?? [0, 0]))) return refused('has open lines outside the sheet'); // prettier-ignore
+  if (holes.some((hole) => !pointsOf(hole, 2).every((point) => insideLine(edge, point))))
+    return refused('has closed lines beside one another: draw one sheet, its holes within it');
+  if (open.some((line) => !insideLine(edge, line[line.length >> 1] ?? [0, 0])))
+    return refused('has open lines outside the sheet');
   const { minX, minY, maxX, maxY } = bounds(outline);
   const [dx, dy] = [-(minX + maxX) / 2, -(minY + maxY) / 2];
   return {

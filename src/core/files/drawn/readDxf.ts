@@ -42,11 +42,13 @@ function figure({ kind, groups }: Entity, code: number, fallback?: number): numb
 }
 
 function figures({ kind, groups }: Entity, code: number): number[] {
-  return groups.filter(([one]) => one === code).map(([, text]) => {
-    const value = Number(text);
-    if (!Number.isFinite(value)) throw new Refusal(`has ${kind} with “${text.slice(0, 20)}” for a number`);
-    return value;
-  }); // prettier-ignore
+  return groups
+    .filter(([one]) => one === code)
+    .map(([, text]) => {
+      const value = Number(text);
+      if (!Number.isFinite(value)) throw new Refusal(`has ${kind} with “${text.slice(0, 20)}” for a number`);
+      return value;
+    });
 }
 
 /** Splits the file into its pairs of lines. */
@@ -70,7 +72,9 @@ function unitOf(groups: readonly Group[]): number {
 }
 
 function entitiesOf(groups: readonly Group[]): Entity[] {
-  const from = groups.findIndex(([code, value], index) => code === 2 && value === 'ENTITIES' && groups[index - 1]?.[1] === 'SECTION'); // prettier-ignore
+  const from = groups.findIndex(
+    ([code, value], index) => code === 2 && value === 'ENTITIES' && groups[index - 1]?.[1] === 'SECTION',
+  );
   if (from < 0) throw new Refusal('has no ENTITIES: is it a DXF file?');
   const entities: Entity[] = [];
   let ended = false;
@@ -91,13 +95,15 @@ function polyline(entity: Entity): DrawnLine {
   const vertices: [number, number, number][] = [];
   for (const [code, text] of entity.groups) {
     const value = Number(text);
-    if ([10, 20, 42].includes(code) && !Number.isFinite(value)) throw new Refusal(`has ${entity.kind} with “${text.slice(0, 20)}” for a number`); // prettier-ignore
+    if ([10, 20, 42].includes(code) && !Number.isFinite(value))
+      throw new Refusal(`has ${entity.kind} with “${text.slice(0, 20)}” for a number`);
     const last = vertices.at(-1);
     if (code === 10) vertices.push([value, NaN, 0]);
     else if (code === 20 && last) last[1] = value;
     else if (code === 42 && last) last[2] = value;
   }
-  if (vertices.length < 2 || vertices.some(([, y]) => Number.isNaN(y))) throw new Refusal(`has ${entity.kind} with too few points`); // prettier-ignore
+  if (vertices.length < 2 || vertices.some(([, y]) => Number.isNaN(y)))
+    throw new Refusal(`has ${entity.kind} with too few points`);
   return { vertices, closed: (figure(entity, 70, 0) & 1) === 1 };
 }
 
@@ -117,7 +123,13 @@ function arc([x, y]: readonly [number, number], radius: number, from: number, to
 function circle(entity: Entity): DrawnLine {
   const [x, y, radius] = [figure(entity, 10), figure(entity, 20), figure(entity, 40)];
   if (!(radius > 0)) throw new Refusal('has a circle without radius');
-  return { vertices: [[x + radius, y, 1], [x - radius, y, 1]], closed: true }; // prettier-ignore
+  return {
+    vertices: [
+      [x + radius, y, 1],
+      [x - radius, y, 1],
+    ],
+    closed: true,
+  };
 }
 
 /** A curve by points on it, as few arcs. */
@@ -127,7 +139,13 @@ function curve(points: readonly (readonly [number, number])[]): DrawnLine {
 }
 
 function ellipse(entity: Entity): DrawnLine {
-  const [cx, cy, ax, ay, ratio] = [10, 20, 11, 21, 40].map((code) => figure(entity, code)) as [number, number, number, number, number]; // prettier-ignore
+  const [cx, cy, ax, ay, ratio] = [10, 20, 11, 21, 40].map((code) => figure(entity, code)) as [
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
   const [from, end] = [figure(entity, 41, 0), figure(entity, 42, TAU)];
   const to = end > from ? end : end + TAU;
   return curve(
@@ -142,9 +160,21 @@ function ellipse(entity: Entity): DrawnLine {
 /** A rational spline by de Boor's recursion. */
 function spline(entity: Entity): DrawnLine {
   const degree = figure(entity, 71);
-  const [knots, xs, ys, weights] = [40, 10, 20, 41].map((code) => figures(entity, code)) as [number[], number[], number[], number[]]; // prettier-ignore
+  const [knots, xs, ys, weights] = [40, 10, 20, 41].map((code) => figures(entity, code)) as [
+    number[],
+    number[],
+    number[],
+    number[],
+  ];
   const count = xs.length;
-  const sound = Number.isInteger(degree) && degree >= 1 && degree <= DXF_LIMITS.degree && count > degree && ys.length === count && knots.length === count + degree + 1 && knots.every((knot, index) => index === 0 || knot >= (knots[index - 1] as number)); // prettier-ignore
+  const sound =
+    Number.isInteger(degree) &&
+    degree >= 1 &&
+    degree <= DXF_LIMITS.degree &&
+    count > degree &&
+    ys.length === count &&
+    knots.length === count + degree + 1 &&
+    knots.every((knot, index) => index === 0 || knot >= (knots[index - 1] as number));
   if (!sound) throw new Refusal('has a spline that is not whole');
   const at = (parameter: number): readonly [number, number] => {
     let span = degree;
@@ -159,7 +189,9 @@ function spline(entity: Entity): DrawnLine {
         const low = knots[span - degree + index] as number;
         const wide = (knots[span + 1 + index - level] as number) - low;
         const f = wide > 0 ? (parameter - low) / wide : 0;
-        rows[index] = [0, 1, 2].map((axis) => (1 - f) * (rows[index - 1]?.[axis] ?? 0) + f * (rows[index]?.[axis] ?? 0)); // prettier-ignore
+        rows[index] = [0, 1, 2].map(
+          (axis) => (1 - f) * (rows[index - 1]?.[axis] ?? 0) + f * (rows[index]?.[axis] ?? 0),
+        );
       }
     }
     const [x = 0, y = 0, w = 1] = rows[degree] ?? [];
@@ -171,16 +203,29 @@ function spline(entity: Entity): DrawnLine {
 }
 
 function lineOf(entity: Entity, vertices: readonly Entity[]): DrawnLine | null {
-  if (HIDING.includes(entity.kind)) throw new Refusal(`holds ${entity.kind}, in which lines are hidden: take it apart into plain lines first`); // prettier-ignore
+  if (HIDING.includes(entity.kind))
+    throw new Refusal(`holds ${entity.kind}, in which lines are hidden: take it apart into plain lines first`);
   const drawn = ['LINE', 'ARC', 'CIRCLE', 'ELLIPSE', 'SPLINE', 'LWPOLYLINE', 'POLYLINE'].includes(entity.kind);
-  if (drawn && figure(entity, 230, 1) < 0) throw new Refusal(`has ${entity.kind} drawn from behind: turn it over first`); // prettier-ignore
+  if (drawn && figure(entity, 230, 1) < 0)
+    throw new Refusal(`has ${entity.kind} drawn from behind: turn it over first`);
   switch (entity.kind) {
     case 'LINE': {
-      const [x0, y0, x1, y1] = [10, 20, 11, 21].map((code) => figure(entity, code)) as [number, number, number, number]; // prettier-ignore
-      return { vertices: [[x0, y0, 0], [x1, y1, 0]], closed: false }; // prettier-ignore
+      const [x0, y0, x1, y1] = [10, 20, 11, 21].map((code) => figure(entity, code)) as [number, number, number, number];
+      return {
+        vertices: [
+          [x0, y0, 0],
+          [x1, y1, 0],
+        ],
+        closed: false,
+      };
     }
     case 'ARC':
-      return arc([figure(entity, 10), figure(entity, 20)], figure(entity, 40), radians(figure(entity, 50)), radians(figure(entity, 51))); // prettier-ignore
+      return arc(
+        [figure(entity, 10), figure(entity, 20)],
+        figure(entity, 40),
+        radians(figure(entity, 50)),
+        radians(figure(entity, 51)),
+      );
     case 'CIRCLE':
       return circle(entity);
     case 'ELLIPSE':
@@ -190,7 +235,13 @@ function lineOf(entity: Entity, vertices: readonly Entity[]): DrawnLine | null {
     case 'LWPOLYLINE':
       return polyline(entity);
     case 'POLYLINE':
-      return polyline({ kind: 'POLYLINE', groups: [...entity.groups.filter(([code]) => code === 70), ...vertices.flatMap(({ groups }) => groups.filter(([code]) => code !== 70))] }); // prettier-ignore
+      return polyline({
+        kind: 'POLYLINE',
+        groups: [
+          ...entity.groups.filter(([code]) => code === 70),
+          ...vertices.flatMap(({ groups }) => groups.filter(([code]) => code !== 70)),
+        ],
+      });
     default:
       return null;
   }
@@ -211,7 +262,8 @@ export function readDxf(text: string): DrawingReading {
     let points = 0;
     entities.forEach((entity, index) => {
       const own: Entity[] = [];
-      if (entity.kind === 'POLYLINE') for (let at = index + 1; entities[at]?.kind === 'VERTEX'; at += 1) own.push(entities[at] as Entity); // prettier-ignore
+      if (entity.kind === 'POLYLINE')
+        for (let at = index + 1; entities[at]?.kind === 'VERTEX'; at += 1) own.push(entities[at] as Entity);
       const line = lineOf(entity, own);
       if (!line) return;
       points += line.vertices.length;

@@ -32,7 +32,10 @@ describe('DXF', () => {
     const cut = entities.filter(({ layer }) => layer === 'CUT');
     expect(file.header['$ACADVER']).toBe('AC1015');
     expect(file.header['$INSUNITS']).toBe(4);
-    expect(cut.map(({ type, shape }) => [type, shape])).toEqual([['LWPOLYLINE', true], ['LWPOLYLINE', true]]); // prettier-ignore
+    expect(cut.map(({ type, shape }) => [type, shape])).toEqual([
+      ['LWPOLYLINE', true],
+      ['LWPOLYLINE', true],
+    ]);
     expect(new Set(entities.map(({ layer }) => layer))).toEqual(new Set(['CUT', 'MARK', 'LEAN', 'TEXT']));
     expect(cut[1]?.vertices.map(({ bulge }) => bulge)).toEqual([1, 1]);
   });
@@ -106,7 +109,11 @@ describe('small writers', () => {
   });
 
   it('scales and turns path data for the screen', () => {
-    const outline: Outline = [[0, 0, 0], [10, 0, 0], [10, 5, 0]]; // prettier-ignore
+    const outline: Outline = [
+      [0, 0, 0],
+      [10, 0, 0],
+      [10, 5, 0],
+    ];
     expect(pathData(outline, 2, [100, 100])).toBe('M100 100L120 100L120 90L100 100Z');
   });
 });

@@ -33,8 +33,11 @@ function element(item: Primitive, height: number): string {
       return `<path class="${classes(item.layer, item.dash)}" d="${pathData(item.outline, 1, [0, height], plain, item.open ? 'open' : 'closed')}"/>`;
     case 'line':
       return `<line class="${classes(item.layer, item.dash)}" x1="${x(item.from[0])}" y1="${y(item.from[1])}" x2="${x(item.to[0])}" y2="${y(item.to[1])}"/>`;
-    case 'text':
-      return `<text class="${classes(item.layer, item.weight)}" x="${x(item.at[0])}" y="${y(item.at[1])}" font-size="${plain(item.size)}" text-anchor="${item.anchor}">${xmlText(item.text)}</text>`;
+    case 'text': {
+      const place = `x="${x(item.at[0])}" y="${y(item.at[1])}"`;
+      const look = `font-size="${plain(item.size)}" text-anchor="${item.anchor}"`;
+      return `<text class="${classes(item.layer, item.weight)}" ${place} ${look}>${xmlText(item.text)}</text>`;
+    }
   }
 }
 

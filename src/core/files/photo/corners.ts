@@ -39,9 +39,18 @@ export function cornered(places: readonly Pixel[], first: readonly Pixel[]): Pix
   turns.forEach((own, index) => {
     const beside = [-3, -2, -1, 1, 2, 3].map((by) => turns[(index + by + count) % count] as number);
     if (own < SHARP.turn || beside.some((other) => other > own)) return;
-    const meets = crossing([5, 6, 7, 8].map((by) => at(index - by)), [5, 6, 7, 8].map((by) => at(index + by))); // prettier-ignore
+    const meets = crossing(
+      [5, 6, 7, 8].map((by) => at(index - by)),
+      [5, 6, 7, 8].map((by) => at(index + by)),
+    );
     // The first line is less round at a corner than one that was looked for across it.
-    const near = meets && Math.min(...[...first, ...[-2, -1, 0, 1, 2].map((by) => at(index + by))].map(([x, y]) => Math.hypot(x - meets[0], y - meets[1]))); // prettier-ignore
+    const near =
+      meets &&
+      Math.min(
+        ...[...first, ...[-2, -1, 0, 1, 2].map((by) => at(index + by))].map(([x, y]) =>
+          Math.hypot(x - meets[0], y - meets[1]),
+        ),
+      );
     if (!meets || near === null || near > SHARP.near) return;
     for (const by of [-4, -3, -2, -1, 1, 2, 3, 4]) put.set((index + by + count) % count, null);
     put.set(index, meets);

@@ -74,10 +74,11 @@ function hullOf(mask: Uint8Array, width: number): Pixel[] {
 function largestQuad(hull: readonly Pixel[]): Quad | null {
   const count = hull.length;
   if (count < 4) return null;
-  const size = (at: readonly number[]) => at.reduce((sum, one, side) => {
-    const [[x, y], [u, v]] = [hull[one] as Pixel, hull[at[(side + 1) % 4] as number] as Pixel];
-    return sum + (x * v - u * y) / 2;
-  }, 0); // prettier-ignore
+  const size = (at: readonly number[]) =>
+    at.reduce((sum, one, side) => {
+      const [[x, y], [u, v]] = [hull[one] as Pixel, hull[at[(side + 1) % 4] as number] as Pixel];
+      return sum + (x * v - u * y) / 2;
+    }, 0);
   let best: readonly number[] | null = null;
   for (let from = 0; from < count; from += Math.max(1, Math.floor(count / 12))) {
     let at = [0, 1, 2, 3].map((side) => (from + Math.round((side * count) / 4)) % count);
@@ -105,10 +106,13 @@ function roughCorners(image: GreyImage): Quad | string {
     const { piece } = found;
     const light = evenLight(small, (at) => piece[at] === 1, solveLinear);
     if (!light) break;
-    mask = Uint8Array.from(small.light, (value, at) => (value > PAPER * light.at(at % small.width, Math.floor(at / small.width)) ? 1 : 0)); // prettier-ignore
+    mask = Uint8Array.from(small.light, (value, at) =>
+      value > PAPER * light.at(at % small.width, Math.floor(at / small.width)) ? 1 : 0,
+    );
     found = largestPiece(mask, small.width);
   }
-  if (found.count < LEAST_COVER * small.light.length) return 'shows no sheet of paper that is bright and large enough: fill the picture with it, on a darker table'; // prettier-ignore
+  if (found.count < LEAST_COVER * small.light.length)
+    return 'shows no sheet of paper that is bright and large enough: fill the picture with it, on a darker table';
   const quad = largestQuad(hullOf(found.piece, small.width));
   if (!quad) return 'shows no sheet of paper with four corners';
   const edge = quad.some(([x, y]) => x < 2 || y < 2 || x > small.width - 3 || y > small.height - 3);
@@ -131,9 +135,19 @@ function edgePlaces(image: GreyImage, from: Pixel, to: Pixel): Pixel[] {
     const steps = Math.ceil(2 * reach);
     const line = Array.from({ length: steps + 1 }, (_, step) => {
       const out = step - reach;
-      return [-1, 0, 1].reduce((sum, side) => sum + lightAt(image, x + out * nx + side * ux, y + out * ny + side * uy), 0) / 3; // prettier-ignore
+      return (
+        [-1, 0, 1].reduce((sum, side) => sum + lightAt(image, x + out * nx + side * ux, y + out * ny + side * uy), 0) /
+        3
+      );
     });
-    const fall = line.map((_, step) => (step < 2 || step > steps - 2 ? 0 : (line[step - 2] as number) + (line[step - 1] as number) - (line[step + 1] as number) - (line[step + 2] as number))); // prettier-ignore
+    const fall = line.map((_, step) =>
+      step < 2 || step > steps - 2
+        ? 0
+        : (line[step - 2] as number) +
+          (line[step - 1] as number) -
+          (line[step + 1] as number) -
+          (line[step + 2] as number),
+    );
     const best = fall.reduce((most, value, step) => (value > (fall[most] as number) ? step : most), 0);
     const [low, top, high] = [fall[best - 1] ?? 0, fall[best] ?? 0, fall[best + 1] ?? 0];
     if (top < 0.08) continue;
@@ -155,7 +169,9 @@ function fitLine(points: readonly Pixel[]): FittedLine {
   let kept = points;
   let found: FittedLine = { n: [1, 0], d: 0, spread: Infinity };
   for (let round = 0; round < 5; round += 1) {
-    const [mx, my] = [0, 1].map((axis) => kept.reduce((sum, point) => sum + (point[axis] as number), 0) / kept.length) as [number, number]; // prettier-ignore
+    const [mx, my] = [0, 1].map(
+      (axis) => kept.reduce((sum, point) => sum + (point[axis] as number), 0) / kept.length,
+    ) as [number, number];
     let [xx, xy, yy] = [0, 0, 0];
     for (const [x, y] of kept) {
       xx += (x - mx) ** 2;
@@ -210,11 +226,15 @@ export function findSheet(image: GreyImage, given?: Quad): SheetReading {
   if (typeof rough === 'string') return refused(rough);
   const sides = rough.map((from, side) => edgePlaces(image, from, rough[(side + 1) % 4] as Pixel));
   if (sides.some((places) => places.length < PLACES / 3)) {
-    if (!given) return refused('shows a sheet whose edges cannot be told from the table: lay it on something darker, without a shadow over its edge'); // prettier-ignore
+    if (!given)
+      return refused(
+        'shows a sheet whose edges cannot be told from the table: lay it on something darker, without a shadow over its edge',
+      );
     return { kind: 'sheet', sheet: { corners: rough, lens: new Lens(image.width, image.height, 0) } };
   }
   const { lens, lines } = straighten(image, sides);
-  if (lines.some(({ spread }) => Math.sqrt(spread) > UNEVEN * image.width)) return refused('shows a sheet whose edges are not straight: lay it flat'); // prettier-ignore
+  if (lines.some(({ spread }) => Math.sqrt(spread) > UNEVEN * image.width))
+    return refused('shows a sheet whose edges are not straight: lay it flat');
   const corners = lines.map((line, side) => meeting(lines[(side + 3) % 4] as FittedLine, line)) as unknown as Quad;
   return { kind: 'sheet', sheet: { corners, lens } };
 }

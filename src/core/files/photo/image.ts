@@ -27,7 +27,8 @@ export function shrunk({ width, height, light }: GreyImage, by: number): GreyIma
   for (let y = 0; y < high; y += 1) {
     for (let x = 0; x < wide; x += 1) {
       let sum = 0;
-      for (let dy = 0; dy < by; dy += 1) for (let dx = 0; dx < by; dx += 1) sum += light[(y * by + dy) * width + x * by + dx] as number; // prettier-ignore
+      for (let dy = 0; dy < by; dy += 1)
+        for (let dx = 0; dx < by; dx += 1) sum += light[(y * by + dy) * width + x * by + dx] as number;
       out[y * wide + x] = sum / (by * by);
     }
   }
@@ -86,7 +87,6 @@ export function evenLight(
   chosen: (at: number) => boolean,
   solve: (rows: readonly (readonly number[])[]) => number[] | null,
 ): EvenLight | null {
-  // prettier-ignore
   const { width, height, light } = image;
   const rows = Array.from({ length: 6 }, () => new Array<number>(7).fill(0));
   let count = 0;
@@ -96,7 +96,10 @@ export function evenLight(
       if (!chosen(at)) continue;
       count += 1;
       const all = [...terms((2 * x) / width - 1, (2 * y) / height - 1), light[at] as number];
-      for (let row = 0; row < 6; row += 1) for (let column = 0; column < 7; column += 1) (rows[row] as number[])[column] = ((rows[row] as number[])[column] as number) + (all[row] as number) * (all[column] as number); // prettier-ignore
+      for (let row = 0; row < 6; row += 1)
+        for (let column = 0; column < 7; column += 1)
+          (rows[row] as number[])[column] =
+            ((rows[row] as number[])[column] as number) + (all[row] as number) * (all[column] as number);
     }
   }
   const solved = count > 60 ? solve(rows) : null;

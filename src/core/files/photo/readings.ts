@@ -35,7 +35,10 @@ function circleOf(points: readonly Pixel[]): Circle | null {
   const rows = [0, 1, 2].map(() => [0, 0, 0, 0]);
   for (const [x, y] of points) {
     const own = [x, y, 1, x * x + y * y];
-    for (let row = 0; row < 3; row += 1) for (let column = 0; column < 4; column += 1) (rows[row] as number[])[column] = ((rows[row] as number[])[column] as number) + (own[row] as number) * (own[column] as number); // prettier-ignore
+    for (let row = 0; row < 3; row += 1)
+      for (let column = 0; column < 4; column += 1)
+        (rows[row] as number[])[column] =
+          ((rows[row] as number[])[column] as number) + (own[row] as number) * (own[column] as number);
   }
   const [a = 0, b = 0, c = 0] = solveLinear(rows) ?? [];
   const square = c + (a / 2) ** 2 + (b / 2) ** 2;
@@ -70,7 +73,8 @@ function foursides(outline: Outline): Pixel[][] | null {
     .map((_, at) => at)
     .sort((one, other) => (turns[other] as number) - (turns[one] as number))) {
     if ((turns[index] as number) < CORNER || corners.length === 4) break;
-    if (corners.every((one) => Math.min(Math.abs(one - index), count - Math.abs(one - index)) > 2 * by)) corners.push(index); // prettier-ignore
+    if (corners.every((one) => Math.min(Math.abs(one - index), count - Math.abs(one - index)) > 2 * by))
+      corners.push(index);
   }
   if (corners.length < 4) return null;
   const ends = corners.sort((one, other) => one - other);
@@ -89,8 +93,14 @@ type ArcSides = Readonly<Record<'outer' | 'inner' | 'left' | 'right', readonly P
 /** Distances of the places of each side from a template (mm). */
 function arcOffs(sides: ArcSides, [x, y, outer, inner, left, right]: Arc): number[] {
   const round = (side: readonly Pixel[], radius: number) => side.map((point) => far(point, [x, y]) - radius);
-  const straight = (side: readonly Pixel[], at: number) => side.map(([u, v]) => (v - y) * Math.cos(at) - (u - x) * Math.sin(at)); // prettier-ignore
-  return [...round(sides.outer, outer), ...round(sides.inner, inner), ...straight(sides.left, left), ...straight(sides.right, right)]; // prettier-ignore
+  const straight = (side: readonly Pixel[], at: number) =>
+    side.map(([u, v]) => (v - y) * Math.cos(at) - (u - x) * Math.sin(at));
+  return [
+    ...round(sides.outer, outer),
+    ...round(sides.inner, inner),
+    ...straight(sides.left, left),
+    ...straight(sides.right, right),
+  ];
 }
 
 /** The template closest to all sides together, by Gauss-Newton steps from a first one. */
@@ -103,7 +113,8 @@ function fitted(sides: ArcSides, first: Arc): Arc {
       const moved = arcOffs(sides, arc.map((one, other) => (other === at ? value + by : one)) as unknown as Arc);
       return moved.map((off, index) => (off - (offs[index] as number)) / by);
     });
-    const dot = (one: readonly number[], other: readonly number[]) => one.reduce((sum, value, at) => sum + value * (other[at] as number), 0); // prettier-ignore
+    const dot = (one: readonly number[], other: readonly number[]) =>
+      one.reduce((sum, value, at) => sum + value * (other[at] as number), 0);
     const moves = solveLinear(slopes.map((one) => [...slopes.map((other) => dot(one, other)), -dot(one, offs)]));
     if (!moves) break;
     arc = arc.map((value, at) => value + (moves[at] as number));
@@ -116,7 +127,12 @@ function arcOf(outline: Outline): PhotoReadings['arc'] {
   const sides = foursides(outline);
   if (!sides || sides.some((side) => side.length < 4)) return null;
   const found = [0, 1].flatMap((first) => {
-    const [one, end, other, start] = [0, 1, 2, 3].map((step) => sides[(first + step) % 4] as Pixel[]) as [Pixel[], Pixel[], Pixel[], Pixel[]]; // prettier-ignore
+    const [one, end, other, start] = [0, 1, 2, 3].map((step) => sides[(first + step) % 4] as Pixel[]) as [
+      Pixel[],
+      Pixel[],
+      Pixel[],
+      Pixel[],
+    ];
     const long = one.length >= other.length ? one : other;
     const circle = circleOf(long);
     if (!circle) return [];
@@ -132,7 +148,14 @@ function arcOf(outline: Outline): PhotoReadings['arc'] {
       return Math.atan2(Math.sin(turned), Math.cos(turned));
     };
     const all = { outer: long, inner: long === one ? other : one, left: end, right: start };
-    const found = fitted(all, [middle[0], middle[1], outer, inner, zero + mean(end.map(angle)), zero + mean(start.map(angle))]); // prettier-ignore
+    const found = fitted(all, [
+      middle[0],
+      middle[1],
+      outer,
+      inner,
+      zero + mean(end.map(angle)),
+      zero + mean(start.map(angle)),
+    ]);
     const off = most(arcOffs(all, found).map(Math.abs));
     const [, , wide, narrow, left, right] = found;
     return [{ inner: narrow, outer: wide, sweep: (Math.abs(left - right) * 180) / Math.PI, off }];

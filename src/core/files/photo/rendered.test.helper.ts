@@ -32,7 +32,12 @@ const step = (distance: number, soft: number) => Math.min(1, Math.max(0, 0.5 - d
 export function rendered(scene: Scene): GreyImage {
   const { paper, shape, corners, curve, width, height, falls, shadow } = scene;
   const lens = new Lens(width, height, curve);
-  const flat: Quad = [[0, paper.height], [paper.width, paper.height], [paper.width, 0], [0, 0]]; // prettier-ignore
+  const flat: Quad = [
+    [0, paper.height],
+    [paper.width, paper.height],
+    [paper.width, 0],
+    [0, 0],
+  ];
   const map = homography(flat, corners);
   const back = map && inverse(map);
   if (!back) throw new Error('the scene has no plane');

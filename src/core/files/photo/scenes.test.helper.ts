@@ -118,7 +118,13 @@ export function sceneOf(
   const between = (least: number, most: number) => least + random() * (most - least);
   const paper = seed % 4 === 0 ? LETTER : A4;
   const middle: Pixel = [paper.width / 2 + between(-12, 12), paper.height / 2 + between(-8, 8)];
-  const corners = seen(paper, (between(0, 25) * Math.PI) / 180, between(0, 2 * Math.PI), between(-0.12, 0.12), between(0.68, 0.76)); // prettier-ignore
+  const corners = seen(
+    paper,
+    (between(0, 25) * Math.PI) / 180,
+    between(0, 2 * Math.PI),
+    between(-0.12, 0.12),
+    between(0.68, 0.76),
+  );
   return {
     paper,
     shape: bare ? shape : placed(shape, middle, (1 - straight) * between(-0.3, 0.3)),

@@ -90,7 +90,10 @@ function flatten(image: GreyImage, { lens }: SheetFound, map: Homography, wide: 
   }
   if (!even) return null;
   const falls = even;
-  const evened: GreyImage = { ...raw, light: light.map((value, at) => value / falls.at(at % columns, Math.floor(at / columns))) }; // prettier-ignore
+  const evened: GreyImage = {
+    ...raw,
+    light: light.map((value, at) => value / falls.at(at % columns, Math.floor(at / columns))),
+  };
   return { image: evened, mm, light: (at) => seen(at) / falls.at((at[0] - EDGE) / DOT, (at[1] - EDGE) / DOT) };
 }
 
@@ -117,7 +120,8 @@ function evenPlaces(line: readonly Pixel[], apart: number): Pixel[] {
 /** Each place as the mean of its neighbours: a line along a shadow's noise is rough. */
 function smoothed(places: readonly Pixel[]): Pixel[] {
   const by = Array.from({ length: 2 * SMOOTH + 1 }, (_, index) => index - SMOOTH);
-  const mean = (at: number, axis: 0 | 1) => by.reduce((sum, step) => sum + (places[(at + step + places.length) % places.length] as Pixel)[axis], 0) / by.length; // prettier-ignore
+  const mean = (at: number, axis: 0 | 1) =>
+    by.reduce((sum, step) => sum + (places[(at + step + places.length) % places.length] as Pixel)[axis], 0) / by.length;
   return places.map((_, at): Pixel => [mean(at, 0), mean(at, 1)]);
 }
 
@@ -172,7 +176,12 @@ function sharpened(line: readonly Pixel[], dark: Side, light: (at: Pixel) => num
       steepest(
         Array.from({ length: steps + 1 }, (_, step) => {
           const far = FINE * step - REACH;
-          return beside.reduce((sum, by) => sum + light([x + far * out[0] + by * along[0], y + far * out[1] + by * along[1]]), 0) / beside.length; // prettier-ignore
+          return (
+            beside.reduce(
+              (sum, by) => sum + light([x + far * out[0] + by * along[0], y + far * out[1] + by * along[1]]),
+              0,
+            ) / beside.length
+          );
         }),
       );
     const close = across(BESIDE);
@@ -225,10 +234,14 @@ export function tracePhoto(
   sheet: SheetFound,
   paper: { readonly width: number; readonly height: number },
 ): TraceReading {
-  // prettier-ignore
   const [wide, high] = [Math.max(paper.width, paper.height), Math.min(paper.width, paper.height)];
   // The picture's y runs down: its corners go with the clock as they are seen.
-  const corners: Quad = [[0, high], [wide, high], [wide, 0], [0, 0]]; // prettier-ignore
+  const corners: Quad = [
+    [0, high],
+    [wide, high],
+    [wide, 0],
+    [0, 0],
+  ];
   const map = homography(corners, longSideFirst(sheet));
   if (!map || !inverse(map)) return refused('has corners that do not make a sheet: drag each to its own corner');
   const flat = flatten(image, sheet, map, wide, high);
@@ -237,12 +250,18 @@ export function tracePhoto(
   const darkest = [...flat.image.light].filter((one) => one < value);
   const mean = darkest.reduce((sum, one) => sum + one, 0) / Math.max(1, darkest.length);
   if (darkest.length * DOT * DOT < LEAST.thing) return refused('shows nothing on the sheet');
-  if (1 - mean < LEAST_CONTRAST) return refused('has too little contrast: what is traced must be darker than the paper, in more even light'); // prettier-ignore
+  if (1 - mean < LEAST_CONTRAST)
+    return refused('has too little contrast: what is traced must be darker than the paper, in more even light');
   const lines = contoursAt(flat.image, value).map((line) => line.map(flat.mm));
-  const things = lines.filter((line) => Math.abs(areaOf(line)) > LEAST.hole).sort((one, other) => Math.abs(areaOf(other)) - Math.abs(areaOf(one))); // prettier-ignore
+  const things = lines
+    .filter((line) => Math.abs(areaOf(line)) > LEAST.hole)
+    .sort((one, other) => Math.abs(areaOf(other)) - Math.abs(areaOf(one)));
   const [first] = things;
-  if (!first || Math.abs(areaOf(first)) < LEAST.thing) return refused('shows nothing whole on the sheet: what is traced must lie on it with paper all round'); // prettier-ignore
-  const others = things.slice(1).filter((line) => !insideLine(first, line[0] as Pixel) && Math.abs(areaOf(line)) > LEAST.thing); // prettier-ignore
+  if (!first || Math.abs(areaOf(first)) < LEAST.thing)
+    return refused('shows nothing whole on the sheet: what is traced must lie on it with paper all round');
+  const others = things
+    .slice(1)
+    .filter((line) => !insideLine(first, line[0] as Pixel) && Math.abs(areaOf(line)) > LEAST.thing);
   if (others.length > 0) return refused('shows several things on the sheet: lay one on it at a time');
   const holes = things.slice(1).filter((line) => insideLine(first, line[0] as Pixel));
   const drawn = (line: readonly Pixel[], dark: Side) => asOutline(cornered(sharpened(line, dark, flat.light), line));

@@ -25,7 +25,10 @@ function stretchesOf(line: PlotLine): Stretch[] {
   });
 }
 
-const ahead = ([x, y]: PlotPoint, direction: number, by: number): PlotPoint => [x + by * Math.cos(direction), y + by * Math.sin(direction)]; // prettier-ignore
+const ahead = ([x, y]: PlotPoint, direction: number, by: number): PlotPoint => [
+  x + by * Math.cos(direction),
+  y + by * Math.sin(direction),
+];
 
 /** The turn from one direction to another, the short way round. */
 const turnOf = (from: number, to: number) => ((((to - from + Math.PI) % TAU) + TAU) % TAU) - Math.PI;
@@ -71,7 +74,8 @@ export function tipPath(middle: readonly PlotPoint[], offset: number, begins = 0
     for (let at = 1; at <= steps; at += 1) {
       const here: PlotPoint = [from[0] + ((to[0] - from[0]) * at) / steps, from[1] + ((to[1] - from[1]) * at) / steps];
       const away = Math.hypot(here[0] - tip[0], here[1] - tip[1]);
-      if (away > 0) tip = [here[0] - ((here[0] - tip[0]) * offset) / away, here[1] - ((here[1] - tip[1]) * offset) / away]; // prettier-ignore
+      if (away > 0)
+        tip = [here[0] - ((here[0] - tip[0]) * offset) / away, here[1] - ((here[1] - tip[1]) * offset) / away];
       path.push(tip);
     }
   }

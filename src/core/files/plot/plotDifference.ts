@@ -16,7 +16,8 @@ function furthest(points: readonly Line[], lines: readonly Line[]): number {
   for (const point of points.flat()) {
     let least = Infinity;
     for (const line of lines) {
-      for (let at = 0; at + 1 < line.length && least > most; at += 1) least = Math.min(least, fromPiece(point, line[at] as PlotPoint, line[at + 1] as PlotPoint)); // prettier-ignore
+      for (let at = 0; at + 1 < line.length && least > most; at += 1)
+        least = Math.min(least, fromPiece(point, line[at] as PlotPoint, line[at + 1] as PlotPoint));
     }
     most = Math.max(most, least);
   }
@@ -30,5 +31,12 @@ export function plotDifference(cut: readonly Line[], wanted: readonly Line[]): n
 
 /** Length of lines (mm). */
 export function plotLength(lines: readonly Line[]): number {
-  return lines.reduce((sum, line) => sum + line.slice(1).reduce((own, [x, y], at) => own + Math.hypot(x - (line[at]?.[0] ?? x), y - (line[at]?.[1] ?? y)), 0), 0); // prettier-ignore
+  return lines.reduce(
+    (sum, line) =>
+      sum +
+      line
+        .slice(1)
+        .reduce((own, [x, y], at) => own + Math.hypot(x - (line[at]?.[0] ?? x), y - (line[at]?.[1] ?? y)), 0),
+    0,
+  );
 }

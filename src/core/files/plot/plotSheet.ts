@@ -5,7 +5,9 @@ import { plotLine, writeHpgl, type PlotLine } from './hpgl.ts';
 
 /** The cut lines of a sheet (mm): holes before the outline that they are in, so that nothing is cut loose first. */
 export function cutLines({ parts }: Sheet): PlotLine[] {
-  return parts.flatMap(({ part, dx, dy }) => [...(part.holes ?? []), part.outline].map((outline) => plotLine(moved(outline, dx, dy)))); // prettier-ignore
+  return parts.flatMap(({ part, dx, dy }) =>
+    [...(part.holes ?? []), part.outline].map((outline) => plotLine(moved(outline, dx, dy))),
+  );
 }
 
 /**

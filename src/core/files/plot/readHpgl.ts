@@ -24,7 +24,8 @@ export function readHpgl(text: string): PlotReading {
     if (name === 'PA' || name === 'PR') absolute = name === 'PA';
     else [down, open] = [name === 'PD', name === 'PD' && open];
     const figures = rest === '' ? [] : rest.split(/[\s,]+/).map(Number);
-    if (figures.length % 2 === 1 || figures.some((one) => !Number.isFinite(one))) return fault('has figures that cannot be read'); // prettier-ignore
+    if (figures.length % 2 === 1 || figures.some((one) => !Number.isFinite(one)))
+      return fault('has figures that cannot be read');
     for (let index = 0; index < figures.length; index += 2) {
       const [x, y] = [(figures[index] ?? 0) / UNITS_PER_MM, (figures[index + 1] ?? 0) / UNITS_PER_MM];
       const to: PlotPoint = absolute ? [x, y] : [at[0] + x, at[1] + y];

@@ -1,7 +1,12 @@
 import { seeded } from '../../seeded.ts';
 import { homography, inverse, isConvex, mapped, type Homography, type PlanePoint, type Quad } from './homography.ts';
 
-const A4: Quad = [[0, 0], [297, 0], [297, 210], [0, 210]]; // prettier-ignore
+const A4: Quad = [
+  [0, 0],
+  [297, 0],
+  [297, 210],
+  [0, 210],
+];
 
 /** A projector that looks at the slab from the side: px of its picture for mm on the clay. */
 const SLANTED: Homography = [2.1, 0.3, 400, -0.2, 1.9, 250, 0.0004, 0.0007, 1];
@@ -12,7 +17,13 @@ describe('the map from four corners', () => {
   const found = homography(A4, seen) as Homography;
 
   it('is the one that they were seen through, everywhere', () => {
-    for (const point of [[0, 0], [150, 100], [297, 210], [400, -50]] as const) expect(mapped(found, point)).toEqual(near(mapped(SLANTED, point), 6)); // prettier-ignore
+    for (const point of [
+      [0, 0],
+      [150, 100],
+      [297, 210],
+      [400, -50],
+    ] as const)
+      expect(mapped(found, point)).toEqual(near(mapped(SLANTED, point), 6));
   });
 
   it('goes back', () => {
@@ -21,8 +32,25 @@ describe('the map from four corners', () => {
   });
 
   it('is none where three corners lie on a line', () => {
-    expect(homography(A4, [[0, 0], [50, 0], [100, 0], [0, 80]])).toBeNull(); // prettier-ignore
-    expect(homography([[0, 0], [1, 1], [2, 2], [0, 5]], A4)).toBeNull(); // prettier-ignore
+    expect(
+      homography(A4, [
+        [0, 0],
+        [50, 0],
+        [100, 0],
+        [0, 80],
+      ]),
+    ).toBeNull();
+    expect(
+      homography(
+        [
+          [0, 0],
+          [1, 1],
+          [2, 2],
+          [0, 5],
+        ],
+        A4,
+      ),
+    ).toBeNull();
   });
 
   it.each([

@@ -17,7 +17,8 @@ export function solveLinear(rows: readonly (readonly number[])[]): number[] | nu
   const greatest = Math.max(...work.flat().map(Math.abs));
   for (let column = 0; column < size; column += 1) {
     let pivot = column;
-    for (let row = column + 1; row < size; row += 1) if (Math.abs(work[row]?.[column] ?? 0) > Math.abs(work[pivot]?.[column] ?? 0)) pivot = row; // prettier-ignore
+    for (let row = column + 1; row < size; row += 1)
+      if (Math.abs(work[row]?.[column] ?? 0) > Math.abs(work[pivot]?.[column] ?? 0)) pivot = row;
     const chosen = work[pivot] as number[];
     if (Math.abs(chosen[column] ?? 0) <= SINGULAR * greatest) return null;
     [work[pivot], work[column]] = [work[column] as number[], chosen];
@@ -42,21 +43,30 @@ export function homography(from: Quad, to: Quad): Homography | null {
   const [source, target] = [settled(from), settled(to)];
   const rows = source.points.flatMap(([x, y], index) => {
     const [u, v] = target.points[index] as PlanePoint;
-    return [[x, y, 1, 0, 0, 0, -u * x, -u * y, u], [0, 0, 0, x, y, 1, -v * x, -v * y, v]]; // prettier-ignore
+    return [
+      [x, y, 1, 0, 0, 0, -u * x, -u * y, u],
+      [0, 0, 0, x, y, 1, -v * x, -v * y, v],
+    ];
   });
   const solved = solveLinear(rows);
   if (!solved) return null;
   const [a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0] = solved;
   const matrix = times(times(target.back, [a, b, c, d, e, f, g, h, 1]), source.there);
   const last = matrix[8] ?? 0;
-  if (Math.abs(last) < SINGULAR || Math.abs(determinant(matrix)) < SINGULAR * Math.abs(last) ** 3 * target.scale ** 2 / source.scale ** 2) return null; // prettier-ignore
+  if (
+    Math.abs(last) < SINGULAR ||
+    Math.abs(determinant(matrix)) < (SINGULAR * Math.abs(last) ** 3 * target.scale ** 2) / source.scale ** 2
+  )
+    return null;
   return matrix.map((one) => one / last) as unknown as Homography;
 }
 
 type Matrix = readonly number[];
 
 function times(one: Matrix, other: Matrix): Matrix {
-  return Array.from({ length: 9 }, (_, at) => [0, 1, 2].reduce((sum, k) => sum + (one[3 * Math.floor(at / 3) + k] ?? 0) * (other[3 * k + (at % 3)] ?? 0), 0)); // prettier-ignore
+  return Array.from({ length: 9 }, (_, at) =>
+    [0, 1, 2].reduce((sum, k) => sum + (one[3 * Math.floor(at / 3) + k] ?? 0) * (other[3 * k + (at % 3)] ?? 0), 0),
+  );
 }
 
 function determinant([a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0, i = 0]: Matrix): number {
@@ -65,7 +75,10 @@ function determinant([a = 0, b = 0, c = 0, d = 0, e = 0, f = 0, g = 0, h = 0, i 
 
 /** Points about their middle, about one apart, with the matrices there and back. */
 function settled(points: Quad) {
-  const [x, y] = [0, 1].map((axis) => points.reduce((sum, point) => sum + (point[axis] ?? 0), 0) / points.length) as [number, number]; // prettier-ignore
+  const [x, y] = [0, 1].map((axis) => points.reduce((sum, point) => sum + (point[axis] ?? 0), 0) / points.length) as [
+    number,
+    number,
+  ];
   const scale = points.reduce((sum, point) => sum + Math.hypot(point[0] - x, point[1] - y), 0) / points.length || 1;
   return {
     points: points.map(([px, py]): PlanePoint => [(px - x) / scale, (py - y) / scale]),
@@ -84,7 +97,17 @@ export function mapped([a, b, c, d, e, f, g, h]: Homography, [x, y]: PlanePoint)
 /** The map back. */
 export function inverse(matrix: Homography): Homography | null {
   const [a, b, c, d, e, f, g, h, i] = matrix;
-  const found = [e * i - f * h, c * h - b * i, b * f - c * e, f * g - d * i, a * i - c * g, c * d - a * f, d * h - e * g, b * g - a * h, a * e - b * d]; // prettier-ignore
+  const found = [
+    e * i - f * h,
+    c * h - b * i,
+    b * f - c * e,
+    f * g - d * i,
+    a * i - c * g,
+    c * d - a * f,
+    d * h - e * g,
+    b * g - a * h,
+    a * e - b * d,
+  ];
   const last = found[8] ?? 0;
   return last === 0 ? null : (found.map((one) => one / last) as unknown as Homography);
 }

@@ -14,22 +14,48 @@ describe('a drawing that is thrown', () => {
   it('has its lines and arcs, and no words', () => {
     const lines = thrownLines(
       [
-        { kind: 'path', layer: 'cut', outline: [[-10, 0, 1], [10, 0, 1]] },
+        {
+          kind: 'path',
+          layer: 'cut',
+          outline: [
+            [-10, 0, 1],
+            [10, 0, 1],
+          ],
+        },
         { kind: 'line', layer: 'mark', from: [0, 0], to: [0, 5], dash: 'chain' },
-        { kind: 'path', layer: 'mark', outline: [[0, 0, 0], [5, 0, 0]], open: true },
+        {
+          kind: 'path',
+          layer: 'mark',
+          outline: [
+            [0, 0, 0],
+            [5, 0, 0],
+          ],
+          open: true,
+        },
         { kind: 'text', layer: 'text', at: [0, 0], size: 4, text: 'Wall', anchor: 'middle' },
       ],
       { at: [0, 0], turn: 0 },
       PLAIN,
-    ); // prettier-ignore
-    expect(lines.map(({ layer, closed, points }) => [layer, closed, points.length > 2])).toEqual([['cut', true, true], ['mark', false, false], ['mark', false, false]]); // prettier-ignore
+    );
+    expect(lines.map(({ layer, closed, points }) => [layer, closed, points.length > 2])).toEqual([
+      ['cut', true, true],
+      ['mark', false, false],
+      ['mark', false, false],
+    ]);
     for (const [x, y] of lines[0]?.points ?? []) expect(Math.hypot(x - 100, y - 400)).toBeCloseTo(20, 1);
-    expect(lines[1]?.points).toEqual([[100, 400], [100, 390]]); // prettier-ignore
+    expect(lines[1]?.points).toEqual([
+      [100, 400],
+      [100, 390],
+    ]);
   });
 
   it('comes back to the clay where it was meant to be, however slanted', () => {
     const back = inverse(SLANTED) as Homography;
-    const outline = [[0, 0, 0.3], [200, 0, 0], [150, 80, -0.2]] as const; // prettier-ignore
+    const outline = [
+      [0, 0, 0.3],
+      [200, 0, 0],
+      [150, 80, -0.2],
+    ] as const;
     const lying = { at: [40, 30], turn: 0.4 } as const;
     const [line] = thrownLines([{ kind: 'path', layer: 'cut', outline }], lying, SLANTED);
     pathPoints(outline).forEach((point, index) => {

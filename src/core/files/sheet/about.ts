@@ -19,7 +19,9 @@ export interface About {
 function seamWords({ seam }: Target, style: LengthStyle): string {
   switch (seam.kind) {
     case 'bevel':
-      return seam.angle >= 90 ? 'ends cut straight down and joined end to end' : `ends cut on a slant, ${seam.angle}° from the slab, both the same way`; // prettier-ignore
+      return seam.angle >= 90
+        ? 'ends cut straight down and joined end to end'
+        : `ends cut on a slant, ${seam.angle}° from the slab, both the same way`;
     case 'butt':
       return 'ends cut straight down and joined end to end';
     case 'lap':
@@ -67,7 +69,10 @@ function feetWords({ form, slab, clay }: Target, { faceUp }: Part, style: Length
 function sleeveWords({ form }: Target, style: LengthStyle): string[] {
   if (form.kind !== 'former') return [];
   const mm = (length: number) => writeLength(length, style);
-  return [`Paper ${mm(form.sleeve)} thick, not clay: wrap it once round the former up to the line, and tape it to itself.`, `It stands ${mm(SLEEVE_STANDS_OVER)} over the wall, to be pulled out by. Thinner paper goes round more than once, until it is as thick.`]; // prettier-ignore
+  return [
+    `Paper ${mm(form.sleeve)} thick, not clay: wrap it once round the former up to the line, and tape it to itself.`,
+    `It stands ${mm(SLEEVE_STANDS_OVER)} over the wall, to be pulled out by. Thinner paper goes round more than once, until it is as thick.`,
+  ];
 }
 
 /** How a wall is traced with the template that is owned. */
@@ -102,8 +107,15 @@ export function aboutTemplate(target: Target, style: LengthStyle, revision: numb
       part.role === 'paper'
         ? sleeveWords(target, style)
         : [
-            `Slab ${writeLength(part.thickness, style)}: rolled to that at any scale of the paper. You see its ${part.faceUp}; the ${other(part.faceUp)} lies on the table.`, // prettier-ignore
-            ...(isWall(part) && bent && target.form.kind !== 'facet' && target.form.kind !== 'box' && target.form.kind !== 'stand' ? [`Seam: ${seamWords(target, style)}.`] : []), // prettier-ignore
+            `Slab ${writeLength(part.thickness, style)}: rolled to that at any scale of the paper. ` +
+              `You see its ${part.faceUp}; the ${other(part.faceUp)} lies on the table.`,
+            ...(isWall(part) &&
+            bent &&
+            target.form.kind !== 'facet' &&
+            target.form.kind !== 'box' &&
+            target.form.kind !== 'stand'
+              ? [`Seam: ${seamWords(target, style)}.`]
+              : []),
             ...(part.id === 'sheet' ? feetWords(target, part, style) : []),
             ...(isRolled(part) ? ['Roll the slab along the arrow.'] : []),
             ...(part.id === 'wall' ? traceWords(target, part, style) : []),

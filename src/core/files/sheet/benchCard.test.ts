@@ -11,7 +11,17 @@ import { PAPERS } from '../../studio/printer/paper.ts';
 function cardOf(target: Target, student?: string) {
   const developed = develop(target);
   const steps = orderOfWork(target, developed, developed.slabs, DEFAULT_SCHOOLS);
-  const items = benchCard({ target, developed, steps, style: { unit: 'mm' }, whole: `${target.name} · revision 3`, ...(student !== undefined && { student }) }, PAPERS.a4); // prettier-ignore
+  const items = benchCard(
+    {
+      target,
+      developed,
+      steps,
+      style: { unit: 'mm' },
+      whole: `${target.name} · revision 3`,
+      ...(student !== undefined && { student }),
+    },
+    PAPERS.a4,
+  );
   return { steps, items, texts: items.flatMap((item) => (item.kind === 'text' ? [item] : [])) };
 }
 
@@ -19,8 +29,21 @@ describe('a bench card', () => {
   it('has the sizes wet and fired, the slab, what is weighed, leans and every act', () => {
     const { texts, steps } = cardOf(newTarget('Rack tumbler'), 'Ann');
     const words = texts.map(({ text }) => text);
-    for (const wanted of ['Rack tumbler', 'Ann', '95.5 mm', '84.0 mm', '125.0 mm', '110.0 mm', '6.0 mm', 'Weigh out 737 g.', 'Wall: right end spread 45°, left end tuck 45°']) expect(words).toContain(wanted); // prettier-ignore
-    steps.forEach(({ title }, index) => expect(words.some((text) => text.startsWith(`${index + 1}. ${title.split(' ')[0]}`))).toBe(true)); // prettier-ignore
+    for (const wanted of [
+      'Rack tumbler',
+      'Ann',
+      '95.5 mm',
+      '84.0 mm',
+      '125.0 mm',
+      '110.0 mm',
+      '6.0 mm',
+      'Weigh out 737 g.',
+      'Wall: right end spread 45°, left end tuck 45°',
+    ])
+      expect(words).toContain(wanted);
+    steps.forEach(({ title }, index) =>
+      expect(words.some((text) => text.startsWith(`${index + 1}. ${title.split(' ')[0]}`))).toBe(true),
+    );
     expect(words.some((text) => /^Let the parts stiffen: from about .* to about/.test(text))).toBe(true);
   });
 
@@ -41,12 +64,14 @@ describe('a bench card', () => {
         return { text, left, right: left + wide, low: at[1], high: at[1] + 0.7 * size };
       });
       for (const { low, left } of boxes) expect(low >= 10 && left >= 9).toBe(true);
-      boxes.forEach((one, at) => boxes.slice(at + 1).forEach((other) => {
-        const meet = one.left < other.right && other.left < one.right && one.low < other.high && other.low < one.high;
-        if (meet) expect([one.text, other.text]).toEqual(['apart', 'apart']);
-      }));
+      boxes.forEach((one, at) =>
+        boxes.slice(at + 1).forEach((other) => {
+          const meet = one.left < other.right && other.left < one.right && one.low < other.high && other.low < one.high;
+          if (meet) expect([one.text, other.text]).toEqual(['apart', 'apart']);
+        }),
+      );
     }
-  }); // prettier-ignore
+  });
 
   it('breaks its lines between words', () => {
     expect(wrapped('one two three', 4, textWidth('one two', 4))).toEqual(['one two', 'three']);

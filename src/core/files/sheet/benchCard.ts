@@ -49,7 +49,8 @@ const TO_WRITE = 26;
 
 type Words = readonly [words: string, size: number, weight?: 'bold'];
 
-const scaled = (outline: Outline, by: number, dx: number, dy: number): Outline => outline.map(([x, y, bulge]) => [dx + by * x, dy + by * y, bulge]); // prettier-ignore
+const scaled = (outline: Outline, by: number, dx: number, dy: number): Outline =>
+  outline.map(([x, y, bulge]) => [dx + by * x, dy + by * y, bulge]);
 
 /** A text in lines that are no wider than so many mm. */
 export function wrapped(text: string, size: number, width: number): string[] {
@@ -69,20 +70,36 @@ function sizesOf({
   style,
 }: CardOf): (readonly [name: string, wet: string, fired: string])[] {
   const { rim, foot, height } = finished;
-  const both = (fired: number) => [writeLength(wetLength(fired, target.clay.shrinkage), style), writeLength(fired, style)] as const; // prettier-ignore
-  return ([['Rim', rim], ['Foot', foot], ['High', height]] as const).map(([name, fired]) => [name, ...both(fired)]); // prettier-ignore
+  const both = (fired: number) =>
+    [writeLength(wetLength(fired, target.clay.shrinkage), style), writeLength(fired, style)] as const;
+  return (
+    [
+      ['Rim', rim],
+      ['Foot', foot],
+      ['High', height],
+    ] as const
+  ).map(([name, fired]) => [name, ...both(fired)]);
 }
 
 /** Leans that are not straight down, part by part. */
 function leansOf({ developed: { parts } }: CardOf): string[] {
   return parts.flatMap(({ name, leans }) => {
-    const told = leans.filter(({ word }) => word !== 'straight down').map((lean) => `${EDGE_WORDS[lean.edge]} ${leanWords(lean)}`); // prettier-ignore
+    const told = leans
+      .filter(({ word }) => word !== 'straight down')
+      .map((lean) => `${EDGE_WORDS[lean.edge]} ${leanWords(lean)}`);
     return told.length > 0 ? [`${name}: ${told.join(', ')}`] : [];
   });
 }
 
 /** Hours in words as vague as the forecast. */
-const about = (hours: number | null) => (hours === null ? 'not in a week' : hours < 1.5 ? `about ${Math.max(10, Math.round(hours * 6) * 10)} min` : hours < 48 ? `about ${Math.round(hours)} h` : `about ${Math.round(hours / 24)} days`); // prettier-ignore
+const about = (hours: number | null) =>
+  hours === null
+    ? 'not in a week'
+    : hours < 1.5
+      ? `about ${Math.max(10, Math.round(hours * 6) * 10)} min`
+      : hours < 48
+        ? `about ${Math.round(hours)} h`
+        : `about ${Math.round(hours / 24)} days`;
 
 /** The forecast covers a week (h). */
 const AHEAD = 168;
@@ -116,8 +133,10 @@ export function benchCard(card: CardOf, size: PaperSize): Primitive[] {
 function cardOf(card: CardOf, { width, height }: PaperSize, full: Fullness): { items: Primitive[]; left: number } {
   const { target, steps, style, whole, student } = card;
   const items: Primitive[] = [];
-  const put = (x: number, y: number, [text, size, weight]: Words, anchor: 'start' | 'end' = 'start') => items.push({ kind: 'text', layer: 'text', at: [x, y], size, text, anchor, ...(weight && { weight }) }); // prettier-ignore
-  const line = (y: number, from = PAPER_MARGIN, to = width - PAPER_MARGIN) => items.push({ kind: 'line', layer: 'mark', from: [from, y], to: [to, y] }); // prettier-ignore
+  const put = (x: number, y: number, [text, size, weight]: Words, anchor: 'start' | 'end' = 'start') =>
+    items.push({ kind: 'text', layer: 'text', at: [x, y], size, text, anchor, ...(weight && { weight }) });
+  const line = (y: number, from = PAPER_MARGIN, to = width - PAPER_MARGIN) =>
+    items.push({ kind: 'line', layer: 'mark', from: [from, y], to: [to, y] });
   const [left, right] = [PAPER_MARGIN, width - PAPER_MARGIN];
   let y = height - PAPER_MARGIN - LARGE;
   put(left, y, [target.name, LARGE, 'bold']);
@@ -131,7 +150,8 @@ function cardOf(card: CardOf, { width, height }: PaperSize, full: Fullness): { i
   const side = elevation(target, 'fired');
   const by = Math.min(DRAWN_ACROSS / side.width, full.drawing / side.height);
   const [dx, dy] = [left + (DRAWN_ACROSS - side.width * by) / 2 - side.left * by, y - 4 - full.drawing];
-  for (const outline of [side.outer, ...side.added]) items.push({ kind: 'path', layer: 'cut', outline: scaled(outline, by, dx, dy) }); // prettier-ignore
+  for (const outline of [side.outer, ...side.added])
+    items.push({ kind: 'path', layer: 'cut', outline: scaled(outline, by, dx, dy) });
   const [names, wetEnd] = [left + DRAWN_ACROSS + 8, right - 42];
   let row = y - 7;
   put(wetEnd, row, ['wet', PLAIN], 'end');
@@ -171,7 +191,9 @@ function cardOf(card: CardOf, { width, height }: PaperSize, full: Fullness): { i
     const acts = wrapped(`${index + 1}. ${title}`, full.act, column).map((text): Words => [text, full.act, 'bold']);
     const figure = first && full.figures ? writePhrase(first, style) : '';
     // In brief: a step without a figure is shown by its title alone.
-    return /\d/.test(figure) ? [...acts, ...wrapped(figure, full.figure, column - 4).map((text): Words => [text, full.figure])] : acts; // prettier-ignore
+    return /\d/.test(figure)
+      ? [...acts, ...wrapped(figure, full.figure, column - 4).map((text): Words => [text, full.figure])]
+      : acts;
   });
   const heightOf = (block: readonly Words[]) => block.reduce((sum, [, size]) => sum + size + 1.3, 1);
   const total = blocks.reduce((sum, block) => sum + heightOf(block), 0);
@@ -200,6 +222,9 @@ function cardOf(card: CardOf, { width, height }: PaperSize, full: Fullness): { i
   put(left, y, ['Made on                     Clay                     Measured                     Weight', PLAIN]);
   const room = y - PAPER_MARGIN;
   for (y -= 10; y > PAPER_MARGIN + 8; y -= 10) line(y);
-  put(left, PAPER_MARGIN + 1, ['Clay dust holds silica: wipe up wet. Whether it may hold food is for the glaze’s maker and a testing laboratory to say.', 3.2]); // prettier-ignore
+  put(left, PAPER_MARGIN + 1, [
+    'Clay dust holds silica: wipe up wet. Whether it may hold food is for the glaze’s maker and a testing laboratory to say.',
+    3.2,
+  ]);
   return { items, left: room };
 }

@@ -126,7 +126,12 @@ function waitingWords(part: Part, { window }: RoomForWords): Waiting[] {
     if (!on) return [];
     const words = wordsOf(lean);
     const at = placeWords(part, lean, on);
-    const left = lean.edge === 'left' || lean.edge === 'dart-right' ? at[0] : lean.edge === 'right' || lean.edge === 'dart-left' ? at[0] - words.width : at[0] - words.width / 2; // prettier-ignore
+    const left =
+      lean.edge === 'left' || lean.edge === 'dart-right'
+        ? at[0]
+        : lean.edge === 'right' || lean.edge === 'dart-left'
+          ? at[0] - words.width
+          : at[0] - words.width / 2;
     // Those of the rim hang from it.
     const low = lean.edge === 'rim' ? at[1] - words.height + WORD_SIZE : at[1];
     return [{ lean, words, seen, on, wanted: takenBy(words, left, low) }];

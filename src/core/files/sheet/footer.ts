@@ -64,7 +64,12 @@ function pageMap({ parts: [first], width }: FooterOptions): Primitive[] {
     for (let c = 0; c < grid.columns; c += 1) {
       if (!isPrinted(grid, c, r)) continue;
       const here = r === row && c === column;
-      cells.push({ kind: 'path', layer: 'mark', outline: moved(rectangle(cellWidth, cellHeight), x0 + c * cellWidth, y0 + r * cellHeight), ...(here && { fill: 'shade' as const }) }); // prettier-ignore
+      cells.push({
+        kind: 'path',
+        layer: 'mark',
+        outline: moved(rectangle(cellWidth, cellHeight), x0 + c * cellWidth, y0 + r * cellHeight),
+        ...(here && { fill: 'shade' as const }),
+      });
     }
   }
   return cells;
@@ -100,7 +105,9 @@ function checkedRows({ parts, checked = [] }: FooterOptions): string[] {
   const [first] = rows;
   if (!first) return [];
   if (rows.length === 1) return [checkedWords(first)];
-  return [`Checked in this file: ${rows.length} parts, off by ${Math.max(...rows.map(({ off }) => off)).toFixed(2)} mm.`]; // prettier-ignore
+  return [
+    `Checked in this file: ${rows.length} parts, off by ${Math.max(...rows.map(({ off }) => off)).toFixed(2)} mm.`,
+  ];
 }
 
 type Text = (up: number, size: number, words: string, weight?: 'bold') => Primitive;
@@ -109,7 +116,15 @@ type Text = (up: number, size: number, words: string, weight?: 'bold') => Primit
 export function footer(options: FooterOptions): Primitive[] {
   const { parts, width, printer, paper, roll } = options;
   const [x, y] = [PAPER_MARGIN, PAPER_MARGIN];
-  const at = (left: number, up: number, size: number, words: string, weight?: 'bold'): Primitive => ({ kind: 'text', layer: 'text', at: [left, y + up], size, text: words, anchor: 'start', ...(weight && { weight }) }); // prettier-ignore
+  const at = (left: number, up: number, size: number, words: string, weight?: 'bold'): Primitive => ({
+    kind: 'text',
+    layer: 'text',
+    at: [left, y + up],
+    size,
+    text: words,
+    anchor: 'start',
+    ...(weight && { weight }),
+  });
   const text: Text = (up, size, words, weight) => at(x, up, size, words, weight);
   const [first] = parts;
   return [

@@ -57,7 +57,12 @@ export const isPrinted = ({ printed }: Grid, column: number, row: number) => pri
 
 /** The window of a page: what is left of its paper by margin and foot. */
 export function pageWindow({ width, height }: PaperSize): Bounds {
-  return { minX: PAPER_MARGIN, minY: PAPER_MARGIN + FOOTER_HEIGHT, maxX: width - PAPER_MARGIN, maxY: height - PAPER_MARGIN }; // prettier-ignore
+  return {
+    minX: PAPER_MARGIN,
+    minY: PAPER_MARGIN + FOOTER_HEIGHT,
+    maxX: width - PAPER_MARGIN,
+    maxY: height - PAPER_MARGIN,
+  };
 }
 
 /** How many windows of `window` mm, each overlapping the next, cover `length` mm. */
@@ -86,10 +91,15 @@ function isSeen(outline: Outline, box: Bounds): boolean {
     if (x >= box.minX && x <= box.maxX && y >= box.minY && y <= box.maxY) return true;
   }
   const far = { value: 0, gx: 0, gy: 0 };
-  return [[box.minX, box.minY], [box.maxX, box.minY], [box.maxX, box.maxY], [box.minX, box.maxY]].some(([x = 0, y = 0]) => {
+  return [
+    [box.minX, box.minY],
+    [box.maxX, box.minY],
+    [box.maxX, box.maxY],
+    [box.minX, box.maxY],
+  ].some(([x = 0, y = 0]) => {
     distanceTo(shape, x - mx, y - my, far);
     return far.value < 0;
-  }); // prettier-ignore
+  });
 }
 
 /** A part that one page shows. */
@@ -117,7 +127,8 @@ function gridOf(room: PartRoom, paper: PaperSize): Grid {
   for (let row = 0; row < rows; row += 1) {
     for (let column = 0; column < columns; column += 1) {
       const seen = tileOf(room, whole, column, row);
-      if (columns * rows === 1 || isSeen(room.part.outline, seen) || isSeen(room.part.underside, seen)) printed.add(tile(column, row)); // prettier-ignore
+      if (columns * rows === 1 || isSeen(room.part.outline, seen) || isSeen(room.part.underside, seen))
+        printed.add(tile(column, row));
     }
   }
   return { ...whole, printed };
@@ -127,7 +138,10 @@ const lying = ({ width, height }: PaperSize): PaperSize => ({ width: height, hei
 
 /** Upright or lying pages, whichever needs fewer; upright when both need as many. */
 function bestGrid(room: PartRoom, paper: PaperSize): { grid: Grid; paper: PaperSize } {
-  const [upright, side] = [paper, lying(paper)].map((way) => ({ grid: gridOf(room, way), paper: way })) as [{ grid: Grid; paper: PaperSize }, { grid: Grid; paper: PaperSize }]; // prettier-ignore
+  const [upright, side] = [paper, lying(paper)].map((way) => ({ grid: gridOf(room, way), paper: way })) as [
+    { grid: Grid; paper: PaperSize },
+    { grid: Grid; paper: PaperSize },
+  ];
   return side.grid.printed.size < upright.grid.printed.size ? side : upright;
 }
 
@@ -143,10 +157,15 @@ const lyingAt = (outline: Outline, dx: number, dy: number): Lying => {
   return { shape, x: shape.middle[0] + dx, y: shape.middle[1] + dy };
 };
 
-const boxOutline = ({ minX, minY, maxX, maxY }: Bounds): Outline => moved(rectangle(maxX - minX, maxY - minY), minX, minY); // prettier-ignore
+const boxOutline = ({ minX, minY, maxX, maxY }: Bounds): Outline =>
+  moved(rectangle(maxX - minX, maxY - minY), minX, minY);
 
 /** The shapes of a part that must stay clear of others: its outlines and the words beside it. */
-const outlinesOf = ({ part, besideIn }: PartRoom, window?: Bounds): readonly Outline[] => [part.outline, part.underside, ...besideIn(window).map(boxOutline)]; // prettier-ignore
+const outlinesOf = ({ part, besideIn }: PartRoom, window?: Bounds): readonly Outline[] => [
+  part.outline,
+  part.underside,
+  ...besideIn(window).map(boxOutline),
+];
 
 /** Whether two shapes are at least this far apart (mm), tested from the points of both, as in the nester. */
 function isApart(one: Lying, other: Lying, gap: number): boolean {
@@ -188,7 +207,9 @@ function opened(room: PartRoom, paper: PaperSize): Open[] {
       pages.push({
         paper: way,
         clear: { minX: clear.minX + dx, minY: clear.minY + dy, maxX: clear.maxX + dx, maxY: clear.maxY + dy },
-        there: outlinesOf(room, isWhole(grid) ? undefined : clearOf(room, grid, column, row)).map((outline) => lyingAt(outline, dx, dy)), // prettier-ignore
+        there: outlinesOf(room, isWhole(grid) ? undefined : clearOf(room, grid, column, row)).map((outline) =>
+          lyingAt(outline, dx, dy),
+        ),
         parts: [{ part: room.part, dx, dy, grid, column, row }],
         lines: room.lines,
       });
@@ -201,12 +222,23 @@ function opened(room: PartRoom, paper: PaperSize): Open[] {
 function placeOn(page: Open, room: PartRoom): { dx: number; dy: number } | null {
   if (page.lines + room.lines > FOOT_LINES) return null;
   const all = [room.box, ...room.besideIn()];
-  const whole: Bounds = { minX: Math.min(...all.map(({ minX }) => minX)), minY: Math.min(...all.map(({ minY }) => minY)), maxX: Math.max(...all.map(({ maxX }) => maxX)), maxY: Math.max(...all.map(({ maxY }) => maxY)) }; // prettier-ignore
+  const whole: Bounds = {
+    minX: Math.min(...all.map(({ minX }) => minX)),
+    minY: Math.min(...all.map(({ minY }) => minY)),
+    maxX: Math.max(...all.map(({ maxX }) => maxX)),
+    maxY: Math.max(...all.map(({ maxY }) => maxY)),
+  };
   const { clear } = page;
   const outlines = outlinesOf(room);
   for (let dy = clear.minY - whole.minY; dy + whole.maxY <= clear.maxY + ROUNDING; dy += STEP) {
     for (let dx = clear.minX - whole.minX; dx + whole.maxX <= clear.maxX + ROUNDING; dx += STEP) {
-      if (outlines.every((outline) => { const own = lyingAt(outline, dx, dy); return page.there.every((other) => isApart(own, other, BETWEEN)); })) return { dx, dy }; // prettier-ignore
+      if (
+        outlines.every((outline) => {
+          const own = lyingAt(outline, dx, dy);
+          return page.there.every((other) => isApart(own, other, BETWEEN));
+        })
+      )
+        return { dx, dy };
     }
   }
   return null;
@@ -224,7 +256,10 @@ export function planPages(rooms: readonly PartRoom[], paper: PaperSize): Planned
   const large = ways.filter(({ pages: [first] }) => first && !isWhole((first.parts[0] as PlannedPart).grid));
   const small = ways.filter((way) => !large.includes(way)).sort((one, other) => area(other.room) - area(one.room));
   for (const way of large) pages.push(...way.pages);
-  for (const { room, pages: [own] } of small) {
+  for (const {
+    room,
+    pages: [own],
+  } of small) {
     if (!own) continue;
     let found = false;
     for (const page of pages) {
@@ -237,12 +272,17 @@ export function planPages(rooms: readonly PartRoom[], paper: PaperSize): Planned
       break;
     }
     if (!found) pages.push(own);
-  } // prettier-ignore
+  }
   return pages.map(({ paper: { width, height }, parts }) => ({ width, height, parts }));
 }
 
 /** A box round an outline, grown by so many mm. */
 export function grownBox(outlines: readonly Outline[], by: number): Bounds {
   const all = outlines.map(bounds);
-  return { minX: Math.min(...all.map(({ minX }) => minX)) - by, minY: Math.min(...all.map(({ minY }) => minY)) - by, maxX: Math.max(...all.map(({ maxX }) => maxX)) + by, maxY: Math.max(...all.map(({ maxY }) => maxY)) + by }; // prettier-ignore
+  return {
+    minX: Math.min(...all.map(({ minX }) => minX)) - by,
+    minY: Math.min(...all.map(({ minY }) => minY)) - by,
+    maxX: Math.max(...all.map(({ maxX }) => maxX)) + by,
+    maxY: Math.max(...all.map(({ maxY }) => maxY)) + by,
+  };
 }

@@ -29,7 +29,9 @@ describe('pages', () => {
       const { parts } = develop(target);
       const pages = pagesFor(target, paper);
       for (const part of parts) {
-        const own = pages.flatMap(({ parts: there, layers }) => there.filter(({ id }) => id === part.id).map(({ dx, dy }) => ({ dx, dy, layers }))); // prettier-ignore
+        const own = pages.flatMap(({ parts: there, layers }) =>
+          there.filter(({ id }) => id === part.id).map(({ dx, dy }) => ({ dx, dy, layers })),
+        );
         part.outline.forEach((_, vertex) => {
           const { from, to, centre, radius } = edgeAt(part.outline, vertex);
           for (let step = 0; step < 40; step += 1) {
@@ -89,10 +91,11 @@ describe('pages', () => {
         const { parts } = develop(randomTarget(random));
         const pages = pagesOf(parts, { name: 'x', paper: 'a4', roll, style: { unit: 'mm' } });
         // Margins, foot and a hair of air: parts that are wider both ways are tiled, as on sheets.
-        const fits = ({ outline, underside }: (typeof parts)[number]) => [outline, underside].every((line) => {
-        const { minX, maxX, minY, maxY } = bounds(line);
-        return Math.min(maxX - minX, maxY - minY) < roll - 90;
-      }); // prettier-ignore
+        const fits = ({ outline, underside }: (typeof parts)[number]) =>
+          [outline, underside].every((line) => {
+            const { minX, maxX, minY, maxY } = bounds(line);
+            return Math.min(maxX - minX, maxY - minY) < roll - 90;
+          });
         if (parts.every(fits)) expect(pages.length).toBeLessThanOrEqual(parts.length);
         for (const page of pages) {
           expect([page.width, page.height]).toContain(roll);
@@ -124,20 +127,27 @@ describe('pages', () => {
       const { parts } = develop(target);
       for (const paper of PAPER_NAMES) {
         const pages = pagesFor(target, paper);
-        const alone = parts.reduce((sum, part) => sum + pagesOf([part], { name: '', paper, style: { unit: 'mm' } }).length, 0);
+        const alone = parts.reduce(
+          (sum, part) => sum + pagesOf([part], { name: '', paper, style: { unit: 'mm' } }).length,
+          0,
+        );
         expect(pages.length).toBeLessThanOrEqual(alone);
         for (const { parts: there, width, height } of pages) {
-          const shown = there.map(({ id, dx, dy }) => moved(parts.find((part) => part.id === id)?.outline ?? [], dx, dy));
+          const shown = there.map(({ id, dx, dy }) =>
+            moved(parts.find((part) => part.id === id)?.outline ?? [], dx, dy),
+          );
           shown.slice(1).forEach((outline) => {
             const box = bounds(outline);
             expect(box.minX >= 10 && box.maxX <= width - 10 && box.minY >= 52 && box.maxY <= height - 10).toBe(true);
           });
-          shown.forEach((one, at) => shown.slice(at + 1).forEach((other) => {
-            expect(crossOneAnother(one, other)).toBe(false);
-            expect(leastApart(one, other)).toBeGreaterThan(4.5);
-          }));
+          shown.forEach((one, at) =>
+            shown.slice(at + 1).forEach((other) => {
+              expect(crossOneAnother(one, other)).toBe(false);
+              expect(leastApart(one, other)).toBeGreaterThan(4.5);
+            }),
+          );
         }
       }
     }
-  }); // prettier-ignore
+  });
 });

@@ -136,12 +136,17 @@ function cutOff(page: PlannedPage, rooms: ReadonlyMap<Part, PartRoom>): PlannedP
   const ends = page.parts.flatMap(({ part, grid, column, row, dx, dy }) => {
     const room = rooms.get(part) as PartRoom;
     const seen = isWhole(grid) ? room.box : tileOf(room, grid, column, row);
-    const all = [{ maxX: Math.min(seen.maxX, room.box.maxX), maxY: Math.min(seen.maxY, room.box.maxY) }, ...(isWhole(grid) ? room.besideIn() : [])]; // prettier-ignore
+    const all = [
+      { maxX: Math.min(seen.maxX, room.box.maxX), maxY: Math.min(seen.maxY, room.box.maxY) },
+      ...(isWhole(grid) ? room.besideIn() : []),
+    ];
     return all.map(({ maxX, maxY }) => [maxX + dx, maxY + dy] as const);
   });
   const end = (axis: 0 | 1) => Math.max(SHORTEST, Math.ceil(Math.max(...ends.map((one) => one[axis])) + PAPER_MARGIN));
   const along = page.width > page.height ? 0 : 1;
-  return along === 0 ? { ...page, width: Math.min(page.width, end(0)) } : { ...page, height: Math.min(page.height, end(1)) }; // prettier-ignore
+  return along === 0
+    ? { ...page, width: Math.min(page.width, end(0)) }
+    : { ...page, height: Math.min(page.height, end(1)) };
 }
 
 /** A part as it is drawn on one of its pages, in the page's frame. */

@@ -26,7 +26,10 @@ function markDrawing(mark: Mark): Primitive {
     case 'words':
       return { ...middle, layer: 'mark', at: mark.at, size: WORDS_SIZE, text: mark.text };
     case 'lean': {
-      const [x, y] = [0, 1].map((axis) => (mark.at[axis] ?? 0) + LEAN_INSET * (mark.inward[axis] ?? 0)) as [number, number]; // prettier-ignore
+      const [x, y] = [0, 1].map((axis) => (mark.at[axis] ?? 0) + LEAN_INSET * (mark.inward[axis] ?? 0)) as [
+        number,
+        number,
+      ];
       return { ...middle, layer: 'lean', at: [x, y - LEAN_SIZE / 3], size: LEAN_SIZE, text: mark.text };
     }
   }
@@ -53,7 +56,12 @@ function placed(words: Primitive, room: RoomForWords, within: 'inside' | 'anywhe
 /** Moves lines of words that belong together as one; separately where there is no room for both. */
 function together(all: readonly Primitive[], room: RoomForWords): Primitive[] {
   const boxes = all.flatMap((item) => (item.kind === 'text' ? [wordsBox(item)] : []));
-  const wanted: Bounds = { minX: Math.min(...boxes.map(({ minX }) => minX)), minY: Math.min(...boxes.map(({ minY }) => minY)), maxX: Math.max(...boxes.map(({ maxX }) => maxX)), maxY: Math.max(...boxes.map(({ maxY }) => maxY)) }; // prettier-ignore
+  const wanted: Bounds = {
+    minX: Math.min(...boxes.map(({ minX }) => minX)),
+    minY: Math.min(...boxes.map(({ minY }) => minY)),
+    maxX: Math.max(...boxes.map(({ maxX }) => maxX)),
+    maxY: Math.max(...boxes.map(({ maxY }) => maxY)),
+  };
   const found = room.inside(wanted) ?? room.anywhere(beside(wanted, room));
   if (!found) return all.map((item) => placed(item, room, 'anywhere'));
   room.take(found);
@@ -74,7 +82,8 @@ function beside(wanted: Bounds, { window }: RoomForWords): Bounds {
 export function partDrawing(part: Part, style: LengthStyle, window?: Bounds): Primitive[] {
   const [title, size] = [titleWords(part), sizeWords(part, style)];
   const marks = part.marks.map(markDrawing);
-  const seen = window ?? withAside(part, [title, size, ...marks.flatMap((item) => (item.kind === 'text' ? item.text : []))]); // prettier-ignore
+  const seen =
+    window ?? withAside(part, [title, size, ...marks.flatMap((item) => (item.kind === 'text' ? item.text : []))]);
   const box = bounds(part.outline);
   const leans = part.leans.some((lean) => lean.word !== 'straight down');
   const isWords = (item: Primitive) => item.kind === 'text';
@@ -88,9 +97,25 @@ export function partDrawing(part: Part, style: LengthStyle, window?: Bounds): Pr
   const [x, y] = middleOfPart(part);
   // What is seen of the part has its own middle, where the part's is on another page.
   const isSeen = x > seen.minX + 30 && x < seen.maxX - 30 && y > seen.minY && y < seen.maxY;
-  const centre = isSeen ? [x, y] as const : [(Math.max(box.minX, seen.minX) + Math.min(box.maxX, seen.maxX)) / 2, (Math.max(box.minY, seen.minY) + Math.min(box.maxY, seen.maxY)) / 2] as const; // prettier-ignore
-  const words = (text: string, up: number, weight?: 'bold'): Primitive => ({ kind: 'text', layer: 'text', at: [centre[0], centre[1] + up], size: TITLE_SIZE, text, anchor: 'middle', ...(weight && { weight }) }); // prettier-ignore
-  const told = marks.filter(isWords).filter((item) => isIn(item, seen)).map((item) => placed(item, room, 'anywhere')); // prettier-ignore
+  const centre = isSeen
+    ? ([x, y] as const)
+    : ([
+        (Math.max(box.minX, seen.minX) + Math.min(box.maxX, seen.maxX)) / 2,
+        (Math.max(box.minY, seen.minY) + Math.min(box.maxY, seen.maxY)) / 2,
+      ] as const);
+  const words = (text: string, up: number, weight?: 'bold'): Primitive => ({
+    kind: 'text',
+    layer: 'text',
+    at: [centre[0], centre[1] + up],
+    size: TITLE_SIZE,
+    text,
+    anchor: 'middle',
+    ...(weight && { weight }),
+  });
+  const told = marks
+    .filter(isWords)
+    .filter((item) => isIn(item, seen))
+    .map((item) => placed(item, room, 'anywhere'));
   const edges = edgeWords(part, room);
   const named = together([words(title, 3, 'bold'), words(size, -5)], room);
   return [...lines, ...told, ...edges.inside, ...named, ...edges.beside()];

@@ -6,7 +6,12 @@ const HEAD = 3;
 
 /** The direction in which the slab is rolled: along the part's x axis, from (x, y). */
 export function rollArrow(x: number, y: number): Primitive[] {
-  const line = (from: readonly [number, number], to: readonly [number, number]): Primitive => ({ kind: 'line', layer: 'mark', from, to }); // prettier-ignore
+  const line = (from: readonly [number, number], to: readonly [number, number]): Primitive => ({
+    kind: 'line',
+    layer: 'mark',
+    from,
+    to,
+  });
   const end = [x + LENGTH, y] as const;
   return [
     line([x, y], end),

@@ -20,7 +20,12 @@ const SAGITTA = 0.1;
 /** Whether a straight piece enters a box (Liang and Barsky 1984). */
 export function entersBox([[x, y], [u, v]]: Piece, { minX, minY, maxX, maxY }: Bounds): boolean {
   let [from, to] = [0, 1];
-  const sides = [[x - u, x - minX], [u - x, maxX - x], [y - v, y - minY], [v - y, maxY - y]] as const; // prettier-ignore
+  const sides = [
+    [x - u, x - minX],
+    [u - x, maxX - x],
+    [y - v, y - minY],
+    [v - y, maxY - y],
+  ] as const;
   for (const [way, room] of sides) {
     if (way === 0) {
       if (room < 0) return false;
@@ -36,7 +41,11 @@ export function piecesOf(items: readonly Primitive[]): Piece[] {
     if (item.kind === 'text') return [];
     if (item.kind === 'line') return [[item.from, item.to]];
     const points = chordPoints(item.outline, SAGITTA);
-    return points.slice(item.open ? 1 : 0).map((point, at): Piece => (item.open ? [points[at] as Point, point] : [point, points[(at + 1) % points.length] as Point])); // prettier-ignore
+    return points
+      .slice(item.open ? 1 : 0)
+      .map((point, at): Piece =>
+        item.open ? [points[at] as Point, point] : [point, points[(at + 1) % points.length] as Point],
+      );
   });
 }
 
@@ -59,7 +68,12 @@ class PiecesBySquare {
           minY: y + from * (v - y),
           maxY: y + to * (v - y),
         };
-        const box = { minX: Math.min(part.minX, part.maxX), maxX: Math.max(part.minX, part.maxX), minY: Math.min(part.minY, part.maxY), maxY: Math.max(part.minY, part.maxY) }; // prettier-ignore
+        const box = {
+          minX: Math.min(part.minX, part.maxX),
+          maxX: Math.max(part.minX, part.maxX),
+          minY: Math.min(part.minY, part.maxY),
+          maxY: Math.max(part.minY, part.maxY),
+        };
         for (const name of this.#names(box)) {
           const own = this.#squares.get(name);
           if (!own) this.#squares.set(name, [piece]);
@@ -83,8 +97,14 @@ class PiecesBySquare {
   }
 }
 
-const meet = (one: Bounds, other: Bounds) => one.minX < other.maxX && other.minX < one.maxX && one.minY < other.maxY && other.minY < one.maxY; // prettier-ignore
-const grown = ({ minX, minY, maxX, maxY }: Bounds, by: number): Bounds => ({ minX: minX - by, minY: minY - by, maxX: maxX + by, maxY: maxY + by }); // prettier-ignore
+const meet = (one: Bounds, other: Bounds) =>
+  one.minX < other.maxX && other.minX < one.maxX && one.minY < other.maxY && other.minY < one.maxY;
+const grown = ({ minX, minY, maxX, maxY }: Bounds, by: number): Bounds => ({
+  minX: minX - by,
+  minY: minY - by,
+  maxX: maxX + by,
+  maxY: maxY + by,
+});
 
 /** Letters of a text reach this far below and above the line that it stands on, as shares of their size. */
 const BELOW = 0.25;
@@ -127,7 +147,12 @@ export class RoomForWords {
   ) {
     this.#edge = chordPoints(outline, SAGITTA);
     const { minX, minY, maxX, maxY } = bounds(outline);
-    this.#own = { minX: Math.max(minX, window.minX), minY: Math.max(minY, window.minY), maxX: Math.min(maxX, window.maxX), maxY: Math.min(maxY, window.maxY) }; // prettier-ignore
+    this.#own = {
+      minX: Math.max(minX, window.minX),
+      minY: Math.max(minY, window.minY),
+      maxX: Math.min(maxX, window.maxX),
+      maxY: Math.min(maxY, window.maxY),
+    };
     this.#pieces.add(piecesOf(lines));
   }
 
@@ -143,7 +168,8 @@ export class RoomForWords {
   /** Where a box is clear within the part, no further than `most` from where it is wanted (mm); null where there is no room. */
   inside(wanted: Bounds, most = Infinity): Bounds | null {
     // A box without lines is wholly inside or wholly outside: its middle decides.
-    const holds = (box: Bounds) => this.#isClear(box) && insideLine(this.#edge, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]); // prettier-ignore
+    const holds = (box: Bounds) =>
+      this.#isClear(box) && insideLine(this.#edge, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
     return this.#nearest(wanted, this.#own, most, holds);
   }
 
@@ -168,7 +194,6 @@ export class RoomForWords {
     most: number,
     holds: (box: Bounds) => boolean,
   ): Bounds | null {
-    // prettier-ignore
     const [width, height] = [wanted.maxX - wanted.minX, wanted.maxY - wanted.minY];
     const [columns, rows] = [Math.floor((maxX - minX - width) / STEP), Math.floor((maxY - minY - height) / STEP)];
     const isIn = (box: Bounds) => box.minX >= minX && box.minY >= minY && box.maxX <= maxX && box.maxY <= maxY;

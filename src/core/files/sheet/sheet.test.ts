@@ -10,7 +10,10 @@ import { EDGE_WORDS, leanWords, sizeWords } from './words.ts';
 const SMALL: readonly Target[] = [
   level({ kind: 'cylinder', diameter: 22, height: 30 }, { slab: { wall: 3, base: 3 } }),
   level({ kind: 'facet', sides: 12, rim: 60, foot: 48, height: 40, fold: 'separate' }, { slab: { wall: 3, base: 3 } }),
-  level({ kind: 'box', length: 60, width: 24, height: 20 }, { slab: { wall: 3, base: 3 }, base: { join: 'mitre', trim: 0 } as never }), // prettier-ignore
+  level(
+    { kind: 'box', length: 60, width: 24, height: 20 },
+    { slab: { wall: 3, base: 3 }, base: { join: 'mitre', trim: 0 } as never },
+  ),
 ];
 
 describe('a sheet without page breaks', () => {

@@ -51,7 +51,14 @@ function wordsHeight(part: Part, about: About): number {
 /** What is told of a part, under it, with the arrow of its roll. */
 function wordsUnder(part: Part, about: About): Primitive[] {
   const { minX, minY } = boxOf(part);
-  const lines = about.of(part).map((text, index): Primitive => ({ kind: 'text', layer: 'text', at: [minX, minY - ABOUT_ROW * (index + 1)], size: ABOUT_SIZE, text, anchor: 'start' })); // prettier-ignore
+  const lines = about.of(part).map((text, index): Primitive => ({
+    kind: 'text',
+    layer: 'text',
+    at: [minX, minY - ABOUT_ROW * (index + 1)],
+    size: ABOUT_SIZE,
+    text,
+    anchor: 'start',
+  }));
   if (!isRolled(part)) return lines;
   return [...lines, ...rollArrow(minX, minY - ABOUT_ROW * (lines.length + 1) + 1)];
 }
@@ -80,7 +87,15 @@ export function sheetOf(name: string, parts: readonly Part[], style: LengthStyle
     return { part, dx, dy, drawing };
   });
   if (about) {
-    const head: Primitive = { kind: 'text', layer: 'text', at: [SHEET_MARGIN, y], size: HEAD_SIZE, text: about.whole, anchor: 'start', weight: 'bold' }; // prettier-ignore
+    const head: Primitive = {
+      kind: 'text',
+      layer: 'text',
+      at: [SHEET_MARGIN, y],
+      size: HEAD_SIZE,
+      text: about.whole,
+      anchor: 'start',
+      weight: 'bold',
+    };
     const [top] = placed.slice(-1);
     if (top) placed[placed.length - 1] = { ...top, drawing: [...top.drawing, head] };
     width = Math.max(width, textWidth(about.whole, HEAD_SIZE));

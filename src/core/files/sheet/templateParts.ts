@@ -9,7 +9,12 @@ import { onFormer } from './sleevePaper.ts';
  */
 export function templateParts(target: Target, parts: readonly Part[]): readonly Part[] {
   const way = tracingWay(target, parts);
-  const traced = way?.kind === 'traced' ? parts.map((part) => (part.id === 'wall' ? { ...part, marks: [...part.marks, ...tracingMarks(part, way)] } : part)) : parts; // prettier-ignore
+  const traced =
+    way?.kind === 'traced'
+      ? parts.map((part) =>
+          part.id === 'wall' ? { ...part, marks: [...part.marks, ...tracingMarks(part, way)] } : part,
+        )
+      : parts;
   const sleeve = onFormer(target, parts);
   return sleeve ? [...traced, sleeve] : traced;
 }

@@ -13,7 +13,9 @@ const ONE = 0.05;
 const apart = (p: Point3, q: Point3) => Math.hypot(p[0] - q[0], p[1] - q[1], p[2] - q[2]);
 
 /** A former, or why there is none. */
-export type FormerMade = { readonly kind: 'tool'; readonly tool: Tool; readonly clearance: number } | { readonly kind: 'refused'; readonly rule: string }; // prettier-ignore
+export type FormerMade =
+  | { readonly kind: 'tool'; readonly tool: Tool; readonly clearance: number }
+  | { readonly kind: 'refused'; readonly rule: string };
 
 /** The inside of the standing wall as two lines once round, point by point: its foot and its rim (wet mm). */
 function insideLines(target: Target): { foot: Point3[]; rim: Point3[] } {
@@ -21,7 +23,9 @@ function insideLines(target: Target): { foot: Point3[]; rim: Point3[] } {
   const body = standingBody(target);
   // Its ends cut straight down: a bevel's tips lie beside the round.
   const plain = { ...body, walls: body.walls.map((wall) => (wall.kind === 'bent' ? { ...wall, seam: null } : wall)) };
-  const ribbons = raise(plain, 1).filter(({ part }) => part !== 'base').flatMap((part) => part.ribbons.filter(({ face }) => face === 'inside')); // prettier-ignore
+  const ribbons = raise(plain, 1)
+    .filter(({ part }) => part !== 'base')
+    .flatMap((part) => part.ribbons.filter(({ face }) => face === 'inside'));
   for (const { one: top, other: bottom } of ribbons) {
     const [one, other] = (top[0]?.[2] ?? 0) < (bottom[0]?.[2] ?? 0) ? [top, bottom] : [bottom, top];
     one.forEach((low, index) => {
@@ -60,16 +64,22 @@ function inwards(line: readonly Point3[], by: number): Point3[] {
  * @throws Error where its ends cannot be cut into triangles
  */
 export function formerOf(target: Target, clearance: number): FormerMade {
-  if (!ROUND.includes(target.form.kind)) return { kind: 'refused', rule: 'has no wall that one former fits' }; // prettier-ignore
+  if (!ROUND.includes(target.form.kind)) return { kind: 'refused', rule: 'has no wall that one former fits' };
   const whole = insideLines(target);
   const level = (line: readonly Point3[]) => line.every(([, , z]) => Math.abs(z - (line[0]?.[2] ?? 0)) < ONE);
-  if (whole.foot.length < 3 || !level(whole.foot) || !level(whole.rim)) return { kind: 'refused', rule: 'has no former: its wall is not level above and below' }; // prettier-ignore
+  if (whole.foot.length < 3 || !level(whole.foot) || !level(whole.rim))
+    return { kind: 'refused', rule: 'has no former: its wall is not level above and below' };
   const [foot, rim] = [inwards(whole.foot, clearance), inwards(whole.rim, clearance)];
   const height = (rim[0]?.[2] ?? 0) - (foot[0]?.[2] ?? 0);
   const [low, high] = [planSize(foot), planSize(rim)];
   if (!(low > 0 && high > 0 && height > 0))
     return { kind: 'refused', rule: 'has no former: no room is left within its wall' };
-  const middle = planSize(foot.map((point, index) => point.map((value, axis) => (value + ((rim[index] as Point3)[axis] as number)) / 2) as unknown as Point3)); // prettier-ignore
+  const middle = planSize(
+    foot.map(
+      (point, index) =>
+        point.map((value, axis) => (value + ((rim[index] as Point3)[axis] as number)) / 2) as unknown as Point3,
+    ),
+  );
   // A ruled wall between level ends: its sections grow as a square of the height, so Simpson's rule is exact.
   const volume = (height * (low + 4 * middle + high)) / 6;
   return { kind: 'tool', tool: { mesh: solidBetween(foot, rim), volume }, clearance };

@@ -38,7 +38,10 @@ function crossed(shape: Support, along: 0 | 1, [x, y]: Point): Point | null {
 /** A mould's hollow cut upright through the middle of its rim, along x or y: its rim level at the top, about the middle (mm). */
 function section(form: MouldForm, along: 0 | 1): Outline {
   const { foot, rim, depth, profile } = mouldSurface(form);
-  const middle = ((shape: Support): Point => [(shape.h(0) - shape.h(Math.PI)) / 2, (shape.h(Math.PI / 2) - shape.h(1.5 * Math.PI)) / 2])(rim); // prettier-ignore
+  const middle = ((shape: Support): Point => [
+    (shape.h(0) - shape.h(Math.PI)) / 2,
+    (shape.h(Math.PI / 2) - shape.h(1.5 * Math.PI)) / 2,
+  ])(rim);
   const right: Point[] = [];
   const left: Point[] = [];
   for (let step = 0; step <= STEPS; step += 1) {
@@ -79,8 +82,15 @@ const part = (id: string, name: string, outline: Outline, holes?: readonly Outli
 export function frameParts(form: MouldForm): readonly Part[] {
   const { rim } = mouldSurface(form);
   const opening = planOutline(rim);
-  const board = form.side === 'slump' ? part(BOARD_ID, 'Frame', planOutline(inward(rim, -BOARD)), [opening]) : part(BOARD_ID, 'Board', opening); // prettier-ignore
-  return [board, part('section-long', 'Section, long', section(form, 0)), part('section-across', 'Section, across', section(form, 1))]; // prettier-ignore
+  const board =
+    form.side === 'slump'
+      ? part(BOARD_ID, 'Frame', planOutline(inward(rim, -BOARD)), [opening])
+      : part(BOARD_ID, 'Board', opening);
+  return [
+    board,
+    part('section-long', 'Section, long', section(form, 0)),
+    part('section-across', 'Section, across', section(form, 1)),
+  ];
 }
 
 /** What the pattern of a frame says. */
@@ -88,10 +98,22 @@ export function aboutFrame({ name, form }: Target, style: LengthStyle): About {
   const side = form.kind === 'mould' ? form.side : 'hump';
   const depth = form.kind === 'mould' ? writeLength(form.depth, style) : '';
   return {
-    whole: [name, `a wooden ${side === 'slump' ? 'frame' : 'hump'}, ${depth} deep, at the size that the clay lies on`].join(' · '), // prettier-ignore
+    whole: [
+      name,
+      `a wooden ${side === 'slump' ? 'frame' : 'hump'}, ${depth} deep, at the size that the clay lies on`,
+    ].join(' · '),
     of: ({ id }) => {
-      if (id === BOARD_ID) return [side === 'slump' ? 'Saw out the opening, round its upper edge and seal the wood. The slab hangs in it, face down on cloth.' : 'The board that the hump stands on.']; // prettier-ignore
-      return [side === 'slump' ? 'Held into the hanging slab, its straight edge level with the frame: the slab’s underside follows the curve.' : 'A rib, or a template to shape the hump by: its straight edge on the board.']; // prettier-ignore
+      if (id === BOARD_ID)
+        return [
+          side === 'slump'
+            ? 'Saw out the opening, round its upper edge and seal the wood. The slab hangs in it, face down on cloth.'
+            : 'The board that the hump stands on.',
+        ];
+      return [
+        side === 'slump'
+          ? 'Held into the hanging slab, its straight edge level with the frame: the slab’s underside follows the curve.'
+          : 'A rib, or a template to shape the hump by: its straight edge on the board.',
+      ];
     },
   };
 }

@@ -17,7 +17,11 @@ const SPACING = 2.5;
 /** A slump mould's rim, and what stands below its floor (mm). */
 export const SLUMP = { rim: 12, floor: 6 } as const;
 
-const at = ({ positions }: Mesh, vertex: number): Point3 => [positions[3 * vertex] as number, positions[3 * vertex + 1] as number, positions[3 * vertex + 2] as number]; // prettier-ignore
+const at = ({ positions }: Mesh, vertex: number): Point3 => [
+  positions[3 * vertex] as number,
+  positions[3 * vertex + 1] as number,
+  positions[3 * vertex + 2] as number,
+];
 
 /** Volume between a surface that is seen from above and the level of its rim (mm3). */
 function hollowOf(mesh: Mesh, rim: number): number {
@@ -35,7 +39,8 @@ function hollowOf(mesh: Mesh, rim: number): number {
 }
 
 /** A fan from a new middle point to a line of vertices; it faces the side from which the line is counter-clockwise. */
-export const fan = (line: readonly number[], middle: number): number[] => line.flatMap((vertex, index) => [vertex, line[(index + 1) % line.length] as number, middle]); // prettier-ignore
+export const fan = (line: readonly number[], middle: number): number[] =>
+  line.flatMap((vertex, index) => [vertex, line[(index + 1) % line.length] as number, middle]);
 
 /** A strip between two lines of equally many vertices; it faces the side from which `low` runs to the right, below. */
 export const strip = (low: readonly number[], high: readonly number[]): number[] =>
@@ -67,8 +72,12 @@ export function mouldTool(form: MouldForm, side: 'hump' | 'slump'): Tool {
 function hump(mesh: Mesh, border: readonly number[], rim: readonly Point3[], volume: number): Tool {
   const depth = rim[0]?.[2] ?? 0;
   // Turned over about the x axis; the surface is seen from outside then.
-  const positions = [...mesh.positions, ...meanPoint(rim)].map((value, index) => (index % 3 === 0 ? value : index % 3 === 1 ? -value : depth - value)); // prettier-ignore
-  const outside = mesh.triangles.map((_, index) => mesh.triangles[index % 3 === 0 ? index : index % 3 === 1 ? index + 1 : index - 1] as number); // prettier-ignore
+  const positions = [...mesh.positions, ...meanPoint(rim)].map((value, index) =>
+    index % 3 === 0 ? value : index % 3 === 1 ? -value : depth - value,
+  );
+  const outside = mesh.triangles.map(
+    (_, index) => mesh.triangles[index % 3 === 0 ? index : index % 3 === 1 ? index + 1 : index - 1] as number,
+  );
   const cap = fan(border, mesh.positions.length / 3);
   return {
     mesh: { positions: Float64Array.from(positions), triangles: Uint32Array.from([...outside, ...cap]) },

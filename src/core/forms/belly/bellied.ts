@@ -40,7 +40,8 @@ const STEPS = 24;
 
 /** The heights at which a pushed wall is drawn: close together everywhere, the belly among them. */
 export function bellyHeights({ from, at, to }: Pick<BellyShape, 'from' | 'at' | 'to'>): number[] {
-  const run = (low: number, high: number) => Array.from({ length: STEPS }, (_, step) => low + ((high - low) * step) / STEPS); // prettier-ignore
+  const run = (low: number, high: number) =>
+    Array.from({ length: STEPS }, (_, step) => low + ((high - low) * step) / STEPS);
   return [...run(from, at), ...run(at, to), to];
 }
 
@@ -103,7 +104,10 @@ export function bellied(straight: Standing, shape: BellyShape): Standing {
   let hollowVolume = 0;
   for (let index = 1; index < hollow.length; index += 1) {
     const [[from, , low], [to, , high]] = [hollow[index - 1], hollow[index]] as [Reach, Reach];
-    const between = to > shape.from && from < shape.to ? shape.innerAt : (z: number) => low + ((high - low) * (z - from)) / (to - from || 1); // prettier-ignore
+    const between =
+      to > shape.from && from < shape.to
+        ? shape.innerAt
+        : (z: number) => low + ((high - low) * (z - from)) / (to - from || 1);
     hollowVolume += prismoid((z) => Math.PI * between(z) ** 2, from, to);
   }
   const upper = hollow.filter(([z]) => z >= straight.height / 2).map(([, , radius]) => 2 * radius);

@@ -19,7 +19,22 @@ describe('a belly', () => {
     ['over the inside', targetWith({ belly: { diameter: 100, at: 40 }, size: { face: 'inside' } }), 40, 100],
     ['of wet sizes', targetWith({ belly: { diameter: 100, at: 40 }, size: { state: 'wet' } }), 40, 100],
     ['on a taper', { ...level(TAPER), belly: { diameter: 90, at: 60 } }, 60, 90],
-    ['at a joint of a stack', { ...level({ kind: 'stack', profile: [[0, 60], [50, 80], [100, 60]] }), belly: { diameter: 92, at: 50 } }, 50, 92], // prettier-ignore
+    [
+      'at a joint of a stack',
+      {
+        ...level({
+          kind: 'stack',
+          profile: [
+            [0, 60],
+            [50, 80],
+            [100, 60],
+          ],
+        }),
+        belly: { diameter: 92, at: 50 },
+      },
+      50,
+      92,
+    ],
   ])('reaches its diameter %s', (_, target, at, across) => {
     const { section } = kindOf(target).standing(target);
     const wet = target.size.state === 'fired' ? 1 - target.clay.shrinkage : 1;
@@ -27,7 +42,8 @@ describe('a belly', () => {
     const face = target.size.face === 'inside' ? shape.inner : shape.outer;
     expect(2 * face.h(0) * wet).toBeCloseTo(across, 6);
     // It is the widest place, and all that looks at the piece sees it.
-    for (const z of [0.2, 0.4, 0.6, 0.8]) expect(section((z * at) / 0.5 / wet).outer.h(0)).toBeLessThanOrEqual(shape.outer.h(0) + 1e-9); // prettier-ignore
+    for (const z of [0.2, 0.4, 0.6, 0.8])
+      expect(section((z * at) / 0.5 / wet).outer.h(0)).toBeLessThanOrEqual(shape.outer.h(0) + 1e-9);
     const widest = 2 * shape.outer.h(0);
     expect(widestAcross(target) / (1 - target.clay.shrinkage)).toBeCloseTo(widest, 6);
     expect(elevation(target, 'wet').width).toBeCloseTo(widest, 6);
@@ -61,7 +77,14 @@ describe('a belly', () => {
       const forms: Form[] = [
         { kind: 'cylinder', diameter: between(50, 120), height },
         { kind: 'taper', rim: between(50, 120), foot: between(50, 120), height },
-        { kind: 'stack', profile: [[0, between(50, 90)], [between(0.3, 0.7) * height, between(50, 130)], [height, between(50, 120)]] }, // prettier-ignore
+        {
+          kind: 'stack',
+          profile: [
+            [0, between(50, 90)],
+            [between(0.3, 0.7) * height, between(50, 130)],
+            [height, between(50, 120)],
+          ],
+        },
       ];
       const face = random() < 0.5 ? 'inside' : 'outside';
       const target: Target = {

@@ -13,7 +13,12 @@ import { narrowest } from './sheetWidths.ts';
 import { touching } from './touching.ts';
 import type { Point } from '../../geometry/point.ts';
 
-const RECTANGLE = [[-60, -20, 0], [60, -20, 0], [60, 20, 0], [-60, 20, 0]] as const; // prettier-ignore
+const RECTANGLE = [
+  [-60, -20, 0],
+  [60, -20, 0],
+  [60, 20, 0],
+  [-60, 20, 0],
+] as const;
 const sheet = (change: Partial<SheetForm> = {}): Target & { readonly form: SheetForm } => ({
   ...newTarget('sheet'),
   slab: { wall: 4, base: 4, neutralFraction: 0.5, faceUp: 'inside' },
@@ -36,16 +41,34 @@ describe('bent sheets', () => {
 
   it('keep their lengths on the bent surface, whatever the angle of the axis', () => {
     const { place } = bentSheet(sheet({ bend: { diameter: 96, angle: 33 } }).form, 4, 0.5);
-    const [start, step] = [[-30, -10], [0.06, 0.02]] as const; // prettier-ignore
-    const points = Array.from({ length: 1001 }, (_, index) => place([start[0] + index * step[0], start[1] + index * step[1]])?.at ?? [0, 0, 0]); // prettier-ignore
-    const long = points.slice(1).reduce((sum, [x, y, z], index) => sum + Math.hypot(x - (points[index]?.[0] ?? 0), y - (points[index]?.[1] ?? 0), z - (points[index]?.[2] ?? 0)), 0); // prettier-ignore
+    const [start, step] = [
+      [-30, -10],
+      [0.06, 0.02],
+    ] as const;
+    const points = Array.from(
+      { length: 1001 },
+      (_, index) => place([start[0] + index * step[0], start[1] + index * step[1]])?.at ?? [0, 0, 0],
+    );
+    const long = points
+      .slice(1)
+      .reduce(
+        (sum, [x, y, z], index) =>
+          sum + Math.hypot(x - (points[index]?.[0] ?? 0), y - (points[index]?.[1] ?? 0), z - (points[index]?.[2] ?? 0)),
+        0,
+      );
     expect(long).toBeCloseTo(1000 * Math.hypot(...step), 4);
   });
 
   it.each([
     ['over a bottle', { bend: { diameter: 96, angle: 90 } }, 84],
     ['along its axis', { bend: { diameter: 96, angle: 0 } }, 120],
-    ['on a mould', { bend: { mould: { rim: { kind: 'circle', diameter: 260 }, depth: 40, wall: 'dome', side: 'slump' }, angle: 20 } }, 90],
+    [
+      'on a mould',
+      {
+        bend: { mould: { rim: { kind: 'circle', diameter: 260 }, depth: 40, wall: 'dome', side: 'slump' }, angle: 20 },
+      },
+      90,
+    ],
   ] as const)('are scaled to a wanted length, bent %s and fired', (name, change, wanted) => {
     const slab = { thickness: 4, neutralFraction: 0.5, shrinkage: 0.12 };
     const found = scaledToFinished(sheet(change).form, slab, wanted);
@@ -53,11 +76,15 @@ describe('bent sheets', () => {
     // A bottle that would have to be wrapped too far refuses the longer sheet.
     const longer = scaledToFinished(sheet(change).form, slab, 400);
     if (name === 'over a bottle') expect(longer === null || checkTarget(sheet({ ...longer })).length > 0).toBe(true);
-  }); // prettier-ignore
+  });
 
   it('at another scale grow with what they are bent over', () => {
     const { form } = atScale(sheet({ holes: [circle(20)] }), 1.5);
-    expect(form).toMatchObject({ outline: [[-90, -30, 0], {}, {}, {}], holes: [[[15, 0, 1], {}]], bend: { diameter: 144 } }); // prettier-ignore
+    expect(form).toMatchObject({
+      outline: [[-90, -30, 0], {}, {}, {}],
+      holes: [[[15, 0, 1], {}]],
+      bend: { diameter: 144 },
+    });
   });
 
   it.each([3, 4] as const)('stand on %d feet, longer up the curve, with the middle well within them', (count) => {
@@ -74,41 +101,94 @@ describe('bent sheets', () => {
 
   it.each([
     ['a rectangle', RECTANGLE, 90, [true, true]],
-    ['a leaf', [[-60, 0, 0.4], [50, 0, 0.4]], 90, [true, true]],
-    ['a drop', [[-60, 0, 0], [20, -25, 1], [20, 25, 0]], 90, [true, false]],
-    ['a kite at a slant', [[-40, -40, 0], [10, -30, 0], [50, 50, 0], [-30, 10, 0]], 45, [true, false]],
+    [
+      'a leaf',
+      [
+        [-60, 0, 0.4],
+        [50, 0, 0.4],
+      ],
+      90,
+      [true, true],
+    ],
+    [
+      'a drop',
+      [
+        [-60, 0, 0],
+        [20, -25, 1],
+        [20, 25, 0],
+      ],
+      90,
+      [true, false],
+    ],
+    [
+      'a kite at a slant',
+      [
+        [-40, -40, 0],
+        [10, -30, 0],
+        [50, 50, 0],
+        [-30, 10, 0],
+      ],
+      45,
+      [true, false],
+    ],
   ] as const)('%s, which is symmetrical, stands on feet that are', (_, outline, angle, [one]) => {
     for (const count of [3, 4] as const) {
-      const { form } = sheet({ outline, bend: { diameter: 120, angle: angle % 90 === 0 ? 0 : angle }, feet: { count, height: 6, diameter: 8 } }); // prettier-ignore
+      const { form } = sheet({
+        outline,
+        bend: { diameter: 120, angle: angle % 90 === 0 ? 0 : angle },
+        feet: { count, height: 6, diameter: 8 },
+      });
       const mirrors = mirrorsOf(form);
       expect(mirrors.length > 0).toBe(one);
       const at = (placeFeet(form, 4, 0.5, 0.12)?.feet ?? []).map((foot) => foot.at);
       expect(at).toHaveLength(count);
-      const own = (image: (point: Point) => Point) => at.every((foot) => at.some((other) => Math.hypot(other[0] - image(foot)[0], other[1] - image(foot)[1]) < 1e-6)); // prettier-ignore
+      const own = (image: (point: Point) => Point) =>
+        at.every((foot) => at.some((other) => Math.hypot(other[0] - image(foot)[0], other[1] - image(foot)[1]) < 1e-6));
       expect(mirrors.some(({ image }) => own(image))).toBe(true);
       // The feet are the same length on both sides.
       const lengths = (placeFeet(form, 4, 0.5, 0.12)?.feet ?? []).map(({ length }) => length.toFixed(6));
       expect(new Set(lengths).size).toBeLessThan(count);
     }
-  }); // prettier-ignore
+  });
 
   it('take feet where they are put by hand, and refuse one that hangs over an edge or a hole', () => {
-    const at = [[-45, -10], [45, -10], [0, 12]] as const; // prettier-ignore
-    const placed = (places: readonly Point[], more: Partial<SheetForm> = {}) => sheet({ feet: { count: 3, height: 6, diameter: 10, at: places }, ...more }); // prettier-ignore
+    const at = [
+      [-45, -10],
+      [45, -10],
+      [0, 12],
+    ] as const;
+    const placed = (places: readonly Point[], more: Partial<SheetForm> = {}) =>
+      sheet({ feet: { count: 3, height: 6, diameter: 10, at: places }, ...more });
     expect(checkTarget(placed(at))).toEqual([]);
     const footing = placeFeet(placed(at).form, 4, 0.5, 0.12);
     expect(footing?.feet.map((foot) => foot.at)).toEqual(at);
     expect(footing?.feet[0]?.length).toBeCloseTo(6 + 52 * (1 - Math.cos(45 / 50)) * 0.88, 6);
     const paths = (target: Target) => checkTarget(target).map(({ path }) => path);
     expect(paths(placed([[-58, -10], at[1], at[2]]))).toEqual(['form.feet.at.0']);
-    expect(paths(placed(at, { holes: [circle(14).map(([x, y, bulge]) => [x, y + 8, bulge] as const)] }))).toEqual(['form.feet.at.2']); // prettier-ignore
+    expect(paths(placed(at, { holes: [circle(14).map(([x, y, bulge]) => [x, y + 8, bulge] as const)] }))).toEqual([
+      'form.feet.at.2',
+    ]);
     expect(paths(placed([at[0], at[1]]))).toEqual(['form.feet.at']);
     // All on one side: it tips, and that is told.
-    expect(develop(placed([[20, -10], [45, -10], [40, 12]])).checks.find(({ code }) => code === 'sheet-stands')?.level).toBe('stop'); // prettier-ignore
+    expect(
+      develop(
+        placed([
+          [20, -10],
+          [45, -10],
+          [40, 12],
+        ]),
+      ).checks.find(({ code }) => code === 'sheet-stands')?.level,
+    ).toBe('stop');
     expect((atScale(placed(at), 1.5).form as SheetForm).feet?.at?.[0]).toEqual([-67.5, -15]);
   });
 
-  const FLOORED: SheetMould = { rim: { kind: 'circle', diameter: 240 }, foot: { kind: 'circle', diameter: 150 }, depth: 24, wall: 'curved', side: 'hump' }; // prettier-ignore
+  const FLOORED: SheetMould = {
+    rim: { kind: 'circle', diameter: 240 },
+    foot: { kind: 'circle', diameter: 150 },
+    depth: 24,
+    wall: 'curved',
+    side: 'hump',
+  };
   const DOME: SheetMould = { rim: { kind: 'circle', diameter: 240 }, depth: 30, wall: 'dome', side: 'hump' };
   const on = (mould: SheetMould, angle = 0) => ({ bend: { mould, angle } }) as const;
 
@@ -119,7 +199,9 @@ describe('bent sheets', () => {
     expect([bent.width, bent.length].map((size) => Math.round(10 * size) / 10)).toEqual([120, 40]);
     expect(touching(bent).steady).toBe(true);
     expect(touching(bent).room).toBeGreaterThan(18);
-    expect(develop(sheet(on(FLOORED))).checks.map(({ code }) => code)).toEqual(expect.arrayContaining(['sheet-stands', 'sheet-strain'])); // prettier-ignore
+    expect(develop(sheet(on(FLOORED))).checks.map(({ code }) => code)).toEqual(
+      expect.arrayContaining(['sheet-stands', 'sheet-strain']),
+    );
   });
 
   it.each([0, 30, 90])('laid on part of a ball, turned by %d degrees, rise as the ball does and rock', (angle) => {
@@ -160,7 +242,10 @@ describe('bent sheets', () => {
     expect(narrowest(sheet({ holes: [hole] }).form, 4).bridge).toBeCloseTo(4, 1);
     const codes = (change: Partial<SheetForm>) => develop(sheet(change)).checks.map(({ code }) => code);
     expect(codes({ holes: [hole] })).toEqual(expect.arrayContaining(['sheet-bridge', 'sheet-rocks']));
-    const sliver = [[0, -60, 0.08], [0, 60, 0.08]] as const; // prettier-ignore
+    const sliver = [
+      [0, -60, 0.08],
+      [0, 60, 0.08],
+    ] as const;
     expect(codes({ outline: sliver })).toContain('sheet-tip');
     expect(codes({})).not.toContain('sheet-tip');
   });
@@ -177,15 +262,37 @@ describe('bent sheets', () => {
   });
 
   it.each([
-    ['an outline that crosses itself', { outline: [[0, 0, 0], [80, 80, 0], [80, 0, 0], [0, 70, 0], [-40, 40, 0]] }, 'form.outline'],
+    [
+      'an outline that crosses itself',
+      {
+        outline: [
+          [0, 0, 0],
+          [80, 80, 0],
+          [80, 0, 0],
+          [0, 70, 0],
+          [-40, 40, 0],
+        ],
+      },
+      'form.outline',
+    ],
     ['one that runs clockwise', { outline: [...RECTANGLE].reverse() }, 'form.outline'],
     ['a bottle that it would close round', { bend: { diameter: 30, angle: 90 } }, 'form.bend.diameter'],
     ['a mould that it reaches over', on({ ...DOME, rim: { kind: 'circle', diameter: 90 } }), 'form.bend.mould'],
     ['a mould with an undercut', on({ ...FLOORED, foot: { kind: 'circle', diameter: 300 } }), 'form.bend.mould.foot'],
     ['a mould without depth', on({ ...FLOORED, depth: 0 }), 'form.bend.mould.depth'],
     ['one point', { outline: [[0, 0, 0]] }, 'form.outline'],
-    ['far places', { outline: [[0, 0, 0], [9000, 0, 0], [0, 90, 0]] }, 'form.outline.1.0'],
+    [
+      'far places',
+      {
+        outline: [
+          [0, 0, 0],
+          [9000, 0, 0],
+          [0, 90, 0],
+        ],
+      },
+      'form.outline.1.0',
+    ],
   ] as const)('refuse %s', (_, change, path) => {
     expect(checkTarget(sheet(change as Partial<SheetForm>)).map((fault) => fault.path)).toContain(path);
-  }); // prettier-ignore
+  });
 });

@@ -79,7 +79,8 @@ function newBent(form: SheetForm, t: number, k: number): BentSheet {
   const grid = gridOf(form, larger / CELLS)
     .map(place)
     .filter((placed) => placed !== null);
-  const moved = ({ at: [x, y, z], normal: [nx, ny, nz] }: Placed, by: number) => [x + by * nx, y + by * ny, z + by * nz] as const; // prettier-ignore
+  const moved = ({ at: [x, y, z], normal: [nx, ny, nz] }: Placed, by: number) =>
+    [x + by * nx, y + by * ny, z + by * nz] as const;
   const all = [...border, ...grid];
   const outer = all.map((placed) => moved(placed, -(1 - k) * t));
   const low = bending.axis ? -(1 - k) * t : outer.reduce((least, [, , z]) => Math.min(least, z), Infinity);
@@ -134,7 +135,10 @@ function middleShare(form: SheetForm, { place }: BentSheet, out: number): number
     const area = (by: number) => {
       const at = ({ at: point, normal }: Placed, axis: number) =>
         (point[axis] as number) - by * (normal[axis] as number);
-      const [u, v] = [along, up].map((one) => [0, 1, 2].map((axis) => at(one, axis) - at(from, axis))) as [number[], number[]]; // prettier-ignore
+      const [u, v] = [along, up].map((one) => [0, 1, 2].map((axis) => at(one, axis) - at(from, axis))) as [
+        number[],
+        number[],
+      ];
       const [a = 0, b = 0, c = 0] = u;
       const [d = 0, e = 0, f = 0] = v;
       return Math.hypot(b * f - c * e, c * d - a * f, a * e - b * d);

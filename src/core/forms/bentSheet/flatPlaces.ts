@@ -35,7 +35,10 @@ export function flatPlaces({ mesh, uv }: LaidMesh): (point: Point) => Placed | n
       const wb = ((x - ax) * (cy - ay) - (cx - ax) * (y - ay)) / whole;
       const wc = ((bx - ax) * (y - ay) - (x - ax) * (by - ay)) / whole;
       if (wb < -ROUNDING || wc < -ROUNDING || wb + wc > 1 + ROUNDING) continue;
-      const mixed = (axis: number) => (1 - wb - wc) * (positions[3 * a + axis] as number) + wb * (positions[3 * b + axis] as number) + wc * (positions[3 * c + axis] as number); // prettier-ignore
+      const mixed = (axis: number) =>
+        (1 - wb - wc) * (positions[3 * a + axis] as number) +
+        wb * (positions[3 * b + axis] as number) +
+        wc * (positions[3 * c + axis] as number);
       const [nx, ny, nz] = normals[index] ?? [0, 0, 1];
       const long = Math.hypot(nx, ny, nz) || 1;
       return { at: [mixed(0), mixed(1), mixed(2)], normal: [nx / long, ny / long, nz / long] };

@@ -39,7 +39,9 @@ const whole = once((mould: SheetMould) => {
 function layWhole(mould: SheetMould, offset: number): LaidMesh {
   const surface = mouldSurface(mouldUnder(mould));
   const rough = (surface.rim.h(0) + surface.rim.h(Math.PI) + surface.depth) / 12;
-  const { mesh, uv } = blankBase(mouldMesh(surface, offset, spacingFor(meshArea(mouldMesh(surface, offset, rough)), VERTICES))); // prettier-ignore
+  const { mesh, uv } = blankBase(
+    mouldMesh(surface, offset, spacingFor(meshArea(mouldMesh(surface, offset, rough)), VERTICES)),
+  );
   const [x, y] = [uv[0] as number, uv[1] as number];
   return { mesh, uv: uv.map((value, index) => value - (index % 2 === 0 ? x : y)) };
 }
@@ -61,7 +63,9 @@ function covered({ mesh, uv }: LaidMesh, line: readonly Point[]): { part: LaidMe
   const back = [...new Set(kept)];
   const names = new Map(back.map((vertex, index) => [vertex, index]));
   const part = {
-    positions: Float64Array.from(back.flatMap((vertex) => [0, 1, 2].map((axis) => positions[3 * vertex + axis] as number))), // prettier-ignore
+    positions: Float64Array.from(
+      back.flatMap((vertex) => [0, 1, 2].map((axis) => positions[3 * vertex + axis] as number)),
+    ),
     triangles: Uint32Array.from(kept.map((vertex) => names.get(vertex) as number)),
   };
   if (kept.length === 0 || !borderOf(part)) return null;
@@ -71,7 +75,8 @@ function covered({ mesh, uv }: LaidMesh, line: readonly Point[]): { part: LaidMe
 /** A layout rotated and moved to fit another layout of the same vertices. */
 function rejoined(uv: Float64Array, to: Float64Array): Float64Array {
   const count = uv.length / 2;
-  const mean = (list: Float64Array, axis: number) => list.reduce((sum, value, index) => (index % 2 === axis ? sum + value : sum), 0) / count; // prettier-ignore
+  const mean = (list: Float64Array, axis: number) =>
+    list.reduce((sum, value, index) => (index % 2 === axis ? sum + value : sum), 0) / count;
   const [mu, mv, mx, my] = [mean(uv, 0), mean(uv, 1), mean(to, 0), mean(to, 1)];
   let [cos, sin] = [0, 0];
   for (let at = 0; at < uv.length; at += 2) {

@@ -18,7 +18,10 @@ export function overCylinder({ outline }: SheetForm, diameter: number, angle: nu
   const [us, vs] = [turned.map(([u]) => u), turned.map(([, v]) => v)];
   const [u0, u1, v0, v1] = [Math.min(...us), Math.max(...us), Math.min(...vs), Math.max(...vs)];
   const [uMiddle, vMiddle] = [(u0 + u1) / 2, (v0 + v1) / 2];
-  const back = ([u, v]: Point): Point => [(v + vMiddle) * cos - (u + uMiddle) * sin, (u + uMiddle) * cos + (v + vMiddle) * sin]; // prettier-ignore
+  const back = ([u, v]: Point): Point => [
+    (v + vMiddle) * cos - (u + uMiddle) * sin,
+    (u + uMiddle) * cos + (v + vMiddle) * sin,
+  ];
   const wrap = (u1 - u0) / 2 / neutralRadius;
   return {
     place: ([x, y]) => {

@@ -31,7 +31,16 @@ const SECTORS = 22;
 
 /** How far a point lies within a ring of corners (mm, positive inside), whichever way round they run. */
 function roomIn(corners: readonly Point[], [x, y]: Point): number {
-  const turn = Math.sign(corners.reduce((sum, [x0, y0], index) => sum + x0 * (corners[(index + 1) % corners.length]?.[1] ?? 0) - y0 * (corners[(index + 1) % corners.length]?.[0] ?? 0), 0)) || 1; // prettier-ignore
+  const turn =
+    Math.sign(
+      corners.reduce(
+        (sum, [x0, y0], index) =>
+          sum +
+          x0 * (corners[(index + 1) % corners.length]?.[1] ?? 0) -
+          y0 * (corners[(index + 1) % corners.length]?.[0] ?? 0),
+        0,
+      ),
+    ) || 1;
   return corners.reduce((least, [x0, y0], index) => {
     const [x1, y1] = corners[(index + 1) % corners.length] as Point;
     const long = Math.hypot(x1 - x0, y1 - y0) || 1;
@@ -107,7 +116,10 @@ function mirroredSets(
 ): Place[][] {
   const mirrors = mirrorsOf(form);
   const count = form.feet?.count ?? 0;
-  const distinct = (set: readonly Place[]) => set.every((one, index) => set.slice(index + 1).every((other) => Math.hypot(one.at[0] - other.at[0], one.at[1] - other.at[1]) > near.apart)); // prettier-ignore
+  const distinct = (set: readonly Place[]) =>
+    set.every((one, index) =>
+      set.slice(index + 1).every((other) => Math.hypot(one.at[0] - other.at[0], one.at[1] - other.at[1]) > near.apart),
+    );
   const tried = outermost(places, middle);
   const [first, second] = mirrors;
   if (count === 4 && first && second) {
@@ -119,9 +131,14 @@ function mirroredSets(
     if (whole.length > 0) return whole;
   }
   return mirrors.flatMap((mirror) => {
-    const pairs = tried.map((place) => [place, ...near.take(mirror.image(place.at))]).filter((pair) => pair.length === 2 && distinct(pair)); // prettier-ignore
+    const pairs = tried
+      .map((place) => [place, ...near.take(mirror.image(place.at))])
+      .filter((pair) => pair.length === 2 && distinct(pair));
     const singles = outermost(mirror.along(near.step).flatMap(near.take), middle);
-    const sets = count === 3 ? pairs.flatMap((pair) => singles.map((single) => [...pair, single])) : choices(pairs, 2).map((two) => two.flat()); // prettier-ignore
+    const sets =
+      count === 3
+        ? pairs.flatMap((pair) => singles.map((single) => [...pair, single]))
+        : choices(pairs, 2).map((two) => two.flat());
     return sets.filter(distinct);
   });
 }
@@ -134,7 +151,11 @@ function newFooting(form: SheetForm, t: number, k: number, shrinkage: number): F
     const placed = bent.place(at);
     return placed ? [{ at, plan: [placed.at[0], placed.at[1]] }] : [];
   };
-  const roomOf = (set: readonly Place[]) => roomIn(round(set, bent.middle).map(({ plan }) => plan), bent.middle); // prettier-ignore
+  const roomOf = (set: readonly Place[]) =>
+    roomIn(
+      round(set, bent.middle).map(({ plan }) => plan),
+      bent.middle,
+    );
   const footing = (set: readonly Place[]): Footing => ({
     feet: set.map(({ at }) => ({ at, length: feet.height + bent.under(at) * (1 - shrinkage) })),
     room: roomOf(set) * (1 - shrinkage),

@@ -13,7 +13,12 @@ import {
   type LineName,
 } from './sheetLines.ts';
 
-const BOX: Outline = [[-40, -20, 0], [40, -20, 0.3], [40, 20, 0], [-40, 20, -0.1]]; // prettier-ignore
+const BOX: Outline = [
+  [-40, -20, 0],
+  [40, -20, 0.3],
+  [40, 20, 0],
+  [-40, 20, -0.1],
+];
 const FORM: SheetForm = { kind: 'sheet', outline: BOX, bend: { diameter: 90, angle: 0 } };
 const whole = { vertices: BOX, closed: true };
 const girth = (outline: Outline) => outline.reduce((sum, _, index) => sum + edgeLength(outline, index), 0);
@@ -35,7 +40,8 @@ describe('drawing on a sheet', () => {
     const bent = bentEdge(whole, edge, to);
     const [x0, y0] = bent[edge] ?? [0, 0];
     const [x1, y1] = bent[(edge + 1) % 4] ?? [0, 0];
-    const off = ([x, y]: readonly [number, number]) => ((x1 - x0) * (y - y0) - (y1 - y0) * (x - x0)) / Math.hypot(x1 - x0, y1 - y0); // prettier-ignore
+    const off = ([x, y]: readonly [number, number]) =>
+      ((x1 - x0) * (y - y0) - (y1 - y0) * (x - x0)) / Math.hypot(x1 - x0, y1 - y0);
     expect(off(alongEdge(bent, edge, 0.5))).toBeCloseTo(off(to), 9);
   });
 
@@ -60,7 +66,8 @@ describe('drawing on a sheet', () => {
       expect(lineNames(form)).toHaveLength(3);
       expect(name).toEqual({ kind, index: 1 });
       for (const one of lineNames(form).slice(1)) {
-        for (const [x, y] of sheetLine(form, one)?.vertices ?? []) expect(Math.max(Math.abs(x) / 40, Math.abs(y) / 20)).toBeLessThan(1); // prettier-ignore
+        for (const [x, y] of sheetLine(form, one)?.vertices ?? [])
+          expect(Math.max(Math.abs(x) / 40, Math.abs(y) / 20)).toBeLessThan(1);
       }
       const line = sheetLine(form, name);
       const moved = line && withLine(form, name, movedPoint(line, 0, [7, 8]));

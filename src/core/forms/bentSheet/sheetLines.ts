@@ -51,7 +51,11 @@ export function withLine(form: SheetForm, name: LineName, vertices: Outline | nu
   const nextHoles = name.kind === 'hole' ? replaced(holes ?? [], name.index, vertices) : (holes ?? []);
   const points = vertices?.map(([x, y]): Point => [x, y]) ?? null;
   const nextLines = name.kind === 'line' ? replaced(lines ?? [], name.index, points) : (lines ?? []);
-  return { ...rest, ...(nextHoles.length > 0 && { holes: nextHoles }), ...(nextLines.length > 0 && { lines: nextLines }) }; // prettier-ignore
+  return {
+    ...rest,
+    ...(nextHoles.length > 0 && { holes: nextHoles }),
+    ...(nextLines.length > 0 && { lines: nextLines }),
+  };
 }
 
 /** The number of edges of a line: an open one has one fewer than points. */
@@ -109,10 +113,27 @@ export function withNew(form: SheetForm, kind: 'hole' | 'line'): { readonly form
   const [x, y] = [(minX + maxX) / 2 + (along ? step : 0), (minY + maxY) / 2 + (along ? 0 : step)];
   if (kind === 'hole') {
     const radius = (NEW.hole * small) / 2;
-    const holes = [...(form.holes ?? []), [[x + radius, y, 1], [x - radius, y, 1]] as const]; // prettier-ignore
+    const holes = [
+      ...(form.holes ?? []),
+      [
+        [x + radius, y, 1],
+        [x - radius, y, 1],
+      ] as const,
+    ];
     return { form: { ...form, holes }, name: { kind, index: holes.length - 1 } };
   }
   const half = (NEW.line * small) / 2;
-  const lines = [...(form.lines ?? []), along ? ([[x, y - half], [x, y + half]] as const) : ([[x - half, y], [x + half, y]] as const)]; // prettier-ignore
+  const lines = [
+    ...(form.lines ?? []),
+    along
+      ? ([
+          [x, y - half],
+          [x, y + half],
+        ] as const)
+      : ([
+          [x - half, y],
+          [x + half, y],
+        ] as const),
+  ];
   return { form: { ...form, lines }, name: { kind, index: lines.length - 1 } };
 }

@@ -35,7 +35,8 @@ export function mirrorsOf({ outline, holes = [], bend }: SheetForm): Mirror[] {
   const back = ([u, v]: Point): Point => [u * cos - v * sin, u * sin + v * cos];
   const framed = border.map(inFrame);
   return ([1, 0] as const).flatMap((axis) => {
-    const span = (at: 0 | 1) => [Math.min(...framed.map((point) => point[at])), Math.max(...framed.map((point) => point[at]))] as const; // prettier-ignore
+    const span = (at: 0 | 1) =>
+      [Math.min(...framed.map((point) => point[at])), Math.max(...framed.map((point) => point[at]))] as const;
     const [low, high] = span(axis);
     const middle = (low + high) / 2;
     const image = (point: Point): Point => {

@@ -7,8 +7,15 @@ export function narrowest(form: SheetForm, t: number): { readonly bridge: number
   const step = Math.max(1, t / 3);
   const outline = pointsOf(form.outline, step);
   const holes = (form.holes ?? []).map((hole) => pointsOf(hole, step));
-  const gap = (one: readonly Point[], other: readonly Point[]) => one.reduce((least, [x, y]) => other.reduce((most, [u, v]) => Math.min(most, Math.hypot(x - u, y - v)), least), Infinity); // prettier-ignore
-  const bridges = holes.flatMap((hole, index) => [gap(hole, outline), ...holes.slice(index + 1).map((other) => gap(hole, other))]); // prettier-ignore
+  const gap = (one: readonly Point[], other: readonly Point[]) =>
+    one.reduce(
+      (least, [x, y]) => other.reduce((most, [u, v]) => Math.min(most, Math.hypot(x - u, y - v)), least),
+      Infinity,
+    );
+  const bridges = holes.flatMap((hole, index) => [
+    gap(hole, outline),
+    ...holes.slice(index + 1).map((other) => gap(hole, other)),
+  ]);
   // Two places of the outline that are far apart along it, by more than a sound tip is long.
   const far = Math.ceil((6 * t) / step);
   let tip = Infinity;

@@ -25,8 +25,12 @@ function line(length: number, turn: number, count: number): Point[] {
 function fit(points: readonly Point[]): { worst: number; count: number } {
   const last = points.at(-1) as Point;
   const outline: Outline = [...arcLine(points), [last[0], last[1], 0]];
-  const drawn = Array.from({ length: outline.length - 1 }, (_, index) => index).flatMap((index) => Array.from({ length: 600 }, (__, step) => alongEdge(outline, index, step / 600))); // prettier-ignore
-  const worst = Math.max(...points.slice(0, -1).map(([x, y]) => Math.min(...drawn.map(([u, v]) => Math.hypot(x - u, y - v))))); // prettier-ignore
+  const drawn = Array.from({ length: outline.length - 1 }, (_, index) => index).flatMap((index) =>
+    Array.from({ length: 600 }, (__, step) => alongEdge(outline, index, step / 600)),
+  );
+  const worst = Math.max(
+    ...points.slice(0, -1).map(([x, y]) => Math.min(...drawn.map(([u, v]) => Math.hypot(x - u, y - v)))),
+  );
   return { worst, count: outline.length - 1 };
 }
 

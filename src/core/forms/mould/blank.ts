@@ -63,9 +63,15 @@ const RIM_REACH = 3;
 
 /** The way of a dart in a layout without darts: from the rim where it is seen at its angle (degrees), square to the rim inward. */
 export function dartWay({ mesh, uv, border }: BlankBase, at: number): Pick<CutLine, 'from' | 'way'> {
-  const middle = [0, 1].map((axis) => border.reduce((sum, vertex) => sum + (mesh.positions[3 * vertex + axis] as number), 0) / border.length); // prettier-ignore
+  const middle = [0, 1].map(
+    (axis) => border.reduce((sum, vertex) => sum + (mesh.positions[3 * vertex + axis] as number), 0) / border.length,
+  );
   const wanted = (at / 360) * TAU;
-  const angleOf = (vertex: number) => Math.atan2((mesh.positions[3 * vertex + 1] as number) - (middle[1] ?? 0), (mesh.positions[3 * vertex] as number) - (middle[0] ?? 0)); // prettier-ignore
+  const angleOf = (vertex: number) =>
+    Math.atan2(
+      (mesh.positions[3 * vertex + 1] as number) - (middle[1] ?? 0),
+      (mesh.positions[3 * vertex] as number) - (middle[0] ?? 0),
+    );
   const past = (vertex: number) => {
     const by = (angleOf(vertex) - wanted) / TAU;
     return by - Math.round(by);
@@ -155,7 +161,17 @@ export function cutBlank(
     step: (_, iteration) => run.step?.(Math.min(0.95, iteration / USUAL_STEPS)),
   });
   const open: LaidMesh = { mesh: laid.mesh, uv: aligned(laid.mesh, uv) };
-  return { ...open, cuts, strain: strainOf(open, { thickness, cuts }), border: borderOf(laid.mesh) ?? [], distortion, iterations, converged, fine: true, missed }; // prettier-ignore
+  return {
+    ...open,
+    cuts,
+    strain: strainOf(open, { thickness, cuts }),
+    border: borderOf(laid.mesh) ?? [],
+    distortion,
+    iterations,
+    converged,
+    fine: true,
+    missed,
+  };
 }
 
 /** Number of vertices of a blank's mesh. */

@@ -18,7 +18,13 @@ export interface BlankFigures {
 function flatLength(side: readonly number[], uv: Float64Array): number {
   return side.slice(1).reduce((sum, vertex, index) => {
     const before = side[index] as number;
-    return sum + Math.hypot((uv[2 * vertex] as number) - (uv[2 * before] as number), (uv[2 * vertex + 1] as number) - (uv[2 * before + 1] as number)); // prettier-ignore
+    return (
+      sum +
+      Math.hypot(
+        (uv[2 * vertex] as number) - (uv[2 * before] as number),
+        (uv[2 * vertex + 1] as number) - (uv[2 * before + 1] as number),
+      )
+    );
   }, 0);
 }
 

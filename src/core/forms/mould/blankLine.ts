@@ -25,7 +25,9 @@ export function stretchesOf(border: readonly number[], cuts: readonly Cut[], uv:
       const [a, b] = [at.get(left[0] ?? -1) ?? 0, at.get(right[0] ?? -1) ?? 0];
       const tip = at.get(left.at(-1) ?? -1) ?? 0;
       const ahead = (from: number, to: number) => (to - from + border.length) % border.length;
-      return ahead(a, tip) < ahead(tip, a) && ahead(a, tip) <= left.length ? { cut, mouth: a, into: left, out: [...right].reverse(), end: b } : { cut, mouth: b, into: right, out: [...left].reverse(), end: a }; // prettier-ignore
+      return ahead(a, tip) < ahead(tip, a) && ahead(a, tip) <= left.length
+        ? { cut, mouth: a, into: left, out: [...right].reverse(), end: b }
+        : { cut, mouth: b, into: right, out: [...left].reverse(), end: a };
     })
     .sort((one, other) => one.mouth - other.mouth);
   return sides.flatMap(({ cut, into, out, end }, index): BlankStretch[] => {
@@ -71,9 +73,10 @@ function clearOf(points: readonly Point[], others: readonly Point[], distance: n
   const around = [-1, 0, 1];
   return points.filter(([u, v]) =>
     around.every((across) =>
-      around.every(
-        (up) =>
-        (cells.get(named(cell(u) + across, cell(v) + up)) ?? []).every(([x, y]) => (u - x) * (u - x) + (v - y) * (v - y) > distance * distance), // prettier-ignore
+      around.every((up) =>
+        (cells.get(named(cell(u) + across, cell(v) + up)) ?? []).every(
+          ([x, y]) => (u - x) * (u - x) + (v - y) * (v - y) > distance * distance,
+        ),
       ),
     ),
   );
@@ -102,7 +105,9 @@ export function withMargin(stretches: readonly BlankStretch[], margin: number): 
     const next = stretches[(index + 1) % stretches.length]?.points ?? [];
     const start = onward(side.at(-2) as Point, first, margin);
     const end = onward(next[1] as Point, last, margin);
-    const middle = movedOut(points, margin, false).slice(1, -1).filter((point) => apart(point, start) > margin / 8 && apart(point, end) > margin / 8); // prettier-ignore
+    const middle = movedOut(points, margin, false)
+      .slice(1, -1)
+      .filter((point) => apart(point, start) > margin / 8 && apart(point, end) > margin / 8);
     return { kind, points: [start, ...middle, end] };
   });
 }
@@ -149,11 +154,18 @@ export function blankLine(stretches: readonly BlankStretch[], lean: number, thic
     const next = shifted[(index + 1) % shifted.length]?.[0];
     // The rim's underside runs between the ends of the moved sides.
     const before = shifted[(index - 1 + shifted.length) % shifted.length]?.at(-1);
-    const whole = kind === 'rim' && stretches.length > 1 && next && before ? [before, ...under.slice(1, -1), next] : under; // prettier-ignore
+    const whole =
+      kind === 'rim' && stretches.length > 1 && next && before ? [before, ...under.slice(1, -1), next] : under;
     underside.push(...arcLine(whole));
     if (kind !== 'rim' && lean !== 0) {
       const signed = kind === 'dart-in' ? -lean : lean;
-      leans.push({ edge: kind === 'dart-in' ? 'dart-left' : 'dart-right', from, to: outline.length, lean: signed, word: leanWord(signed) }); // prettier-ignore
+      leans.push({
+        edge: kind === 'dart-in' ? 'dart-left' : 'dart-right',
+        from,
+        to: outline.length,
+        lean: signed,
+        word: leanWord(signed),
+      });
     }
   });
   return { outline, underside, leans: leans.map((one) => ({ ...one, to: one.to % outline.length })) };
@@ -182,6 +194,13 @@ export function turnedOver({ outline, underside, leans }: BlankLine): BlankLine 
   return {
     outline: mirrored(outline),
     underside: mirrored(underside),
-    leans: leans.map((one) => ({ ...one, edge: OTHER_SIDE[one.edge] ?? one.edge, from: turnedAt(one.to), to: turnedAt(one.from), lean: -one.lean, word: leanWord(-one.lean) })), // prettier-ignore
+    leans: leans.map((one) => ({
+      ...one,
+      edge: OTHER_SIDE[one.edge] ?? one.edge,
+      from: turnedAt(one.to),
+      to: turnedAt(one.from),
+      lean: -one.lean,
+      word: leanWord(-one.lean),
+    })),
   };
 }

@@ -33,13 +33,20 @@ function dartLetters(stretches: readonly BlankStretch[], missed: readonly number
     .filter(({ kind }) => kind !== 'rim')
     .map(({ kind, points, cut = 0 }): Mark => {
       const ordered = kind === 'dart-in' ? points : [...points].reverse();
-      const index = Math.max(1, ordered.findIndex(([x, y]) => Math.hypot(x - (ordered[0]?.[0] ?? 0), y - (ordered[0]?.[1] ?? 0)) > LETTER.in)); // prettier-ignore
+      const index = Math.max(
+        1,
+        ordered.findIndex(([x, y]) => Math.hypot(x - (ordered[0]?.[0] ?? 0), y - (ordered[0]?.[1] ?? 0)) > LETTER.in),
+      );
       const [a, b] = [ordered[index - 1] ?? [0, 0], ordered[index] ?? [0, 0]];
       const long = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
       const off = kind === 'dart-in' ? LETTER.off : -LETTER.off;
       // Darts that are not cut keep their letter.
       const text = String.fromCharCode(65 + missed.reduce((index, one) => (one <= index ? index + 1 : index), cut));
-      return { kind: 'letter', at: [sign * (b[0] - (off * (b[1] - a[1])) / long), b[1] + (off * (b[0] - a[0])) / long], text }; // prettier-ignore
+      return {
+        kind: 'letter',
+        at: [sign * (b[0] - (off * (b[1] - a[1])) / long), b[1] + (off * (b[0] - a[0])) / long],
+        text,
+      };
     });
 }
 
@@ -50,7 +57,9 @@ function dartWords(stretches: readonly BlankStretch[], sign: number): Mark[] {
     if (kind !== 'dart-in' || !other) return [];
     const [mouth, tip, end] = [points[0], points.at(-1), other.at(-1)] as [Point, Point, Point];
     const width = Math.hypot(end[0] - mouth[0], end[1] - mouth[1]);
-    const depth = points.slice(1).reduce((sum, [x, y], step) => sum + Math.hypot(x - (points[step]?.[0] ?? 0), y - (points[step]?.[1] ?? 0)), 0); // prettier-ignore
+    const depth = points
+      .slice(1)
+      .reduce((sum, [x, y], step) => sum + Math.hypot(x - (points[step]?.[0] ?? 0), y - (points[step]?.[1] ?? 0)), 0);
     const middle = [(mouth[0] + end[0]) / 2, (mouth[1] + end[1]) / 2] as const;
     const long = Math.hypot(tip[0] - middle[0], tip[1] - middle[1]) || 1;
     const at = (axis: 0 | 1) => tip[axis] + (WORDS_OFF * (tip[axis] - middle[axis])) / long;
@@ -79,7 +88,12 @@ export function blankPart({ form, slab, seam }: DrapedTarget, blank: Blank): Par
   const box = bounds(outline);
   const [x, y] = [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2];
   const sign = over ? -1 : 1;
-  const middle = (name: 'centre', from: readonly [number, number], to: readonly [number, number]): Mark => ({ kind: 'line', name, from, to }); // prettier-ignore
+  const middle = (name: 'centre', from: readonly [number, number], to: readonly [number, number]): Mark => ({
+    kind: 'line',
+    name,
+    from,
+    to,
+  });
   return {
     id: 'blank',
     role: 'blank',

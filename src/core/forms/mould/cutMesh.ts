@@ -55,7 +55,9 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
     along.push(way[0] * x + way[1] * y);
   }
   const near = (at: number) => at > -snap && at <= length + TIP_SNAP * spacing;
-  const meetings: Meeting[] = across.flatMap((off, vertex) => (off === 0 && near(along[vertex] ?? NaN) ? [{ along: along[vertex] ?? 0, vertex }] : [])); // prettier-ignore
+  const meetings: Meeting[] = across.flatMap((off, vertex) =>
+    off === 0 && near(along[vertex] ?? NaN) ? [{ along: along[vertex] ?? 0, vertex }] : [],
+  );
   const split = new Map<string, number>();
   const nameOf = (a: number, b: number) => (a < b ? `${a} ${b}` : `${b} ${a}`);
   for (let at = 0; at < triangles.length; at += 3) {
@@ -68,8 +70,13 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
       if (!near(where)) continue;
       const vertex = uv.length / 2;
       split.set(nameOf(a, b), vertex);
-      for (let axis = 0; axis < 3; axis += 1) positions.push((positions[3 * a + axis] as number) + f * ((positions[3 * b + axis] as number) - (positions[3 * a + axis] as number))); // prettier-ignore
-      for (let axis = 0; axis < 2; axis += 1) uv.push((uv[2 * a + axis] as number) + f * ((uv[2 * b + axis] as number) - (uv[2 * a + axis] as number))); // prettier-ignore
+      for (let axis = 0; axis < 3; axis += 1)
+        positions.push(
+          (positions[3 * a + axis] as number) +
+            f * ((positions[3 * b + axis] as number) - (positions[3 * a + axis] as number)),
+        );
+      for (let axis = 0; axis < 2; axis += 1)
+        uv.push((uv[2 * a + axis] as number) + f * ((uv[2 * b + axis] as number) - (uv[2 * a + axis] as number)));
       across.push(0);
       along.push(where);
       meetings.push({ along: where, vertex });
@@ -93,7 +100,11 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
     uv.push(...[0, 1].map((axis) => mean(uv, 2, axis)));
     across.push(0);
     path.push(vertex);
-    partAt(parted, corners.filter((_, side) => shares[side] !== 0), vertex); // prettier-ignore
+    partAt(
+      parted,
+      corners.filter((_, side) => shares[side] !== 0),
+      vertex,
+    );
   }
   // Triangles to the right of the line get the doubles.
   const doubles = new Map<number, number>();

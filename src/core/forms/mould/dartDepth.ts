@@ -48,12 +48,18 @@ function courseOf(base: BlankBase, at: number): Course {
   let length = 0;
   const formed = left.map((vertex, step) => {
     const before = left[step - 1] ?? vertex;
-    length += Math.hypot(...[0, 1, 2].map((axis) => (positions[3 * vertex + axis] as number) - (positions[3 * before + axis] as number))); // prettier-ignore
+    length += Math.hypot(
+      ...[0, 1, 2].map((axis) => (positions[3 * vertex + axis] as number) - (positions[3 * before + axis] as number)),
+    );
     return length;
   });
   return {
     line,
-    along: left.map((vertex) => line.way[0] * ((cut.uv[2 * vertex] as number) - line.from[0]) + line.way[1] * ((cut.uv[2 * vertex + 1] as number) - line.from[1])), // prettier-ignore
+    along: left.map(
+      (vertex) =>
+        line.way[0] * ((cut.uv[2 * vertex] as number) - line.from[0]) +
+        line.way[1] * ((cut.uv[2 * vertex + 1] as number) - line.from[1]),
+    ),
     formed,
     down: left.map((vertex) => (floor === rim ? 0 : ((positions[3 * vertex + 2] as number) - rim) / (floor - rim))),
   };
@@ -75,7 +81,13 @@ export function flatDepths({ uv, cuts, missed }: Blank, count: number): number[]
     const left = missed.includes(index) ? [] : (cuts[next++]?.left ?? []);
     return left.slice(1).reduce((sum, vertex, step) => {
       const before = left[step] as number;
-      return sum + Math.hypot((uv[2 * vertex] as number) - (uv[2 * before] as number), (uv[2 * vertex + 1] as number) - (uv[2 * before + 1] as number)); // prettier-ignore
+      return (
+        sum +
+        Math.hypot(
+          (uv[2 * vertex] as number) - (uv[2 * before] as number),
+          (uv[2 * vertex + 1] as number) - (uv[2 * before + 1] as number),
+        )
+      );
     }, 0);
   });
 }
@@ -133,14 +145,21 @@ export function bestDarted(
     best = lay(lengths, fine);
   }
   if (best.missed.length > 0) return best;
-  const edges = courses.map(({ down, along }) => (down.some((share) => share > 1 - FLOOR) ? readAt(down, 1 - FLOOR, along) : Infinity)); // prettier-ignore
+  const edges = courses.map(({ down, along }) =>
+    down.some((share) => share > 1 - FLOOR) ? readAt(down, 1 - FLOOR, along) : Infinity,
+  );
   for (const part of ABOUT_EDGE) {
     const cut = lengths.map((length, index) => Math.min(length, part * (edges[index] ?? Infinity)));
     if (cut.every((length, index) => length === lengths[index])) continue;
     const shorter = lay(cut);
     if (shorter.missed.length > 0 || readingOf(shorter, limits) >= readingOf(best, limits)) continue;
     const flat = flatDepths(shorter, darts.length);
-    best = { ...shorter, cutTo: darts.map(({ depth }, index) => (cut[index] === lengths[index] ? depth : Math.min(depth, flat[index] ?? depth))) }; // prettier-ignore
+    best = {
+      ...shorter,
+      cutTo: darts.map(({ depth }, index) =>
+        cut[index] === lengths[index] ? depth : Math.min(depth, flat[index] ?? depth),
+      ),
+    };
   }
   return best;
 }

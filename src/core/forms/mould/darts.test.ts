@@ -28,7 +28,13 @@ describe('darts', () => {
     ['bowl', mould({ rim: circle(240), depth: 90, wall: 'dome' })],
     ['shallow bowl', mould({ rim: circle(240), depth: 40, wall: 'dome' })],
     ['shell', mould({ rim: circle(300), depth: 12, wall: 'dome' })],
-    ['half a sphere of stiff clay', { ...mould({ rim: circle(180), depth: 88, wall: 'dome' }), clay: { shrinkage: 0.1, wetDensity: 1.9, stiffness: 'stiff' as const } }], // prettier-ignore
+    [
+      'half a sphere of stiff clay',
+      {
+        ...mould({ rim: circle(180), depth: 88, wall: 'dome' }),
+        clay: { shrinkage: 0.1, wetDensity: 1.9, stiffness: 'stiff' as const },
+      },
+    ],
     ['cone', mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' })],
   ])('are advised for a %s just when they are proposed, whatever darts it has', (_, target) => {
     const proposal = proposeDarts(target);
@@ -41,7 +47,12 @@ describe('darts', () => {
       expect(/^(Lies|Works)/.test(drape?.title ?? '')).toBe(within);
       if (darts.length === 0) expect(within).toBe(proposal.kind === 'none-needed');
       if (!within) {
-        const titles = { darts: 'Needs darts', 'none-needed': 'Better without these darts', 'too-deep': 'Make it from sections instead', stopped: '' }; // prettier-ignore
+        const titles = {
+          darts: 'Needs darts',
+          'none-needed': 'Better without these darts',
+          'too-deep': 'Make it from sections instead',
+          stopped: '',
+        };
         expect(drape?.title).toBe(titles[proposal.kind]);
         if (darts.length === 1) expect(drape?.text).toMatch(/at the (tips of its|rim between its) darts/);
       }
@@ -50,11 +61,21 @@ describe('darts', () => {
   });
 
   it('keep equal sides wherever they are dragged, and say when they cannot be cut', () => {
-    const askew = [{ at: 12, depth: 45 }, { at: 71, depth: 62 }, { at: 250, depth: 38 }]; // prettier-ignore
+    const askew = [
+      { at: 12, depth: 45 },
+      { at: 71, depth: 62 },
+      { at: 250, depth: 38 },
+    ];
     const { blank } = developWhole(mould({ ...(TRAY.form as MouldForm), darts: askew }));
     expect(blank?.darts).toHaveLength(3);
     for (const [left, right] of blank?.darts ?? []) expect(Math.abs(left - right)).toBeLessThan(0.1);
-    const crossed = mould({ ...(TRAY.form as MouldForm), darts: [{ at: 0, depth: 150 }, { at: 90, depth: 150 }] }); // prettier-ignore
+    const crossed = mould({
+      ...(TRAY.form as MouldForm),
+      darts: [
+        { at: 0, depth: 150 },
+        { at: 90, depth: 150 },
+      ],
+    });
     const found = develop(crossed).checks.filter(({ code }) => code === 'dart-missed');
     expect(found.length + (develop(crossed).blank?.darts.length ?? 0)).toBe(2);
   });

@@ -37,7 +37,10 @@ const wholes = new WeakMap<MeshForm['vertices'], { readonly triangles: MeshForm[
 export function meshOf(form: MeshForm): Mesh {
   const known = wholes.get(form.vertices);
   if (known?.triangles === form.triangles) return known.mesh;
-  const mesh = { positions: Float64Array.from(form.vertices.flat()), triangles: Uint32Array.from(form.triangles.flat()) }; // prettier-ignore
+  const mesh = {
+    positions: Float64Array.from(form.vertices.flat()),
+    triangles: Uint32Array.from(form.triangles.flat()),
+  };
   madeOf(form, mesh);
   return mesh;
 }
@@ -70,9 +73,12 @@ export function faceMesh(target: DrapedTarget, face: keyof Offsets, vertices: nu
   const offset = offsetsOf(target)[face];
   if (form.kind === 'mould') return mouldMesh(mouldSurface(form), offset, spacingFor(roughArea(form), vertices));
   const mesh = meshOf(form);
-  const name = `${face === 'neutral' && !form.cloth ? `${form.side} ${target.slab.wall} ${target.slab.neutralFraction}` : offset}`; // prettier-ignore
+  const name = `${face === 'neutral' && !form.cloth ? `${form.side} ${target.slab.wall} ${target.slab.neutralFraction}` : offset}`;
   const { wall, neutralFraction } = target.slab;
-  const make = () => face === 'neutral' && !form.cloth ? neutralSurface(mesh, wall, form.side, neutralFraction) : offsetMesh(mesh, bulge(mesh) * offset); // prettier-ignore
+  const make = () =>
+    face === 'neutral' && !form.cloth
+      ? neutralSurface(mesh, wall, form.side, neutralFraction)
+      : offsetMesh(mesh, bulge(mesh) * offset);
   return remembered(faces(mesh), name, make, FACES);
 }
 

@@ -42,7 +42,10 @@ export function volumeBelow({ positions, triangles }: Mesh, level: number): numb
     const c = 3 * (triangles[index + 2] as number);
     const x0 = positions[a] as number;
     const y0 = positions[a + 1] as number;
-    const flat = (((positions[b] as number) - x0) * ((positions[c + 1] as number) - y0) - ((positions[c] as number) - x0) * ((positions[b + 1] as number) - y0)) / 2; // prettier-ignore
+    const flat =
+      (((positions[b] as number) - x0) * ((positions[c + 1] as number) - y0) -
+        ((positions[c] as number) - x0) * ((positions[b + 1] as number) - y0)) /
+      2;
     const mean = ((positions[a + 2] as number) + (positions[b + 2] as number) + (positions[c + 2] as number)) / 3;
     sum += flat * (level - mean);
   }
@@ -81,7 +84,9 @@ const silhouette = once((mesh: Mesh): Reach[] => {
     left[ROWS] = Math.min(left[ROWS] as number, x);
     right[ROWS] = Math.max(right[ROWS] as number, x);
   }
-  return Array.from(left, (reach, row): Reach => [low + row / per, reach, right[row] as number]).filter(([, from, to]) => to >= from); // prettier-ignore
+  return Array.from(left, (reach, row): Reach => [low + row / per, reach, right[row] as number]).filter(
+    ([, from, to]) => to >= from,
+  );
 });
 
 function lifted(reaches: readonly Reach[], by: number): Reach[] {
@@ -129,7 +134,9 @@ function sectionAt(target: DrapedTarget, offset: number, height: number): Suppor
 const hullOf = once((mesh: Mesh): Support => {
   const { positions } = mesh;
   const border = borderOf(mesh) ?? [];
-  const points = hull(border.map((vertex) => [positions[3 * vertex] as number, positions[3 * vertex + 1] as number] as const)); // prettier-ignore
+  const points = hull(
+    border.map((vertex) => [positions[3 * vertex] as number, positions[3 * vertex + 1] as number] as const),
+  );
   const h = hullReach(points);
   const by = 1e-4;
   return { h, slope: (phi) => (h(phi + by) - h(phi - by)) / (2 * by), flats: [] };
@@ -191,7 +198,10 @@ function newStanding(target: DrapedTarget): Standing {
   const ledge = height - target.slab.wall;
   const outside = withFlange(lifted(outer.silhouette, lift), flange, ledge, height);
   const rim = outside.at(-1) ?? [height, 0, 0];
-  const across = (box: Box, more = 0): readonly [number, number] => [box.greatest[0] - box.least[0] + 2 * more, box.greatest[1] - box.least[1] + 2 * more]; // prettier-ignore
+  const across = (box: Box, more = 0): readonly [number, number] => [
+    box.greatest[0] - box.least[0] + 2 * more,
+    box.greatest[1] - box.least[1] + 2 * more,
+  ];
   const outerAt = (z: number) => {
     const shape = sectionAt(target, offsets.outer, z - lift);
     return flange > 0 && z >= ledge ? inward(shape, -flange) : shape;
@@ -214,5 +224,8 @@ function newStanding(target: DrapedTarget): Standing {
 
 /** Height of the lowest place of the rim, which the piece holds to (mm). */
 function lowestRim(mesh: Mesh): number {
-  return (borderOf(mesh) ?? []).reduce((least, vertex) => Math.min(least, mesh.positions[3 * vertex + 2] as number), Infinity); // prettier-ignore
+  return (borderOf(mesh) ?? []).reduce(
+    (least, vertex) => Math.min(least, mesh.positions[3 * vertex + 2] as number),
+    Infinity,
+  );
 }

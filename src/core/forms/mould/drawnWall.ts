@@ -15,7 +15,9 @@ export function wallPoints(form: MouldForm): WallPoint[] {
   const { profile = [], rim, foot, depth } = form;
   if (form.wall !== 'drawn' || profile.length > DRAGGED_POINTS || !foot) return [];
   const [low, high] = [planReach(foot), planReach(rim)];
-  return profile.slice(1, -1).map(([out, up], index) => ({ index: index + 1, up: depth * up, across: low + (high - low) * out })); // prettier-ignore
+  return profile
+    .slice(1, -1)
+    .map(([out, up], index) => ({ index: index + 1, up: depth * up, across: low + (high - low) * out }));
 }
 
 /** The mould with a point of its drawn wall moved (mm); where foot and rim are equal a point cannot go outward. */

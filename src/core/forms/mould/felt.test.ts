@@ -3,7 +3,8 @@ import { feltOver } from './felt.ts';
 
 const mesh = sheet(12, 9, (u, v) => [60 * u, 45 * v, 0]);
 const count = mesh.positions.length / 3;
-const place = (vertex: number) => [mesh.positions[3 * vertex] as number, mesh.positions[3 * vertex + 1] as number] as const; // prettier-ignore
+const place = (vertex: number) =>
+  [mesh.positions[3 * vertex] as number, mesh.positions[3 * vertex + 1] as number] as const;
 const inner = Array.from({ length: count }, (_, vertex) => vertex).filter((vertex) => {
   const [x, y] = place(vertex);
   return x > 14 && x < 41 && y > 14 && y < 26;

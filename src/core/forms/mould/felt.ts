@@ -39,7 +39,13 @@ export function feltOver(mesh: Mesh, values: Float64Array, reach: number): Float
     let [sum, weight] = [0, 0];
     for (const [x, y, z] of around) {
       for (const other of cells.get(nameOf(cell(vertex, 0) + x, cell(vertex, 1) + y, cell(vertex, 2) + z)) ?? []) {
-        const apart = [0, 1, 2].reduce((squares, axis) => squares + ((positions[3 * vertex + axis] as number) - (positions[3 * other + axis] as number)) ** 2, 0) / (reach * reach); // prettier-ignore
+        const apart =
+          [0, 1, 2].reduce(
+            (squares, axis) =>
+              squares + ((positions[3 * vertex + axis] as number) - (positions[3 * other + axis] as number)) ** 2,
+            0,
+          ) /
+          (reach * reach);
         if (apart >= 1) continue;
         const share = (shares[other] as number) * (1 - apart) ** 2;
         sum += share * (values[other] as number);

@@ -26,7 +26,8 @@ function meshIn(name: string, bytes: Uint8Array): MeshReading {
 function righted(mesh: Mesh): Mesh {
   const border = borderOf(mesh) ?? [];
   const { positions } = mesh;
-  const mean = (axis: number, of: readonly number[]) => of.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / of.length; // prettier-ignore
+  const mean = (axis: number, of: readonly number[]) =>
+    of.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / of.length;
   const all = Array.from({ length: vertexCount(mesh) }, (_, vertex) => vertex);
   const over = mean(2, border) < mean(2, all) ? -1 : 1;
   const [x, y] = [mean(0, border), mean(1, border)];
@@ -38,7 +39,12 @@ function righted(mesh: Mesh): Mesh {
   const turned: Mesh = { positions: moved, triangles: mesh.triangles };
   const up = doubleNormals(turned).reduce((sum, [, , z]) => sum + z, 0);
   if (up >= 0) return turned;
-  return { positions: moved, triangles: mesh.triangles.map((_, index) => mesh.triangles[index - (index % 3) + ((3 - (index % 3)) % 3)] as number) }; // prettier-ignore
+  return {
+    positions: moved,
+    triangles: mesh.triangles.map(
+      (_, index) => mesh.triangles[index - (index % 3) + ((3 - (index % 3)) % 3)] as number,
+    ),
+  };
 }
 
 /** A mesh rounded to the decimals that are kept. */
@@ -92,7 +98,12 @@ function silhouetteOf({ positions, triangles }: Mesh, low: number, high: number)
   };
   for (let at = 0; at < triangles.length; at += 1) {
     const [p, q] = [3 * (triangles[at] as number), 3 * (triangles[at % 3 === 2 ? at - 2 : at + 1] as number)];
-    const [x0, z0, x1, z1] = [positions[p] as number, positions[p + 2] as number, positions[q] as number, positions[q + 2] as number]; // prettier-ignore
+    const [x0, z0, x1, z1] = [
+      positions[p] as number,
+      positions[p + 2] as number,
+      positions[q] as number,
+      positions[q + 2] as number,
+    ];
     // Where a side crosses a row, and its ends at top and bottom.
     const [from, to] = [Math.min(z0, z1), Math.max(z0, z1)];
     for (
@@ -111,12 +122,21 @@ function scaledUp({ positions, triangles }: Mesh, { unit, scale, up }: MeshTakin
   const by = MESH_UNITS[unit] * scale;
   if (up === 'z') return { positions: positions.map((value) => value * by), triangles };
   // Rotated about the x axis: y points up, z towards the viewer.
-  const turned = positions.map((_, at) => by * (at % 3 === 0 ? (positions[at] as number) : at % 3 === 1 ? -(positions[at + 1] as number) : (positions[at - 1] as number))); // prettier-ignore
+  const turned = positions.map(
+    (_, at) =>
+      by *
+      (at % 3 === 0
+        ? (positions[at] as number)
+        : at % 3 === 1
+          ? -(positions[at + 1] as number)
+          : (positions[at - 1] as number)),
+  );
   return { positions: turned, triangles };
 }
 
 /** The content of a file. */
-export type MeshLooking = { readonly kind: 'look'; readonly look: MeshLook } | { readonly kind: 'refused'; readonly rule: string }; // prettier-ignore
+export type MeshLooking =
+  { readonly kind: 'look'; readonly look: MeshLook } | { readonly kind: 'refused'; readonly rule: string };
 
 /** A file's mesh as it is taken, and whether it was closed. */
 function takenOf(reading: Extract<MeshReading, { kind: 'mesh' }>, taking: MeshTaking) {
@@ -135,7 +155,10 @@ const LIKELY = { least: 30, greatest: 1500 } as const;
 /** The unit in which a file is likely to be: mm, unless it would be far too small or large. */
 export function likelyUnit(longest: number): MeshUnit {
   const units = Object.keys(MESH_UNITS) as MeshUnit[];
-  return units.find((unit) => longest * MESH_UNITS[unit] >= LIKELY.least && longest * MESH_UNITS[unit] <= LIKELY.greatest) ?? 'mm'; // prettier-ignore
+  return (
+    units.find((unit) => longest * MESH_UNITS[unit] >= LIKELY.least && longest * MESH_UNITS[unit] <= LIKELY.greatest) ??
+    'mm'
+  );
 }
 
 /** Looks at a file without taking it: how large it is in the unit that is meant, and what of it would be taken. Never throws. */
@@ -143,15 +166,24 @@ export function lookAtMesh(name: string, bytes: Uint8Array, taking: MeshTaking):
   const reading = meshIn(name, bytes);
   if (reading.kind === 'refused') return reading;
   const scaled = scaledUp(reading.mesh, taking);
-  const span = (axis: number) => scaled.positions.reduce(([least, most], value, at) => (at % 3 === axis ? [Math.min(least, value), Math.max(most, value)] : [least, most]) as [number, number], [Infinity, -Infinity] as [number, number]); // prettier-ignore
+  const span = (axis: number) =>
+    scaled.positions.reduce(
+      ([least, most], value, at) =>
+        (at % 3 === axis ? [Math.min(least, value), Math.max(most, value)] : [least, most]) as [number, number],
+      [Infinity, -Infinity] as [number, number],
+    );
   const [[x0, x1], [y0, y1], [z0, z1]] = [span(0), span(1), span(2)];
   const size = [x1 - x0, y1 - y0, z1 - z0] as const;
   const found = takenOf(reading, taking);
-  if (found.kind === 'refused') return { kind: 'look', look: { size, closed: false, whole: [], taken: [], trouble: found.rule } }; // prettier-ignore
+  if (found.kind === 'refused')
+    return { kind: 'look', look: { size, closed: false, whole: [], taken: [], trouble: found.rule } };
   const { whole, closed, mesh } = found;
   const sound = soundOf(mesh);
   const trouble = sound.kind === 'refused' ? sound.rule : null;
-  return { kind: 'look', look: { size, closed, whole: silhouetteOf(whole, z0, z1), taken: mesh ? silhouetteOf(mesh, z0, z1) : [], trouble } }; // prettier-ignore
+  return {
+    kind: 'look',
+    look: { size, closed, whole: silhouetteOf(whole, z0, z1), taken: mesh ? silhouetteOf(mesh, z0, z1) : [], trouble },
+  };
 }
 
 /** A face taken as a mould and turned as needed, or why it cannot be one. */
@@ -160,7 +192,11 @@ function soundOf(taken: Mesh | null): MouldMeshReading {
   const rough = meshTrouble(taken);
   if (rough) return { kind: 'refused', rule: rough };
   const count = vertexCount(taken);
-  if (count > MOULD_LIMITS.vertices.greatest) return { kind: 'refused', rule: `has ${count} vertices: at most ${MOULD_LIMITS.vertices.greatest} are taken, make it coarser` }; // prettier-ignore
+  if (count > MOULD_LIMITS.vertices.greatest)
+    return {
+      kind: 'refused',
+      rule: `has ${count} vertices: at most ${MOULD_LIMITS.vertices.greatest} are taken, make it coarser`,
+    };
   const mesh = shortened(righted(taken));
   const trouble = drapedMeshTrouble(mesh);
   return trouble ? { kind: 'refused', rule: trouble } : { kind: 'mesh', mesh };
@@ -183,10 +219,17 @@ export function mouldOfMesh(mesh: Mesh): MeshForm {
   const { positions, triangles } = mesh;
   const three = (list: ArrayLike<number>) => {
     const made: (readonly [number, number, number])[] = [];
-    for (let at = 0; at < list.length; at += 3) made.push([list[at] as number, list[at + 1] as number, list[at + 2] as number]); // prettier-ignore
+    for (let at = 0; at < list.length; at += 3)
+      made.push([list[at] as number, list[at + 1] as number, list[at + 2] as number]);
     return made;
   };
-  const form: MeshForm = { kind: 'mesh', vertices: three(positions), triangles: three(triangles), side: 'hump', margin: DEFAULT_BLANK_MARGIN }; // prettier-ignore
+  const form: MeshForm = {
+    kind: 'mesh',
+    vertices: three(positions),
+    triangles: three(triangles),
+    side: 'hump',
+    margin: DEFAULT_BLANK_MARGIN,
+  };
   madeOf(form, mesh);
   foundSound(form);
   return form;

@@ -17,7 +17,10 @@ export const QUICK_MOST = 500;
 /** A blank that has not been laid yet: its border seen from above, round a middle, without strain. */
 function seenBlank(whole: Mesh): Blank {
   const rim = borderOf(whole) ?? [];
-  const middle = [0, 1, 2].map((axis) => rim.reduce((sum, vertex) => sum + (whole.positions[3 * vertex + axis] as number), 0) / Math.max(1, rim.length)); // prettier-ignore
+  const middle = [0, 1, 2].map(
+    (axis) =>
+      rim.reduce((sum, vertex) => sum + (whole.positions[3 * vertex + axis] as number), 0) / Math.max(1, rim.length),
+  );
   const places = rim.flatMap((vertex) => [0, 1, 2].map((axis) => whole.positions[3 * vertex + axis] as number));
   const mesh: Mesh = {
     positions: Float64Array.from([...places, ...middle]),
@@ -34,7 +37,18 @@ function seenBlank(whole: Mesh): Blank {
     flatArea: meshArea(mesh),
   };
   const border = rim.map((_, index) => index);
-  return { mesh, uv, border, cuts: [], strain, distortion: NaN, iterations: 0, converged: false, fine: false, missed: [] }; // prettier-ignore
+  return {
+    mesh,
+    uv,
+    border,
+    cuts: [],
+    strain,
+    distortion: NaN,
+    iterations: 0,
+    converged: false,
+    fine: false,
+    missed: [],
+  };
 }
 
 /**

@@ -17,13 +17,47 @@ const EVERY: readonly (readonly [string, DrapedTarget])[] = [
   ['cap', CAP],
   ['cap in a hollow', mould({ rim: circle(240), depth: 40, wall: 'dome', side: 'slump' })],
   ['cone with a floor', mould({ rim: circle(240), foot: circle(140), depth: 40, wall: 'straight' })],
-  ['curved oval in a hollow', mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 28, wall: 'curved', side: 'slump' })],
+  [
+    'curved oval in a hollow',
+    mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 28, wall: 'curved', side: 'slump' }),
+  ],
   ['S-shaped', mould({ rim: circle(260), foot: circle(110), depth: 24, wall: 's' })],
   ['tray', TRAY],
-  ['sharp tray in a hollow', mould({ rim: { kind: 'polygon', sides: 4, acrossFlats: 220, corner: 0 }, foot: { kind: 'polygon', sides: 4, acrossFlats: 180, corner: 0 }, depth: 26, wall: 'straight', side: 'slump' })],
-  ['drawn', mould({ rim: circle(220), foot: circle(120), depth: 30, wall: 'drawn', profile: [[0, 0], [0.5, 0.2], [0.9, 0.7], [1, 1]] })],
-  ['six sides, off its middle', mould({ rim: { kind: 'polygon', sides: 6, acrossFlats: 200, corner: 20 }, foot: { kind: 'circle', diameter: 110, at: [12, -6] }, depth: 30, wall: 'straight' })],
-]; // prettier-ignore
+  [
+    'sharp tray in a hollow',
+    mould({
+      rim: { kind: 'polygon', sides: 4, acrossFlats: 220, corner: 0 },
+      foot: { kind: 'polygon', sides: 4, acrossFlats: 180, corner: 0 },
+      depth: 26,
+      wall: 'straight',
+      side: 'slump',
+    }),
+  ],
+  [
+    'drawn',
+    mould({
+      rim: circle(220),
+      foot: circle(120),
+      depth: 30,
+      wall: 'drawn',
+      profile: [
+        [0, 0],
+        [0.5, 0.2],
+        [0.9, 0.7],
+        [1, 1],
+      ],
+    }),
+  ],
+  [
+    'six sides, off its middle',
+    mould({
+      rim: { kind: 'polygon', sides: 6, acrossFlats: 200, corner: 20 },
+      foot: { kind: 'circle', diameter: 110, at: [12, -6] },
+      depth: 30,
+      wall: 'straight',
+    }),
+  ],
+];
 
 /** Volume of the solid between two parallel faces of a mesh whose neutral surface is given, each vertex as thick as it was left. */
 function formedVolume(target: DrapedTarget, thickness: Float64Array, mesh: ReturnType<typeof faceMesh>): number {
@@ -41,7 +75,13 @@ function formedVolume(target: DrapedTarget, thickness: Float64Array, mesh: Retur
 
 function weighed(values: Float64Array, mesh: ReturnType<typeof faceMesh>): number {
   const { triangles, areas, area: whole } = restShapes(mesh);
-  return areas.reduce((sum, own, index) => sum + (own / whole) * [0, 1, 2].reduce((all, side) => all + (values[triangles[3 * index + side] as number] as number) / 3, 0), 0); // prettier-ignore
+  return areas.reduce(
+    (sum, own, index) =>
+      sum +
+      (own / whole) *
+        [0, 1, 2].reduce((all, side) => all + (values[triangles[3 * index + side] as number] as number) / 3, 0),
+    0,
+  );
 }
 
 describe('moulds and their blanks', () => {
@@ -128,7 +168,9 @@ describe('moulds and their blanks', () => {
     expect(leanOf(inside, 'dart-left')).toBe(-45);
     expect(leanOf(outside, 'dart-right')).toBe(45);
     const dart = inside?.leans.find(({ edge }) => edge === 'dart-left');
-    const length = edges(inside?.outline ?? []).slice(dart?.from, dart?.to).reduce((sum, edge) => sum + edge.length, 0); // prettier-ignore
+    const length = edges(inside?.outline ?? [])
+      .slice(dart?.from, dart?.to)
+      .reduce((sum, edge) => sum + edge.length, 0);
     expect(length).toBeGreaterThan(50);
   });
 });
@@ -162,7 +204,9 @@ describe('refusals of moulds', () => {
   });
 
   it('refuse a handle on a piece from a mould', () => {
-    expect(checkTarget({ ...CAP, lid: { kind: 'flat', clearance: 1, depth: 8, over: 0 } as never }).length).toBeGreaterThan(0); // prettier-ignore
+    expect(
+      checkTarget({ ...CAP, lid: { kind: 'flat', clearance: 1, depth: 8, over: 0 } as never }).length,
+    ).toBeGreaterThan(0);
   });
 });
 

@@ -6,18 +6,44 @@ import { hollowBelowRim, mouldMeasures } from './mouldMeasures.ts';
 import { mouldMesh } from './mouldMesh.ts';
 import { mouldSurface } from './mouldSurface.ts';
 
-const form = (more: Omit<MouldForm, 'kind' | 'margin' | 'side'>): MouldForm => ({ kind: 'mould', margin: 20, side: 'hump', ...more }); // prettier-ignore
-const rounded = (length: number, width: number, corner: number) => ({ kind: 'rounded', length, width, corner }) as const; // prettier-ignore
-const circle = (diameter: number, at?: readonly [number, number]) => ({ kind: 'circle', diameter, ...(at && { at }) }) as const; // prettier-ignore
+const form = (more: Omit<MouldForm, 'kind' | 'margin' | 'side'>): MouldForm => ({
+  kind: 'mould',
+  margin: 20,
+  side: 'hump',
+  ...more,
+});
+const rounded = (length: number, width: number, corner: number) =>
+  ({ kind: 'rounded', length, width, corner }) as const;
+const circle = (diameter: number, at?: readonly [number, number]) =>
+  ({ kind: 'circle', diameter, ...(at && { at }) }) as const;
 
 const MOULDS: readonly (readonly [string, MouldForm])[] = [
   ['a tray', form({ rim: rounded(320, 210, 50), foot: rounded(260, 150, 30), depth: 32, wall: 'straight' })],
-  ['a sharp-cornered tray', form({ rim: rounded(200, 120, 0), foot: rounded(160, 80, 0), depth: 30, wall: 'straight' })],
+  [
+    'a sharp-cornered tray',
+    form({ rim: rounded(200, 120, 0), foot: rounded(160, 80, 0), depth: 30, wall: 'straight' }),
+  ],
   ['a dome', form({ rim: circle(180), depth: 60, wall: 'dome' })],
   ['an off-centre bowl', form({ rim: circle(200), foot: circle(90, [15, -10]), depth: 60, wall: 'curved' })],
-  ['an s-walled oval', form({ rim: { kind: 'ellipse', length: 260, width: 170 }, foot: { kind: 'ellipse', length: 150, width: 90 }, depth: 45, wall: 's' })],
-  ['a hexagon', form({ rim: { kind: 'polygon', sides: 6, acrossFlats: 180, corner: 8 }, foot: { kind: 'polygon', sides: 6, acrossFlats: 110, corner: 5 }, depth: 40, wall: 'curved' })],
-]; // prettier-ignore
+  [
+    'an s-walled oval',
+    form({
+      rim: { kind: 'ellipse', length: 260, width: 170 },
+      foot: { kind: 'ellipse', length: 150, width: 90 },
+      depth: 45,
+      wall: 's',
+    }),
+  ],
+  [
+    'a hexagon',
+    form({
+      rim: { kind: 'polygon', sides: 6, acrossFlats: 180, corner: 8 },
+      foot: { kind: 'polygon', sides: 6, acrossFlats: 110, corner: 5 },
+      depth: 40,
+      wall: 'curved',
+    }),
+  ],
+];
 
 /** Furthest a mesh reaches along an axis, and its lowest rim. */
 const reach = ({ positions }: Mesh, axis: number, way: 1 | -1) => {
@@ -33,11 +59,14 @@ describe.each(MOULDS)('%s is measured as its fine mesh is', (_, mould) => {
     const { least, greatest, silhouette, lowestRim } = mouldMeasures(surface, distance);
     for (const axis of [0, 1, 2]) {
       // The mesh lies on the surface: it never reaches further, and hardly less far.
-      for (const [way, found] of [[1, greatest[axis]], [-1, -(least[axis] ?? 0)]] as const) {
+      for (const [way, found] of [
+        [1, greatest[axis]],
+        [-1, -(least[axis] ?? 0)],
+      ] as const) {
         expect(found ?? 0).toBeGreaterThan(reach(mesh, axis, way) - 0.02);
         expect(found ?? 0).toBeLessThan(reach(mesh, axis, way) + 0.15);
       }
-    } // prettier-ignore
+    }
     expect(Math.abs(hollowBelowRim(surface, distance) / volumeBelow(mesh, lowestRim) - 1)).toBeLessThan(0.0015);
     // Above the lowest row, where walls may leave the floor level, no place of the mesh lies outside the silhouette.
     const { positions } = mesh;

@@ -29,7 +29,9 @@ export interface MouldMeasures {
 
 /** Along the section from the floor's edge to the rim. */
 function section(moved: MovedMould, bearing: Bearing, steps: number, edgeSteps: number): Point3[] {
-  const edge = moved.turning ? Array.from({ length: edgeSteps }, (_, step) => moved.edgeAt(bearing, step / edgeSteps)) : []; // prettier-ignore
+  const edge = moved.turning
+    ? Array.from({ length: edgeSteps }, (_, step) => moved.edgeAt(bearing, step / edgeSteps))
+    : [];
   return [...edge, ...Array.from({ length: steps + 1 }, (_, step) => moved.wallAt(bearing, step / steps))];
 }
 
@@ -55,7 +57,10 @@ function reachAt(line: readonly (readonly [number, number])[], height: number): 
 function bearingsRound({ rim: { flats } }: MouldSurface, moved: MovedMould): Bearing[] {
   const turns = (from: number, to: number): Bearing[] => {
     const count = Math.max(1, Math.ceil((ROUND * (to - from)) / TAU));
-    return Array.from({ length: count - 1 }, (_, step) => ({ phi: from + ((step + 1) * (to - from)) / count, along: 0 })); // prettier-ignore
+    return Array.from({ length: count - 1 }, (_, step) => ({
+      phi: from + ((step + 1) * (to - from)) / count,
+      along: 0,
+    }));
   };
   if (flats.length === 0) return [{ phi: 0, along: 0 }, ...turns(0, TAU)];
   return flats.flatMap((from, index) => {
@@ -109,7 +114,9 @@ export function hollowBelowRim(surface: MouldSurface, distance: number): number 
 
 /** By how much the rim's outline is larger than the polygon through its places. */
 function roundness({ rim }: MouldSurface, bearings: readonly Bearing[]): number {
-  const points = bearings.map(({ phi, along }) => pointAt(rim, phi, along === 0 && rim.flats.includes(phi) ? 'before' : 'after')); // prettier-ignore
+  const points = bearings.map(({ phi, along }) =>
+    pointAt(rim, phi, along === 0 && rim.flats.includes(phi) ? 'before' : 'after'),
+  );
   const polygon = points.reduce((sum, [x, y], index) => {
     const [u, v] = points[(index + 1) % points.length] as readonly [number, number];
     return sum + (x * v - u * y) / 2;

@@ -31,7 +31,8 @@ function parted(places: readonly { readonly share: number; readonly point: Point
 /** Mean length of the lines along which a mould is meshed: over the floor, round its edge, up the wall (mm). */
 function waysOut(moved: MovedMould, middle: Point3): { floor: number; edge: number; wall: number } {
   const bearings = Array.from({ length: 24 }, (_, index) => moved.bearingAt(index / 24));
-  const mean = (length: (bearing: Bearing) => number) => bearings.reduce((sum, one) => sum + length(one), 0) / bearings.length; // prettier-ignore
+  const mean = (length: (bearing: Bearing) => number) =>
+    bearings.reduce((sum, one) => sum + length(one), 0) / bearings.length;
   const line = (at: (share: number) => Point3) => {
     let [sum, before] = [0, at(0)];
     for (let step = 1; step <= 16; step += 1) {
@@ -77,7 +78,10 @@ export function meshOnMoved(surface: MouldSurface, moved: MovedMould, spacing: n
   const ring = (at: (bearing: Bearing) => Point3, kept: readonly number[]): Ring => {
     const count = Math.max(LEAST_ROUND, Math.round(girthOf(moved, at) / spacing));
     const shares = ringShares(count, count > 3 * kept.length ? kept : []);
-    return parted(shares.map((share) => ({ share, point: at(moved.bearingAt(share)) })), CLOSEST * spacing); // prettier-ignore
+    return parted(
+      shares.map((share) => ({ share, point: at(moved.bearingAt(share)) })),
+      CLOSEST * spacing,
+    );
   };
   const rings: Ring[] = [];
   if (surface.floored) {
@@ -93,11 +97,13 @@ export function meshOnMoved(surface: MouldSurface, moved: MovedMould, spacing: n
   }
   if (moved.turning) {
     const rows = Math.max(1, Math.min(EDGE_ROWS, Math.round(ways.edge / spacing)));
-    for (let row = 1; row <= rows; row += 1) rings.push(ring((bearing) => moved.edgeAt(bearing, row / rows), moved.kept)); // prettier-ignore
+    for (let row = 1; row <= rows; row += 1)
+      rings.push(ring((bearing) => moved.edgeAt(bearing, row / rows), moved.kept));
   }
   const rows = Math.max(LEAST_ROWS, Math.round(ways.wall / spacing));
   const even = evenShares(moved, rows);
-  for (let row = 1; row <= rows; row += 1) rings.push(ring((bearing) => moved.wallAt(bearing, even(row / rows)), moved.kept)); // prettier-ignore
+  for (let row = 1; row <= rows; row += 1)
+    rings.push(ring((bearing) => moved.wallAt(bearing, even(row / rows)), moved.kept));
   return ringMesh(middle, rings);
 }
 

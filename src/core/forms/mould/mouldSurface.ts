@@ -85,13 +85,37 @@ export function mouldSurface(form: MouldForm): MouldSurface {
     case 'straight':
       return { ...common, edged: true, profile: (u) => ({ out: u, up: u, outBy: 1, upBy: 1 }) };
     case 'curved':
-      return { ...common, profile: (u) => ({ out: Math.sin(QUARTER * u), up: 1 - Math.cos(QUARTER * u), outBy: QUARTER * Math.cos(QUARTER * u), upBy: QUARTER * Math.sin(QUARTER * u) }) }; // prettier-ignore
+      return {
+        ...common,
+        profile: (u) => ({
+          out: Math.sin(QUARTER * u),
+          up: 1 - Math.cos(QUARTER * u),
+          outBy: QUARTER * Math.cos(QUARTER * u),
+          upBy: QUARTER * Math.sin(QUARTER * u),
+        }),
+      };
     case 's':
-      return { ...common, profile: (u) => ({ out: u, up: (1 - Math.cos(Math.PI * u)) / 2, outBy: 1, upBy: (Math.PI * Math.sin(Math.PI * u)) / 2 }) }; // prettier-ignore
+      return {
+        ...common,
+        profile: (u) => ({
+          out: u,
+          up: (1 - Math.cos(Math.PI * u)) / 2,
+          outBy: 1,
+          upBy: (Math.PI * Math.sin(Math.PI * u)) / 2,
+        }),
+      };
     case 'dome':
       return { ...common, profile: domeProfile(evenRadius(rim), form.depth) };
     case 'drawn':
-      return { ...common, profile: drawnProfile(form.profile ?? [[0, 0], [1, 1]]) }; // prettier-ignore
+      return {
+        ...common,
+        profile: drawnProfile(
+          form.profile ?? [
+            [0, 0],
+            [1, 1],
+          ],
+        ),
+      };
   }
 }
 
@@ -165,14 +189,22 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
     if (known) return known;
     const corner = tightAt(phi, end);
     const at = (shape: Support) => (corner ? crossing(shape, corner) : pointAt(shape, phi, end));
-    const own = (normal: number) => ({ cos: Math.cos(normal), sin: Math.sin(normal), across: rim.h(normal) - foot.h(normal) }); // prettier-ignore
+    const own = (normal: number) => ({
+      cos: Math.cos(normal),
+      sin: Math.sin(normal),
+      across: rim.h(normal) - foot.h(normal),
+    });
     const made = { foot: at(foot), rim: at(rim), sides: corner ? [own(corner.from), own(corner.to)] : [own(phi)] };
     stands[end].set(phi, made);
     return made;
   };
   /** The point of the wall at one end of a flat edge or on a round one, and the way that it moves. */
   const spot = (phi: number, end: 'before' | 'after', step: ProfileStep): readonly [Point3, Point3] => {
-    const { foot: [x0, y0], rim: [x1, y1], sides } = standAt(phi, end); // prettier-ignore
+    const {
+      foot: [x0, y0],
+      rim: [x1, y1],
+      sides,
+    } = standAt(phi, end);
     const place: Point3 = [x0 + (x1 - x0) * step.out, y0 + (y1 - y0) * step.out, depth * step.up];
     const [n = [0, 0, -1] as Point3, m] = sides.map((side) => normalAt(side, depth, step));
     if (!m) return [place, n];
@@ -213,7 +245,9 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
       return shifted([place, [(u / level) * Math.cos(angle), (v / level) * Math.cos(angle), -Math.sin(angle)]]);
     });
   const facing = (phi: number): Bearing => {
-    const corner = tight.find(({ from, to }) => turned(phi - from) > ROUNDING && turned(phi - from) < turned(to - from) - ROUNDING); // prettier-ignore
+    const corner = tight.find(
+      ({ from, to }) => turned(phi - from) > ROUNDING && turned(phi - from) < turned(to - from) - ROUNDING,
+    );
     return corner ? { phi: corner.from, along: 1 } : { phi, along: 0 };
   };
   // The places round a mould are slow to compute, so they are computed at first use.

@@ -12,7 +12,10 @@ export function partTriangles(triangles: Uint32Array, middle: (a: number, b: num
       continue;
     }
     // Rotated so that the first edge is cut, or with two cuts the first and the second.
-    const first = cut === 2 ? [0, 1, 2].findIndex((side) => middles[side] !== undefined && middles[(side + 1) % 3] !== undefined) : middles.findIndex((vertex) => vertex !== undefined); // prettier-ignore
+    const first =
+      cut === 2
+        ? [0, 1, 2].findIndex((side) => middles[side] !== undefined && middles[(side + 1) % 3] !== undefined)
+        : middles.findIndex((vertex) => vertex !== undefined);
     const [a, b, c] = [0, 1, 2].map((step) => corners[(first + step) % 3] as number) as [number, number, number];
     const [p, q, r] = [0, 1, 2].map((step) => middles[(first + step) % 3] as number) as [number, number, number];
     if (cut === 1) parted.push(a, p, c, p, b, c);
@@ -46,7 +49,8 @@ export function finerAbout(laid: LaidMesh, places: readonly (readonly [number, n
   const halve = (a: number, b: number): void => {
     if (middles.has(nameOf(a, b))) return;
     middles.set(nameOf(a, b), uv.length / 2);
-    for (let axis = 0; axis < 3; axis += 1) positions.push(((positions[3 * a + axis] as number) + (positions[3 * b + axis] as number)) / 2); // prettier-ignore
+    for (let axis = 0; axis < 3; axis += 1)
+      positions.push(((positions[3 * a + axis] as number) + (positions[3 * b + axis] as number)) / 2);
     for (let axis = 0; axis < 2; axis += 1) uv.push(((uv[2 * a + axis] as number) + (uv[2 * b + axis] as number)) / 2);
   };
   for (let at = 0; at < triangles.length; at += 3) {

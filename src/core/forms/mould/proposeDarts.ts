@@ -40,7 +40,8 @@ function placeSets(target: DrapedTarget, base: BlankBase): number[][] {
   const angleAt = (phi: number, next: number) => {
     const middle = phi + turned(next - phi) / 2;
     const h = rim.h(middle) - x * Math.cos(middle) - y * Math.sin(middle);
-    const slope = (rim.slope(middle, 'before') + rim.slope(middle, 'after')) / 2 + x * Math.sin(middle) - y * Math.cos(middle); // prettier-ignore
+    const slope =
+      (rim.slope(middle, 'before') + rim.slope(middle, 'after')) / 2 + x * Math.sin(middle) - y * Math.cos(middle);
     return degreesOf(middle + Math.atan2(slope, h));
   };
   if (rim.flats.length > 0) {
@@ -56,8 +57,17 @@ function placeSets(target: DrapedTarget, base: BlankBase): number[][] {
 function peakSets(base: BlankBase, thickness: number): number[][] {
   const { gather } = strainOf(base, { thickness });
   const { positions } = base.mesh;
-  const middle = [0, 1].map((axis) => base.border.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / base.border.length); // prettier-ignore
-  const angle = (vertex: number) => degreesOf(Math.atan2((positions[3 * vertex + 1] as number) - (middle[1] ?? 0), (positions[3 * vertex] as number) - (middle[0] ?? 0))); // prettier-ignore
+  const middle = [0, 1].map(
+    (axis) =>
+      base.border.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / base.border.length,
+  );
+  const angle = (vertex: number) =>
+    degreesOf(
+      Math.atan2(
+        (positions[3 * vertex + 1] as number) - (middle[1] ?? 0),
+        (positions[3 * vertex] as number) - (middle[0] ?? 0),
+      ),
+    );
   const sorted = [...base.border].sort((one, other) => (gather[other] as number) - (gather[one] as number)).map(angle);
   return [2, 4, 6, 8].map((count) =>
     sorted.reduce<number[]>((taken, at) => {
@@ -69,7 +79,10 @@ function peakSets(base: BlankBase, thickness: number): number[][] {
 
 /** From the middle of the flat blank to its nearest rim (mm): darts are cut no deeper. */
 function reachOf({ uv, border }: BlankBase): number {
-  return border.reduce((least, vertex) => Math.min(least, Math.hypot(uv[2 * vertex] as number, uv[2 * vertex + 1] as number)), Infinity); // prettier-ignore
+  return border.reduce(
+    (least, vertex) => Math.min(least, Math.hypot(uv[2 * vertex] as number, uv[2 * vertex + 1] as number)),
+    Infinity,
+  );
 }
 
 /** The target without darts. */
@@ -108,7 +121,8 @@ function searched(target: DrapedTarget, run: BlankRun): DartProposal {
     for (const [step, share] of DEPTHS.entries()) {
       run.step?.((index + step / DEPTHS.length) / sets.length);
       if (!going()) return { kind: 'stopped' };
-      const dartsAt = (depth: number) => places.map((at): Dart => ({ at: Math.round(at * 10) / 10, depth: Math.round(depth) })); // prettier-ignore
+      const dartsAt = (depth: number) =>
+        places.map((at): Dart => ({ at: Math.round(at * 10) / 10, depth: Math.round(depth) }));
       const tried = dartedOf(base, dartsAt(share * reach), target.slab.wall);
       if (tried.missed.length > 0 || !withinLimits(tried.strain.most, clear)) continue;
       let depth = share * reach;
@@ -116,7 +130,14 @@ function searched(target: DrapedTarget, run: BlankRun): DartProposal {
         if (!going()) return { kind: 'stopped' };
         const darts = dartsAt(depth);
         const fine = layBlank({ ...target, form: { ...target.form, darts } }, 'fine');
-        if (fine.missed.length === 0 && withinLimits(fine.strain.most, limits)) return { kind: 'darts', darts: darts.map((dart, place) => ({ ...dart, depth: Math.round(10 * (fine.cutTo?.[place] ?? dart.depth)) / 10 })) }; // prettier-ignore
+        if (fine.missed.length === 0 && withinLimits(fine.strain.most, limits))
+          return {
+            kind: 'darts',
+            darts: darts.map((dart, place) => ({
+              ...dart,
+              depth: Math.round(10 * (fine.cutTo?.[place] ?? dart.depth)) / 10,
+            })),
+          };
         depth *= DEEPER;
       }
     }

@@ -35,7 +35,9 @@ function zipped(inner: Ring, innerFrom: number, outer: Ring, outerFrom: number):
       i === inCount ||
       (o < outCount && apart(point(outer, o + 1), point(inner, i)) <= apart(point(outer, o), point(inner, i + 1)));
     // Neither ring may be ahead of the other by more than one step.
-    const ahead = outward ? share(outer, o) > share(inner, i + 1) && i < inCount : share(inner, i) > share(outer, o + 1) && o < outCount; // prettier-ignore
+    const ahead = outward
+      ? share(outer, o) > share(inner, i + 1) && i < inCount
+      : share(inner, i) > share(outer, o + 1) && o < outCount;
     if (outward !== ahead) {
       triangles.push(outAt(o), outAt(o + 1), inAt(i));
       o += 1;

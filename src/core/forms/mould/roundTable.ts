@@ -71,7 +71,8 @@ export function roundTable(shape: Support, tight: readonly TightCorner[]): Round
     const f = other.share > one.share ? (wanted - one.share) / (other.share - one.share) : 0;
     if (f < ROUNDING) return one.bearing;
     if (f > 1 - ROUNDING) return other.bearing;
-    if (one.bearing.phi === other.bearing.phi) return { phi: one.bearing.phi, along: one.bearing.along + f * (other.bearing.along - one.bearing.along) }; // prettier-ignore
+    if (one.bearing.phi === other.bearing.phi)
+      return { phi: one.bearing.phi, along: one.bearing.along + f * (other.bearing.along - one.bearing.along) };
     const by = turned(other.bearing.phi - one.bearing.phi) || TAU;
     return { phi: turned(one.bearing.phi + f * (by > Math.PI ? by - TAU : by)), along: 0 };
   };

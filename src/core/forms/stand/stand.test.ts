@@ -10,7 +10,14 @@ import type { StandForm } from '../../target/standForm.ts';
 const stand = (form: Partial<StandForm> = {}): Target & { readonly form: StandForm } => ({
   ...newTarget('stand'),
   slab: { wall: 4, base: 4, neutralFraction: 0.5, faceUp: 'inside' },
-  form: { kind: 'stand', device: { length: 150, width: 78, thickness: 11, mass: 190 }, clearance: 2, lean: 16, roll: 46, ...form }, // prettier-ignore
+  form: {
+    kind: 'stand',
+    device: { length: 150, width: 78, thickness: 11, mass: 190 },
+    clearance: 2,
+    lean: 16,
+    roll: 46,
+    ...form,
+  },
 });
 const many = Array.from({ length: 60 }, (_, seed) => {
   const next = seeded(100 + seed);
@@ -56,8 +63,15 @@ describe('scroll stands', () => {
   const loaded = (target: ReturnType<typeof stand>, own = 120) => {
     const side = standSide(target.form, target.slab.wall * (1 - target.clay.shrinkage));
     const rest = restOf(target.form, side);
-    return { side, rest, tipping: tippingOf(side, loadedMiddle(target.form, side, rest.middle, { stand: own, device: target.form.device.mass })) };
-  }; // prettier-ignore
+    return {
+      side,
+      rest,
+      tipping: tippingOf(
+        side,
+        loadedMiddle(target.form, side, rest.middle, { stand: own, device: target.form.device.mass }),
+      ),
+    };
+  };
   const check = (target: Target, code: string) => develop(target).checks.find((one) => one.code === code);
 
   it('rest where their foot has the friction that it needs, against both rolls and clear of them, for all of them', () => {
@@ -65,7 +79,8 @@ describe('scroll stands', () => {
       const { side, rest } = loaded(target);
       const [low, front] = rest.corners;
       const turn = (rest.lean * Math.PI) / 180;
-      const off = ([x, z]: readonly [number, number], [px, pz]: readonly [number, number]) => (x - px) * Math.cos(turn) + (z - pz) * Math.sin(turn); // prettier-ignore
+      const off = ([x, z]: readonly [number, number], [px, pz]: readonly [number, number]) =>
+        (x - px) * Math.cos(turn) + (z - pz) * Math.sin(turn);
       // Neither face goes into its roll, and the foot stays on the floor.
       if (rest.held !== 'upright') expect(-off(side.back, low)).toBeCloseTo(side.radii.back, 6);
       expect(off(side.front, front)).toBeGreaterThan(side.radii.front - 1e-6);
@@ -93,14 +108,17 @@ describe('scroll stands', () => {
       expect(rest.overRoll).toBeGreaterThan(wide[index]?.rest.overRoll ?? 1);
     });
     expect(check(stand({ clearance: 20, lean: 40, friction: 0.05, roll: 30 }), 'stand-rest')?.level).toBe('stop');
-    expect(check(stand({ clearance: 2, lean: 24, friction: 0.1 }), 'tip-back')?.text).not.toBe(check(stand({ clearance: 12, lean: 24, friction: 0.1 }), 'tip-back')?.text); // prettier-ignore
+    expect(check(stand({ clearance: 2, lean: 24, friction: 0.1 }), 'tip-back')?.text).not.toBe(
+      check(stand({ clearance: 12, lean: 24, friction: 0.1 }), 'tip-back')?.text,
+    );
     expect(check(stand({ clearance: 12, lean: 24, friction: 0.1 }), 'stand-rest')?.title).toMatch(/slides/);
     expect(check(stand({ clearance: 12, lean: 24, friction: 1.5 }), 'stand-rest')?.title).toMatch(/stays/);
     expect(check(stand({ lean: 1 }), 'stand-rest')?.title).toMatch(/stands up/);
   });
 
   it('stand surer with a light device, a heavy stand and a large roll at the back', () => {
-    const room = (change: Partial<StandForm>, own?: number) => loaded(stand({ lean: 30, roll: 34, ...change }), own).tipping.back.angle; // prettier-ignore
+    const room = (change: Partial<StandForm>, own?: number) =>
+      loaded(stand({ lean: 30, roll: 34, ...change }), own).tipping.back.angle;
     const device = { length: 150, width: 78, thickness: 11 };
     expect(room({ device: { ...device, mass: 100 } })).toBeGreaterThan(room({ device: { ...device, mass: 600 } }));
     expect(room({}, 500)).toBeGreaterThan(room({}, 100));

@@ -169,7 +169,10 @@ export function loadedMiddle(form: StandForm, side: StandSide, middle: SideSpot,
     [floor, [(back[0] + front[0]) / 2, strip / 2]],
   ];
   const whole = shares.reduce((sum, [length]) => sum + length, 0);
-  const all: readonly (readonly [number, SideSpot])[] = [...shares.map(([length, at]) => [(mass.stand * length) / whole, at] as const), [mass.device, middle]]; // prettier-ignore
+  const all: readonly (readonly [number, SideSpot])[] = [
+    ...shares.map(([length, at]) => [(mass.stand * length) / whole, at] as const),
+    [mass.device, middle],
+  ];
   const total = all.reduce((sum, [own]) => sum + own, 0);
   const mean = (axis: 0 | 1) => all.reduce((sum, [own, at]) => sum + own * at[axis], 0) / total;
   return [mean(0), mean(1)];

@@ -11,7 +11,8 @@ export function neighboursOf(count: number, triangles: Uint32Array): { start: In
     const after = (triangles[corner] as number) + 1;
     start[after] = (start[after] as number) + 2;
   }
-  for (let vertex = 0; vertex < count; vertex += 1) start[vertex + 1] = (start[vertex + 1] as number) + (start[vertex] as number); // prettier-ignore
+  for (let vertex = 0; vertex < count; vertex += 1)
+    start[vertex + 1] = (start[vertex + 1] as number) + (start[vertex] as number);
   const next = start.slice();
   const neighbours = new Int32Array(start[count] as number);
   const put = (vertex: number, other: number) => {
@@ -103,7 +104,9 @@ export class BlockSystem {
     const heights = Int32Array.from(symbolic.fronts, ({ places }) => heightOf(places.length * width));
     this.heights = heights;
     this.fronts = fronts;
-    this.blocks = rows.map((row, pair) => width * ((columns[pair] as number) * (heights[fronts[pair] as number] ?? 0) + row)); // prettier-ignore
+    this.blocks = rows.map(
+      (row, pair) => width * ((columns[pair] as number) * (heights[fronts[pair] as number] ?? 0) + row),
+    );
   }
 
   clear(): void {
@@ -176,12 +179,14 @@ export class BlockSystem {
     const { place } = this.symbolic;
     const moved = new Float64Array(right.length);
     for (let vertex = 0; vertex < place.length; vertex += 1) {
-      for (let c = 0; c < width; c += 1) moved[(place[vertex] as number) * width + c] = right[vertex * width + c] as number; // prettier-ignore
+      for (let c = 0; c < width; c += 1)
+        moved[(place[vertex] as number) * width + c] = right[vertex * width + c] as number;
     }
     factor.solve(moved);
     const found = new Float64Array(right.length);
     for (let vertex = 0; vertex < place.length; vertex += 1) {
-      for (let c = 0; c < width; c += 1) found[vertex * width + c] = moved[(place[vertex] as number) * width + c] as number; // prettier-ignore
+      for (let c = 0; c < width; c += 1)
+        found[vertex * width + c] = moved[(place[vertex] as number) * width + c] as number;
     }
     return found;
   }

@@ -30,7 +30,11 @@ describe('the energy of a layout', () => {
     const slope = assemble(rest, uv, null);
     const h = 1e-5;
     for (let at = 0; at < uv.length; at += 1) {
-      const along = (by: number) => energyOf(rest, uv.map((value, index) => (index === at ? value + by : value))); // prettier-ignore
+      const along = (by: number) =>
+        energyOf(
+          rest,
+          uv.map((value, index) => (index === at ? value + by : value)),
+        );
       expect(slope[at]).toBeCloseTo((along(h) - along(-h)) / (2 * h), 7);
     }
   });
@@ -43,12 +47,23 @@ describe('the energy of a layout', () => {
     system.stiffen(1e-10);
     const factor = system.factor();
     if (!factor) throw new Error('the Hessian is positive');
-    const way = system.solve(factor, slope.map((value) => -value)); // prettier-ignore
+    const way = system.solve(
+      factor,
+      slope.map((value) => -value),
+    );
     const promise = way.reduce((sum, value, index) => sum - value * (slope[index] ?? 0), 0);
-    const fallen = energyOf(rest, uv) - energyOf(rest, uv.map((value, index) => value + 0.01 * (way[index] ?? 0))); // prettier-ignore
+    const fallen =
+      energyOf(rest, uv) -
+      energyOf(
+        rest,
+        uv.map((value, index) => value + 0.01 * (way[index] ?? 0)),
+      );
     expect(fallen / (0.01 * promise)).toBeCloseTo(1, 1);
     // After the whole step little is left.
-    const after = energyOf(rest, uv.map((value, index) => value + (way[index] ?? 0))); // prettier-ignore
+    const after = energyOf(
+      rest,
+      uv.map((value, index) => value + (way[index] ?? 0)),
+    );
     expect(energyOf(rest, uv) - after).toBeGreaterThan(0.3 * promise);
   });
 });
@@ -63,7 +78,11 @@ describe('joined edges', () => {
     assembleJoins(joined, uv, { system: null, slope, first: 0 });
     const h = 1e-5;
     for (let at = 0; at < uv.length; at += 1) {
-      const along = (by: number) => joinEnergy(joined, uv.map((value, index) => (index === at ? value + by : value))); // prettier-ignore
+      const along = (by: number) =>
+        joinEnergy(
+          joined,
+          uv.map((value, index) => (index === at ? value + by : value)),
+        );
       expect(slope[at]).toBeCloseTo((along(h) - along(-h)) / (2 * h), 5);
     }
     expect(joinEnergy(joined, uv)).toBeGreaterThan(0);
@@ -81,7 +100,10 @@ describe('joined edges', () => {
     system.stiffen(1e-10);
     const factor = system.factor();
     if (!factor) throw new Error('the Hessian is positive');
-    const way = system.solve(factor, slope.map((value) => -value)); // prettier-ignore
+    const way = system.solve(
+      factor,
+      slope.map((value) => -value),
+    );
     const after = uv.map((value, index) => value + (way[index] ?? 0));
     expect(joinEnergy(near, after)).toBeLessThan(0.02 * joinEnergy(near, uv));
   });

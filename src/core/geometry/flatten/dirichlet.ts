@@ -72,7 +72,8 @@ export function assemble(rest: RestShapes, uv: Float64Array, system: BlockSystem
       modes[at + 7] = (su * wy + cu * wx) * Math.SQRT1_2;
       const vertex = 2 * (triangles[3 * index + side] as number);
       slope[vertex] = (slope[vertex] as number) + d1 * (modes[at] as number) + d2 * (modes[at + 2] as number);
-      slope[vertex + 1] = (slope[vertex + 1] as number) + d1 * (modes[at + 1] as number) + d2 * (modes[at + 3] as number); // prettier-ignore
+      slope[vertex + 1] =
+        (slope[vertex + 1] as number) + d1 * (modes[at + 1] as number) + d2 * (modes[at + 3] as number);
     }
     if (!system) continue;
     const both = cube1 * cube2;

@@ -106,7 +106,11 @@ describe('the middle of a slab on a mould', () => {
     const turned = seen > 0 ? mesh : { ...mesh, triangles: mesh.triangles.slice().reverse() };
     const { positions } = neutralSurface(turned, 8, side, 0.4);
     const middle = 40 - 100;
-    const off = Array.from({ length: positions.length / 3 }, (_, at) => Math.hypot(positions[3 * at] ?? 0, positions[3 * at + 1] ?? 0, (positions[3 * at + 2] ?? 0) - middle) - wanted); // prettier-ignore
+    const off = Array.from(
+      { length: positions.length / 3 },
+      (_, at) =>
+        Math.hypot(positions[3 * at] ?? 0, positions[3 * at + 1] ?? 0, (positions[3 * at + 2] ?? 0) - middle) - wanted,
+    );
     expect(Math.max(...off.map(Math.abs))).toBeLessThan(0.12);
   });
 

@@ -52,7 +52,10 @@ interface Way {
 }
 
 function wayDown(system: BlockSystem, factor: Factor, slope: Float64Array): Way {
-  const along = system.solve(factor, slope.map((value) => -value)); // prettier-ignore
+  const along = system.solve(
+    factor,
+    slope.map((value) => -value),
+  );
   const promise = along.reduce((sum, value, index) => sum - value * (slope[index] as number), 0);
   return { factor, along, promise };
 }

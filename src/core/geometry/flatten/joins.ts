@@ -7,7 +7,10 @@ export interface Join {
   readonly right: readonly number[];
 }
 
-/** Two edges that are joined: their ends (from and to of the left one, then of the right one), their formed length (mm), and the part that they have in the energy. */
+/**
+ * Two edges that are joined: their ends (from and to of the left one, then of the right one), their formed length (mm), and
+ * their weight in the energy.
+ */
 export interface JoinedEdges {
   readonly ends: readonly [number, number, number, number];
   readonly length: number;
@@ -30,7 +33,9 @@ export function joinedEdges({ positions }: Mesh, joins: readonly Join[], area: n
     left.slice(1).map((_, at) => {
       const ends = [left[at], left[at + 1], right[at], right[at + 1]] as [number, number, number, number];
       const [from, to] = ends;
-      const along = [0, 1, 2].map((axis) => (positions[3 * to + axis] as number) - (positions[3 * from + axis] as number)); // prettier-ignore
+      const along = [0, 1, 2].map(
+        (axis) => (positions[3 * to + axis] as number) - (positions[3 * from + axis] as number),
+      );
       const length = Math.hypot(...along);
       return { ends, length, weight: (STIFFER * length * length) / area };
     }),
@@ -76,7 +81,12 @@ export function assembleJoins(
     const { x, y, u, v, apart } = edgesIn(edges, uv);
     const scale = 2 / (length * length);
     /** Derivative of the difference by each end. */
-    const ways = [[-x, -y], [x, y], [u, v], [-u, -v]].map(([along, up]) => [scale * (along ?? 0), scale * (up ?? 0)] as const); // prettier-ignore
+    const ways = [
+      [-x, -y],
+      [x, y],
+      [u, v],
+      [-u, -v],
+    ].map(([along, up]) => [scale * (along ?? 0), scale * (up ?? 0)] as const);
     ends.forEach((vertex, end) => {
       const [along, up] = ways[end] as readonly [number, number];
       slope[2 * vertex] = (slope[2 * vertex] as number) + 2 * weight * apart * along;
@@ -94,7 +104,9 @@ export function assembleJoins(
           done.add(`${one} ${other}`);
           const [p, q] = [ways[one] as readonly [number, number], ways[other] as readonly [number, number]];
           const stiff = longer.includes(one) && longer.includes(other) ? (one === other ? across : -across) : 0;
-          const block = [0, 1].flatMap((i) => [0, 1].map((j) => 2 * weight * (p[i] as number) * (q[j] as number) + (i === j ? stiff : 0))); // prettier-ignore
+          const block = [0, 1].flatMap((i) =>
+            [0, 1].map((j) => 2 * weight * (p[i] as number) * (q[j] as number) + (i === j ? stiff : 0)),
+          );
           system.add(3 * (first + COUPLED.length * index + part), row, column, block);
         });
       });

@@ -26,7 +26,11 @@ export function cap(rim: number, depth: number, rings: number): Mesh {
   const whole = Math.asin(rim / 2 / radius);
   return disc(rings, (share, turn) => {
     const angle = share * whole;
-    return [radius * Math.sin(angle) * Math.cos(turn), radius * Math.sin(angle) * Math.sin(turn), radius * (Math.cos(angle) - 1) + depth]; // prettier-ignore
+    return [
+      radius * Math.sin(angle) * Math.cos(turn),
+      radius * Math.sin(angle) * Math.sin(turn),
+      radius * (Math.cos(angle) - 1) + depth,
+    ];
   });
 }
 
@@ -37,7 +41,8 @@ export function sheet(
   place: (u: number, v: number) => readonly [number, number, number],
 ): Mesh {
   const positions: number[] = [];
-  for (let row = 0; row <= rows; row += 1) for (let column = 0; column <= columns; column += 1) positions.push(...place(column / columns, row / rows)); // prettier-ignore
+  for (let row = 0; row <= rows; row += 1)
+    for (let column = 0; column <= columns; column += 1) positions.push(...place(column / columns, row / rows));
   const triangles: number[] = [];
   for (let row = 0; row < rows; row += 1) {
     for (let column = 0; column < columns; column += 1) {

@@ -27,7 +27,10 @@ export function relaxed(
       for (let other = 0; other < 3; other += 1) {
         const g = 6 * index + 2 * one;
         const h = 6 * index + 2 * other;
-        block[0] = (areas[index] as number) * ((gradients[g] as number) * (gradients[h] as number) + (gradients[g + 1] as number) * (gradients[h + 1] as number)); // prettier-ignore
+        block[0] =
+          (areas[index] as number) *
+          ((gradients[g] as number) * (gradients[h] as number) +
+            (gradients[g + 1] as number) * (gradients[h + 1] as number));
         system.add(3 * index, one, other, block);
       }
     }

@@ -16,7 +16,8 @@ export function grossTrouble({ positions, triangles }: Mesh): string | null {
     greatest = Math.max(greatest, value);
   }
   const extent = greatest - least;
-  if (extent > MESH_LIMITS.greatest) return `is ${extent.toFixed(0)} mm large: is its unit right? Nothing over ${MESH_LIMITS.greatest} mm is taken`; // prettier-ignore
+  if (extent > MESH_LIMITS.greatest)
+    return `is ${extent.toFixed(0)} mm large: is its unit right? Nothing over ${MESH_LIMITS.greatest} mm is taken`;
   if (extent < MESH_LIMITS.least) return `is only ${extent.toFixed(2)} mm large: is its unit right?`;
   const round = new Uint32Array(positions.length / 3);
   for (const vertex of triangles) {
@@ -24,7 +25,9 @@ export function grossTrouble({ positions, triangles }: Mesh): string | null {
     round[vertex] = (round[vertex] as number) + 1;
   }
   const most = round.reduce((one, other) => Math.max(one, other), 0);
-  return most > MESH_LIMITS.round ? `has a vertex that ${most} triangles share: at most ${MESH_LIMITS.round} are taken, make it more even` : null; // prettier-ignore
+  return most > MESH_LIMITS.round
+    ? `has a vertex that ${most} triangles share: at most ${MESH_LIMITS.round} are taken, make it more even`
+    : null;
 }
 
 /** Why a mesh cannot be laid flat, in plain words; null when it can: one piece, one border, no hole, no edge of three triangles. */
@@ -39,13 +42,23 @@ export function meshTrouble(mesh: Mesh): string | null {
     for (let at = low; at < high; at += 1) {
       if (edges.ends[at] === vertex) return 'has a triangle with two corners in one place';
       for (let other = at + 1; other < high; other += 1) {
-        if (edges.ends[at] === edges.ends[other]) return 'has an edge that three triangles share, or triangles turned against one another'; // prettier-ignore
+        if (edges.ends[at] === edges.ends[other])
+          return 'has an edge that three triangles share, or triangles turned against one another';
       }
     }
   }
-  const apart = (p: number, q: number) => Math.hypot((positions[3 * p] as number) - (positions[3 * q] as number), (positions[3 * p + 1] as number) - (positions[3 * q + 1] as number), (positions[3 * p + 2] as number) - (positions[3 * q + 2] as number)); // prettier-ignore
+  const apart = (p: number, q: number) =>
+    Math.hypot(
+      (positions[3 * p] as number) - (positions[3 * q] as number),
+      (positions[3 * p + 1] as number) - (positions[3 * q + 1] as number),
+      (positions[3 * p + 2] as number) - (positions[3 * q + 2] as number),
+    );
   const thin = doubleNormals(mesh).findIndex(([x, y, z], index) => {
-    const [a, b, c] = [triangles[3 * index] as number, triangles[3 * index + 1] as number, triangles[3 * index + 2] as number]; // prettier-ignore
+    const [a, b, c] = [
+      triangles[3 * index] as number,
+      triangles[3 * index + 1] as number,
+      triangles[3 * index + 2] as number,
+    ];
     const long = Math.max(apart(a, b), apart(b, c), apart(c, a));
     return !(Math.hypot(x, y, z) > FLAT * long * long);
   });

@@ -42,7 +42,11 @@ function begin({ positions, triangles: written }: Mesh): Mending {
   const seen = new Set<string>();
   const kept: Corners[] = [];
   for (let index = 0; index < triangles.length; index += 3) {
-    const corners: Corners = [triangles[index] as number, triangles[index + 1] as number, triangles[index + 2] as number]; // prettier-ignore
+    const corners: Corners = [
+      triangles[index] as number,
+      triangles[index + 1] as number,
+      triangles[index + 2] as number,
+    ];
     const name = [...corners].sort((p, q) => p - q).join(' ');
     // A triangle that is there twice counts once; one with two corners in one place is dropped.
     if (new Set(corners).size < 3 || seen.has(name)) continue;
@@ -50,11 +54,18 @@ function begin({ positions, triangles: written }: Mesh): Mending {
     kept.push(corners);
   }
   const at = new Map<number, Set<number>>();
-  kept.forEach((corners, index) => corners.forEach((vertex) => at.set(vertex, (at.get(vertex) ?? new Set()).add(index)))); // prettier-ignore
+  kept.forEach((corners, index) =>
+    corners.forEach((vertex) => at.set(vertex, (at.get(vertex) ?? new Set()).add(index))),
+  );
   return { positions, triangles: kept, at };
 }
 
-const length = ({ positions }: Mending, p: number, q: number) => Math.hypot((positions[3 * p] as number) - (positions[3 * q] as number), (positions[3 * p + 1] as number) - (positions[3 * q + 1] as number), (positions[3 * p + 2] as number) - (positions[3 * q + 2] as number)); // prettier-ignore
+const length = ({ positions }: Mending, p: number, q: number) =>
+  Math.hypot(
+    (positions[3 * p] as number) - (positions[3 * q] as number),
+    (positions[3 * p + 1] as number) - (positions[3 * q + 1] as number),
+    (positions[3 * p + 2] as number) - (positions[3 * q + 2] as number),
+  );
 
 /** Height over the longest side, as a share of it, and the corner at which that side begins. */
 function lowness(mending: Mending, [a, b, c]: Corners): { readonly low: number; readonly from: 0 | 1 | 2 } {
@@ -74,10 +85,13 @@ function replace({ triangles, at }: Mending, index: number, next: Corners | null
 
 const isThere = ({ triangles, at }: Mending, index: number) => at.get(triangles[index]?.[0] ?? -1)?.has(index) ?? false;
 /** The triangles that two corners share. */
-const shared = ({ at }: Mending, p: number, q: number) => [...(at.get(p) ?? [])].filter((index) => at.get(q)?.has(index)); // prettier-ignore
-const neighbours = ({ triangles, at }: Mending, vertex: number) => new Set([...(at.get(vertex) ?? [])].flatMap((index) => triangles[index] ?? []).filter((one) => one !== vertex)); // prettier-ignore
+const shared = ({ at }: Mending, p: number, q: number) =>
+  [...(at.get(p) ?? [])].filter((index) => at.get(q)?.has(index));
+const neighbours = ({ triangles, at }: Mending, vertex: number) =>
+  new Set([...(at.get(vertex) ?? [])].flatMap((index) => triangles[index] ?? []).filter((one) => one !== vertex));
 /** Whether a vertex is on the border: one of its edges has a single triangle. */
-const onBorder = (mending: Mending, vertex: number) => [...neighbours(mending, vertex)].some((one) => shared(mending, vertex, one).length === 1); // prettier-ignore
+const onBorder = (mending: Mending, vertex: number) =>
+  [...neighbours(mending, vertex)].some((one) => shared(mending, vertex, one).length === 1);
 
 /** Collapses a short edge to one of its ends, unless the surface would touch itself. */
 function collapse(mending: Mending, from: number, to: number): boolean {
@@ -110,7 +124,10 @@ function turnOver(mending: Mending, index: number): boolean {
   }
   const s = (mending.triangles[other] as Corners).find((vertex) => vertex !== p && vertex !== q);
   if (s === undefined || s === r || shared(mending, r, s).length > 0) return false;
-  const [one, two]: [Corners, Corners] = [[p, s, r], [s, q, r]]; // prettier-ignore
+  const [one, two]: [Corners, Corners] = [
+    [p, s, r],
+    [s, q, r],
+  ];
   if (Math.min(lowness(mending, one).low, lowness(mending, two).low) <= low) return false;
   replace(mending, index, one);
   replace(mending, other, two);
@@ -159,11 +176,22 @@ export function cleanMesh(mesh: Mesh): Mesh {
     for (const index of alive()) {
       if (!isThere(mending, index)) continue;
       const [a, b, c] = mending.triangles[index] as Corners;
-      const short = ([[a, b], [b, c], [c, a]] as const).find(([p, q]) => length(mending, p, q) < SHORT * middling); // prettier-ignore
+      const short = (
+        [
+          [a, b],
+          [b, c],
+          [c, a],
+        ] as const
+      ).find(([p, q]) => length(mending, p, q) < SHORT * middling);
       if (short && (collapse(mending, short[0], short[1]) || collapse(mending, short[1], short[0]))) mended += 1;
     }
     for (const index of alive()) {
-      if (isThere(mending, index) && lowness(mending, mending.triangles[index] as Corners).low < LOW && turnOver(mending, index)) mended += 1; // prettier-ignore
+      if (
+        isThere(mending, index) &&
+        lowness(mending, mending.triangles[index] as Corners).low < LOW &&
+        turnOver(mending, index)
+      )
+        mended += 1;
     }
     if (mended === 0) break;
   }
@@ -177,7 +205,9 @@ function packed({ positions, triangles }: Mending, kept: readonly number[]): Mes
   const used = [...new Set(corners)].sort((one, other) => one - other);
   used.forEach((vertex, index) => names.set(vertex, index));
   return {
-    positions: Float64Array.from(used.flatMap((vertex) => [0, 1, 2].map((axis) => positions[3 * vertex + axis] as number))), // prettier-ignore
+    positions: Float64Array.from(
+      used.flatMap((vertex) => [0, 1, 2].map((axis) => positions[3 * vertex + axis] as number)),
+    ),
     triangles: Uint32Array.from(corners.map((vertex) => names.get(vertex) as number)),
   };
 }

@@ -22,7 +22,8 @@ export const edgesOf = once((mesh: Mesh): Edges => {
   const { triangles } = mesh;
   const from = new Uint32Array(vertexCount(mesh) + 1);
   for (const vertex of triangles) from[vertex + 1] = (from[vertex + 1] as number) + 1;
-  for (let vertex = 1; vertex < from.length; vertex += 1) from[vertex] = (from[vertex] as number) + (from[vertex - 1] as number); // prettier-ignore
+  for (let vertex = 1; vertex < from.length; vertex += 1)
+    from[vertex] = (from[vertex] as number) + (from[vertex - 1] as number);
   const free = from.slice();
   const ends = new Uint32Array(triangles.length);
   for (let at = 0; at < triangles.length; at += 1) {
@@ -101,10 +102,22 @@ type Vector = readonly [number, number, number];
 export const doubleNormals = once(({ positions, triangles }: Mesh): Vector[] => {
   const normals: Vector[] = [];
   for (let at = 0; at < triangles.length; at += 3) {
-    const [a, b, c] = [3 * (triangles[at] as number), 3 * (triangles[at + 1] as number), 3 * (triangles[at + 2] as number)]; // prettier-ignore
+    const [a, b, c] = [
+      3 * (triangles[at] as number),
+      3 * (triangles[at + 1] as number),
+      3 * (triangles[at + 2] as number),
+    ];
     const [x, y, z] = [positions[a] as number, positions[a + 1] as number, positions[a + 2] as number];
-    const [ux, uy, uz] = [(positions[b] as number) - x, (positions[b + 1] as number) - y, (positions[b + 2] as number) - z]; // prettier-ignore
-    const [vx, vy, vz] = [(positions[c] as number) - x, (positions[c + 1] as number) - y, (positions[c + 2] as number) - z]; // prettier-ignore
+    const [ux, uy, uz] = [
+      (positions[b] as number) - x,
+      (positions[b + 1] as number) - y,
+      (positions[b + 2] as number) - z,
+    ];
+    const [vx, vy, vz] = [
+      (positions[c] as number) - x,
+      (positions[c + 1] as number) - y,
+      (positions[c + 2] as number) - z,
+    ];
     normals.push([uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx]);
   }
   return normals;
@@ -138,7 +151,9 @@ export const meshArea = once(({ positions, triangles }: Mesh): number => {
 export const bulge = once((mesh: Mesh): 1 | -1 => findingsOf(mesh)?.facing ?? bulging(mesh, borderOf(mesh) ?? []));
 
 function bulging({ positions, triangles }: Mesh, border: readonly number[]): 1 | -1 {
-  const middle = [0, 1, 2].map((axis) => border.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / border.length); // prettier-ignore
+  const middle = [0, 1, 2].map(
+    (axis) => border.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / border.length,
+  );
   const [mx = 0, my = 0, mz = 0] = middle;
   let volume = 0;
   for (let at = 0; at < triangles.length; at += 3) {
@@ -223,7 +238,11 @@ function parallelWayOf(mesh: Mesh): Float64Array {
     const vertex = triangles[at] as number;
     const unit = at - (at % 3);
     const here = 3 * vertex;
-    facing[vertex] = (facing[vertex] as number) + (sums[here] as number) * (units[unit] as number) + (sums[here + 1] as number) * (units[unit + 1] as number) + (sums[here + 2] as number) * (units[unit + 2] as number); // prettier-ignore
+    facing[vertex] =
+      (facing[vertex] as number) +
+      (sums[here] as number) * (units[unit] as number) +
+      (sums[here + 1] as number) * (units[unit + 1] as number) +
+      (sums[here + 2] as number) * (units[unit + 2] as number);
     count[vertex] = (count[vertex] as number) + 1;
   }
   for (let vertex = 0; vertex < facing.length; vertex += 1) {

@@ -32,8 +32,13 @@ export function isClosed(mesh: Mesh): boolean {
 function volume({ positions, triangles }: Mesh): number {
   let sum = 0;
   for (let at = 0; at < triangles.length; at += 3) {
-    const [a, b, c] = [3 * (triangles[at] as number), 3 * (triangles[at + 1] as number), 3 * (triangles[at + 2] as number)]; // prettier-ignore
-    const place = (corner: number) => [positions[corner] as number, positions[corner + 1] as number, positions[corner + 2] as number] as const; // prettier-ignore
+    const [a, b, c] = [
+      3 * (triangles[at] as number),
+      3 * (triangles[at + 1] as number),
+      3 * (triangles[at + 2] as number),
+    ];
+    const place = (corner: number) =>
+      [positions[corner] as number, positions[corner + 1] as number, positions[corner + 2] as number] as const;
     const [[ax, ay, az], [bx, by, bz], [cx, cy, cz]] = [place(a), place(b), place(c)];
     sum += ax * (by * cz - bz * cy) + ay * (bz * cx - bx * cz) + az * (bx * cy - by * cx);
   }
@@ -47,8 +52,16 @@ function volume({ positions, triangles }: Mesh): number {
 export function openFace(body: Mesh, face: TakenFace): Mesh | null {
   const { positions, triangles } = body;
   const outward = volume(body) < 0 ? -1 : 1;
-  const heights = Float64Array.from({ length: triangles.length / 3 }, (_, index) => [0, 1, 2].reduce((sum, side) => sum + (positions[3 * (triangles[3 * index + side] as number) + 2] as number) / 3, 0)); // prettier-ignore
-  const [low, high] = positions.reduce(([least, most], value, at) => (at % 3 === 2 ? [Math.min(least, value), Math.max(most, value)] : [least, most]), [Infinity, -Infinity]); // prettier-ignore
+  const heights = Float64Array.from({ length: triangles.length / 3 }, (_, index) =>
+    [0, 1, 2].reduce(
+      (sum, side) => sum + (positions[3 * (triangles[3 * index + side] as number) + 2] as number) / 3,
+      0,
+    ),
+  );
+  const [low, high] = positions.reduce(
+    ([least, most], value, at) => (at % 3 === 2 ? [Math.min(least, value), Math.max(most, value)] : [least, most]),
+    [Infinity, -Infinity],
+  );
   const looksUp = doubleNormals(body).map(([x, y, z]) => (outward * z) / Math.max(1e-12, Math.hypot(x, y, z)));
   const isEnd = (index: number) => {
     const height = heights[index] as number;
@@ -81,7 +94,9 @@ export function openFace(body: Mesh, face: TakenFace): Mesh | null {
   const used = [...new Set(corners)].sort((one, other) => one - other);
   const names = new Map(used.map((vertex, index) => [vertex, index]));
   return {
-    positions: Float64Array.from(used.flatMap((vertex) => [0, 1, 2].map((axis) => positions[3 * vertex + axis] as number))), // prettier-ignore
+    positions: Float64Array.from(
+      used.flatMap((vertex) => [0, 1, 2].map((axis) => positions[3 * vertex + axis] as number)),
+    ),
     triangles: Uint32Array.from(corners.map((vertex) => names.get(vertex) as number)),
   };
 }

@@ -27,14 +27,21 @@ export function readObj(text: string): MeshReading {
       positions.push(x, y, z);
       if (positions.length / 3 > MESH_LIMITS.vertices) return refused(`has more than ${MESH_LIMITS.vertices} vertices`);
     } else if (row.startsWith('f ')) {
-      const corners = row.slice(2).trim().split(/\s+/).map((word) => {
-        const index = Number(word.split('/')[0]);
-        return index < 0 ? positions.length / 3 + index : index - 1;
-      }); // prettier-ignore
+      const corners = row
+        .slice(2)
+        .trim()
+        .split(/\s+/)
+        .map((word) => {
+          const index = Number(word.split('/')[0]);
+          return index < 0 ? positions.length / 3 + index : index - 1;
+        });
       if (corners.length < 3) return refused(`line ${line}: a face has three corners or more`);
-      if (corners.some((at) => !Number.isInteger(at) || at < 0)) return refused(`line ${line}: a face names a vertex that is not there`); // prettier-ignore
-      for (let at = 2; at < corners.length; at += 1) triangles.push(corners[0] as number, corners[at - 1] as number, corners[at] as number); // prettier-ignore
-      if (triangles.length / 3 > MESH_LIMITS.triangles) return refused(`has more than ${MESH_LIMITS.triangles} triangles`); // prettier-ignore
+      if (corners.some((at) => !Number.isInteger(at) || at < 0))
+        return refused(`line ${line}: a face names a vertex that is not there`);
+      for (let at = 2; at < corners.length; at += 1)
+        triangles.push(corners[0] as number, corners[at - 1] as number, corners[at] as number);
+      if (triangles.length / 3 > MESH_LIMITS.triangles)
+        return refused(`has more than ${MESH_LIMITS.triangles} triangles`);
     }
   }
   if (positions.length === 0) return refused('has no vertices: is it an OBJ file?');

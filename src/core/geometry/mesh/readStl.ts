@@ -18,7 +18,10 @@ export function readStl(bytes: Uint8Array): MeshReading {
   if (count > 0 && bytes.length === HEAD + EACH * count) return binary(view, count);
   const text = new TextDecoder().decode(bytes);
   if (/^\s*solid\b/.test(text) && /\bfacet\b/.test(text)) return written(text);
-  if (count > 0) return refused(`is cut short or is not an STL file: it promises ${count} triangles, which take ${HEAD + EACH * count} bytes, and has ${bytes.length}`); // prettier-ignore
+  if (count > 0)
+    return refused(
+      `is cut short or is not an STL file: it promises ${count} triangles, which take ${HEAD + EACH * count} bytes, and has ${bytes.length}`,
+    );
   return refused('is not an STL file');
 }
 
@@ -39,7 +42,8 @@ function written(text: string): MeshReading {
     const row = line.trim();
     if (!row.startsWith('vertex')) continue;
     const figures = row.split(/\s+/).slice(1).map(Number);
-    if (figures.length !== 3 || !figures.every(Number.isFinite)) return refused(`line ${index + 1}: a vertex has three numbers`); // prettier-ignore
+    if (figures.length !== 3 || !figures.every(Number.isFinite))
+      return refused(`line ${index + 1}: a vertex has three numbers`);
     corners.push(...figures);
     if (corners.length / 9 > MESH_LIMITS.triangles) return refused(`has more than ${MESH_LIMITS.triangles} triangles`);
   }

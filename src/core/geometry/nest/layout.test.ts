@@ -10,7 +10,14 @@ const SHAPES = [rectangle(90, 40), circle(50), rectangle(30, 120)].map((outline)
 const GAP = 3;
 
 function layout(size = 90): Piece[] {
-  return SHAPES.map((shape, at) => ({ id: String(at), shape, turns: 'any', x: 120 + some(size), y: 120 + some(size), turn: some(6) })); // prettier-ignore
+  return SHAPES.map((shape, at) => ({
+    id: String(at),
+    shape,
+    turns: 'any',
+    x: 120 + some(size),
+    y: 120 + some(size),
+    turn: some(6),
+  }));
 }
 
 describe('distances on a grid', () => {
@@ -50,10 +57,13 @@ describe('the push on overlapping pieces', () => {
       const step = 1e-5;
       pieces.forEach((piece, slot) => {
         (['x', 'y', 'turn'] as const).forEach((axis, at) => {
-          const aside = (by: number) => energyOf(pieces.map((one, k) => (k === slot ? { ...piece, [axis]: piece[axis] + by } : one))).energy; // prettier-ignore
+          const aside = (by: number) =>
+            energyOf(pieces.map((one, k) => (k === slot ? { ...piece, [axis]: piece[axis] + by } : one))).energy;
           const slope = (aside(step) - aside(-step)) / (2 * step);
           const push = overlaps.push[3 * slot + at] as number;
-          expect(Math.abs(-2 * push - slope)).toBeLessThan(1e-3 * Math.max(1, Math.abs(slope)) + 0.02 * (at === 2 ? piece.shape.reach : 1)); // prettier-ignore
+          expect(Math.abs(-2 * push - slope)).toBeLessThan(
+            1e-3 * Math.max(1, Math.abs(slope)) + 0.02 * (at === 2 ? piece.shape.reach : 1),
+          );
         });
       });
     }
@@ -68,7 +78,10 @@ describe('the push on overlapping pieces', () => {
       const slot = times % 3;
       overlaps.move(slot, some(120), some(60), some(1));
       overlaps.all(wide, weights);
-      const fresh = new Overlaps(pieces.map((piece, at) => overlaps.asLaid(at, piece)), GAP); // prettier-ignore
+      const fresh = new Overlaps(
+        pieces.map((piece, at) => overlaps.asLaid(at, piece)),
+        GAP,
+      );
       fresh.all(wide, weights);
       overlaps.pairs.forEach((energy, at) => expect(energy).toBeCloseTo(fresh.pairs[at] as number, 6));
     }

@@ -11,7 +11,12 @@ function sector(inner: number, outer: number, sweep: number): Outline {
   const half = (sweep * Math.PI) / 360;
   const at = (radius: number, angle: number) => [radius * Math.sin(angle), radius * Math.cos(angle)] as const;
   const bulge = Math.tan(half / 2);
-  return [[...at(inner, -half), -bulge], [...at(inner, half), 0], [...at(outer, half), bulge], [...at(outer, -half), 0]]; // prettier-ignore
+  return [
+    [...at(inner, -half), -bulge],
+    [...at(inner, half), 0],
+    [...at(outer, half), bulge],
+    [...at(outer, -half), 0],
+  ];
 }
 
 /** An outline as many points, placed by the nest's own rule: turned about its origin, then moved. */
@@ -21,7 +26,6 @@ function placed(outline: Outline, { x, y, turn }: { x: number; y: number; turn: 
     Array.from(
       { length: Math.ceil(edgeAt(outline, index).length / 1.5) },
       (__, step, all = Math.ceil(edgeAt(outline, index).length / 1.5)): Point => {
-        // prettier-ignore
         const [u, v] = alongEdge(outline, index, step / all);
         return [c * u - s * v + x, s * u + c * v + y];
       },
@@ -54,15 +58,22 @@ function faultsOf(job: NestJob, nested: Nested): string[] {
   // Points on arcs stand 1.5 mm apart: chords lie this much inside.
   const bow = 0.02;
   all.forEach(({ id, points }, i) => {
-    if (points.some(([x, y]) => x < -1e-6 || y < -1e-6 || x > job.width + 1e-6 || y > nested.used + 1e-6)) wrong.push(`${id} is off the slab`); // prettier-ignore
+    if (points.some(([x, y]) => x < -1e-6 || y < -1e-6 || x > job.width + 1e-6 || y > nested.used + 1e-6))
+      wrong.push(`${id} is off the slab`);
     const [minX, maxX] = [Math.min(...points.map(([x]) => x)), Math.max(...points.map(([x]) => x))];
     const [minY, maxY] = [Math.min(...points.map(([, y]) => y)), Math.max(...points.map(([, y]) => y))];
     all.forEach((other, j) => {
       if (i === j) return;
-      const near = other.points.filter(([x, y]) => x > minX - job.gap - 1 && x < maxX + job.gap + 1 && y > minY - job.gap - 1 && y < maxY + job.gap + 1); // prettier-ignore
+      const near = other.points.filter(
+        ([x, y]) =>
+          x > minX - job.gap - 1 && x < maxX + job.gap + 1 && y > minY - job.gap - 1 && y < maxY + job.gap + 1,
+      );
       for (const point of near) {
         if (inside(point, points)) wrong.push(`${other.id} lies in ${id}`);
-        const far = points.reduce((least, at, k) => Math.min(least, toSegment(point, points.at(k - 1) as Point, at)), Infinity); // prettier-ignore
+        const far = points.reduce(
+          (least, at, k) => Math.min(least, toSegment(point, points.at(k - 1) as Point, at)),
+          Infinity,
+        );
         if (far < job.gap - bow) wrong.push(`${id} is ${far} from ${other.id}`);
       }
     });
@@ -118,11 +129,16 @@ describe('nesting', () => {
         width: 320 + 200 * random(),
         gap: 6 * random(),
         parts: [
-          { id: 'wall', count: 2 + (times % 2), outline: sector(60 + 60 * random(), 150 + 40 * random(), 30 + 70 * random()), turns },
+          {
+            id: 'wall',
+            count: 2 + (times % 2),
+            outline: sector(60 + 60 * random(), 150 + 40 * random(), 30 + 70 * random()),
+            turns,
+          },
           { id: 'panel', count: 3, outline: rectangle(30 + 60 * random(), 40 + 80 * random()), turns },
           { id: 'base', count: 3, outline: circle(40 + 50 * random()), turns },
         ],
-      }; // prettier-ignore
+      };
       const given: Nested[] = [];
       const nested = nest(job, { ...runFor(16, times), better: (one) => void given.push(one) });
       if (!nested) throw new Error('the parts lie on the slab');
@@ -142,12 +158,21 @@ describe('nesting', () => {
     const nested = nest(ARCS, runFor(90, 3));
     expect(nested?.used).toBeLessThan(0.97 * (boxes?.used ?? 0));
     expect(faultsOf(ARCS, nested as Nested)).toEqual([]);
-    const clay = ARCS.parts.reduce((sum, { count, outline }) => sum + count * Math.abs(outline.length === 2 ? (Math.PI * 75 * 75) / 4 : (Math.PI * (290 ** 2 - 180 ** 2) * 55) / 360), 0); // prettier-ignore
+    const clay = ARCS.parts.reduce(
+      (sum, { count, outline }) =>
+        sum +
+        count * Math.abs(outline.length === 2 ? (Math.PI * 75 * 75) / 4 : (Math.PI * (290 ** 2 - 180 ** 2) * 55) / 360),
+      0,
+    );
     expect(nested?.utilisation).toBeCloseTo(clay / (500 * (nested?.used ?? 1)), 9);
   });
 
   it('lays rectangles on a skyline as tight as they go', () => {
-    const job: NestJob = { width: 210, gap: 10, parts: [{ id: 'panel', count: 4, outline: rectangle(100, 50), turns: 'half' }] }; // prettier-ignore
+    const job: NestJob = {
+      width: 210,
+      gap: 10,
+      parts: [{ id: 'panel', count: 4, outline: rectangle(100, 50), turns: 'half' }],
+    };
     expect(nest(job, runFor(3))?.used).toBeLessThan(110 + 1e-6);
     const one = nest({ ...job, parts: [{ id: 'one', count: 1, outline: circle(60), turns: 'any' }] }, runFor(3));
     expect(one?.used).toBeLessThan(60 + 1e-6);

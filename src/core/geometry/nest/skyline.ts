@@ -71,7 +71,8 @@ function lowest(ledges: readonly Ledge[], wide: number, room: number): { x: numb
   ledges.forEach(({ x }, index) => {
     if (x + wide > room + ROUNDING) return;
     let y = 0;
-    for (let at = index; at < ledges.length && (ledges[at]?.x ?? 0) < x + wide - ROUNDING; at += 1) y = Math.max(y, ledges[at]?.y ?? 0); // prettier-ignore
+    for (let at = index; at < ledges.length && (ledges[at]?.x ?? 0) < x + wide - ROUNDING; at += 1)
+      y = Math.max(y, ledges[at]?.y ?? 0);
     if (!best || y < best.y - ROUNDING) best = { x, y };
   });
   return best;

@@ -11,7 +11,10 @@ const MOST_POINTS = 160;
 /** The bulge of the arc from a to b through m; 0 where they lie on one line. */
 function bulgeThrough(a: Point, m: Point, b: Point): number {
   const side = (b[0] - a[0]) * (m[1] - a[1]) - (b[1] - a[1]) * (m[0] - a[0]);
-  const [u, v] = [[a[0] - m[0], a[1] - m[1]], [b[0] - m[0], b[1] - m[1]]] as const; // prettier-ignore
+  const [u, v] = [
+    [a[0] - m[0], a[1] - m[1]],
+    [b[0] - m[0], b[1] - m[1]],
+  ] as const;
   const open = Math.PI - Math.abs(Math.atan2(u[0] * v[1] - u[1] * v[0], u[0] * v[0] + u[1] * v[1]));
   return (side < 0 ? 1 : -1) * Math.tan(open / 2);
 }

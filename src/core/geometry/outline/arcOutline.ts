@@ -88,7 +88,8 @@ class ArcOutline implements Support {
 }
 
 /**
- * The support of a convex outline of lines and arcs (mm, about the origin). Among its flat normals are both ends of each sharp corner: a wall that is moved inward past a corner is mitred there.
+ * The support of a convex outline of lines and arcs (mm, about the origin). Its flat normals include both ends of each sharp
+ * corner: a wall that is moved inward past a corner is mitred there.
  */
 export function arcOutline(outline: Outline): Support {
   const count = outline.length;

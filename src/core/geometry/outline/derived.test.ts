@@ -148,7 +148,6 @@ describe('a level section of a wall', () => {
       [70, -6],
       [12, 0],
     ] as const) {
-      // prettier-ignore
       const section = sectionAt(wall(foot, rim), z, depth);
       for (let step = 0; step < 61; step += 1) {
         const [phi, by] = [(step * TAU) / 61 + 0.017, 1e-5];

@@ -177,7 +177,10 @@ export function outwardSharp(shape: Support, d: number): Support {
   const { flats } = shape;
   if (!isSharp(shape)) return inward(shape, -d);
   const grown = new Parallel(shape, -d);
-  return roundedPolygon(flats.map((from, index) => crossing(grown, from, flats[(index + 1) % flats.length] ?? from)), 0); // prettier-ignore
+  return roundedPolygon(
+    flats.map((from, index) => crossing(grown, from, flats[(index + 1) % flats.length] ?? from)),
+    0,
+  );
 }
 
 class Between implements Support {

@@ -38,13 +38,19 @@ describe('sectorOutline', () => {
     expect(area(lapped) - area(plain)).toBeLessThan(1.03 * 10 * 100);
     const [a, b] = [lapped[1], lapped[2]] as [readonly number[], readonly number[]];
     const [c, d] = [plain[1], plain[2]] as [readonly number[], readonly number[]];
-    const along = (p: readonly number[], q: readonly number[]) => Math.atan2((q[1] ?? 0) - (p[1] ?? 0), (q[0] ?? 0) - (p[0] ?? 0)); // prettier-ignore
+    const along = (p: readonly number[], q: readonly number[]) =>
+      Math.atan2((q[1] ?? 0) - (p[1] ?? 0), (q[0] ?? 0) - (p[0] ?? 0));
     expect(along(a, b)).toBeCloseTo(along(c, d), 9);
   });
 });
 
 describe('insetPolygon', () => {
-  const square = [[0, 0], [10, 0], [10, 10], [0, 10]] as const; // prettier-ignore
+  const square = [
+    [0, 0],
+    [10, 0],
+    [10, 10],
+    [0, 10],
+  ] as const;
 
   it.each([
     [[0, 0, 0, 0], 100],
@@ -57,7 +63,13 @@ describe('insetPolygon', () => {
   });
 
   it('keeps corners between edges in one line', () => {
-    const flat = [[0, 0], [5, 0], [10, 0], [10, 10], [0, 10]] as const; // prettier-ignore
+    const flat = [
+      [0, 0],
+      [5, 0],
+      [10, 0],
+      [10, 10],
+      [0, 10],
+    ] as const;
     expect(area(insetPolygon(flat, [1, 1, 1, 1, 1]))).toBeCloseTo(64, 9);
   });
 });

@@ -8,7 +8,10 @@ describe('hull', () => {
   it('holds every point, turns left at each corner, and is made of the points themselves', () => {
     const random = seeded(11);
     for (let round = 0; round < 40; round += 1) {
-      const points = Array.from({ length: 3 + Math.floor(600 * random()) }, (): Point => [Math.round(60 * random()), Math.round(30 * random())]); // prettier-ignore
+      const points = Array.from({ length: 3 + Math.floor(600 * random()) }, (): Point => [
+        Math.round(60 * random()),
+        Math.round(30 * random()),
+      ]);
       const corners = hull(points);
       corners.forEach((corner, index) => {
         const [next, after] = [1, 2].map((step) => corners[(index + step) % corners.length] as Point) as [Point, Point];
@@ -22,7 +25,10 @@ describe('hull', () => {
   it('reaches towards every direction as far as the furthest point', () => {
     const random = seeded(12);
     for (let round = 0; round < 40; round += 1) {
-      const points = Array.from({ length: 3 + Math.floor(300 * random()) }, (): Point => [Math.round(60 * random()) - 20, Math.round(30 * random())]); // prettier-ignore
+      const points = Array.from({ length: 3 + Math.floor(300 * random()) }, (): Point => [
+        Math.round(60 * random()) - 20,
+        Math.round(30 * random()),
+      ]);
       const reach = hullReach(hull(points));
       for (let step = -40; step < 80; step += 1) {
         const phi = (step * Math.PI) / 20;
@@ -35,9 +41,26 @@ describe('hull', () => {
   it.each([
     ['nothing', [], 0],
     ['one point', [[3, 4]], 1],
-    ['two points', [[3, 4], [5, 6]], 2],
-    ['a square with its middle', [[0, 0], [4, 0], [4, 4], [0, 4], [2, 2]], 4],
+    [
+      'two points',
+      [
+        [3, 4],
+        [5, 6],
+      ],
+      2,
+    ],
+    [
+      'a square with its middle',
+      [
+        [0, 0],
+        [4, 0],
+        [4, 4],
+        [0, 4],
+        [2, 2],
+      ],
+      4,
+    ],
   ] as [string, Point[], number][])('of %s has so many corners', (_, points, count) => {
     expect(hull(points)).toHaveLength(count);
-  }); // prettier-ignore
+  });
 });

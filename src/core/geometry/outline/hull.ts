@@ -17,7 +17,16 @@ function chain(points: readonly Point[]): Point[] {
 }
 
 /** The directions of the outermost points that are found first. */
-const FIRST = [[1, 0], [1, 1], [0, 1], [-1, 1], [-1, 0], [-1, -1], [0, -1], [1, -1]] as const; // prettier-ignore
+const FIRST = [
+  [1, 0],
+  [1, 1],
+  [0, 1],
+  [-1, 1],
+  [-1, 0],
+  [-1, -1],
+  [0, -1],
+  [1, -1],
+] as const;
 
 /** Fewer points than this are sorted without that. */
 const MANY = 200;
@@ -33,7 +42,9 @@ function outerOnes(points: readonly Point[]): readonly Point[] {
     }
     return best;
   });
-  const sides = ends.map((end, index) => [end, ends[(index + 1) % ends.length] as Point] as const).filter(([a, b]) => a !== b); // prettier-ignore
+  const sides = ends
+    .map((end, index) => [end, ends[(index + 1) % ends.length] as Point] as const)
+    .filter(([a, b]) => a !== b);
   return points.filter((point) => !sides.every(([a, b]) => turn(a, b, point) > 0));
 }
 

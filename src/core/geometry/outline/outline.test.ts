@@ -47,7 +47,15 @@ describe('outlines', () => {
     ['one vertex', [[0, 0, 0]], 'fewer than two'],
     ['clockwise', [...rectangle(5, 5)].reverse(), 'counter-clockwise'],
     ['a repeated point', [[0, 0, 0], ...rectangle(5, 5)], 'repeats'],
-    ['no number', [[0, 0, 0], [NaN, 0, 0], [1, 1, 0]], 'not a number'], // prettier-ignore
+    [
+      'no number',
+      [
+        [0, 0, 0],
+        [NaN, 0, 0],
+        [1, 1, 0],
+      ],
+      'not a number',
+    ],
   ] as const)('says what is wrong with %s', (_, outline, words) => {
     expect(validateOutline(outline as Outline).join()).toContain(words);
   });

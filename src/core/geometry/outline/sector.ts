@@ -61,7 +61,8 @@ export function sectorEnds({ foot, rim, slant, left, right }: Sector) {
   const sweep = Math.abs(rim - foot) / slant;
   const along = (length: number) => {
     const radius = length / sweep;
-    const taken = (strip: number) => (sweep < ANGLE_TOLERANCE || radius >= STRAIGHT_RADIUS ? strip : radius * Math.asin(strip / radius)); // prettier-ignore
+    const taken = (strip: number) =>
+      sweep < ANGLE_TOLERANCE || radius >= STRAIGHT_RADIUS ? strip : radius * Math.asin(strip / radius);
     return { left: taken(left), right: taken(right) };
   };
   return { foot: along(foot), rim: along(rim) };

@@ -56,7 +56,12 @@ export function stationsAround(shape: Support, count: number, start = 0): readon
  * on a flat edge does so in its middle.
  */
 export function stationsOf(flats: readonly number[], count: number, start = 0, sweep = TAU): readonly Station[] {
-  return remembered(made, `${count} ${start} ${sweep} ${flats.join()}`, () => newStations(flats, count, start, sweep), KEPT); // prettier-ignore
+  return remembered(
+    made,
+    `${count} ${start} ${sweep} ${flats.join()}`,
+    () => newStations(flats, count, start, sweep),
+    KEPT,
+  );
 }
 
 /** Outlines of one kind have the same flat normals, and so the same stations, whatever their sizes. */

@@ -77,7 +77,8 @@ export function forward(panel: Float64Array, rows: Float64Array, m: number, s: n
     const b = ((rows[j + 1] as number) - (panel[one + j + 1] as number) * a) / (panel[two + j + 1] as number);
     rows[j] = a;
     rows[j + 1] = b;
-    for (let i = j + 2; i < m; i += 1) rows[i] = (rows[i] as number) - (panel[one + i] as number) * a - (panel[two + i] as number) * b; // prettier-ignore
+    for (let i = j + 2; i < m; i += 1)
+      rows[i] = (rows[i] as number) - (panel[one + i] as number) * a - (panel[two + i] as number) * b;
   }
   if (j === s) return;
   const column = j * height;

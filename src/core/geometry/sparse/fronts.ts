@@ -48,7 +48,8 @@ export function analyse(groups: readonly Separator[], start: Int32Array, neighbo
       many += 1;
     };
     for (const node of nodes) {
-      for (let to = start[node] as number; to < (start[node + 1] as number); to += 1) meet(place[neighbours[to] as number] as number); // prettier-ignore
+      for (let to = start[node] as number; to < (start[node + 1] as number); to += 1)
+        meet(place[neighbours[to] as number] as number);
     }
     const below = children.map((child) => {
       const { places, own } = fronts[child] as Front;

@@ -41,10 +41,13 @@ describe('a sparse symmetric system on a mesh', () => {
           // A positive matrix of each triangle: a random one times its own mirror.
           const size = 3 * width;
           const half = Array.from({ length: size }, () => Array.from({ length: size }, () => random() - 0.5));
-          const own = (i: number, j: number) => half.reduce((sum, row) => sum + (row[i] ?? 0) * (row[j] ?? 0), 0) + (i === j ? 0.1 : 0); // prettier-ignore
+          const own = (i: number, j: number) =>
+            half.reduce((sum, row) => sum + (row[i] ?? 0) * (row[j] ?? 0), 0) + (i === j ? 0.1 : 0);
           for (let one = 0; one < 3; one += 1) {
             for (let other = 0; other < 3; other += 1) {
-              const block = Array.from({ length: width * width }, (_, index) => own(one * width + Math.floor(index / width), other * width + (index % width))); // prettier-ignore
+              const block = Array.from({ length: width * width }, (_, index) =>
+                own(one * width + Math.floor(index / width), other * width + (index % width)),
+              );
               system.add(at, one, other, block);
               block.forEach((value, index) => {
                 const row = (triangles[at + one] as number) * width + Math.floor(index / width);

@@ -30,7 +30,8 @@ describe('pads under a piece', () => {
     expect(pad?.volume).toBeCloseTo(Math.PI * wet(9) ** 2 * 6, 9);
     const bare = develop({ ...newTarget('Pot'), form: pot.form });
     expect(finished.mass.wet - bare.finished.mass.wet).toBeCloseTo((3 * (pad?.volume ?? 0) * 1.95) / 1000, 9);
-    const crosses = (part: (typeof parts)[number] | undefined) => (part?.marks ?? []).flatMap((mark) => (mark.kind === 'line' && mark.name === 'repeat' ? [mark] : [])); // prettier-ignore
+    const crosses = (part: (typeof parts)[number] | undefined) =>
+      (part?.marks ?? []).flatMap((mark) => (mark.kind === 'line' && mark.name === 'repeat' ? [mark] : []));
     expect(crosses(parts.find(({ id }) => id === 'base'))).toHaveLength(6);
   });
 
@@ -73,7 +74,19 @@ describe('the centre of mass', () => {
 
   it('moves towards a handle', () => {
     const mug: Target = { ...pot, form: { kind: 'cylinder', diameter: 84, height: 110 } };
-    const handle = { kind: 'strap', fingers: 2, clearance: 3, projection: 36, below: 12, crest: 0.42, top: 24, bottom: 18, thickness: 6, ends: 4, spares: 0 } as const; // prettier-ignore
+    const handle = {
+      kind: 'strap',
+      fingers: 2,
+      clearance: 3,
+      projection: 36,
+      below: 12,
+      crest: 0.42,
+      top: 24,
+      bottom: 18,
+      thickness: 6,
+      ends: 4,
+      spares: 0,
+    } as const;
     expect(centreOfMass({ ...mug, handle })[0]).toBeGreaterThan(1);
   });
 });

@@ -63,7 +63,9 @@ describe('a handle seen from the side', () => {
     CURVES.forEach((curve, index) => {
       const [handle, wall] = [HANDLES[index], WALLS[index]] as [Handle, HandleWall];
       const crest = curve.from - handle.crest * (curve.from - curve.to);
-      const [reach] = curve.outer.reduce((one, other) => (Math.abs(other[1] - crest) < Math.abs(one[1] - crest) ? other : one)); // prettier-ignore
+      const [reach] = curve.outer.reduce((one, other) =>
+        Math.abs(other[1] - crest) < Math.abs(one[1] - crest) ? other : one,
+      );
       expect(reach - wall.reachAt(crest)).toBeCloseTo(handle.projection, 6);
       expect(curve.length).toBeCloseTo(lengthOf(curve.middle), 1);
       expect(curve.turning).toBeCloseTo(Math.PI, 6);
@@ -130,7 +132,9 @@ describe('a strap as a part', () => {
     const wall = parts.find(({ id }) => id === 'wall');
     const { curve } = additionsOf(mug).handle ?? {};
     const top = Math.max(...(wall?.outline ?? []).map(([, y]) => y));
-    const ticks = (wall?.marks ?? []).flatMap((mark) => (mark.kind === 'line' && mark.name === 'repeat' ? [mark.from[1]] : [])); // prettier-ignore
+    const ticks = (wall?.marks ?? []).flatMap((mark) =>
+      mark.kind === 'line' && mark.name === 'repeat' ? [mark.from[1]] : [],
+    );
     expect(ticks).toHaveLength(2);
     expect(top - (ticks[0] ?? 0)).toBeCloseTo((110 - (curve?.from ?? 0)) / 0.88, 9);
     expect((ticks[0] ?? 0) - (ticks[1] ?? 0)).toBeCloseTo(((curve?.from ?? 0) - (curve?.to ?? 0)) / 0.88, 9);
@@ -138,11 +142,14 @@ describe('a strap as a part', () => {
 
   it('on a box is marked on the sides that it is joined to, so far below the rim', () => {
     const form = { kind: 'box', length: 120, width: 80, height: 110 } as const;
-    const at = (angle: number) => develop({ ...mug, rim: 'level', form, marks: { places: [{ kind: 'handle', at: angle }] } }).parts; // prettier-ignore
+    const at = (angle: number) =>
+      develop({ ...mug, rim: 'level', form, marks: { places: [{ kind: 'handle', at: angle }] } }).parts;
     const ticks = (id: string, angle: number) => {
       const part = at(angle).find((one) => one.id === id);
       const top = Math.max(...(part?.outline ?? []).map(([, y]) => y));
-      return (part?.marks ?? []).flatMap((mark) => (mark.kind === 'line' && mark.name === 'repeat' ? [top - mark.from[1]] : [])); // prettier-ignore
+      return (part?.marks ?? []).flatMap((mark) =>
+        mark.kind === 'line' && mark.name === 'repeat' ? [top - mark.from[1]] : [],
+      );
     };
     expect([ticks('long', 0), ticks('short', 90)]).toEqual([[], []]);
     // 12 below the rim to its upper edge, and half its thickness.

@@ -79,7 +79,12 @@ describe('a lid follows the plan of its piece', () => {
     expect([flange?.count, bendRadius]).toEqual([6, Infinity]);
     const outside = Math.max(size(flange?.outline ?? [])[0], size(flange?.underside ?? [])[0]);
     expect(outside).toBeCloseTo(2 * apothem * Math.tan(Math.PI / 6), 6);
-    expect(flange?.leans.map(({ lean }) => Math.abs(lean)).sort((a, b) => a - b).map((lean) => Math.round(lean))).toEqual([0, 0, 30, 30]); // prettier-ignore
+    expect(
+      flange?.leans
+        .map(({ lean }) => Math.abs(lean))
+        .sort((a, b) => a - b)
+        .map((lean) => Math.round(lean)),
+    ).toEqual([0, 0, 30, 30]);
   });
 
   it('a box has strips of two lengths, and a cap over it keeps sharp corners', () => {

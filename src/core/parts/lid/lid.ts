@@ -86,7 +86,9 @@ function strips(outer: Support, name: string, { depth, wall, faceUp }: CutLid): 
     const turn = turned((outer.flats[(index + 1) % outer.flats.length] ?? phi) - phi);
     return { length: Math.hypot(bx - ax, by - ay), mitre: degrees(turn) / 2 };
   });
-  const kinds = sides.filter((side, index) => sides.findIndex((one) => Math.abs(one.length - side.length) < LENGTH_TOLERANCE) === index); // prettier-ignore
+  const kinds = sides.filter(
+    (side, index) => sides.findIndex((one) => Math.abs(one.length - side.length) < LENGTH_TOLERANCE) === index,
+  );
   return kinds.map(
     ({ length, mitre }, index) =>
       laidPanel({

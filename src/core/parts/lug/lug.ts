@@ -53,9 +53,12 @@ function joinLine(plan: Support, phi: number, half: number, origin: readonly [nu
   if (!first || !last || first.x < half || last.x > -half) return null;
   const on = (normal: number) => at(normal, 'middle');
   const cut = (x: number) => {
-    const index = Math.max(1, all.findIndex((place) => place.x <= x));
+    const index = Math.max(
+      1,
+      all.findIndex((place) => place.x <= x),
+    );
     return placeAt(x, all[index - 1] as Seen, all[index] as Seen, on);
-  }; // prettier-ignore
+  };
   // A circle is one arc.
   const round = plan.flats.length === 0 && [1, 2.5].every((turn) => Math.abs(plan.h(phi + turn) - plan.h(phi)) < ONE);
   if (round) return [cut(-half), cut(half)];

@@ -125,7 +125,7 @@ export function bandPart(band: Band): Part {
   const inside = spare ? { left: 0, right: 0 } : { left: left - overlap, right: right - overlap };
   const inner = layer(band, up, { ...leans, ends: inside });
   const areaAt = (rise: number) => sectorArea(sectorOf(band, rise, leans));
-  const [dx, dy] = [-(bounds(traced).minX), -(bounds(traced).minY)]; // prettier-ignore
+  const [dx, dy] = [-bounds(traced).minX, -bounds(traced).minY];
   const outline = moved(traced, dx, dy);
   const lean = (edge: Lean['edge'], from: number, to: number, angle: number): Lean => ({
     edge,

@@ -39,9 +39,21 @@ describe('what stands around the flat parts', () => {
       const sides = 3 + Math.floor(random() * 8);
       const forms: Form[] = [
         { kind: 'taper', rim, foot, height },
-        { kind: 'stack', profile: [[0, foot], [height / 2, rim], [height, foot]] }, // prettier-ignore
+        {
+          kind: 'stack',
+          profile: [
+            [0, foot],
+            [height / 2, rim],
+            [height, foot],
+          ],
+        },
         { kind: 'facet', sides, rim, foot, height, fold: 'separate' },
-        { kind: 'loft', rim: { kind: 'polygon', sides: 4, acrossFlats: rim, corner: 0 }, foot: { kind: 'polygon', sides: 4, acrossFlats: foot, corner: 0 }, height }, // prettier-ignore
+        {
+          kind: 'loft',
+          rim: { kind: 'polygon', sides: 4, acrossFlats: rim, corner: 0 },
+          foot: { kind: 'polygon', sides: 4, acrossFlats: foot, corner: 0 },
+          height,
+        },
       ];
       const overlap = between(2, 14);
       const form = forms[round % 4] as Form;
@@ -58,7 +70,8 @@ describe('what stands around the flat parts', () => {
         const under = join === 'skirt' ? apothem(tb) + overlap : apothem(0);
         expect(reach(part.outline)).toBeCloseTo(apothem(tb), 3);
         expect(reach(part.underside)).toBeCloseTo(under, 3);
-        for (const { lean } of part.leans) expect(lean).toBeCloseTo((Math.atan((under - apothem(tb)) / tb) * 180) / Math.PI, 2); // prettier-ignore
+        for (const { lean } of part.leans)
+          expect(lean).toBeCloseTo((Math.atan((under - apothem(tb)) / tb) * 180) / Math.PI, 2);
       }
     }
   });
@@ -66,7 +79,12 @@ describe('what stands around the flat parts', () => {
   it('each side of a polygon has its own lean, that of its wall, whichever face is up', () => {
     for (const faceUp of ['inside', 'outside'] as const) {
       const rim = { kind: 'polygon', sides: 5, acrossFlats: 150, corner: 0, at: [12, 7] } as const;
-      const form: Form = { kind: 'loft', rim, foot: { kind: 'polygon', sides: 5, acrossFlats: 90, corner: 0 }, height: 80 }; // prettier-ignore
+      const form: Form = {
+        kind: 'loft',
+        rim,
+        foot: { kind: 'polygon', sides: 5, acrossFlats: 90, corner: 0 },
+        height: 80,
+      };
       const base = partsOf(level(form, { slab: { faceUp } })).find(({ id }) => id === 'base') as Part;
       expect(base.leans).toHaveLength(5);
       expect(new Set(base.leans.map(({ lean }) => lean.toFixed(2))).size).toBeGreaterThan(3);
@@ -75,10 +93,14 @@ describe('what stands around the flat parts', () => {
         const [[ax, ay], [bx, by]] = [vertexAt(base.outline, from), vertexAt(base.outline, from + 1)];
         const length = Math.hypot(bx - ax, by - ay);
         const by_ = base.thickness * tan(lean);
-        expect(away(base.underside, [x + (by_ * (by - ay)) / length, y - (by_ * (bx - ax)) / length])).toBeLessThan(1e-3); // prettier-ignore
+        expect(away(base.underside, [x + (by_ * (by - ay)) / length, y - (by_ * (bx - ax)) / length])).toBeLessThan(
+          1e-3,
+        );
       }
     }
-    const box = partsOf(level({ kind: 'box', length: 140, width: 90, height: 60 }, { base: { join: 'mitre', trim: 0 } as never })); // prettier-ignore
+    const box = partsOf(
+      level({ kind: 'box', length: 140, width: 90, height: 60 }, { base: { join: 'mitre', trim: 0 } as never }),
+    );
     expect(box.find(({ id }) => id === 'base')?.leans.map(({ lean }) => Math.abs(lean))).toEqual([45]);
   });
 
@@ -93,7 +115,10 @@ describe('what stands around the flat parts', () => {
             const length = edgeLength(part.outline, index);
             if (length < 6) continue;
             const [x, y] = alongEdge(part.outline, index, 0.5);
-            const [[ax, ay], [bx, by]] = [alongEdge(part.outline, index, 0.5 - 1e-4), alongEdge(part.outline, index, 0.5 + 1e-4)]; // prettier-ignore
+            const [[ax, ay], [bx, by]] = [
+              alongEdge(part.outline, index, 0.5 - 1e-4),
+              alongEdge(part.outline, index, 0.5 + 1e-4),
+            ];
             const step = Math.hypot(bx - ax, by - ay);
             const out = part.thickness * tan(lean);
             const at = [x + (out * (by - ay)) / step, y - (out * (bx - ax)) / step] as const;

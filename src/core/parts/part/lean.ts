@@ -9,7 +9,10 @@ export type LeanWord = 'straight down' | 'spread' | 'tuck';
  * the underside is larger than the line, `tuck` (-) when it is smaller.
  */
 export interface Lean {
-  /** The edge's name: `rim`, `foot`, `left`, `right`, `side` for both sides of a panel, `round` for a whole base, or a dart's sides as seen from the rim inward. */
+  /**
+   * The edge's name: `rim`, `foot`, `left`, `right`, `side` for both sides of a panel, `round` for a whole base, or a dart's
+   * sides as seen from the rim inward.
+   */
   readonly edge: 'rim' | 'foot' | 'left' | 'right' | 'side' | 'round' | 'dart-left' | 'dart-right';
   /** First and last vertex of the outline that the edge runs between. */
   readonly from: number;

@@ -45,7 +45,10 @@ export function ended({ points, stations }: Run, end: End): Run {
   const [a, b] = [beyond(end, from), beyond(end, to)];
   const f = b > a ? Math.max(0, Math.min(1, (by - a) / (b - a))) : 0;
   const at: Point = [from[0] + f * (to[0] - from[0]), from[1] + f * (to[1] - from[1])];
-  return { points: [...points.slice(0, keep + 1), at], stations: [...stations.slice(0, keep + 1), stations[Math.min(keep + 1, stations.length - 1)] as Station] }; // prettier-ignore
+  return {
+    points: [...points.slice(0, keep + 1), at],
+    stations: [...stations.slice(0, keep + 1), stations[Math.min(keep + 1, stations.length - 1)] as Station],
+  };
 }
 
 /** A run in the other direction. */

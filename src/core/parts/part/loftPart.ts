@@ -1,15 +1,15 @@
-import { degrees, radians } from '../../numbers.ts';
+import { degrees } from '../../numbers.ts';
 import { arcsThrough } from '../../geometry/outline/curve.ts';
 import { forward } from '../../geometry/outline/forward.ts';
 import { area, bounds, mirrored, moved, type Outline, type Vertex } from '../../geometry/outline/outline.ts';
 import { halfway, Stretch } from '../../geometry/outline/stretch.ts';
 import { seamAllowance, seamEnds, type SeamEnds } from '../seam/seam.ts';
 import type { Seam } from '../../target/seam.ts';
-import type { Station } from '../../geometry/outline/stations.ts';
 import { slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../wall/loft.ts';
 import { leanWord, turnedLean, type Lean } from './lean.ts';
 import type { Face } from '../../target/face.ts';
 import { ended, perMm, reversed, type End } from './loftEnds.ts';
+import { slid, slidesOf, type Slides } from './loftSlides.ts';
 import type { Mark, Part } from './part.ts';
 import { seamLetter } from './seamLetter.ts';
 import type { Point } from '../../geometry/point.ts';
@@ -31,64 +31,10 @@ export interface LoftPanel {
   readonly faceUp: Face;
 }
 
-/** Direction of the level edges at each ruling in the flat, from the ruling's known share along and across them. */
-function edgeDirections(flat: UnrolledLoft): Point[] {
-  const directions: Point[] = [];
-  for (let index = 0; index < flat.along.length; index += 1) {
-    const along = flat.along[index] as number;
-    const [footX, footY] = flat.foot[index] as Point;
-    const [rimX, rimY] = flat.rim[index] as Point;
-    const [x, y] = [rimX - footX, rimY - footY];
-    const across = Math.sqrt(Math.max(0, x * x + y * y - along * along));
-    const square = along * along + across * across;
-    directions.push([(along * x + across * y) / square, (along * y - across * x) / square]);
-  }
-  return directions;
-}
-
 /** A face of the panel, and how many of its first vertices begin an edge of the foot. */
 interface Layer {
   readonly outline: Outline;
   readonly footCount: number;
-}
-
-/** Where the level edges slide to, for each mm outside the neutral surface, at each ruling of the flat wall (mm). */
-interface Slides {
-  readonly tangents: readonly Point[];
-  readonly foot: readonly Point[];
-  readonly rim: readonly Point[];
-}
-
-/** The normal is constant along a ruling, so the level edges slide along the rulings and the ends do not move. */
-function slidesOf({ wall, footLeanAt }: LoftPanel, flat: UnrolledLoft): Slides {
-  const tangents = edgeDirections(flat);
-  const foot: Point[] = [];
-  const rim: Point[] = [];
-  for (let index = 0; index < tangents.length; index += 1) {
-    const [x, y] = tangents[index] as Point;
-    const { phi } = flat.stations[index] as Station;
-    const [footX, footY] = flat.foot[index] as Point;
-    const [rimX, rimY] = flat.rim[index] as Point;
-    const [dx, dy] = [rimX - footX, rimY - footY];
-    // Length along the ruling for each mm straight up the slope.
-    const square = x * dy - y * dx;
-    const low = -Math.tan(radians(footLeanAt(phi))) / square;
-    const high = Math.tan(slopeAt(wall, phi)) / square;
-    foot.push([dx * low, dy * low]);
-    rim.push([dx * high, dy * high]);
-  }
-  return { tangents, foot, rim };
-}
-
-/** The points, each moved by `rise` times its own direction (mm). */
-function slid(points: readonly Point[], by: readonly Point[], rise: number): Point[] {
-  const found: Point[] = [];
-  for (let index = 0; index < points.length; index += 1) {
-    const [x, y] = points[index] as Point;
-    const [dx, dy] = by[index] as Point;
-    found.push([x + rise * dx, y + rise * dy]);
-  }
-  return found;
 }
 
 /** The panel's outline on the surface `rise` mm outside the neutral one: level edges slide along the slope. */
@@ -99,13 +45,26 @@ function layer(flat: UnrolledLoft, slides: Slides, rise: number, added: { start:
     rim: forward(slid(flat.rim, slides.rim, rise), slides.tangents),
   };
   const first = slides.tangents[0] ?? [1, 0];
-  const start: End = { ruling: [lines.foot[0] as Point, lines.rim[0] as Point], out: [-first[0], -first[1]], by: added.start }; // prettier-ignore
-  const end: End = { ruling: [lines.foot.at(-1) as Point, lines.rim.at(-1) as Point], out: slides.tangents.at(-1) ?? [1, 0], by: added.end }; // prettier-ignore
+  const start: End = {
+    ruling: [lines.foot[0] as Point, lines.rim[0] as Point],
+    out: [-first[0], -first[1]],
+    by: added.start,
+  };
+  const end: End = {
+    ruling: [lines.foot.at(-1) as Point, lines.rim.at(-1) as Point],
+    out: slides.tangents.at(-1) ?? [1, 0],
+    by: added.end,
+  };
   const within = (points: readonly Point[]) => reversed(ended(reversed(ended({ points, stations }, end)), start));
   const [foot, rim] = [within(lines.foot), reversed(within(lines.rim))];
   const along = arcsThrough(foot.points, foot.stations);
   const back = arcsThrough(rim.points, rim.stations);
-  const outline: Outline = [...along, [...(foot.points.at(-1) as Point), 0], ...back, [...(rim.points.at(-1) as Point), 0]]; // prettier-ignore
+  const outline: Outline = [
+    ...along,
+    [...(foot.points.at(-1) as Point), 0],
+    ...back,
+    [...(rim.points.at(-1) as Point), 0],
+  ];
   return { outline, footCount: along.length };
 }
 
@@ -206,7 +165,8 @@ function leanMarks(edge: { outline: Outline; from: number; to: number; leans: re
 
 /** What a seam adds to foot and rim at both ends as they lie (mm). */
 function endsAlong({ foot, rim }: UnrolledLoft, { tangents }: Slides, added: SeamEnds, faceUp: Face): Part['added'] {
-  const per = (index: number) => perMm({ ruling: [foot.at(index) as Point, rim.at(index) as Point], out: tangents.at(index) ?? [1, 0] }); // prettier-ignore
+  const per = (index: number) =>
+    perMm({ ruling: [foot.at(index) as Point, rim.at(index) as Point], out: tangents.at(index) ?? [1, 0] });
   const [left, right] = faceUp === 'inside' ? [per(-1), per(0)] : [per(0), per(-1)];
   const ends = { left: added.left * left, right: added.right * right };
   return { foot: ends, rim: ends };
@@ -233,9 +193,15 @@ export function loftPart(panel: LoftPanel): LoftedPart {
   const slides = slidesOf(panel, flat);
   const turnedOver = (outline: Outline) => (faceUp === 'inside' ? mirrored(outline) : outline);
   // Turned over, the start of the panel lies to the right.
-  const atEnds = ({ left, right }: SeamEnds) => (faceUp === 'inside' ? { start: right, end: left } : { start: left, end: right }); // prettier-ignore
+  const atEnds = ({ left, right }: SeamEnds) =>
+    faceUp === 'inside' ? { start: right, end: left } : { start: left, end: right };
   const layerAt = (rise: number, slant = 0): Layer => {
-    const { outline, footCount } = layer(flat, slides, rise, atEnds({ left: added.left - slant, right: added.right + slant })); // prettier-ignore
+    const { outline, footCount } = layer(
+      flat,
+      slides,
+      rise,
+      atEnds({ left: added.left - slant, right: added.right + slant }),
+    );
     return { outline: turnedOver(levelled(outline, tilt)), footCount };
   };
   const [inner, middle, outer] = [layerAt(-k * t), layerAt((0.5 - k) * t), layerAt((1 - k) * t)] as const;

@@ -44,8 +44,13 @@ const SAME_RADIUS = 0.15;
 
 /** How a wall is traced with the owned template, or that it cannot be. */
 export type TracingWay =
-  | { readonly kind: 'traced'; readonly template: ArcTemplate; readonly sweep: number; readonly steps: readonly TracingStep[] }
-  | { readonly kind: 'off'; readonly template: ArcTemplate; readonly radii: readonly [inner: number, outer: number] }; // prettier-ignore
+  | {
+      readonly kind: 'traced';
+      readonly template: ArcTemplate;
+      readonly sweep: number;
+      readonly steps: readonly TracingStep[];
+    }
+  | { readonly kind: 'off'; readonly template: ArcTemplate; readonly radii: readonly [inner: number, outer: number] };
 
 /** How the piece's wall is traced with its owned template; null without one, or where the wall is no single arc. */
 export function tracingWay({ owned }: Target, parts: readonly Part[]): TracingWay | null {
@@ -68,17 +73,19 @@ export function tracingMarks({ outline }: Part, { sweep, steps }: Extract<Tracin
     { at: from, text: `${index + 1} starts` },
     { at: to, text: `${index + 1} ends` },
   ]);
-  return ends.filter(({ at }) => within(at)).flatMap(({ at, text }, index): Mark[] => {
-    const foot = alongEdge(outline, 0, at / sweep);
-    const rim = alongEdge(outline, 2, 1 - at / sweep);
-    // Words of neighbouring lines are at different heights.
-    const share = index % 2 === 0 ? 0.3 : 0.7;
-    const place = [foot[0] + share * (rim[0] - foot[0]), foot[1] + share * (rim[1] - foot[1])] as const;
-    return [
-      { kind: 'line', name: 'place', from: foot, to: rim },
-      { kind: 'words', at: place, text },
-    ];
-  }); // prettier-ignore
+  return ends
+    .filter(({ at }) => within(at))
+    .flatMap(({ at, text }, index): Mark[] => {
+      const foot = alongEdge(outline, 0, at / sweep);
+      const rim = alongEdge(outline, 2, 1 - at / sweep);
+      // Words of neighbouring lines are at different heights.
+      const share = index % 2 === 0 ? 0.3 : 0.7;
+      const place = [foot[0] + share * (rim[0] - foot[0]), foot[1] + share * (rim[1] - foot[1])] as const;
+      return [
+        { kind: 'line', name: 'place', from: foot, to: rim },
+        { kind: 'words', at: place, text },
+      ];
+    });
 }
 
 /** What is done at each tracing, in words with their figures. */
@@ -86,7 +93,11 @@ export function tracingPhrases(steps: readonly TracingStep[]): Phrase[] {
   if (steps.length === 1) return [['Lay the template down and trace all of it.']];
   return steps.map(({ slide }, index): Phrase => {
     const last = index === steps.length - 1;
-    if (index === 0) return [`Lay the template down. Trace its left end${slide.degrees >= 0 && (steps[1]?.slide.degrees ?? 0) > 0 ? ' and both arcs' : ', and both arcs as far as the wall reaches'}.`]; // prettier-ignore
+    if (index === 0) {
+      const whole = slide.degrees >= 0 && (steps[1]?.slide.degrees ?? 0) > 0;
+      const arcs = whole ? ' and both arcs' : ', and both arcs as far as the wall reaches';
+      return [`Lay the template down. Trace its left end${arcs}.`];
+    }
     const way = slide.degrees < 0 ? 'back' : 'on';
     return [
       `Slide it ${way} along its own arcs by `,

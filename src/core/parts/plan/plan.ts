@@ -72,7 +72,18 @@ export function supportOf(plan: PlanOutline): Support {
     case 'rounded': {
       const x = plan.length / 2 - plan.corner;
       const y = plan.width / 2 - plan.corner;
-      return movedSupport(roundedPolygon([[x, y], [-x, y], [-x, -y], [x, -y]], plan.corner), at); // prettier-ignore
+      return movedSupport(
+        roundedPolygon(
+          [
+            [x, y],
+            [-x, y],
+            [-x, -y],
+            [x, -y],
+          ],
+          plan.corner,
+        ),
+        at,
+      );
     }
     case 'polygon':
       return movedSupport(

@@ -19,7 +19,12 @@ export function handleSteps(target: Target): Step[] {
       ? [
           {
             rule: 'the neutral line lies beside the middle one: + (k − 0.5) × thickness × turn',
-            worked: [{ mmPlain: wet }, ` + (${slab.neutralFraction} − 0.5) × `, { mmPlain: handle.thickness }, ` × ${made.curve.turning.toFixed(4)}`], // prettier-ignore
+            worked: [
+              { mmPlain: wet },
+              ` + (${slab.neutralFraction} − 0.5) × `,
+              { mmPlain: handle.thickness },
+              ` × ${made.curve.turning.toFixed(4)}`,
+            ],
             gives: [{ mm: made.neutral }],
           } as const,
         ]
@@ -48,7 +53,14 @@ export function lidSteps(target: Target): Step[] {
   return [
     {
       rule: 'the widest place that the cap passes, wet, and on both sides the room and the side’s thickness',
-      worked: [{ mmPlain: made.across - 2 * (room + slab.wall) }, ' + 2 × (', { mmPlain: room }, ' + ', { mmPlain: slab.wall }, ')'], // prettier-ignore
+      worked: [
+        { mmPlain: made.across - 2 * (room + slab.wall) },
+        ' + 2 × (',
+        { mmPlain: room },
+        ' + ',
+        { mmPlain: slab.wall },
+        ')',
+      ],
       gives,
     },
   ];

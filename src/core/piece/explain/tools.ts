@@ -53,7 +53,18 @@ export function slotSteps({ form, slab, clay }: Target): Step[] {
   const behind = back + (back - side.strip) * Math.sin(lean);
   const fired: Step = {
     rule: 'slot, fired = (from the foot to the middles of both rolls, square to the device) ÷ cos(lean) − both radii',
-    worked: ['(', { mmPlain: behind }, ' + ', { mmPlain: before }, ') ÷ cos ', { degrees: form.lean }, ' − ', { mmPlain: back }, ' − ', { mmPlain: front }], // prettier-ignore
+    worked: [
+      '(',
+      { mmPlain: behind },
+      ' + ',
+      { mmPlain: before },
+      ') ÷ cos ',
+      { degrees: form.lean },
+      ' − ',
+      { mmPlain: back },
+      ' − ',
+      { mmPlain: front },
+    ],
     gives: [{ mm: side.slot }],
   };
   const wet: Step = {

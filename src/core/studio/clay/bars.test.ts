@@ -82,7 +82,11 @@ describe('shrink bars', () => {
   });
 
   it('tell along the roll from across', () => {
-    const { along, across } = barFigures([bar(88, { run: 'along' }), bar(88.4, { run: 'across' }), bar(88.6, { run: 'across' })]); // prettier-ignore
+    const { along, across } = barFigures([
+      bar(88, { run: 'along' }),
+      bar(88.4, { run: 'across' }),
+      bar(88.6, { run: 'across' }),
+    ]);
     expect(along?.mean).toBeCloseTo(0.12, 9);
     expect(across?.mean).toBeCloseTo(0.115, 9);
   });
@@ -101,7 +105,11 @@ describe('the shrinkage to work with', () => {
 
   it('is what was learned from pieces, once that is accepted', () => {
     const learnt = { shrinkage: 0.124, low: 0.122, high: 0.126 };
-    expect(knownShrinkage({ shrinkage: 0.13, basis: 'maker', bars: [bar(88)], learnt })).toEqual({ shrinkage: 0.124, interval: [0.122, 0.126], from: 'pieces' }); // prettier-ignore
+    expect(knownShrinkage({ shrinkage: 0.13, basis: 'maker', bars: [bar(88)], learnt })).toEqual({
+      shrinkage: 0.124,
+      interval: [0.122, 0.126],
+      from: 'pieces',
+    });
   });
 
   it('carries its interval to a finished size: 84 mm, between 83.2 and 84.8', () => {

@@ -100,7 +100,11 @@ export const barFigures = once((bars: readonly ShrinkBar[]): BarFigures => {
     const one = (state: BarState) => figure(counted, (bar) => shrinkage(bar, state));
     return { dry: one('dry'), bisque: one('bisque'), fired: one('fired') };
   };
-  const running = (run: BarRun) => figure(counted.filter((bar) => bar.run === run), (bar) => barShrinkage(bar, 'fired')); // prettier-ignore
+  const running = (run: BarRun) =>
+    figure(
+      counted.filter((bar) => bar.run === run),
+      (bar) => barShrinkage(bar, 'fired'),
+    );
   const total = each(barShrinkage);
   const last = [...BAR_STATES].reverse().find((state) => (total[state]?.count ?? 0) >= 3);
   const measured = last ? bars.filter((bar) => !bar.aside && bar[last] !== undefined) : [];

@@ -55,10 +55,20 @@ describe('an entry of scraps', () => {
     expect(checkScrap({ ...ENTRY, day })).toEqual([]);
   });
 
-  it.each(['2026-02-29', '2026-02-31', '2026-04-31', '2026-13-01', '2026-00-10', '2026-11-00', '23.11.2026', '2026-11-23T10:00', '', 'today'])(
-    'is refused on “%s”, which is no day', (day) => {
+  it.each([
+    '2026-02-29',
+    '2026-02-31',
+    '2026-04-31',
+    '2026-13-01',
+    '2026-00-10',
+    '2026-11-00',
+    '23.11.2026',
+    '2026-11-23T10:00',
+    '',
+    'today',
+  ])('is refused on “%s”, which is no day', (day) => {
     expect(paths(checkScrap({ ...ENTRY, day }))).toEqual(['day']);
-  }); // prettier-ignore
+  });
 
   it.each<readonly [string, Partial<ScrapEntry>]>([
     ['name', { name: '' }],

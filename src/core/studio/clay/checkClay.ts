@@ -14,7 +14,10 @@ function barFaults(bar: ShrinkBar, index: number): Fault[] {
   for (const state of BAR_STATES) {
     const length = bar[state];
     if (length === undefined || (length <= SOUND.most * bar.wet && length >= SOUND.least * bar.wet)) continue;
-    const rule = length > bar.wet ? `is longer than when it was wet (${bar.wet} mm)` : `is less than ${100 * SOUND.least} % of its wet length (${bar.wet} mm)`; // prettier-ignore
+    const rule =
+      length > bar.wet
+        ? `is longer than when it was wet (${bar.wet} mm)`
+        : `is less than ${100 * SOUND.least} % of its wet length (${bar.wet} mm)`;
     faults.push({ code: 'out-of-range', path: path(state), value: shortValue(length), rule });
   }
   return faults;
@@ -34,10 +37,19 @@ export function checkClay(clay: Clay): Fault[] {
     ...textFaults('firing', clay.firing, CLAY_LIMITS.text),
     ...textFaults('note', clay.note, CLAY_LIMITS.text),
     ...clay.bars.flatMap(barFaults),
-    ...(clay.learnt ? (['shrinkage', 'low', 'high'] as const).flatMap((key) => rangeFaults(`learnt.${key}`, clay.learnt?.[key], LEARNT)) : []), // prettier-ignore
+    ...(clay.learnt
+      ? (['shrinkage', 'low', 'high'] as const).flatMap((key) =>
+          rangeFaults(`learnt.${key}`, clay.learnt?.[key], LEARNT),
+        )
+      : []),
   ];
   if (clay.bars.length > CLAY_LIMITS.bars) {
-    faults.push({ code: 'out-of-range', path: 'bars', value: String(clay.bars.length), rule: `must be at most ${CLAY_LIMITS.bars}` }); // prettier-ignore
+    faults.push({
+      code: 'out-of-range',
+      path: 'bars',
+      value: String(clay.bars.length),
+      rule: `must be at most ${CLAY_LIMITS.bars}`,
+    });
   }
   return faults;
 }
@@ -46,7 +58,16 @@ export function checkClay(clay: Clay): Fault[] {
 export function checkScrap({ day, name, out, back, note }: ScrapEntry): Fault[] {
   const mass = { least: 0, greatest: CLAY_LIMITS.bag.greatest };
   return [
-    ...(isDay(day) ? [] : [{ code: 'wrong-type', path: 'day', value: shortValue(day), rule: 'must be a day such as 2026-11-23' } as const]), // prettier-ignore
+    ...(isDay(day)
+      ? []
+      : [
+          {
+            code: 'wrong-type',
+            path: 'day',
+            value: shortValue(day),
+            rule: 'must be a day such as 2026-11-23',
+          } as const,
+        ]),
     ...textFaults('name', name, LIMITS.nameLength.greatest, LIMITS.nameLength.least),
     ...rangeFaults('out', out, mass),
     ...rangeFaults('back', back, mass),

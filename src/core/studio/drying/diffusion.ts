@@ -1,35 +1,4 @@
-/** A material through which water diffuses; moistures are mass of water over mass of dry clay. */
-export interface Material {
-  /** Moisture everywhere at first. */
-  readonly initial: number;
-  /** Diffusivity at a moisture (m2/s), by the distance in the wet slab. */
-  readonly diffusivity: (moisture: number) => number;
-  /** Length left over wet length at a moisture; 1 where nothing shrinks. */
-  readonly lengthLeft: (moisture: number) => number;
-}
-
-/** Water that leaves by a face, by the moisture there (m/s times moisture: flux over dry density); null where none can. */
-export type FaceLaw = ((moisture: number) => number) | null;
-
-/** A slab of a thickness (m), and what each of its faces does. */
-export interface Layer {
-  readonly thickness: number;
-  readonly material: Material;
-  readonly faces: readonly [FaceLaw, FaceLaw];
-}
-
-/** The state of a layer at a time. */
-export interface Moistures {
-  /** Seconds since the start. */
-  readonly time: number;
-  /** Mean, and at the first and the second face. */
-  readonly mean: number;
-  readonly faces: readonly [number, number];
-  /** Half-way through. */
-  readonly middle: number;
-  /** Water gone through the faces, as mean moisture, counted there. */
-  readonly lost: number;
-}
+import type { FaceLaw, Layer, Moistures } from './layer.ts';
 
 /** Cells through the slab. */
 const CELLS = 48;
@@ -103,7 +72,8 @@ class Drying {
     const { initial, diffusivity, lengthLeft } = layer.material;
     this.cells = new Float64Array(CELLS).fill(initial);
     this.table = new Float64Array(TABLE + 1);
-    for (let at = 0; at <= TABLE; at += 1) this.table[at] = diffusivity((initial * at) / TABLE) / lengthLeft((initial * at) / TABLE) ** 2; // prettier-ignore
+    for (let at = 0; at <= TABLE; at += 1)
+      this.table[at] = diffusivity((initial * at) / TABLE) / lengthLeft((initial * at) / TABLE) ** 2;
     this.guesses = new Float64Array(2).fill(initial);
   }
 
@@ -131,7 +101,9 @@ class Drying {
   /** Moistures at both faces. */
   faces(): readonly [number, number] {
     const laws = this.laws(this.cells);
-    const found = ENDS.map((index, side) => this.atFace(laws, side, this.cells[index] as number, this.half(this.cells, index)).moisture); // prettier-ignore
+    const found = ENDS.map(
+      (index, side) => this.atFace(laws, side, this.cells[index] as number, this.half(this.cells, index)).moisture,
+    );
     return [found[0] as number, found[1] as number];
   }
 
@@ -166,7 +138,10 @@ class Drying {
       lower[index + 1] = -through;
     }
     const laws = this.laws(cells);
-    const ends = ENDS.map((index, side) => ({ index, ...this.atFace(laws, side, cells[index] as number, halves[index] as number) })); // prettier-ignore
+    const ends = ENDS.map((index, side) => ({
+      index,
+      ...this.atFace(laws, side, cells[index] as number, halves[index] as number),
+    }));
     for (const { index, flux, slope } of ends) {
       diagonal[index] = (diagonal[index] as number) + slope;
       right[index] = (right[index] as number) - flux + slope * (cells[index] as number);
@@ -182,7 +157,10 @@ class Drying {
       const after = index + 1 < CELLS ? (upper[index] as number) * (next[index + 1] as number) : 0;
       next[index] = ((right[index] as number) - after) / (diagonal[index] as number);
     }
-    const gone = ends.reduce((sum, { index, flux, slope }) => sum + by * (flux + slope * ((next[index] as number) - (cells[index] as number))), 0); // prettier-ignore
+    const gone = ends.reduce(
+      (sum, { index, flux, slope }) => sum + by * (flux + slope * ((next[index] as number) - (cells[index] as number))),
+      0,
+    );
     return { cells: next, gone };
   }
 
@@ -234,7 +212,13 @@ function* momentsOf(layer: Layer, until: number): Generator<Moistures> {
   const slowest = thickness ** 2 / material.diffusivity(material.initial);
   let time = 0;
   let by = Math.min(FIRST_STEP * slowest, until);
-  const moment = (): Moistures => ({ time, mean: drying.meanOf(drying.cells), faces: drying.faces(), middle: drying.middle(), lost: drying.lost }); // prettier-ignore
+  const moment = (): Moistures => ({
+    time,
+    mean: drying.meanOf(drying.cells),
+    faces: drying.faces(),
+    middle: drying.middle(),
+    lost: drying.lost,
+  });
   yield moment();
   while (time < until) {
     const taken = Math.min(by, until - time);
@@ -278,7 +262,9 @@ export function momentAt(moments: readonly Moistures[], time: number): Moistures
     if ((moments[middle] as Moistures).time <= time) low = middle;
     else high = middle;
   }
-  const near = [low - 1, low, high, high + 1].map((index) => moments[Math.min(moments.length - 1, Math.max(0, index))] as Moistures); // prettier-ignore
+  const near = [low - 1, low, high, high + 1].map(
+    (index) => moments[Math.min(moments.length - 1, Math.max(0, index))] as Moistures,
+  );
   const [t0, t1, t2, t3] = near.map((moment) => moment.time) as [number, number, number, number];
   const long = t2 - t1;
   const share = long > 0 ? Math.min(1, Math.max(0, (time - t1) / long)) : 0;

@@ -29,11 +29,14 @@ function series(at: { D: number; k: number; L: number; from: number; to: number 
       else low = middle;
     }
     const root = (low + high) / 2;
-    const share = ((4 * Math.sin(root)) / (2 * root + Math.sin(2 * root))) * Math.exp((-root * root * at.D * time) / at.L ** 2);
-    [Math.sin(root) / root, Math.cos(root), 1].forEach((shape, index) => (sums[index] = (sums[index] ?? 0) + share * shape));
+    const share =
+      ((4 * Math.sin(root)) / (2 * root + Math.sin(2 * root))) * Math.exp((-root * root * at.D * time) / at.L ** 2);
+    [Math.sin(root) / root, Math.cos(root), 1].forEach(
+      (shape, index) => (sums[index] = (sums[index] ?? 0) + share * shape),
+    );
   }
   return sums.map((sum) => at.to + (at.from - at.to) * sum);
-} // prettier-ignore
+}
 
 describe('water in a slab', () => {
   it.each([
@@ -61,7 +64,8 @@ describe('water in a slab', () => {
     const rate = 1e-8;
     const material = { initial: 0.27, diffusivity: () => D, lengthLeft: () => 1 };
     const moments = dryLayer({ thickness: 0.005, material, faces: [() => rate, null] }, 10 * HOUR);
-    for (const hour of [1, 4, 10]) expect(momentAt(moments, hour * HOUR).mean).toBeCloseTo(0.27 - (rate * hour * HOUR) / 0.005, 8); // prettier-ignore
+    for (const hour of [1, 4, 10])
+      expect(momentAt(moments, hour * HOUR).mean).toBeCloseTo(0.27 - (rate * hour * HOUR) / 0.005, 8);
   });
 
   it('dries thin wet clay as fast as its air takes the water, within a hundredth', () => {
@@ -79,7 +83,12 @@ describe('water in a slab', () => {
     const random = seeded(5);
     const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)] as T;
     for (let index = 0; index < 60; index += 1) {
-      const part: DryingPart = { thickness: 2 + 18 * random(), faces: pick(['one', 'both']), cover: pick(COVERS), support: pick(['board', 'cloth', 'plaster']) }; // prettier-ignore
+      const part: DryingPart = {
+        thickness: 2 + 18 * random(),
+        faces: pick(['one', 'both']),
+        cover: pick(COVERS),
+        support: pick(['board', 'cloth', 'plaster']),
+      };
       const air: Air = { temperature: 5 + 30 * random(), humidity: 0.98 * random(), speed: pick(AIR_SPEEDS) };
       const hours = 10 ** (3 * random());
       const course = dryPart(part, air, hours);
@@ -95,7 +104,14 @@ describe('times to dry', () => {
   const hoursTo = (part: Partial<DryingPart>, air: Partial<Air> = {}) =>
     Object.values(dryPart({ ...WALL, ...part }, { ...ROOM, ...air }, 10_000).reached).map((hour) => hour ?? Infinity);
   const rises = (rows: readonly (readonly number[])[]) =>
-    rows.slice(1).every((row, index) => row.every((hour, at) => hour >= (rows[index]?.[at] as number) && (hour > (rows[index]?.[at] as number) || hour === Infinity))); // prettier-ignore
+    rows
+      .slice(1)
+      .every((row, index) =>
+        row.every(
+          (hour, at) =>
+            hour >= (rows[index]?.[at] as number) && (hour > (rows[index]?.[at] as number) || hour === Infinity),
+        ),
+      );
 
   it.each<[string, readonly (readonly number[])[]]>([
     ['thickness', [3, 5, 6, 8, 10, 20].map((thickness) => hoursTo({ thickness }))],
@@ -128,7 +144,12 @@ describe('times to dry', () => {
   });
 
   it('say when there is no such state', () => {
-    expect(dryPart({ ...WALL, cover: 'damp-box' }, ROOM, 24).reached).toEqual({ opens: null, closes: null, leatherHard: null, dry: null }); // prettier-ignore
+    expect(dryPart({ ...WALL, cover: 'damp-box' }, ROOM, 24).reached).toEqual({
+      opens: null,
+      closes: null,
+      leatherHard: null,
+      dry: null,
+    });
   });
 });
 
@@ -170,7 +191,16 @@ describe('the factor that is learned', () => {
     return Array.from({ length: count }, () => {
       const hours = hour('opens') * (0.4 * (hour('dry') / hour('opens')) ** (1.2 * random()));
       const felt = hours / (1.3 * Math.exp(0.1 * bell()));
-      const found: Found = felt < hour('opens') ? 'too-soft' : felt < hour('closes') ? 'ready' : felt < hour('leatherHard') ? 'too-stiff' : felt < hour('dry') ? 'leather-hard' : 'dry'; // prettier-ignore
+      const found: Found =
+        felt < hour('opens')
+          ? 'too-soft'
+          : felt < hour('closes')
+            ? 'ready'
+            : felt < hour('leatherHard')
+              ? 'too-stiff'
+              : felt < hour('dry')
+                ? 'leather-hard'
+                : 'dry';
       return { hours, found, reached };
     });
   }

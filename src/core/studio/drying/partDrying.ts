@@ -9,7 +9,8 @@ import {
   STATES,
   type DryingState,
 } from './dryingClay.ts';
-import { dryLayer, momentAt, type FaceLaw, type Layer, type Moistures } from './diffusion.ts';
+import { dryLayer, momentAt } from './diffusion.ts';
+import type { FaceLaw, Layer, Moistures } from './layer.ts';
 import { ROUNDING } from '../../numbers.ts';
 
 /** What a part lies on: plaster draws water for itself; film, board and cloth let none through to speak of. */
@@ -130,8 +131,12 @@ function tabulated(law: (moisture: number) => number, greatest: number): (moistu
 export function dryPart(part: DryingPart, air: Air, hours: number, slower = 1): DryingCourse {
   const over = faceAir(air, part.cover);
   const balance = balanceAt(air.humidity);
-  const open = tabulated((moisture) => evaporation(over, activityOf(moisture)) / DRY_DENSITY, Math.max(PLASTIC, balance)); // prettier-ignore
-  const plaster: FaceLaw = (moisture) => PLASTER.transfer * Math.max(0, (moisture - PLASTER.leaves) / (PLASTIC - PLASTER.leaves)); // prettier-ignore
+  const open = tabulated(
+    (moisture) => evaporation(over, activityOf(moisture)) / DRY_DENSITY,
+    Math.max(PLASTIC, balance),
+  );
+  const plaster: FaceLaw = (moisture) =>
+    PLASTER.transfer * Math.max(0, (moisture - PLASTER.leaves) / (PLASTIC - PLASTER.leaves));
   const under = part.faces === 'both' ? open : part.support === 'plaster' ? plaster : null;
   const material = {
     initial: Math.max(PLASTIC, balance),

@@ -35,7 +35,11 @@ describe('a part that dries', () => {
           if (!gentler) continue;
           told += 1;
           const { way } = gentler;
-          const as = { ...part, ...(way.kind === 'turn' && { faces: 'both' as const }), ...(way.kind === 'cover' && { cover: way.cover }) }; // prettier-ignore
+          const as = {
+            ...part,
+            ...(way.kind === 'turn' && { faces: 'both' as const }),
+            ...(way.kind === 'cover' && { cover: way.cover }),
+          };
           const again = worstFace(courseOf(as, way.kind === 'still' ? { ...air, speed: 'still' } : air));
           expect(gentler.share).toBeCloseTo(again, 12);
           expect(gentler.share).toBeLessThan(share);

@@ -32,7 +32,8 @@ export function worstFace({ at, hours, reached }: DryingCourse): number {
 }
 
 /** Something that can be done to dry more evenly. */
-export type Gentler = { readonly kind: 'turn' } | { readonly kind: 'still' } | { readonly kind: 'cover'; readonly cover: Cover }; // prettier-ignore
+export type Gentler =
+  { readonly kind: 'turn' } | { readonly kind: 'still' } | { readonly kind: 'cover'; readonly cover: Cover };
 
 /** Remedies, the easiest first: air on both faces, no fan, then covers. */
 function gentlerWays({ faces, cover }: DryingPart, { speed }: Air): Gentler[] {
@@ -63,7 +64,12 @@ export function crackRisk(
   const share = worstFace(courseOf(part, air));
   if (share < HELD_BACK.watch) return { share, gentler: null };
   const tried = gentlerWays(part, air).map((way) => {
-    const gentle = way.kind === 'turn' ? { ...part, faces: 'both' as const } : way.kind === 'cover' ? { ...part, cover: way.cover } : part; // prettier-ignore
+    const gentle =
+      way.kind === 'turn'
+        ? { ...part, faces: 'both' as const }
+        : way.kind === 'cover'
+          ? { ...part, cover: way.cover }
+          : part;
     return { way, share: worstFace(courseOf(gentle, way.kind === 'still' ? { ...air, speed: 'still' } : air)) };
   });
   const least = tried.reduce<CrackRisk['gentler']>((best, one) => (!best || one.share < best.share ? one : best), null);
@@ -111,7 +117,8 @@ export function partsNow(
   if (drier.moisture === wetter.moisture) return null;
   const share = heldBack(drier.moisture, wetter.moisture);
   const last = as(wetter.thickness).hours * slower;
-  if (moisture(wetter.thickness, last) > drier.moisture) return { parts: found, drier: drier.name, wetter: wetter.name, share, catchUp: null }; // prettier-ignore
+  if (moisture(wetter.thickness, last) > drier.moisture)
+    return { parts: found, drier: drier.name, wetter: wetter.name, share, catchUp: null };
   let [low, high] = [hours, last];
   for (let step = 0; step < 60; step += 1) {
     const middle = (low + high) / 2;

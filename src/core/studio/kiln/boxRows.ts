@@ -17,7 +17,8 @@ const EASE = 1e-9;
 
 /** Whether a box lies on a shelf. */
 function lies(shelf: Shelf, left: number, low: number, wide: number, deep: number): boolean {
-  if ('width' in shelf) return left >= -EASE && low >= -EASE && left + wide <= shelf.width + EASE && low + deep <= shelf.depth + EASE; // prettier-ignore
+  if ('width' in shelf)
+    return left >= -EASE && low >= -EASE && left + wide <= shelf.width + EASE && low + deep <= shelf.depth + EASE;
   const radius = shelf.diameter / 2 + EASE;
   return [left, left + wide].every((x) => [low, low + deep].every((y) => Math.hypot(x, y) <= radius));
 }
@@ -34,7 +35,9 @@ function rowOf(shelf: Shelf, low: number, deep: number): readonly [number, numbe
 
 function sidesOf({ box }: Kind, side: (typeof SIDES)[number]) {
   const turn = side === 'drawn' ? 0 : box.width >= box.depth === (side === 'long') ? 0 : 90;
-  return turn === 0 ? { turn, wide: box.width, deep: box.depth } as const : { turn, wide: box.depth, deep: box.width } as const; // prettier-ignore
+  return turn === 0
+    ? ({ turn, wide: box.width, deep: box.depth } as const)
+    : ({ turn, wide: box.depth, deep: box.width } as const);
 }
 
 function rowsBy(shelf: Shelf, gap: number, kinds: readonly Kind[], side: (typeof SIDES)[number]): Boxed[] {
@@ -56,7 +59,6 @@ function rowsBy(shelf: Shelf, gap: number, kinds: readonly Kind[], side: (typeof
         from + one.wide <= to + EASE &&
         lies(shelf, from, low, one.wide, one.deep)
       ) {
-        // prettier-ignore
         if (deep === 0) [deep, until] = [one.deep, to];
         laid.push({ kind: one.kind, turn: one.turn, x: from + one.wide / 2, y: low + one.deep / 2 });
         x = from + one.wide + gap;
@@ -74,5 +76,7 @@ function rowsBy(shelf: Shelf, gap: number, kinds: readonly Kind[], side: (typeof
  * turning them, by how many stand.
  */
 export function boxRows(shelf: Shelf, gap: number, kinds: readonly Kind[]): Boxed[] {
-  return SIDES.map((side) => rowsBy(shelf, gap, kinds, side)).reduce((best, one) => (one.length > best.length ? one : best)); // prettier-ignore
+  return SIDES.map((side) => rowsBy(shelf, gap, kinds, side)).reduce((best, one) =>
+    one.length > best.length ? one : best,
+  );
 }

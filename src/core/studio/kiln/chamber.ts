@@ -9,14 +9,18 @@ export type ChamberFault =
   | { readonly kind: 'wide'; readonly shelf: string };
 
 /** How high the shelves stand, plates and posts together (mm). */
-export const stackHeight = (shelves: readonly FiringShelf[]) => shelves.reduce((sum, { clear }) => sum + clear + PLATE, 0); // prettier-ignore
+export const stackHeight = (shelves: readonly FiringShelf[]) =>
+  shelves.reduce((sum, { clear }) => sum + clear + PLATE, 0);
 
 /** What of a firing's shelves does not go into its kiln; nothing where the kiln is not told. A shelf may lie either way round. */
 export function chamberFaults(kiln: FiringKiln | undefined, shelves: readonly FiringShelf[]): ChamberFault[] {
   if (!kiln) return [];
   const chamber = [kiln.length, kiln.width].sort((one, other) => one - other) as [number, number];
   const wide = shelves.filter((shelf) => {
-    const [short, long] = 'width' in shelf ? [shelf.width, shelf.depth].sort((one, other) => one - other) : [shelf.diameter, shelf.diameter]; // prettier-ignore
+    const [short, long] =
+      'width' in shelf
+        ? [shelf.width, shelf.depth].sort((one, other) => one - other)
+        : [shelf.diameter, shelf.diameter];
     return (short ?? 0) > chamber[0] || (long ?? 0) > chamber[1];
   });
   const stands = stackHeight(shelves);

@@ -31,8 +31,19 @@ function groupsOf({ wanted }: KeptFiring, kinds: StandingKinds): Map<string, Pie
 export function loadJobOf(firing: KeptFiring, kinds: StandingKinds): LoadJob {
   const wanted = new Set(firing.wanted.map(pieceKey));
   const locks = firing.placed.filter((one) => one.locked && wanted.has(pieceKey(one)) && kinds.has(kindKey(one)));
-  const locked = Object.fromEntries(firing.shelves.map(({ id }) => [id, locks.filter(({ shelf }) => shelf === id).map((one): Placed => ({ id: kindKey(one), x: one.x, y: one.y, turn: one.turn }))])); // prettier-ignore
-  const pieces = [...groupsOf(firing, kinds)].map(([id, group]): LoadPiece => ({ id, count: group.length, ...(kinds.get(id) as StandingKind) })); // prettier-ignore
+  const locked = Object.fromEntries(
+    firing.shelves.map(({ id }) => [
+      id,
+      locks
+        .filter(({ shelf }) => shelf === id)
+        .map((one): Placed => ({ id: kindKey(one), x: one.x, y: one.y, turn: one.turn })),
+    ]),
+  );
+  const pieces = [...groupsOf(firing, kinds)].map(([id, group]): LoadPiece => ({
+    id,
+    count: group.length,
+    ...(kinds.get(id) as StandingKind),
+  }));
   return { shelves: firing.shelves, gap: firing.gap, pieces, locked };
 }
 

@@ -9,7 +9,13 @@ export const COSINES = Float64Array.from({ length: DIRECTIONS }, (_, step) => Ma
 
 /** Sines of the directions. */
 export const SINES = Float64Array.from({ length: DIRECTIONS }, (_, step) => Math.sin((TAU * step) / DIRECTIONS));
-for (const [step, cos, sin] of [[0, 1, 0], [90, 0, 1], [180, -1, 0], [270, 0, -1]] as const) [COSINES[step], SINES[step]] = [cos, sin]; // prettier-ignore
+for (const [step, cos, sin] of [
+  [0, 1, 0],
+  [90, 0, 1],
+  [180, -1, 0],
+  [270, 0, -1],
+] as const)
+  [COSINES[step], SINES[step]] = [cos, sin];
 
 /**
  * What a piece takes of a shelf, seen from above: how far it reaches towards each of {@link DIRECTIONS} from its middle (mm).
@@ -50,5 +56,8 @@ export function footprintOf(outline: Outline): Footprint {
 export function turnedReach({ reach }: Footprint, degrees: number): Float64Array {
   const turn = Math.round(degrees);
   if (turn % DIRECTIONS === 0) return reach;
-  return Float64Array.from(reach, (_, step) => reach[(((step - turn) % DIRECTIONS) + DIRECTIONS) % DIRECTIONS] as number); // prettier-ignore
+  return Float64Array.from(
+    reach,
+    (_, step) => reach[(((step - turn) % DIRECTIONS) + DIRECTIONS) % DIRECTIONS] as number,
+  );
 }

@@ -86,7 +86,12 @@ export const FIRING_LIMITS = {
 /** Every reason why a firing cannot be kept; empty when it can. */
 export function checkFiring(firing: KeptFiring): Fault[] {
   const { name, day, cone, note, segments, curve, kiln, shelves, wanted, placed, energy, price, gap } = firing;
-  const fault = (path: string, found: unknown, rule: string): Fault => ({ code: 'out-of-range', path, value: shortValue(found), rule }); // prettier-ignore
+  const fault = (path: string, found: unknown, rule: string): Fault => ({
+    code: 'out-of-range',
+    path,
+    value: shortValue(found),
+    rule,
+  });
   const backwards = curve.findIndex(([at], index) => index > 0 && at <= (curve[index - 1]?.[0] ?? -1));
   const ids = new Set(shelves.map(({ id }) => id));
   return [
@@ -106,16 +111,32 @@ export function checkFiring(firing: KeptFiring): Fault[] {
     ...rangeFaults('energy', energy, FIRING_LIMITS.money),
     ...rangeFaults('price', price, FIRING_LIMITS.money),
     ...(kiln ? textFaults('kiln.name', kiln.name, LIMITS.nameLength.greatest) : []),
-    ...(kiln ? (['length', 'width', 'height'] as const).flatMap((key) => rangeFaults(`kiln.${key}`, kiln[key], FIRING_LIMITS.shelf)) : []), // prettier-ignore
+    ...(kiln
+      ? (['length', 'width', 'height'] as const).flatMap((key) =>
+          rangeFaults(`kiln.${key}`, kiln[key], FIRING_LIMITS.shelf),
+        )
+      : []),
     ...shelves.flatMap((shelf, index) => [
       ...('width' in shelf
-        ? [...rangeFaults(`shelves.${index}.width`, shelf.width, FIRING_LIMITS.shelf), ...rangeFaults(`shelves.${index}.depth`, shelf.depth, FIRING_LIMITS.shelf)] // prettier-ignore
+        ? [
+            ...rangeFaults(`shelves.${index}.width`, shelf.width, FIRING_LIMITS.shelf),
+            ...rangeFaults(`shelves.${index}.depth`, shelf.depth, FIRING_LIMITS.shelf),
+          ]
         : rangeFaults(`shelves.${index}.diameter`, shelf.diameter, FIRING_LIMITS.shelf)),
       ...rangeFaults(`shelves.${index}.clear`, shelf.clear, FIRING_LIMITS.clear),
     ]),
     ...(ids.size === shelves.length ? [] : [fault('shelves', [...ids], 'must have each name once')]),
-    ...placed.flatMap(({ shelf }, index) => (ids.has(shelf) ? [] : [fault(`placed.${index}.shelf`, shelf, 'is not a shelf of this firing')])), // prettier-ignore
-    ...([['wanted', wanted], ['placed', placed]] as const).flatMap(([key, list]) => new Set(list.map(pieceKey)).size === list.length ? [] : [fault(key, list.length, 'must have each piece once')]), // prettier-ignore
+    ...placed.flatMap(({ shelf }, index) =>
+      ids.has(shelf) ? [] : [fault(`placed.${index}.shelf`, shelf, 'is not a shelf of this firing')],
+    ),
+    ...(
+      [
+        ['wanted', wanted],
+        ['placed', placed],
+      ] as const
+    ).flatMap(([key, list]) =>
+      new Set(list.map(pieceKey)).size === list.length ? [] : [fault(key, list.length, 'must have each piece once')],
+    ),
   ];
 }
 
@@ -145,7 +166,21 @@ export function openedAt(firing: KeptFiring, moment: string): KeptFiring {
 
 /** A usual schedule of each kind (°C/h, °C, min): rules of the bench; the clay's and glaze's makers say better. */
 export const USUAL_SEGMENTS: Readonly<Record<FiringKind, readonly Segment[]>> = {
-  bisque: [{ rate: 60, to: 120, hold: 60 }, { rate: 100, to: 600, hold: 0 }, { rate: 150, to: 1000, hold: 10 }, { rate: 120, to: 60, hold: 0 }],
-  glaze: [{ rate: 120, to: 600, hold: 0 }, { rate: 160, to: 1220, hold: 15 }, { rate: 110, to: 60, hold: 0 }],
-  once: [{ rate: 50, to: 120, hold: 90 }, { rate: 80, to: 600, hold: 0 }, { rate: 140, to: 1220, hold: 15 }, { rate: 110, to: 60, hold: 0 }],
-}; // prettier-ignore
+  bisque: [
+    { rate: 60, to: 120, hold: 60 },
+    { rate: 100, to: 600, hold: 0 },
+    { rate: 150, to: 1000, hold: 10 },
+    { rate: 120, to: 60, hold: 0 },
+  ],
+  glaze: [
+    { rate: 120, to: 600, hold: 0 },
+    { rate: 160, to: 1220, hold: 15 },
+    { rate: 110, to: 60, hold: 0 },
+  ],
+  once: [
+    { rate: 50, to: 120, hold: 90 },
+    { rate: 80, to: 600, hold: 0 },
+    { rate: 140, to: 1220, hold: 15 },
+    { rate: 110, to: 60, hold: 0 },
+  ],
+};

@@ -64,7 +64,9 @@ export function kindOf(piece: LoadPiece, index: number): Kind {
   const ways: Way[] = [];
   for (const turn of TURNS) {
     const reach = turnedReach(footprint, turn);
-    const known = ways.some((way) => way.reach.every((far, step) => Math.abs(far - (reach[step] as number)) < SAME_WAY)); // prettier-ignore
+    const known = ways.some((way) =>
+      way.reach.every((far, step) => Math.abs(far - (reach[step] as number)) < SAME_WAY),
+    );
     if (!known) ways.push({ turn, reach, index: index + ways.length });
   }
   return { piece, footprint, box: { width: box.maxX - box.minX, depth: box.maxY - box.minY }, ways };

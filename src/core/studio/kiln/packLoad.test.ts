@@ -5,15 +5,33 @@ import { boxRows } from './boxRows.ts';
 import { kindOf, type Loaded, type LoadJob, type LoadPiece, type LoadShelf, type Placed } from './loadJob.ts';
 import { packLoad } from './packLoad.ts';
 
-const disc = (across: number): Outline => [[-across / 2, 0, 1], [across / 2, 0, 1]]; // prettier-ignore
-const box = (wide: number, deep: number, x = 0, y = 0): Outline => [[x, y, 0], [x + wide, y, 0], [x + wide, y + deep, 0], [x, y + deep, 0]]; // prettier-ignore
-const sided = (sides: number, radius: number): Outline => Array.from({ length: sides }, (_, side): Vertex => [radius * Math.cos((2 * Math.PI * side) / sides), radius * Math.sin((2 * Math.PI * side) / sides), 0]); // prettier-ignore
+const disc = (across: number): Outline => [
+  [-across / 2, 0, 1],
+  [across / 2, 0, 1],
+];
+const box = (wide: number, deep: number, x = 0, y = 0): Outline => [
+  [x, y, 0],
+  [x + wide, y, 0],
+  [x + wide, y + deep, 0],
+  [x, y + deep, 0],
+];
+const sided = (sides: number, radius: number): Outline =>
+  Array.from({ length: sides }, (_, side): Vertex => [
+    radius * Math.cos((2 * Math.PI * side) / sides),
+    radius * Math.sin((2 * Math.PI * side) / sides),
+    0,
+  ]);
 /** A mug seen from above: a disc with a handle. */
 const mug = (across: number): Outline => {
   const [r, half] = [across / 2, 8];
   const x = Math.sqrt(r ** 2 - half ** 2);
   const bulge = Math.tan((2 * Math.PI - 2 * Math.asin(half / r)) / 4);
-  return [[x, half, bulge], [x, -half, 0], [r + 30, -half, 0], [r + 30, half, 0]]; // prettier-ignore
+  return [
+    [x, half, bulge],
+    [x, -half, 0],
+    [r + 30, -half, 0],
+    [r + 30, half, 0],
+  ];
 };
 
 /** How far apart points of an arc stand at most (degrees): what lies between bows by a hundredth of a mm. */
@@ -44,7 +62,8 @@ function apart(one: Ring, other: Ring): number {
     const along = Math.min(1, Math.max(0, ((px - ax) * dx + (py - ay) * dy) / (dx * dx + dy * dy)));
     return Math.hypot(px - ax - along * dx, py - ay - along * dy);
   };
-  const oneWay = (from: Ring, to: Ring) => Math.min(...from.flatMap((point) => to.map((start, at) => toEdge(point, start, to[(at + 1) % to.length] as Pair)))); // prettier-ignore
+  const oneWay = (from: Ring, to: Ring) =>
+    Math.min(...from.flatMap((point) => to.map((start, at) => toEdge(point, start, to[(at + 1) % to.length] as Pair))));
   return Math.min(oneWay(one, other), oneWay(other, one));
 }
 
@@ -55,7 +74,10 @@ function faultsOf(job: LoadJob, loaded: Loaded): string[] {
   loaded.shelves.forEach(({ id, placements }, index) => {
     const shelf = job.shelves[index] as LoadShelf;
     const rings = placements.map((placed) => ringOf((pieceOf.get(placed.id) as LoadPiece).outline, placed));
-    const off = ([x, y]: Pair) => ('width' in shelf ? x < -1e-6 || y < -1e-6 || x > shelf.width + 1e-6 || y > shelf.depth + 1e-6 : Math.hypot(x, y) > shelf.diameter / 2 + 1e-6); // prettier-ignore
+    const off = ([x, y]: Pair) =>
+      'width' in shelf
+        ? x < -1e-6 || y < -1e-6 || x > shelf.width + 1e-6 || y > shelf.depth + 1e-6
+        : Math.hypot(x, y) > shelf.diameter / 2 + 1e-6;
     rings.forEach((ring, at) => {
       if ((pieceOf.get(placements[at]?.id ?? '')?.height ?? Infinity) > shelf.clear)
         faults.push(`${id} ${at}: too high`);
@@ -80,14 +102,23 @@ const run = (tries: number, seed = 1) => {
   return { random: seeded(seed), going: () => (left -= 1) > 0 };
 };
 
-const SHAPES: readonly ((size: number) => Outline)[] = [disc, mug, (size) => box(size, 0.6 * size, 30, -12), (size) => sided(6, size / 2), (size) => sided(3, size / 2), (size) => box(size, size)]; // prettier-ignore
+const SHAPES: readonly ((size: number) => Outline)[] = [
+  disc,
+  mug,
+  (size) => box(size, 0.6 * size, 30, -12),
+  (size) => sided(6, size / 2),
+  (size) => sided(3, size / 2),
+  (size) => box(size, size),
+];
 
 function madeUpJob(seed: number): LoadJob {
   const random = seeded(seed);
   const between = (low: number, high: number) => low + random() * (high - low);
   const shelves = Array.from({ length: 1 + Math.floor(3 * random()) }, (_, index): LoadShelf => {
     const clear = between(80, 200);
-    return random() < 0.5 ? { id: `shelf ${index}`, width: between(250, 550), depth: between(250, 450), clear } : { id: `shelf ${index}`, diameter: between(280, 480), clear }; // prettier-ignore
+    return random() < 0.5
+      ? { id: `shelf ${index}`, width: between(250, 550), depth: between(250, 450), clear }
+      : { id: `shelf ${index}`, diameter: between(280, 480), clear };
   });
   const pieces = Array.from({ length: 1 + Math.floor(4 * random()) }, (_, index): LoadPiece => ({
     id: `piece ${index}`,
@@ -99,16 +130,21 @@ function madeUpJob(seed: number): LoadJob {
 }
 
 describe('a kiln’s load', () => {
-  it.each(Array.from({ length: 36 }, (_, seed) => seed))('of chance %d: nothing overlaps, stands out, or is lost', (seed) => {
-    const job = madeUpJob(seed);
-    expect(faultsOf(job, packLoad(job, run(12, seed)))).toEqual([]);
-  }); // prettier-ignore
+  it.each(Array.from({ length: 36 }, (_, seed) => seed))(
+    'of chance %d: nothing overlaps, stands out, or is lost',
+    (seed) => {
+      const job = madeUpJob(seed);
+      expect(faultsOf(job, packLoad(job, run(12, seed)))).toEqual([]);
+    },
+  );
 
   it('is never worse than rows of bounding boxes', () => {
     for (let seed = 100; seed < 130; seed += 1) {
       const job = { ...madeUpJob(seed), shelves: [madeUpJob(seed).shelves[0] as LoadShelf] };
       const shelf = job.shelves[0] as LoadShelf;
-      const kinds = job.pieces.map((piece, index) => kindOf(piece, 100 * index)).filter(({ piece }) => piece.height <= shelf.clear); // prettier-ignore
+      const kinds = job.pieces
+        .map((piece, index) => kindOf(piece, 100 * index))
+        .filter(({ piece }) => piece.height <= shelf.clear);
       const most = [...kinds.keys()].map((first) => {
         const order = [...kinds.slice(first), ...kinds.slice(0, first)];
         return boxRows(
@@ -123,18 +159,47 @@ describe('a kiln’s load', () => {
   });
 
   it.each<[string, LoadShelf, Outline, number]>([
-    ['25 tumblers of 95 on a shelf of 500, by hand: five rows of five', { id: 'a', width: 495, depth: 495, clear: 150 }, disc(95), 25],
-    ['7 discs of 100 in a ring on a disc of 310: six round one', { id: 'a', diameter: 310.5, clear: 150 }, disc(100), 7],
-    ['staggered rows where straight ones would hold fewer', { id: 'a', width: 405, depth: 282, clear: 150 }, disc(100), 11],
+    [
+      '25 tumblers of 95 on a shelf of 500, by hand: five rows of five',
+      { id: 'a', width: 495, depth: 495, clear: 150 },
+      disc(95),
+      25,
+    ],
+    [
+      '7 discs of 100 in a ring on a disc of 310: six round one',
+      { id: 'a', diameter: 310.5, clear: 150 },
+      disc(100),
+      7,
+    ],
+    [
+      'staggered rows where straight ones would hold fewer',
+      { id: 'a', width: 405, depth: 282, clear: 150 },
+      disc(100),
+      11,
+    ],
   ])('%s', (_, shelf, outline, count) => {
-    const job = { shelves: [shelf], gap: 'diameter' in shelf || shelf.width === 405 ? 0 : 5, pieces: [{ id: 't', count: 60, outline, height: 100 }] };
+    const job = {
+      shelves: [shelf],
+      gap: 'diameter' in shelf || shelf.width === 405 ? 0 : 5,
+      pieces: [{ id: 't', count: 60, outline, height: 100 }],
+    };
     expect(packLoad(job, run(60)).shelves[0]?.placements.length).toBe(count);
-  }); // prettier-ignore
+  });
 
   it('leaves what is too high for every shelf, and puts what is low on the low shelf', () => {
-    const shelves: LoadShelf[] = [{ id: 'high', width: 200, depth: 200, clear: 150 }, { id: 'low', width: 200, depth: 200, clear: 80 }]; // prettier-ignore
-    const pieces = [{ id: 'vase', count: 1, outline: disc(90), height: 200 }, { id: 'cup', count: 2, outline: disc(90), height: 140 }, { id: 'dish', count: 2, outline: disc(90), height: 30 }]; // prettier-ignore
-    const { shelves: [high, low], left } = packLoad({ shelves, gap: 5, pieces }, run(30)); // prettier-ignore
+    const shelves: LoadShelf[] = [
+      { id: 'high', width: 200, depth: 200, clear: 150 },
+      { id: 'low', width: 200, depth: 200, clear: 80 },
+    ];
+    const pieces = [
+      { id: 'vase', count: 1, outline: disc(90), height: 200 },
+      { id: 'cup', count: 2, outline: disc(90), height: 140 },
+      { id: 'dish', count: 2, outline: disc(90), height: 30 },
+    ];
+    const {
+      shelves: [high, low],
+      left,
+    } = packLoad({ shelves, gap: 5, pieces }, run(30));
     expect(high?.placements.map(({ id }) => id)).toEqual(['cup', 'cup']);
     expect(low?.placements.map(({ id }) => id)).toEqual(['dish', 'dish']);
     expect(left).toEqual([{ id: 'vase', count: 1 }]);
@@ -142,7 +207,12 @@ describe('a kiln’s load', () => {
 
   it('leaves what is locked where it stands, and packs round it', () => {
     const at: Placed = { id: 'dish', x: 120, y: 130, turn: 30 };
-    const job: LoadJob = { shelves: [{ id: 'a', width: 400, depth: 400, clear: 100 }], gap: 5, pieces: [{ id: 'dish', count: 6, outline: box(120, 80), height: 50 }], locked: { a: [at] } }; // prettier-ignore
+    const job: LoadJob = {
+      shelves: [{ id: 'a', width: 400, depth: 400, clear: 100 }],
+      gap: 5,
+      pieces: [{ id: 'dish', count: 6, outline: box(120, 80), height: 50 }],
+      locked: { a: [at] },
+    };
     const loaded = packLoad(job, run(30));
     expect(loaded.shelves[0]?.placements[0]).toEqual({ ...at, x: expect.closeTo(120, 9), y: expect.closeTo(130, 9) });
     expect(faultsOf(job, loaded)).toEqual([]);

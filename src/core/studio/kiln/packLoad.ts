@@ -1,6 +1,16 @@
 import { boxRows } from './boxRows.ts';
 import { turnedReach } from './footprint.ts';
-import { kindOf, middleOfPlaced, placedAt, shelfArea, type Kind, type Loaded, type LoadJob, type LoadShelf, type Placed } from './loadJob.ts'; // prettier-ignore
+import {
+  kindOf,
+  middleOfPlaced,
+  placedAt,
+  shelfArea,
+  type Kind,
+  type Loaded,
+  type LoadJob,
+  type LoadShelf,
+  type Placed,
+} from './loadJob.ts';
 import { ShelfRoom, type Pair, type Slide, type Way } from './shelfRoom.ts';
 import type { Point } from '../../geometry/point.ts';
 import { ROUNDING } from '../../numbers.ts';
@@ -62,7 +72,10 @@ function stand(filling: Filling, kind: Kind, at: Point, way: Way): void {
 
 /** Free places for a way of a kind: those known before that are still free, and the ones beside what came since. */
 function freePlaces({ room, places }: Filling, way: Way): readonly Point[] {
-  const known = places.get(way) ?? { points: room.firstPlaces(way).filter((point) => room.isOn(way, ...point)), known: 0 }; // prettier-ignore
+  const known = places.get(way) ?? {
+    points: room.firstPlaces(way).filter((point) => room.isOn(way, ...point)),
+    known: 0,
+  };
   if (known.known === room.standing.length && places.has(way)) return known.points;
   const came = room.standing.slice(known.known);
   const still = known.points.filter(([x, y]) => came.every((other) => room.isClear(way, x, y, other)));
@@ -114,7 +127,11 @@ function wantedOf(job: LoadJob): Wanted {
       const kind = byId.get(placed.id);
       if (!kind) return [];
       used.set(kind, (used.get(kind) ?? 0) + 1);
-      const way = kind.ways.find(({ turn }) => turn === placed.turn) ?? { turn: placed.turn, reach: turnedReach(kind.footprint, placed.turn), index: ways++ }; // prettier-ignore
+      const way = kind.ways.find(({ turn }) => turn === placed.turn) ?? {
+        turn: placed.turn,
+        reach: turnedReach(kind.footprint, placed.turn),
+        index: ways++,
+      };
       return [{ kind, at: middleOfPlaced(kind, placed), way }];
     }),
   );
@@ -145,7 +162,8 @@ const better = (one: Try, other: Try) =>
   one.count > other.count || (one.count === other.count && one.covered > other.covered);
 
 /** Shelves in the order in which they are filled: those with the least height that will do come first. */
-const lowestFirst = (shelves: readonly Filling[]) => [...shelves].sort((one, other) => one.shelf.clear - other.shelf.clear); // prettier-ignore
+const lowestFirst = (shelves: readonly Filling[]) =>
+  [...shelves].sort((one, other) => one.shelf.clear - other.shelf.clear);
 
 /** How a load is made: the order of the pieces, the rule on each shelf, and which shelf is asked first. */
 interface Recipe {
@@ -173,7 +191,11 @@ function rows({ started, ways }: Wanted, order: readonly Kind[], gap: number): T
     if (to.placed.length > 0) continue;
     const fitting = left.filter(({ piece }) => piece.height <= to.shelf.clear);
     for (const { kind, turn, x, y } of boxRows(to.shelf, gap, fitting)) {
-      const way = kind.ways.find((one) => one.turn === turn) ?? { turn, reach: turnedReach(kind.footprint, turn), index: ways }; // prettier-ignore
+      const way = kind.ways.find((one) => one.turn === turn) ?? {
+        turn,
+        reach: turnedReach(kind.footprint, turn),
+        index: ways,
+      };
       stand(to, kind, [x, y], way);
       left.splice(left.indexOf(kind), 1);
     }
@@ -230,7 +252,11 @@ export function packLoad(job: LoadJob, run: LoadRun): Loaded {
   const counts = new Map<string, number>();
   for (const { id } of best.shelves.flatMap(({ placed }) => placed)) counts.set(id, (counts.get(id) ?? 0) + 1);
   return {
-    shelves: best.shelves.map(({ shelf, placed, covered }) => ({ id: shelf.id, placements: placed, full: covered / shelfArea(shelf) })), // prettier-ignore
+    shelves: best.shelves.map(({ shelf, placed, covered }) => ({
+      id: shelf.id,
+      placements: placed,
+      full: covered / shelfArea(shelf),
+    })),
     left: job.pieces.flatMap(({ id, count }) => {
       const rest = count - (counts.get(id) ?? 0);
       return rest > 0 ? [{ id, count: rest }] : [];
@@ -257,7 +283,8 @@ function changed({ order, rules, shelves }: Recipe, job: LoadJob, random: () => 
   };
 }
 
-const lowestOf = ({ shelves }: LoadJob) => shelves.map((_, index) => index).sort((one, other) => (shelves[one]?.clear ?? 0) - (shelves[other]?.clear ?? 0)); // prettier-ignore
+const lowestOf = ({ shelves }: LoadJob) =>
+  shelves.map((_, index) => index).sort((one, other) => (shelves[one]?.clear ?? 0) - (shelves[other]?.clear ?? 0));
 
 function swapped(list: readonly number[], one: number, other: number): number[] {
   return list.map((value, index) => list[index === one ? other : index === other ? one : index] ?? value);

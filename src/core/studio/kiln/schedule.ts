@@ -39,7 +39,10 @@ export function celsiusAt(curve: readonly CurvePoint[], minutes: number): number
 
 /** The hottest of a curve (°C), and when it was there (min); null of an empty one. */
 export function peakOf(curve: readonly CurvePoint[]): { readonly celsius: number; readonly minutes: number } | null {
-  return curve.reduce<{ celsius: number; minutes: number } | null>((best, [minutes, celsius]) => (best && best.celsius >= celsius ? best : { celsius, minutes }), null); // prettier-ignore
+  return curve.reduce<{ celsius: number; minutes: number } | null>(
+    (best, [minutes, celsius]) => (best && best.celsius >= celsius ? best : { celsius, minutes }),
+    null,
+  );
 }
 
 /** Where a curve has no reading for longer than this (min), it was lost. */

@@ -68,7 +68,10 @@ export class ShelfRoom {
   }
 
   private newPair(one: Float64Array, other: Float64Array): Pair {
-    const apart = Float64Array.from(one, (far, step) => far + (other[(step + DIRECTIONS / 2) % DIRECTIONS] as number) + this.gap); // prettier-ignore
+    const apart = Float64Array.from(
+      one,
+      (far, step) => far + (other[(step + DIRECTIONS / 2) % DIRECTIONS] as number) + this.gap,
+    );
     const rays = new Float64Array(DIRECTIONS / RAY_STEP);
     for (let ray = 0; ray < rays.length; ray += 1) {
       let least = Infinity;
@@ -125,7 +128,14 @@ export class ShelfRoom {
     if ('width' in shelf) {
       const [left, right] = [reach[180] as number, shelf.width - (reach[0] as number)];
       const [low, high] = [reach[270] as number, shelf.depth - (reach[90] as number)];
-      return right < left || high < low ? [] : [[left, low], [right, low], [left, high], [right, high]]; // prettier-ignore
+      return right < left || high < low
+        ? []
+        : [
+            [left, low],
+            [right, low],
+            [left, high],
+            [right, high],
+          ];
     }
     const around = Array.from({ length: 24 }, (_, step): Point => this.outermost(reach, (2 * Math.PI * step) / 24));
     return [[0, 0], ...around];
@@ -142,8 +152,14 @@ export class ShelfRoom {
   private freeTo(reach: Float64Array, [x, y]: Point, [vx, vy]: Point): number {
     const { shelf } = this;
     if ('width' in shelf) {
-      const alongX = vx > 0 ? (shelf.width - (reach[0] as number) - x) / vx : vx < 0 ? (x - (reach[180] as number)) / -vx : Infinity; // prettier-ignore
-      const alongY = vy > 0 ? (shelf.depth - (reach[90] as number) - y) / vy : vy < 0 ? (y - (reach[270] as number)) / -vy : Infinity; // prettier-ignore
+      const alongX =
+        vx > 0 ? (shelf.width - (reach[0] as number) - x) / vx : vx < 0 ? (x - (reach[180] as number)) / -vx : Infinity;
+      const alongY =
+        vy > 0
+          ? (shelf.depth - (reach[90] as number) - y) / vy
+          : vy < 0
+            ? (y - (reach[270] as number)) / -vy
+            : Infinity;
       return Math.max(0, Math.min(alongX, alongY));
     }
     const radius = (shelf.diameter / 2) * BETWEEN;

@@ -18,7 +18,10 @@ it.each([
 it('a tumbler of 84 x 110 fired stands dry as 84 / 0.88 x 0.94', () => {
   const { outline, height } = standingKind(newTarget('Tumbler'), 0.94);
   const { minX, maxX, minY, maxY } = bounds(outline);
-  expect([maxX - minX, maxY - minY]).toEqual([expect.closeTo((84 / 0.88) * 0.94, 1), expect.closeTo((84 / 0.88) * 0.94, 1)]); // prettier-ignore
+  expect([maxX - minX, maxY - minY]).toEqual([
+    expect.closeTo((84 / 0.88) * 0.94, 1),
+    expect.closeTo((84 / 0.88) * 0.94, 1),
+  ]);
   expect([minX + maxX, minY + maxY]).toEqual([expect.closeTo(0, 9), expect.closeTo(0, 9)]);
   expect(height).toBeCloseTo((110 / 0.88) * 0.94, 6);
 });

@@ -15,7 +15,9 @@ function drawnFaults({ kind }: KitItem, mould: KitMould): Fault[] {
   const form: MouldForm = { kind: 'mould', margin: 0, ...mould };
   const plans = (['rim', 'foot'] as const).flatMap((edge) => {
     const plan = mould[edge];
-    return plan ? planRanges(edge, plan).flatMap(([path, value, range]) => rangeFaults(`mould.${path}`, value, range)) : []; // prettier-ignore
+    return plan
+      ? planRanges(edge, plan).flatMap(([path, value, range]) => rangeFaults(`mould.${path}`, value, range))
+      : [];
   });
   const drawn = (['rim', 'foot'] as const).flatMap((edge) => drawnPlanFaults(`mould.${edge}`, mould[edge]));
   const ranges = [
@@ -23,15 +25,35 @@ function drawnFaults({ kind }: KitItem, mould: KitMould): Fault[] {
     ...drawn,
     ...rangeFaults('mould.depth', mould.depth, { above: 0, greatest: KIT_LIMITS.size }),
   ];
-  return ranges.length > 0 ? ranges : mouldFaults(form, 0).map((one) => ({ ...one, path: one.path.replace(/^form/, 'mould') })); // prettier-ignore
+  return ranges.length > 0
+    ? ranges
+    : mouldFaults(form, 0).map((one) => ({ ...one, path: one.path.replace(/^form/, 'mould') }));
 }
 
 /** Why the two lengths of a check sheet cannot be right. */
 function checkSheetFaults({ day, ...measured }: PrinterCheck): Fault[] {
   const finding = printerFinding(measured);
   return [
-    ...(isDay(day) ? [] : [{ code: 'wrong-type', path: 'check.day', value: shortValue(day), rule: 'must be a day such as 2026-11-23' } as const]), // prettier-ignore
-    ...(finding.kind === 'misread' ? [{ code: 'out-of-range', path: `check.${finding.which}`, value: shortValue(measured[finding.which]), rule: `must be near ${CHECK_LENGTHS[finding.which]}: measure it again` } as const] : []), // prettier-ignore
+    ...(isDay(day)
+      ? []
+      : [
+          {
+            code: 'wrong-type',
+            path: 'check.day',
+            value: shortValue(day),
+            rule: 'must be a day such as 2026-11-23',
+          } as const,
+        ]),
+    ...(finding.kind === 'misread'
+      ? [
+          {
+            code: 'out-of-range',
+            path: `check.${finding.which}`,
+            value: shortValue(measured[finding.which]),
+            rule: `must be near ${CHECK_LENGTHS[finding.which]}: measure it again`,
+          } as const,
+        ]
+      : []),
   ];
 }
 
@@ -52,15 +74,32 @@ export function checkKitItem(item: KitItem): Fault[] {
     ...settings.flatMap((one, index) => rangeFaults(`settings.${index}`, one, { above: 0, greatest: KIT_LIMITS.size })),
   ];
   for (const key of Object.keys(item.sizes)) {
-    if (!known.has(key)) faults.push({ code: 'unknown-key', path: `sizes.${key}`, value: shortValue(item.sizes[key]), rule: 'this key is not known here' }); // prettier-ignore
+    if (!known.has(key))
+      faults.push({
+        code: 'unknown-key',
+        path: `sizes.${key}`,
+        value: shortValue(item.sizes[key]),
+        rule: 'this key is not known here',
+      });
   }
   if (item.settings && item.kind !== 'roller') {
-    faults.push({ code: 'unknown-key', path: 'settings', value: shortValue(item.settings), rule: 'only a roller has settings' }); // prettier-ignore
+    faults.push({
+      code: 'unknown-key',
+      path: 'settings',
+      value: shortValue(item.settings),
+      rule: 'only a roller has settings',
+    });
   }
   if (settings.length > KIT_LIMITS.settings) {
-    faults.push({ code: 'out-of-range', path: 'settings', value: String(settings.length), rule: `must be at most ${KIT_LIMITS.settings}` }); // prettier-ignore
+    faults.push({
+      code: 'out-of-range',
+      path: 'settings',
+      value: String(settings.length),
+      rule: `must be at most ${KIT_LIMITS.settings}`,
+    });
   }
-  if (item.check && item.kind !== 'printer') faults.push({ code: 'unknown-key', path: 'check', value: 'check', rule: 'only a printer is checked' }); // prettier-ignore
+  if (item.check && item.kind !== 'printer')
+    faults.push({ code: 'unknown-key', path: 'check', value: 'check', rule: 'only a printer is checked' });
   if (item.check) faults.push(...checkSheetFaults(item.check));
   if (item.mould) faults.push(...drawnFaults(item, item.mould));
   return faults;

@@ -2,8 +2,25 @@ import type { MouldForm } from '../../target/mouldForm.ts';
 import { checkKitItem } from './checkKit.ts';
 import { kitMould, mouldFromKit, sameMould } from './kitMould.ts';
 
-const TRAY: MouldForm = { kind: 'mould', rim: { kind: 'rounded', length: 320, width: 210, corner: 50 }, foot: { kind: 'rounded', length: 280, width: 170, corner: 30 }, depth: 32, wall: 'straight', side: 'hump', margin: 20, cloth: 0.5, darts: [{ at: 32, depth: 60 }] }; // prettier-ignore
-const OTHER: MouldForm = { kind: 'mould', rim: { kind: 'circle', diameter: 150 }, depth: 30, wall: 'dome', side: 'slump', margin: 12 }; // prettier-ignore
+const TRAY: MouldForm = {
+  kind: 'mould',
+  rim: { kind: 'rounded', length: 320, width: 210, corner: 50 },
+  foot: { kind: 'rounded', length: 280, width: 170, corner: 30 },
+  depth: 32,
+  wall: 'straight',
+  side: 'hump',
+  margin: 20,
+  cloth: 0.5,
+  darts: [{ at: 32, depth: 60 }],
+};
+const OTHER: MouldForm = {
+  kind: 'mould',
+  rim: { kind: 'circle', diameter: 150 },
+  depth: 30,
+  wall: 'dome',
+  side: 'slump',
+  margin: 12,
+};
 
 describe('moulds of the kit', () => {
   it('are drawn once and chosen often: the tool is kept, what the piece adds stays the piece’s', () => {
@@ -11,7 +28,14 @@ describe('moulds of the kit', () => {
     expect(item).toMatchObject({ kind: 'mould', sizes: { length: 320, width: 210, depth: 32 } });
     expect(checkKitItem(item)).toEqual([]);
     const chosen = mouldFromKit(item, OTHER);
-    expect(chosen).toMatchObject({ rim: TRAY.rim, foot: TRAY.foot, depth: 32, wall: 'straight', side: 'hump', margin: 12 }); // prettier-ignore
+    expect(chosen).toMatchObject({
+      rim: TRAY.rim,
+      foot: TRAY.foot,
+      depth: 32,
+      wall: 'straight',
+      side: 'hump',
+      margin: 12,
+    });
     expect([chosen.darts, chosen.cloth]).toEqual([undefined, undefined]);
     expect([sameMould(item, chosen), sameMould(item, TRAY), sameMould(item, OTHER)]).toEqual([true, true, false]);
     expect(sameMould(item, { ...TRAY, depth: 33 })).toBe(false);
@@ -22,8 +46,16 @@ describe('moulds of the kit', () => {
 
   it('known by their sizes only give rim and depth, and the wall of the piece', () => {
     const bare = { kind: 'mould', name: 'Old hump', sizes: { length: 240, width: 160, depth: 40 } } as const;
-    expect(mouldFromKit(bare, TRAY)).toMatchObject({ rim: { kind: 'ellipse', length: 240, width: 160 }, depth: 40, wall: 'straight', foot: { length: 180, width: 120 } }); // prettier-ignore
-    expect(mouldFromKit({ ...bare, sizes: { length: 200, width: 200, depth: 40 } }, OTHER)).toMatchObject({ rim: { kind: 'circle', diameter: 200 }, wall: 'dome' }); // prettier-ignore
+    expect(mouldFromKit(bare, TRAY)).toMatchObject({
+      rim: { kind: 'ellipse', length: 240, width: 160 },
+      depth: 40,
+      wall: 'straight',
+      foot: { length: 180, width: 120 },
+    });
+    expect(mouldFromKit({ ...bare, sizes: { length: 200, width: 200, depth: 40 } }, OTHER)).toMatchObject({
+      rim: { kind: 'circle', diameter: 200 },
+      wall: 'dome',
+    });
     expect(mouldFromKit({ ...bare, sizes: { length: 200, width: 200, depth: 40 } }, OTHER).foot).toBeUndefined();
     expect(sameMould(bare, mouldFromKit(bare, TRAY))).toBe(true);
   });
@@ -31,6 +63,10 @@ describe('moulds of the kit', () => {
   it('that no slab comes off are refused, and so is a mould in another thing', () => {
     const item = kitMould('Undercut', { ...TRAY, foot: { kind: 'rounded', length: 400, width: 170, corner: 30 } });
     expect(checkKitItem(item).map(({ path }) => path)).toEqual(['mould.foot']);
-    expect(checkKitItem({ ...kitMould('Tray', TRAY), kind: 'board', sizes: { length: 9, width: 9 } }).map(({ path }) => path)).toEqual(['mould']); // prettier-ignore
+    expect(
+      checkKitItem({ ...kitMould('Tray', TRAY), kind: 'board', sizes: { length: 9, width: 9 } }).map(
+        ({ path }) => path,
+      ),
+    ).toEqual(['mould']);
   });
 });

@@ -29,17 +29,38 @@ function rimOf(length: number, width: number): PlanOutline {
 /** A piece's form on a mould of the kit; one whose wall was never drawn keeps the piece's wall, on its own sizes. */
 export function mouldFromKit(item: KitItem, form: MouldForm): MouldForm {
   const { margin, flange, cloth, limits } = form;
-  const piece = { kind: 'mould', margin, ...(flange !== undefined && { flange }), ...(cloth !== undefined && { cloth }), ...(limits && { limits }) } as const; // prettier-ignore
+  const piece = {
+    kind: 'mould',
+    margin,
+    ...(flange !== undefined && { flange }),
+    ...(cloth !== undefined && { cloth }),
+    ...(limits && { limits }),
+  } as const;
   if (item.mould) return { ...piece, ...item.mould };
   const rim = rimOf(sizeOf(item, 'length'), sizeOf(item, 'width'));
   const wall = form.wall === 'drawn' ? 'curved' : form.wall;
-  return { ...piece, rim, ...(wall !== 'dome' && { foot: planShrunk(rim) }), depth: sizeOf(item, 'depth'), wall, side: form.side }; // prettier-ignore
+  return {
+    ...piece,
+    rim,
+    ...(wall !== 'dome' && { foot: planShrunk(rim) }),
+    depth: sizeOf(item, 'depth'),
+    wall,
+    side: form.side,
+  };
 }
 
 /** Whether a piece is made on a mould of the kit. */
 export function sameMould(item: KitItem, form: MouldForm): boolean {
-  if (item.mould) return JSON.stringify(toolOf(form)) === JSON.stringify(toolOf({ ...form, ...item.mould })) && JSON.stringify(toolOf(form).foot) === JSON.stringify(item.mould.foot); // prettier-ignore
+  if (item.mould)
+    return (
+      JSON.stringify(toolOf(form)) === JSON.stringify(toolOf({ ...form, ...item.mould })) &&
+      JSON.stringify(toolOf(form).foot) === JSON.stringify(item.mould.foot)
+    );
   const [length, width] = acrossOf(supportOf(form.rim));
   const { depth } = form;
-  return [[length, 'length'], [width, 'width'], [depth, 'depth']].every(([mm, key]) => Math.abs((mm as number) - sizeOf(item, key as string)) < SAME); // prettier-ignore
+  return [
+    [length, 'length'],
+    [width, 'width'],
+    [depth, 'depth'],
+  ].every(([mm, key]) => Math.abs((mm as number) - sizeOf(item, key as string)) < SAME);
 }

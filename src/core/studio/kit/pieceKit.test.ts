@@ -62,13 +62,18 @@ it('a handle takes its room on a shelf, a lid and pads theirs under the next', (
 it('a piece on a former names it, a base that no cutter cuts names none, a slab without sticks the nearest ones', () => {
   const cup = level({ kind: 'former', diameter: 75, sleeve: 0.5, height: 90 }, { slab: { wall: 4, base: 6 } });
   const { slabs, cutter, former } = used(cup);
-  expect(slabs.map(({ kind, nearest }) => [kind, nearest])).toEqual([['none', 6], ['stick', 6]]); // prettier-ignore
+  expect(slabs.map(({ kind, nearest }) => [kind, nearest])).toEqual([
+    ['none', 6],
+    ['stick', 6],
+  ]);
   expect(cutter).toBeNull();
   expect(former).toBe('Pipe');
 });
 
 it('an oblong piece is packed by its plan', () => {
-  const { shelves, cutter } = used(level({ kind: 'box', length: 160, width: 80, height: 60 }, { size: { state: 'wet' } })); // prettier-ignore
+  const { shelves, cutter } = used(
+    level({ kind: 'box', length: 160, width: 80, height: 60 }, { size: { state: 'wet' } }),
+  );
   expect(cutter).toBeNull();
   // 480 / 165 and 420 / 85 both ways: two by four lying, five by two turned.
   expect(shelves[0]).toEqual({ name: 'Low shelf', count: 10, tall: true });

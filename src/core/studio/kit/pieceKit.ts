@@ -34,13 +34,22 @@ export function pieceKit(kit: readonly KitItem[], target: Target, developed: Dev
   const cutters = kit.filter(({ kind }) => kind === 'cutter');
   const cut = cutBase(developed.parts);
   const cutter = cutters.find((item) => cut !== null && Math.abs(sizeOf(item, 'diameter') - cut) < CUTTER_TOLERANCE);
-  const former = form.kind === 'former' ? kit.find((item) => item.kind === 'former' && Math.abs(sizeOf(item, 'diameter') - form.diameter) < FORMER_NEAR) : undefined; // prettier-ignore
+  const former =
+    form.kind === 'former'
+      ? kit.find((item) => item.kind === 'former' && Math.abs(sizeOf(item, 'diameter') - form.diameter) < FORMER_NEAR)
+      : undefined;
   const boxes = developed.parts.map(slabBox);
-  const largest = boxes.reduce((one, other) => (other.length * other.width > one.length * one.width ? other : one), { length: 0, width: 0 }); // prettier-ignore
-  const whole = (item: KitItem) => boxes.every(({ length, width }) => lies([length + 2 * MACHINE_EDGE, width + 2 * MACHINE_EDGE], item)); // prettier-ignore
+  const largest = boxes.reduce((one, other) => (other.length * other.width > one.length * one.width ? other : one), {
+    length: 0,
+    width: 0,
+  });
+  const whole = (item: KitItem) =>
+    boxes.every(({ length, width }) => lies([length + 2 * MACHINE_EDGE, width + 2 * MACHINE_EDGE], item));
   const boards = kit
     .filter((item) => item.kind === 'board' && lies([largest.length, largest.width], item))
-    .sort((one, other) => sizeOf(one, 'length') * sizeOf(one, 'width') - sizeOf(other, 'length') * sizeOf(other, 'width')); // prettier-ignore
+    .sort(
+      (one, other) => sizeOf(one, 'length') * sizeOf(one, 'width') - sizeOf(other, 'length') * sizeOf(other, 'width'),
+    );
   return {
     slabs: wanted.map((thickness) => ({ thickness, ...thicknessWay(kit, thickness) })),
     cutter: cutter?.name ?? null,

@@ -2,11 +2,25 @@ import { seeded } from '../../seeded.ts';
 import type { KitItem } from './kit.ts';
 import { KILN_GAP, shelfFit, type ShelfPiece } from './shelfFit.ts';
 
-const shelf = (length: number, width: number, clear = 200): KitItem => ({ kind: 'shelf', name: 'Shelf', sizes: { length, width, clear } }); // prettier-ignore
-const disc = (diameter: number, clear = 200): KitItem => ({ kind: 'round-shelf', name: 'Shelf', sizes: { diameter, clear } }); // prettier-ignore
+const shelf = (length: number, width: number, clear = 200): KitItem => ({
+  kind: 'shelf',
+  name: 'Shelf',
+  sizes: { length, width, clear },
+});
+const disc = (diameter: number, clear = 200): KitItem => ({
+  kind: 'round-shelf',
+  name: 'Shelf',
+  sizes: { diameter, clear },
+});
 const cup = (across: number, height = 100): ShelfPiece => ({ reach: () => across / 2, height });
-const box = (length: number, width: number): ShelfPiece => ({ reach: (phi) => (length / 2) * Math.abs(Math.cos(phi)) + (width / 2) * Math.abs(Math.sin(phi)), height: 40 }); // prettier-ignore
-const oval = (length: number, width: number): ShelfPiece => ({ reach: (phi) => Math.hypot((length / 2) * Math.cos(phi), (width / 2) * Math.sin(phi)), height: 40 }); // prettier-ignore
+const box = (length: number, width: number): ShelfPiece => ({
+  reach: (phi) => (length / 2) * Math.abs(Math.cos(phi)) + (width / 2) * Math.abs(Math.sin(phi)),
+  height: 40,
+});
+const oval = (length: number, width: number): ShelfPiece => ({
+  reach: (phi) => Math.hypot((length / 2) * Math.cos(phi), (width / 2) * Math.sin(phi)),
+  height: 40,
+});
 
 describe('a kiln shelf', () => {
   it.each([
@@ -45,12 +59,22 @@ describe('a kiln shelf', () => {
       places.forEach(([x, y], index) => {
         for (const [u, v] of places.slice(index + 1)) {
           // Some direction sees the gap between the two.
-          apart.push(Math.max(...turns.map((phi) => (u - x) * Math.cos(phi) + (v - y) * Math.sin(phi) - reach(phi) - reach(phi + Math.PI)))); // prettier-ignore
+          apart.push(
+            Math.max(
+              ...turns.map(
+                (phi) => (u - x) * Math.cos(phi) + (v - y) * Math.sin(phi) - reach(phi) - reach(phi + Math.PI),
+              ),
+            ),
+          );
         }
         const { length: long = 0, width: wide = 0, diameter } = item.sizes;
         for (const phi of turns) {
           const edge = reach(phi) + x * Math.cos(phi) + y * Math.sin(phi);
-          over.push(diameter !== undefined ? edge - diameter / 2 - 0.05 : edge - (long / 2) * Math.abs(Math.cos(phi)) - (wide / 2) * Math.abs(Math.sin(phi))); // prettier-ignore
+          over.push(
+            diameter !== undefined
+              ? edge - diameter / 2 - 0.05
+              : edge - (long / 2) * Math.abs(Math.cos(phi)) - (wide / 2) * Math.abs(Math.sin(phi)),
+          );
         }
       });
       expect(Math.min(...apart)).toBeGreaterThanOrEqual(KILN_GAP - 1e-6);

@@ -55,7 +55,10 @@ function leastRise({ width }: Plan, across: number): number {
 
 /** The least shift along x at which two like pieces stay the gap apart. */
 function leastStep({ width }: Plan): number {
-  return COSINES.reduce((least, cos, step) => cos > ROUNDING ? Math.min(least, ((width[step] as number) + KILN_GAP) / cos) : least, Infinity); // prettier-ignore
+  return COSINES.reduce(
+    (least, cos, step) => (cos > ROUNDING ? Math.min(least, ((width[step] as number) + KILN_GAP) / cos) : least),
+    Infinity,
+  );
 }
 
 /** Shifts of the rows on a round shelf that are tried, as shares of a step. */
@@ -69,7 +72,12 @@ interface Rows {
 }
 
 function onRectangle({ reach }: Plan, { step, rise, odd }: Rows, long: number, wide: number): Point[] {
-  const [right, up, left, down] = [0, 0.25, 0.5, 0.75].map((turn) => reach[turn * STEPS] ?? 0) as [number, number, number, number]; // prettier-ignore
+  const [right, up, left, down] = [0, 0.25, 0.5, 0.75].map((turn) => reach[turn * STEPS] ?? 0) as [
+    number,
+    number,
+    number,
+    number,
+  ];
   const places: Point[] = [];
   const clear = ROUNDING;
   for (let row = 0; down + up + row * rise <= wide + clear; row += 1) {
@@ -86,7 +94,9 @@ function onDisc(plan: Plan, { step, rise, odd }: Rows, radius: number): Point[] 
     const far = Math.hypot(x, y);
     if (far + plan.furthest <= radius + clear) return true;
     if (far > radius) return false;
-    return plan.reach.every((reach, at) => reach + x * (COSINES[at] as number) + y * (SINES[at] as number) <= radius + clear); // prettier-ignore
+    return plan.reach.every(
+      (reach, at) => reach + x * (COSINES[at] as number) + y * (SINES[at] as number) <= radius + clear,
+    );
   };
   let best: Point[] = [];
   const [rows, columns] = [Math.ceil(radius / rise) + 1, Math.ceil(radius / step) + 1];
@@ -121,7 +131,9 @@ export function shelfFit(shelf: KitItem, { reach, height }: ShelfPiece): ShelfFi
       const straight: Rows = { step, rise: leastRise(plan, 0), odd: 0 };
       const close = Math.max(leastRise(plan, step / 2), leastRise(plan, -step / 2), leastRise(plan, 0) / 2);
       for (const rows of [straight, { step, rise: close, odd: step / 2 }]) {
-        const [long, wide] = swap ? [sizeOf(shelf, 'width'), sizeOf(shelf, 'length')] : [sizeOf(shelf, 'length'), sizeOf(shelf, 'width')]; // prettier-ignore
+        const [long, wide] = swap
+          ? [sizeOf(shelf, 'width'), sizeOf(shelf, 'length')]
+          : [sizeOf(shelf, 'length'), sizeOf(shelf, 'width')];
         const found = isRound ? onDisc(plan, rows, sizeOf(shelf, 'diameter') / 2) : onRectangle(plan, rows, long, wide);
         if (found.length <= best.places.length) continue;
         best = { places: found.map(([x, y]): Point => (swap ? [-y, x] : [x, y])), turned, tall };

@@ -8,18 +8,43 @@ import { shrinkageBy } from './shrinkageBy.ts';
 const LEFT = { 'leather-hard': 0.975, dry: 0.945, bisque: 0.94 } as const;
 const [ALONG, ACROSS] = [0.124, 0.118] as const;
 
-const PIECE: MadePiece = { making: 'a', piece: 0, number: 1, name: 'Cup', form: 'cylinder', firing: null, shrinkage: 0.12, planned: { sizes: { rim: 84, height: 110 }, clay: { wet: 400, away: 0 }, room: 800, wrap: null }, measured: [], faults: [], missed: null, thickness: 6, seam: 'bevel', base: 'under', drying: null }; // prettier-ignore
+const PIECE: MadePiece = {
+  making: 'a',
+  piece: 0,
+  number: 1,
+  name: 'Cup',
+  form: 'cylinder',
+  firing: null,
+  shrinkage: 0.12,
+  planned: { sizes: { rim: 84, height: 110 }, clay: { wet: 400, away: 0 }, room: 800, wrap: null },
+  measured: [],
+  faults: [],
+  missed: null,
+  thickness: 6,
+  seam: 'bevel',
+  base: 'under',
+  drying: null,
+};
 
 /** Cups of three makings and firings, measured in every state to a tenth of a millimetre or so. */
 function cups(count: number, form = 'cylinder'): MadePiece[] {
   const random = seeded(11);
   const read = (length: number) => length + 0.2 * (random() - 0.5);
   return Array.from({ length: count }, (_, index): MadePiece => {
-    const measured = ([['rim', 95, ALONG], ['height', 125, ACROSS]] as const).flatMap(([what, wet, shrinkage]): MeasuredSize[] => [
+    const measured = (
+      [
+        ['rim', 95, ALONG],
+        ['height', 125, ACROSS],
+      ] as const
+    ).flatMap(([what, wet, shrinkage]): MeasuredSize[] => [
       { what, state: 'wet', value: read(wet) },
-      ...(['leather-hard', 'dry', 'bisque'] as const).map((state): MeasuredSize => ({ what, state, value: read(wet * LEFT[state]) })),
+      ...(['leather-hard', 'dry', 'bisque'] as const).map((state): MeasuredSize => ({
+        what,
+        state,
+        value: read(wet * LEFT[state]),
+      })),
       { what, state: 'fired', value: read(wet * (1 - shrinkage)) },
-    ]); // prettier-ignore
+    ]);
     const firing = { id: `${index % 3}`, name: `Firing ${index % 3}`, shelf: index % 2 === 0 ? 'Top' : 'Low' };
     return { ...PIECE, form, making: `${index % 3}`, number: index + 1, firing, measured };
   });
@@ -40,12 +65,22 @@ describe('steps of shrinkage', () => {
   });
 
   it('come from bars too, without those that were set aside, and together they are the whole', () => {
-    const bars = Array.from({ length: 4 }, (): ShrinkBar => ({ wet: 100, dry: 94, bisque: 93.5, fired: 88, run: 'any' })); // prettier-ignore
+    const bars = Array.from({ length: 4 }, (): ShrinkBar => ({
+      wet: 100,
+      dry: 94,
+      bisque: 93.5,
+      fired: 88,
+      run: 'any',
+    }));
     const found = behaviourOf(
       [],
       [...bars, { wet: 100, dry: 50, bisque: 49, fired: 40, run: 'any', aside: true }],
     ).steps;
-    expect(found.map(({ to, count }) => [to, count])).toEqual([['dry', 4], ['bisque', 4], ['fired', 4]]); // prettier-ignore
+    expect(found.map(({ to, count }) => [to, count])).toEqual([
+      ['dry', 4],
+      ['bisque', 4],
+      ['fired', 4],
+    ]);
     expect(found.reduce((left, { mean }) => left * (1 - mean), 1)).toBeCloseTo(0.88, 3);
   });
 
@@ -55,11 +90,14 @@ describe('steps of shrinkage', () => {
 describe('along and across the roll', () => {
   it('a wall tells along by its girths and across by its height', () => {
     const { along, across } = behaviourOf(cups(12), []);
-    for (const [found, wanted] of [[along, ALONG], [across, ACROSS]] as const) {
+    for (const [found, wanted] of [
+      [along, ALONG],
+      [across, ACROSS],
+    ] as const) {
       expect(found?.count).toBe(12);
       expect(found && found.low <= wanted && wanted <= found.high).toBe(true);
       expect(found?.mean).toBeCloseTo(wanted, 2);
-    } // prettier-ignore
+    }
     expect((along?.mean ?? 0) > (across?.mean ?? 1)).toBe(true);
   });
 
@@ -68,7 +106,9 @@ describe('along and across the roll', () => {
   });
 
   it('bars tell the way they lay', () => {
-    const bars = (['along', 'across', 'any'] as const).flatMap((run) => Array.from({ length: 3 }, (): ShrinkBar => ({ wet: 100, fired: run === 'along' ? 87 : 88, run }))); // prettier-ignore
+    const bars = (['along', 'across', 'any'] as const).flatMap((run) =>
+      Array.from({ length: 3 }, (): ShrinkBar => ({ wet: 100, fired: run === 'along' ? 87 : 88, run })),
+    );
     const { along, across } = behaviourOf([], bars);
     expect([along?.count, across?.count]).toEqual([3, 3]);
     expect([along?.mean, across?.mean]).toEqual([expect.closeTo(0.13, 4), expect.closeTo(0.12, 4)]);
@@ -76,7 +116,15 @@ describe('along and across the roll', () => {
 });
 
 describe('off the mould, and on the way to round', () => {
-  const tray = (length: number, width: number): MadePiece => ({ ...PIECE, form: 'mould', planned: { ...PIECE.planned, sizes: { length: 264, width: 176 } }, measured: [{ what: 'length', state: 'wet', value: length }, { what: 'width', state: 'wet', value: width }] }); // prettier-ignore
+  const tray = (length: number, width: number): MadePiece => ({
+    ...PIECE,
+    form: 'mould',
+    planned: { ...PIECE.planned, sizes: { length: 264, width: 176 } },
+    measured: [
+      { what: 'length', state: 'wet', value: length },
+      { what: 'width', state: 'wet', value: width },
+    ],
+  });
 
   it('a tray of a mould 300 x 200 that comes off 303 x 202 has sprung back by 1 %', () => {
     const { springBack } = behaviourOf([tray(303, 202), tray(306, 204)], []);
@@ -89,7 +137,15 @@ describe('off the mould, and on the way to round', () => {
     ['fired, half way to round', 'fired', 137.5, 112.5, 0.5],
     ['round', 'fired', 120, 120, 1],
   ] as const)('an oval of 132 x 88 that came out %s', (_, state, length, width, lost) => {
-    const oval: MadePiece = { ...PIECE, form: 'oval', planned: { ...PIECE.planned, sizes: { length: 132, width: 88 } }, measured: [{ what: 'length', state, value: length }, { what: 'width', state, value: width }] }; // prettier-ignore
+    const oval: MadePiece = {
+      ...PIECE,
+      form: 'oval',
+      planned: { ...PIECE.planned, sizes: { length: 132, width: 88 } },
+      measured: [
+        { what: 'length', state, value: length },
+        { what: 'width', state, value: width },
+      ],
+    };
     expect(behaviourOf([oval], []).relaxing?.mean).toBeCloseTo(lost, 9);
   });
 });
@@ -97,9 +153,16 @@ describe('off the mould, and on the way to round', () => {
 describe('shrinkage by firing and by place', () => {
   it('is one figure a piece, and leaves out what was not written down', () => {
     const all = [...cups(12), { ...(cups(1)[0] as MadePiece), firing: null }];
-    expect(shrinkageBy(all, 'firing').map(({ value, figure }) => [value, figure.count])).toEqual([['Firing 0', 4], ['Firing 1', 4], ['Firing 2', 4]]); // prettier-ignore
+    expect(shrinkageBy(all, 'firing').map(({ value, figure }) => [value, figure.count])).toEqual([
+      ['Firing 0', 4],
+      ['Firing 1', 4],
+      ['Firing 2', 4],
+    ]);
     const places = shrinkageBy(all, 'place');
-    expect(places.map(({ value, figure }) => [value, figure.count])).toEqual([['Top', 6], ['Low', 6]]); // prettier-ignore
+    expect(places.map(({ value, figure }) => [value, figure.count])).toEqual([
+      ['Top', 6],
+      ['Low', 6],
+    ]);
     for (const { figure } of places) expect(figure.mean).toBeCloseTo((ALONG + ACROSS) / 2, 2);
     expect(shrinkageBy([{ ...(cups(1)[0] as MadePiece), measured: [] }], 'firing')).toEqual([]);
   });

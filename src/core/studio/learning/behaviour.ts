@@ -85,17 +85,25 @@ function stepOf(
     return wet === undefined || fired === undefined ? [] : [{ wet, fired }];
   });
   const together = to === 'leather-hard' || to === 'dry' ? ({ making }: MadePiece) => making : firingOf;
-  const ofPieces = pieces.map((piece): LearnPiece => ({ firing: together(piece), lines: LENGTHS.flatMap((what) => pairOf(piece, what, from, to)) })); // prettier-ignore
+  const ofPieces = pieces.map((piece): LearnPiece => ({
+    firing: together(piece),
+    lines: LENGTHS.flatMap((what) => pairOf(piece, what, from, to)),
+  }));
   const found = behaves(ofBars, ofPieces);
   return found ? [{ from, to, ...found }] : [];
 }
 
 function runOf(pieces: readonly MadePiece[], bars: readonly ShrinkBar[], run: Exclude<BarRun, 'any'>): Behaves | null {
-  const ofBars = bars.flatMap(({ wet, fired, run: lay }): LearnBar[] => (lay === run && fired !== undefined ? [{ wet, fired }] : [])); // prettier-ignore
+  const ofBars = bars.flatMap(({ wet, fired, run: lay }): LearnBar[] =>
+    lay === run && fired !== undefined ? [{ wet, fired }] : [],
+  );
   const sizes: readonly Length[] = run === 'along' ? GIRTHS : ['height'];
   const ofPieces = pieces
     .filter(({ form }) => WALLED.includes(form))
-    .map((piece): LearnPiece => ({ firing: firingOf(piece), lines: sizes.flatMap((what) => pairOf(piece, what, 'wet', 'fired')) })); // prettier-ignore
+    .map((piece): LearnPiece => ({
+      firing: firingOf(piece),
+      lines: sizes.flatMap((what) => pairOf(piece, what, 'wet', 'fired')),
+    }));
   return behaves(ofBars, ofPieces);
 }
 

@@ -3,7 +3,23 @@ import { findingOf } from './findings.ts';
 import type { MadePiece, MeasuredSize } from './madePiece.ts';
 import { faultsBy } from './patterns.ts';
 
-const PIECE: MadePiece = { making: 'a', piece: 0, number: 1, name: 'Cup', form: 'cylinder', firing: null, shrinkage: 0.12, planned: { sizes: { rim: 84 }, clay: { wet: 400, away: 0 }, room: 800, wrap: null }, measured: [], faults: [], missed: null, thickness: 6, seam: 'bevel', base: 'under', drying: null }; // prettier-ignore
+const PIECE: MadePiece = {
+  making: 'a',
+  piece: 0,
+  number: 1,
+  name: 'Cup',
+  form: 'cylinder',
+  firing: null,
+  shrinkage: 0.12,
+  planned: { sizes: { rim: 84 }, clay: { wet: 400, away: 0 }, room: 800, wrap: null },
+  measured: [],
+  faults: [],
+  missed: null,
+  thickness: 6,
+  seam: 'bevel',
+  base: 'under',
+  drying: null,
+};
 
 /** Pieces of several firings that shrank by so much, drawn 84 and made 95.45 wet. */
 function pieces(shrinkage: number, firings: number, each: number, wetToo = true): MadePiece[] {
@@ -38,9 +54,13 @@ describe('what pieces say of a clay', () => {
   });
 
   it('counts the newest reading of a size, and tells a slip apart', () => {
-    const made = pieces(0.12, 3, 4).map((one, index) => (index === 5 ? { ...one, measured: [...one.measured, { what: 'rim' as const, state: 'fired' as const, value: 48 }] } : one)); // prettier-ignore
+    const made = pieces(0.12, 3, 4).map((one, index) =>
+      index === 5
+        ? { ...one, measured: [...one.measured, { what: 'rim' as const, state: 'fired' as const, value: 48 }] }
+        : one,
+    );
     const { cameOut, difference } = findingOf(made, [], 0.12);
-    expect(cameOut.filter(({ aside }) => aside).map(({ fired, piece }) => [fired, piece.number])).toEqual([[48, 6]]); // prettier-ignore
+    expect(cameOut.filter(({ aside }) => aside).map(({ fired, piece }) => [fired, piece.number])).toEqual([[48, 6]]);
     expect(difference?.count).toBe(11);
   });
 });
@@ -53,11 +73,33 @@ describe('faults', () => {
   ];
 
   it.each([
-    ['thickness', 'warped', [['6 mm', 1, 2], ['10 mm', 1, 1]]],
-    ['window', null, [['a window missed', 1, 1], ['within its windows', 0, 1]]],
-    ['drying', 'leaks', [['a week and more', 0, 1], ['under 24 h', 0, 1], ['under 96 h', 1, 1]]],
+    [
+      'thickness',
+      'warped',
+      [
+        ['6 mm', 1, 2],
+        ['10 mm', 1, 1],
+      ],
+    ],
+    [
+      'window',
+      null,
+      [
+        ['a window missed', 1, 1],
+        ['within its windows', 0, 1],
+      ],
+    ],
+    [
+      'drying',
+      'leaks',
+      [
+        ['a week and more', 0, 1],
+        ['under 24 h', 0, 1],
+        ['under 96 h', 1, 1],
+      ],
+    ],
     ['seam', 'leaks', [['bevel', 1, 3]]],
   ] as const)('are counted by %s', (by, fault, rows) => {
     expect(faultsBy(made, by, fault).map(({ value, share }) => [value, share.count, share.of])).toEqual(rows);
-  }); // prettier-ignore
+  });
 });

@@ -48,7 +48,9 @@ interface Sourced {
 }
 
 function jobOf(pieces: readonly MadePiece[], bars: readonly ShrinkBar[]): Sourced {
-  const firedBars = bars.flatMap(({ wet, fired, aside }): LearnBar[] => (fired === undefined || aside ? [] : [{ wet, fired }])); // prettier-ignore
+  const firedBars = bars.flatMap(({ wet, fired, aside }): LearnBar[] =>
+    fired === undefined || aside ? [] : [{ wet, fired }],
+  );
   const sources = pieces.map((piece) => ({
     piece,
     lines: LENGTHS.filter((what) => sizeOf(piece, what, 'wet') !== null && sizeOf(piece, what, 'fired') !== null),
@@ -69,7 +71,9 @@ function cameOutOf(pieces: readonly MadePiece[], aside: ReadonlySet<string>): Ca
   return pieces.flatMap((piece) =>
     LENGTHS.flatMap((what): CameOut[] => {
       const [drawn, fired] = [piece.planned.sizes[what], sizeOf(piece, what, 'fired')];
-      return drawn === undefined || fired === null ? [] : [{ piece, what, drawn, fired, aside: aside.has(asideKey(piece, what)) }]; // prettier-ignore
+      return drawn === undefined || fired === null
+        ? []
+        : [{ piece, what, drawn, fired, aside: aside.has(asideKey(piece, what)) }];
     }),
   );
 }

@@ -142,7 +142,8 @@ function combinations({ firings, within, free }: Sums, priors: HierarchyPriors):
           measuring: measuring.value,
           mean,
           variance: 1 / weights,
-          weight: inPieces + inFirings + logs - 0.5 * Math.log(weights) + firing.weight + piece.weight + measuring.weight, // prettier-ignore
+          weight:
+            inPieces + inFirings + logs - 0.5 * Math.log(weights) + firing.weight + piece.weight + measuring.weight,
         });
       }
     }
@@ -167,9 +168,18 @@ export function learnHierarchy(pieces: readonly PieceReadings[], priors: Hierarc
     .map((one) => ({ ...one, weight: Math.exp(one.weight - most) }))
     .filter(({ weight }) => weight > SLIGHT);
   const total = likely.reduce((sum, { weight }) => sum + weight, 0);
-  const average = (of: (one: Combination) => number) => likely.reduce((sum, one) => sum + one.weight * of(one), 0) / total; // prettier-ignore
-  const means = likely.map(({ weight, mean, variance }): NormalPart => ({ weight, mean, deviation: Math.sqrt(variance) })); // prettier-ignore
-  const coming = likely.map(({ weight, mean, variance, firing, piece }): NormalPart => ({ weight, mean, deviation: Math.sqrt(variance + firing ** 2 + piece ** 2) })); // prettier-ignore
+  const average = (of: (one: Combination) => number) =>
+    likely.reduce((sum, one) => sum + one.weight * of(one), 0) / total;
+  const means = likely.map(({ weight, mean, variance }): NormalPart => ({
+    weight,
+    mean,
+    deviation: Math.sqrt(variance),
+  }));
+  const coming = likely.map(({ weight, mean, variance, firing, piece }): NormalPart => ({
+    weight,
+    mean,
+    deviation: Math.sqrt(variance + firing ** 2 + piece ** 2),
+  }));
   return {
     mean: average(({ mean }) => mean),
     low: mixtureQuantile(means, TAIL),

@@ -2,8 +2,15 @@ import { learnHierarchy, type HierarchyPriors, type PieceReadings } from './hier
 import { learnClay, neutralFractionOf, type LearnJob } from './learn.ts';
 import { madeUpClay, STUDIO } from './madeUpStudio.test.helper.ts';
 
-const known = (firing: number, piece: number, measuring: number): HierarchyPriors => ({ firing: { known: firing }, piece: { known: piece }, measuring: { known: measuring } }); // prettier-ignore
-const piece = (firing: string, ...values: number[]): PieceReadings => ({ firing, readings: values.map((value) => ({ value, scale: 1 })) }); // prettier-ignore
+const known = (firing: number, piece: number, measuring: number): HierarchyPriors => ({
+  firing: { known: firing },
+  piece: { known: piece },
+  measuring: { known: measuring },
+});
+const piece = (firing: string, ...values: number[]): PieceReadings => ({
+  firing,
+  readings: values.map((value) => ({ value, scale: 1 })),
+});
 
 describe('a mean over firings and pieces', () => {
   it('is worked by hand where the spreads are known', () => {
@@ -52,7 +59,8 @@ describe('made-up studios of known truth', () => {
   const clays = Array.from({ length: 300 }, (_, index) => madeUpClay(1000 + index, true));
   const learnt = clays.map(({ job }) => learnClay(job));
   const share = (holds: (index: number) => boolean) => clays.filter((_, index) => holds(index)).length / clays.length;
-  const within = (value: number, range: { low: number; high: number } | null | undefined) => range !== null && range !== undefined && range.low <= value && value <= range.high; // prettier-ignore
+  const within = (value: number, range: { low: number; high: number } | null | undefined) =>
+    range !== null && range !== undefined && range.low <= value && value <= range.high;
 
   it('have their shrinkage in the interval in 93 to 98 of 100', () => {
     const held = share((index) => within(clays[index]?.truth.shrinkage ?? NaN, learnt[index]?.shrinkage));
@@ -81,7 +89,9 @@ describe('made-up studios of known truth', () => {
       const clean = learnClay(madeUpClay(1000 + index, false).job);
       const [own, half] = [learnt[index], halfOf(learnt[index]?.shrinkage)];
       expect(Math.abs((own?.shrinkage?.mean ?? NaN) - (clean.shrinkage?.mean ?? NaN))).toBeLessThan(half);
-      expect(Math.abs((own?.neutralFraction?.mean ?? NaN) - (clean.neutralFraction?.mean ?? NaN))).toBeLessThan(halfOf(own?.neutralFraction)); // prettier-ignore
+      expect(Math.abs((own?.neutralFraction?.mean ?? NaN) - (clean.neutralFraction?.mean ?? NaN))).toBeLessThan(
+        halfOf(own?.neutralFraction),
+      );
     });
   });
 
@@ -99,7 +109,10 @@ function readingsOf({ bars, pieces }: LearnJob): PieceReadings[] {
   const value = ({ wet, fired }: { wet: number; fired: number }) => 1 - fired / wet;
   return [
     ...bars.map((bar): PieceReadings => ({ firing: 'bars', readings: [{ value: value(bar), scale: 1 / bar.wet }] })),
-    ...pieces.map(({ firing, lines }): PieceReadings => ({ firing, readings: lines.map((line) => ({ value: value(line), scale: Math.hypot(1, line.fired / line.wet) / line.wet })) })), // prettier-ignore
+    ...pieces.map(({ firing, lines }): PieceReadings => ({
+      firing,
+      readings: lines.map((line) => ({ value: value(line), scale: Math.hypot(1, line.fired / line.wet) / line.wet })),
+    })),
   ];
 }
 
@@ -118,15 +131,27 @@ describe('what is set aside', () => {
   it('is nothing of a clean table', () => expect(learnClay(clean).setAside).toEqual([]));
 
   it('is the slip of 48 for 84, and only that', () => {
-    const pieces = clean.pieces.map((one, index) => (index === 2 ? { ...one, lines: [{ wet: 96, fired: 48.4 }, ...one.lines.slice(1)] } : one)); // prettier-ignore
+    const pieces = clean.pieces.map((one, index) =>
+      index === 2 ? { ...one, lines: [{ wet: 96, fired: 48.4 }, ...one.lines.slice(1)] } : one,
+    );
     const found = learnClay({ bars: [], pieces });
     expect(found.setAside).toEqual([{ piece: 2, line: 0, wet: 96, fired: 48.4 }]);
     expect(found.shrinkage?.mean).toBeCloseTo(learnClay(clean).shrinkage?.mean ?? NaN, 3);
   });
 
   it('is a bar, a whole piece and a wrap where those are off', () => {
-    const odd = { firing: 'a', lines: [{ wet: 100, fired: 80 }, { wet: 120, fired: 96.1 }] }; // prettier-ignore
-    const bars = [{ wet: 100, fired: 88 }, { wet: 100, fired: 88.1 }, { wet: 100, fired: 70 }]; // prettier-ignore
+    const odd = {
+      firing: 'a',
+      lines: [
+        { wet: 100, fired: 80 },
+        { wet: 120, fired: 96.1 },
+      ],
+    };
+    const bars = [
+      { wet: 100, fired: 88 },
+      { wet: 100, fired: 88.1 },
+      { wet: 100, fired: 70 },
+    ];
     const wraps = [95.9, 96.1, 96, 95.8, 96.2, 90].map((outside) => ({ length: 282.7, thickness: 6, outside }));
     const pieces = [
       ...clean.pieces.map((one, index) => ({ ...one, wrap: wraps[index] as (typeof wraps)[number] })),
@@ -142,9 +167,13 @@ describe('what is set aside', () => {
 
 describe('the neutral fraction of one wall', () => {
   // 6 mm slab, neutral diameter 90: outside 96 by a half, 97.2 by 0.4.
-  it.each([[96, 0.5], [97.2, 0.4], [94.8, 0.6]])('outside %d gives %d', (outside, fraction) => {
+  it.each([
+    [96, 0.5],
+    [97.2, 0.4],
+    [94.8, 0.6],
+  ])('outside %d gives %d', (outside, fraction) => {
     expect(neutralFractionOf({ length: 90 * Math.PI, thickness: 6, outside })).toBeCloseTo(fraction, 12);
-  }); // prettier-ignore
+  });
 
   it('is null where no wall was wrapped, and the shrinkage where no length was measured', () => {
     const wrap = { length: 282.7, thickness: 6, outside: 96 };

@@ -94,8 +94,14 @@ export function neutralFractionOf({ length, thickness, outside }: Wrap): number 
  */
 export function learnClay({ bars, pieces }: LearnJob): Learnt {
   const middle = middleShrinkage([...bars, ...pieces.flatMap(({ lines }) => lines)]);
-  const ofBars = bars.map((bar): PieceReadings => ({ firing: bar.firing ?? BARS_FIRING, readings: [{ value: shrinkageOf(bar), scale: barScale(bar) }] })); // prettier-ignore
-  const ofPieces = pieces.map(({ firing, lines }): PieceReadings => ({ firing, readings: lines.map((line) => ({ value: shrinkageOf(line), scale: lineScale(line, middle) })) })); // prettier-ignore
+  const ofBars = bars.map((bar): PieceReadings => ({
+    firing: bar.firing ?? BARS_FIRING,
+    readings: [{ value: shrinkageOf(bar), scale: barScale(bar) }],
+  }));
+  const ofPieces = pieces.map(({ firing, lines }): PieceReadings => ({
+    firing,
+    readings: lines.map((line) => ({ value: shrinkageOf(line), scale: lineScale(line, middle) })),
+  }));
   const shrinkage = fitWithoutSlips([...ofBars, ...ofPieces], (left) => learnHierarchy(left, SHRINKAGE_PRIORS));
   const aside = (shrinkage?.aside ?? []).map(({ piece, reading }): SetAside => {
     const bar = bars[piece];
@@ -105,7 +111,12 @@ export function learnClay({ bars, pieces }: LearnJob): Learnt {
   });
   const neutral = learnNeutral(pieces, shrinkage?.fit ?? null);
   return {
-    shrinkage: shrinkage && { mean: shrinkage.fit.mean, low: shrinkage.fit.low, high: shrinkage.fit.high, next: shrinkage.fit.next }, // prettier-ignore
+    shrinkage: shrinkage && {
+      mean: shrinkage.fit.mean,
+      low: shrinkage.fit.low,
+      high: shrinkage.fit.high,
+      next: shrinkage.fit.next,
+    },
     neutralFraction: neutral && { mean: neutral.fit.mean, low: neutral.fit.low, high: neutral.fit.high },
     spread: shrinkage && shrinkage.fit.spread,
     setAside: [...aside, ...(neutral?.aside ?? [])],

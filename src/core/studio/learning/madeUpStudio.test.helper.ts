@@ -38,6 +38,9 @@ export function madeUpClay(seed: number, slips: boolean): { job: LearnJob; truth
     return { firing: `firing ${firing}`, lines, wrap: { length, thickness, outside: read(outside) + slip() } };
   });
   const ofBars = truth.shrinkage + STUDIO.firing * normal();
-  const bars = Array.from({ length: 4 }, () => ({ wet: 100, fired: 100 * (1 - ofBars - STUDIO.piece * normal()) + STUDIO.measuring * normal() })); // prettier-ignore
+  const bars = Array.from({ length: 4 }, () => ({
+    wet: 100,
+    fired: 100 * (1 - ofBars - STUDIO.piece * normal()) + STUDIO.measuring * normal(),
+  }));
   return { job: { bars, pieces }, truth };
 }

@@ -60,14 +60,15 @@ export function patternsOf(pieces: readonly MadePiece[]): Pattern[] {
   const [missed, kept] = [pieces.filter((one) => one.missed === true), pieces.filter((one) => one.missed === false)];
   if (missed.length < LEAST || kept.length < LEAST) return [];
   const kinds = [...new Set(pieces.flatMap(({ faults }) => faults))];
-  const count = (of: readonly MadePiece[], fault: string) => shareOf(of.filter(({ faults }) => faults.includes(fault)).length, of.length); // prettier-ignore
+  const count = (of: readonly MadePiece[], fault: string) =>
+    shareOf(of.filter(({ faults }) => faults.includes(fault)).length, of.length);
   return kinds
     .map((fault): Pattern => ({ fault, missed: count(missed, fault), kept: count(kept, fault) }))
     .map((pattern) => ({ pattern, chance: chanceOfDifference(pattern.missed, pattern.kept) }))
     .filter(
       ({ pattern, chance }) =>
         chance < CHANCE && pattern.missed.count / pattern.missed.of > pattern.kept.count / pattern.kept.of,
-    ) // prettier-ignore
+    )
     .sort((one, other) => one.chance - other.chance)
     .map(({ pattern }) => pattern);
 }

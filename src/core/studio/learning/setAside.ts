@@ -48,9 +48,11 @@ function farAtFirst(pieces: readonly PieceReadings[]): Set<string> {
     const values = firings.get(firing) ?? [];
     return values.length >= 5 ? median(values) : middle;
   };
-  const far = pieces.flatMap(
-    ({ firing, readings }, piece) =>
-    readings.map(({ value, scale }, reading) => ({ key: keyOf({ piece, reading }), far: Math.abs(value - middleFor(firing)) / scale })), // prettier-ignore
+  const far = pieces.flatMap(({ firing, readings }, piece) =>
+    readings.map(({ value, scale }, reading) => ({
+      key: keyOf({ piece, reading }),
+      far: Math.abs(value - middleFor(firing)) / scale,
+    })),
   );
   const usual = median(far.map((one) => one.far)) / MEDIAN_SHARE;
   return new Set(far.filter((one) => one.far > FAR_AT_FIRST * usual).map(({ key }) => key));
@@ -129,7 +131,10 @@ function farFrom(pieces: readonly PieceReadings[], out: ReadonlySet<string>, fit
     }
     readings.forEach(({ value, scale }, reading) => {
       const others = readings.filter((_, index) => index !== reading && !out.has(keyOf({ piece, reading: index })));
-      const known = pooled([expected, ...others.map((other) => ({ value: other.value, variance: (fit.spread.measuring * other.scale) ** 2 }))]); // prettier-ignore
+      const known = pooled([
+        expected,
+        ...others.map((other) => ({ value: other.value, variance: (fit.spread.measuring * other.scale) ** 2 })),
+      ]);
       const variance = known.variance + (fit.spread.measuring * scale) ** 2;
       if (Math.abs(value - known.value) > FAR_READING * Math.sqrt(variance)) found.add(keyOf({ piece, reading }));
     });

@@ -1,9 +1,24 @@
 import type { WorkStep } from '../making/workStep.ts';
 import { joinedInTime, numbersText, storyOf, type StoryOf } from './story.ts';
 
-const step = (id: string, until?: 'opens' | 'dry'): WorkStep => ({ id, act: until ? 'wait' : 'cut', title: id, says: [], tools: [], until: '', minutes: 1, ...(until && { waits: { until, part: { thickness: 5, faces: 'both', cover: 'open' } } }) }); // prettier-ignore
+const step = (id: string, until?: 'opens' | 'dry'): WorkStep => ({
+  id,
+  act: until ? 'wait' : 'cut',
+  title: id,
+  says: [],
+  tools: [],
+  until: '',
+  minutes: 1,
+  ...(until && { waits: { until, part: { thickness: 5, faces: 'both', cover: 'open' } } }),
+});
 let made = 0;
-const at = (number: number, where = 'records') => ({ id: `${(made += 1)}`, piece: 0, number, step: where, at: `2026-11-02T08:00:${String(made).padStart(2, '0')}Z` }); // prettier-ignore
+const at = (number: number, where = 'records') => ({
+  id: `${(made += 1)}`,
+  piece: 0,
+  number,
+  step: where,
+  at: `2026-11-02T08:00:${String(made).padStart(2, '0')}Z`,
+});
 const OF: StoryOf = {
   count: 4,
   steps: [step('stiffen', 'opens'), step('join'), step('bone dry', 'dry')],
@@ -35,7 +50,12 @@ it.each([
   [2, false],
   [3, null],
 ])('piece %d was joined in time: %s', (number, wanted) => {
-  expect(joinedInTime(OF.steps, OF.marks.filter((mark) => mark.number === number))).toBe(wanted); // prettier-ignore
+  expect(
+    joinedInTime(
+      OF.steps,
+      OF.marks.filter((mark) => mark.number === number),
+    ),
+  ).toBe(wanted);
 });
 
 describe('a story', () => {
@@ -43,13 +63,29 @@ describe('a story', () => {
 
   it('tells each size in its states beside what was planned; the newest reading counts', () => {
     expect(story.sizes).toEqual([
-      { what: 'rim', planned: { wet: expect.closeTo(95.4545, 3), fired: 84 }, measured: { wet: { count: 1, middle: 95.5, least: 95.5, greatest: 95.5 }, fired: { count: 2, middle: 83.5, least: 83, greatest: 84 } } },
-      { what: 'weight', planned: { fired: 352 }, measured: { fired: { count: 1, middle: 350, least: 350, greatest: 350 } } },
+      {
+        what: 'rim',
+        planned: { wet: expect.closeTo(95.4545, 3), fired: 84 },
+        measured: {
+          wet: { count: 1, middle: 95.5, least: 95.5, greatest: 95.5 },
+          fired: { count: 2, middle: 83.5, least: 83, greatest: 84 },
+        },
+      },
+      {
+        what: 'weight',
+        planned: { fired: 352 },
+        measured: { fired: { count: 1, middle: 350, least: 350, greatest: 350 } },
+      },
     ]);
-  }); // prettier-ignore
+  });
 
   it('tells windows that were kept and missed, faults by the pieces that have them, and notes', () => {
-    expect(story).toMatchObject({ kept: [1], missed: [2], faults: [{ kind: 'warped', numbers: [2, 4] }], notes: [{ number: 3, text: 'Soft.' }] }); // prettier-ignore
+    expect(story).toMatchObject({
+      kept: [1],
+      missed: [2],
+      faults: [{ kind: 'warped', numbers: [2, 4] }],
+      notes: [{ number: 3, text: 'Soft.' }],
+    });
   });
 
   it.each([

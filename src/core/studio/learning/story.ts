@@ -8,7 +8,13 @@ export interface StoryOf {
   readonly count: number;
   readonly steps: readonly WorkStep[];
   readonly marks: readonly Mark[];
-  readonly measurements: readonly (Spot & { readonly id: string; readonly at: string; readonly what: Measured; readonly value: number; readonly state?: PieceState })[]; // prettier-ignore
+  readonly measurements: readonly (Spot & {
+    readonly id: string;
+    readonly at: string;
+    readonly what: Measured;
+    readonly value: number;
+    readonly state?: PieceState;
+  })[];
   readonly faults: readonly (Spot & { readonly kind: string })[];
   readonly notes: readonly (Spot & { readonly text: string; readonly at: string; readonly id: string })[];
   readonly planned: Planned | null;
@@ -58,7 +64,8 @@ function sizesOf({ measurements, planned, shrinkage }: StoryOf): SizeRow[] {
   // Minutes belong to the price; they are not a size.
   const sizes = measurements.filter(({ what }) => what !== 'minutes');
   const newest = new Map<string, { what: Measured; state: PieceState; value: number }>();
-  for (const { what, value, number, state = 'wet' } of inOrder(sizes)) newest.set(`${what} ${state} ${number}`, { what, state, value }); // prettier-ignore
+  for (const { what, value, number, state = 'wet' } of inOrder(sizes))
+    newest.set(`${what} ${state} ${number}`, { what, state, value });
   const all = [...newest.values()];
   const kinds = new Set([...all.map(({ what }) => what), ...(Object.keys(planned?.sizes ?? {}) as Measured[])]);
   // In a fixed order, whatever was measured first.
@@ -95,7 +102,8 @@ export function storyOf(of: StoryOf): Story {
   const late = new Set(found.filter(({ kind }) => kind !== 'ready').map(({ number }) => number));
   const felt = new Set(found.map(({ number }) => number));
   const kinds = [...new Set(of.faults.map(({ kind }) => kind))];
-  const withFault = (kind: string) => numbers.filter((number) => of.faults.some((one) => one.kind === kind && one.number === number)); // prettier-ignore
+  const withFault = (kind: string) =>
+    numbers.filter((number) => of.faults.some((one) => one.kind === kind && one.number === number));
   return {
     sizes: sizesOf(of),
     kept: numbers.filter((number) => felt.has(number) && !late.has(number)),

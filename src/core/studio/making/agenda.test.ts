@@ -7,18 +7,59 @@ import { factorFor } from './waitWindow.ts';
 import type { WorkStep } from './workStep.ts';
 
 const PART = { thickness: 6, faces: 'one', cover: 'open', support: 'board' } as const;
-const step = (id: string, waits?: WorkStep['waits']): WorkStep => ({ id, act: 'cut', title: id, says: [], tools: [], until: '', minutes: 1, ...(waits && { waits }) }); // prettier-ignore
-const STEPS = [step('cut'), step('stiffen', { until: 'opens', part: PART }), step('join'), step('dry', { until: 'dry', part: PART })]; // prettier-ignore
+const step = (id: string, waits?: WorkStep['waits']): WorkStep => ({
+  id,
+  act: 'cut',
+  title: id,
+  says: [],
+  tools: [],
+  until: '',
+  minutes: 1,
+  ...(waits && { waits }),
+});
+const STEPS = [
+  step('cut'),
+  step('stiffen', { until: 'opens', part: PART }),
+  step('join'),
+  step('dry', { until: 'dry', part: PART }),
+];
 const START = Date.UTC(2026, 10, 28, 9);
 const HOUR = 3_600_000;
-const done = (number: number, id: string, hours = 0, kind: Mark['kind'] = 'done'): Mark => ({ id: `${number} ${id}`, piece: 0, number, step: id, kind, at: new Date(START + hours * HOUR).toISOString() }); // prettier-ignore
-const work = (name: string, count: number, marks: readonly Mark[]): InWork => ({ making: name, piece: 0, name, count, steps: STEPS, marks, air: ROOM }); // prettier-ignore
-const agenda = (works: readonly InWork[], hours: number) => agendaOf(works, START + hours * HOUR, (_, { part }) => factorFor(part.cover, [])); // prettier-ignore
+const done = (number: number, id: string, hours = 0, kind: Mark['kind'] = 'done'): Mark => ({
+  id: `${number} ${id}`,
+  piece: 0,
+  number,
+  step: id,
+  kind,
+  at: new Date(START + hours * HOUR).toISOString(),
+});
+const work = (name: string, count: number, marks: readonly Mark[]): InWork => ({
+  making: name,
+  piece: 0,
+  name,
+  count,
+  steps: STEPS,
+  marks,
+  air: ROOM,
+});
+const agenda = (works: readonly InWork[], hours: number) =>
+  agendaOf(works, START + hours * HOUR, (_, { part }) => factorFor(part.cover, []));
 
 describe('the agenda', () => {
   it('is empty when nothing is in work or all is done', () => {
     expect(agenda([], 0)).toEqual([]);
-    expect(agenda([work('cup', 1, STEPS.map(({ id, waits }) => done(1, id, 1, waits?.until === 'dry' ? 'dry' : 'done')))], 2)).toEqual([]); // prettier-ignore
+    expect(
+      agenda(
+        [
+          work(
+            'cup',
+            1,
+            STEPS.map(({ id, waits }) => done(1, id, 1, waits?.until === 'dry' ? 'dry' : 'done')),
+          ),
+        ],
+        2,
+      ),
+    ).toEqual([]);
   });
 
   it('puts missed and open windows before what can be done at any time, and waits last', () => {
@@ -29,8 +70,18 @@ describe('the agenda', () => {
       work('open', 1, [done(1, 'cut', -3)]),
     ];
     const lines = agenda(works, 0);
-    expect(lines.map(({ name, state }) => [name, state])).toEqual([['missed', 'missed'], ['open', 'open'], ['to cut', 'act'], ['waits', 'waits']]); // prettier-ignore
-    expect(lines.map(({ numbers, then }) => [numbers.length, then.id])).toEqual([[1, 'join'], [1, 'join'], [3, 'cut'], [2, 'join']]); // prettier-ignore
+    expect(lines.map(({ name, state }) => [name, state])).toEqual([
+      ['missed', 'missed'],
+      ['open', 'open'],
+      ['to cut', 'act'],
+      ['waits', 'waits'],
+    ]);
+    expect(lines.map(({ numbers, then }) => [numbers.length, then.id])).toEqual([
+      [1, 'join'],
+      [1, 'join'],
+      [3, 'cut'],
+      [2, 'join'],
+    ]);
   });
 
   it('parts a batch by where its pieces stand', () => {
@@ -42,7 +93,15 @@ describe('the agenda', () => {
     const random = seeded(4);
     const pick = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)] as T;
     for (let round = 0; round < 100; round += 1) {
-      const marks = Array.from({ length: 14 }, (_, index): Mark => ({ ...done(pick([1, 2, 3, 4]), pick(STEPS).id, 8 * random(), pick(['done', 'skipped', 'open', 'ready', 'too-stiff', 'wetted', 'again', 'dry'] as const)), id: `${round} ${index}` })); // prettier-ignore
+      const marks = Array.from({ length: 14 }, (_, index): Mark => ({
+        ...done(
+          pick([1, 2, 3, 4]),
+          pick(STEPS).id,
+          8 * random(),
+          pick(['done', 'skipped', 'open', 'ready', 'too-stiff', 'wetted', 'again', 'dry'] as const),
+        ),
+        id: `${round} ${index}`,
+      }));
       const lines = agenda([work('cup', 4, marks)], 8);
       const numbers = lines.flatMap((line) => line.numbers);
       expect(new Set(numbers).size).toBe(numbers.length);

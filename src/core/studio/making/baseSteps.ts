@@ -41,7 +41,10 @@ export function baseWork(target: Target, base: Part | undefined, schools: School
       id: 'trace base',
       act: 'cut',
       title: 'Trace the base from the wall',
-      says: [['Stand the wall on the slab and draw round it; it should be as large as the template.'], ...leanSentences(base)],
+      says: [
+        ['Stand the wall on the slab and draw round it; it should be as large as the template.'],
+        ...leanSentences(base),
+      ],
       part: 'base',
       tools: ['needle', 'knife'],
       until: 'The line follows the wall all round.',
@@ -53,7 +56,11 @@ export function baseWork(target: Target, base: Part | undefined, schools: School
     id: 'base',
     act: 'base',
     title: 'Join the base',
-    says: [[`Score wall and base in two directions and ${WETTED[schools.joins]}.`], baseSays(target), ['Work the outer edge up or down with a finger.']],
+    says: [
+      [`Score wall and base in two directions and ${WETTED[schools.joins]}.`],
+      baseSays(target),
+      ['Work the outer edge up or down with a finger.'],
+    ],
     part: 'base',
     tools: ['scoring tool', 'brush', 'rib'],
     until: 'No gap between wall and base, seen from below.',
@@ -65,7 +72,10 @@ export function baseWork(target: Target, base: Part | undefined, schools: School
       id: 'off the former',
       act: 'form',
       title: 'Take it off the former',
-      says: [['Roll the corner once round, then tap the cup on the board from a hand’s breadth.'], ['If it sticks, roll once more, or tear the paper out.']],
+      says: [
+        ['Roll the corner once round, then tap the cup on the board from a hand’s breadth.'],
+        ['If it sticks, roll once more, or tear the paper out.'],
+      ],
       tools: ['former'],
       until: 'It slides off, and the base is flat.',
       minutes: 4,
@@ -96,4 +106,4 @@ export function baseWork(target: Target, base: Part | undefined, schools: School
     });
   }
   return steps;
-} // prettier-ignore
+}

@@ -6,7 +6,11 @@ const HIDDEN = /[\p{Cc}\u200B-\u200F\u202A-\u202E\u2060-\u2069\uFEFF]/gu;
 
 /** A name without quotes and invisible characters; empty where nothing is left. */
 export function cleanName(text: string): string {
-  return text.replace(HIDDEN, '').replace(/^["'\s]+|["'\s,;]+$/g, '').slice(0, CLASS_LIMITS.name).trim(); // prettier-ignore
+  return text
+    .replace(HIDDEN, '')
+    .replace(/^["'\s]+|["'\s,;]+$/g, '')
+    .slice(0, CLASS_LIMITS.name)
+    .trim();
 }
 
 /** Names as they are typed or pasted: one a line, or with commas between them; empty ones and what cannot be seen left out. */

@@ -17,7 +17,8 @@ export function isPressed({ form }: Target): boolean {
 export function trueStep(target: Target, { finished }: Development): WorkStep {
   const { clay } = target;
   const wet = (fired: number) => wetLength(fired, clay.shrinkage);
-  const across = ([x, y]: readonly [number, number]): Phrase => Math.abs(x - y) < 0.05 ? [{ mm: wet(x) }, ' across'] : [{ mmPlain: wet(x) }, ' × ', { mm: wet(y) }]; // prettier-ignore
+  const across = ([x, y]: readonly [number, number]): Phrase =>
+    Math.abs(x - y) < 0.05 ? [{ mm: wet(x) }, ' across'] : [{ mmPlain: wet(x) }, ' × ', { mm: wet(y) }];
   const pressed = isPressed(target);
   return {
     id: 'true',
@@ -109,20 +110,39 @@ export function addedWork(target: Target, { parts, lumps = [] }: Development, sc
       act: 'form',
       title: pulled ? 'Pull the handle' : 'Bend the handle',
       says: pulled
-        ? [['A lump of ', { grams: pulled.mass }, ' for each, drawn out wet to ', { mm: pulled.length }, '.'], ['Make a spare or two.']]
-        : [bent(strap?.count ?? 1, Math.max(1, places)), ['It stands ', { mm: wet(handle.projection) }, ' off the wall.']],
+        ? [
+            ['A lump of ', { grams: pulled.mass }, ' for each, drawn out wet to ', { mm: pulled.length }, '.'],
+            ['Make a spare or two.'],
+          ]
+        : [
+            bent(strap?.count ?? 1, Math.max(1, places)),
+            ['It stands ', { mm: wet(handle.projection) }, ' off the wall.'],
+          ],
       part: 'handle',
       tools: pulled ? ['water'] : ['board'],
       until: 'An even curve, no cracks across it.',
       minutes: 6,
     });
-    steps.push(waitStep('handle firms', 'Let the handle firm up', ['About a quarter of an hour in its curve on a board.'], { until: 'opens', part: { thickness: handle.thickness, faces: 'both', cover: 'open' } }, 'It keeps its curve when it is picked up.'));
+    steps.push(
+      waitStep(
+        'handle firms',
+        'Let the handle firm up',
+        ['About a quarter of an hour in its curve on a board.'],
+        { until: 'opens', part: { thickness: handle.thickness, faces: 'both', cover: 'open' } },
+        'It keeps its curve when it is picked up.',
+      ),
+    );
     steps.push({
       id: 'join handle',
       act: 'add',
       title: places > 1 ? 'Join the handles' : 'Join the handle',
       says: [
-        ['Upper end ', { mm: wet(handle.below) }, ' below the rim', places > 0 ? ', at its mark.' : ', on the seam: it hides it.'],
+        [
+          'Upper end ',
+          { mm: wet(handle.below) },
+          ' below the rim',
+          places > 0 ? ', at its mark.' : ', on the seam: it hides it.',
+        ],
         ['Trim, offer up and mark. ', score, ' Thin coils round both ends.'],
         ...(places > 1 ? [['The second is cut by the first, set exactly across.'] as Phrase] : []),
       ],
@@ -133,43 +153,54 @@ export function addedWork(target: Target, { parts, lumps = [] }: Development, sc
       minutes: 10,
     });
   }
-  if (lugs) steps.push({
-    id: 'lugs',
-    act: 'add',
-    title: 'Join the lugs',
-    says: [['Upper face ', { mm: wet(lugs.below) }, ' below the rim, at their marks.'], [score, ' A thin coil above and below.']],
-    part: 'lug',
-    tools: ['scoring tool', 'brush', 'coil'],
-    until: 'Level with one another, exactly across.',
-    schools: WHY.joins,
-    minutes: 8,
-  });
-  if (feet) steps.push({
-    id: 'feet',
-    act: 'add',
-    title: `Join the ${feet.count} feet`,
-    says: [[{ mm: wet(feet.diameter) }, ' across, ', { mm: wet(feet.inset) }, ' in from the edge.'], ['Slip under each; after a few minutes press them level with a board on top, not through.']],
-    part: 'foot',
-    tools: ['slip', 'board'],
-    until: 'It stands without rocking.',
-    minutes: 6,
-  });
-  if (lid) steps.push({
-    id: 'lid',
-    act: 'add',
-    title: lid.kind === 'cap' ? 'Make the lid' : 'Make the lid and its flange',
-    says: [
-      [`${lid.kind === 'cap' ? 'Curl its side' : 'Curl the flange'}, join its ends and set it on the lid. `, score],
-      ['Room to the wall ', { mm: wet(lid.clearance) }, ' all round.'],
-      ...(lid.knob === undefined ? [] : [['Knob: a ball of ', { grams: lid.knob }, ', joined in the middle.'] as Phrase]),
-    ],
-    part: 'lid',
-    tools: ['scoring tool', 'brush', 'rib'],
-    until: 'It goes on and off freely, while both are equally damp.',
-    minutes: 12,
-  });
+  if (lugs)
+    steps.push({
+      id: 'lugs',
+      act: 'add',
+      title: 'Join the lugs',
+      says: [
+        ['Upper face ', { mm: wet(lugs.below) }, ' below the rim, at their marks.'],
+        [score, ' A thin coil above and below.'],
+      ],
+      part: 'lug',
+      tools: ['scoring tool', 'brush', 'coil'],
+      until: 'Level with one another, exactly across.',
+      schools: WHY.joins,
+      minutes: 8,
+    });
+  if (feet)
+    steps.push({
+      id: 'feet',
+      act: 'add',
+      title: `Join the ${feet.count} feet`,
+      says: [
+        [{ mm: wet(feet.diameter) }, ' across, ', { mm: wet(feet.inset) }, ' in from the edge.'],
+        ['Slip under each; after a few minutes press them level with a board on top, not through.'],
+      ],
+      part: 'foot',
+      tools: ['slip', 'board'],
+      until: 'It stands without rocking.',
+      minutes: 6,
+    });
+  if (lid)
+    steps.push({
+      id: 'lid',
+      act: 'add',
+      title: lid.kind === 'cap' ? 'Make the lid' : 'Make the lid and its flange',
+      says: [
+        [`${lid.kind === 'cap' ? 'Curl its side' : 'Curl the flange'}, join its ends and set it on the lid. `, score],
+        ['Room to the wall ', { mm: wet(lid.clearance) }, ' all round.'],
+        ...(lid.knob === undefined
+          ? []
+          : [['Knob: a ball of ', { grams: lid.knob }, ', joined in the middle.'] as Phrase]),
+      ],
+      part: 'lid',
+      tools: ['scoring tool', 'brush', 'rib'],
+      until: 'It goes on and off freely, while both are equally damp.',
+      minutes: 12,
+    });
   return steps;
-} // prettier-ignore
+}
 
 /** How the whole dries, to the kiln. */
 export function dryWork(target: Target, thickness: number): WorkStep[] {
@@ -187,13 +218,29 @@ export function dryWork(target: Target, thickness: number): WorkStep[] {
       minutes: 3,
     },
     {
-      ...waitStep('slowly', 'Dry it slowly', [added ? 'Under loose film for about two days, so that what was joined dries together.' : 'Under cloth for about a day.'], { until: 'leatherHard', part }, 'It keeps its shape when it is lifted by the rim.'),
+      ...waitStep(
+        'slowly',
+        'Dry it slowly',
+        [
+          added
+            ? 'Under loose film for about two days, so that what was joined dries together.'
+            : 'Under cloth for about a day.',
+        ],
+        { until: 'leatherHard', part },
+        'It keeps its shape when it is lifted by the rim.',
+      ),
       ...(added && { caution: 'Keep film from small children.' }),
     },
     {
-      ...waitStep('dry', 'Dry it through', ['Open, turned over once.'], { until: 'dry', part: { ...part, cover: 'open' } }, 'No longer cool to the cheek, and its weight stands still.'),
+      ...waitStep(
+        'dry',
+        'Dry it through',
+        ['Open, turned over once.'],
+        { until: 'dry', part: { ...part, cover: 'open' } },
+        'No longer cool to the cheek, and its weight stands still.',
+      ),
       act: 'dry',
       caution: 'Never sand it dry without a suitable respirator.',
     },
   ];
-} // prettier-ignore
+}

@@ -17,9 +17,16 @@ export interface HouseWay {
 export const HOUSE_WAY_ID = '5f0e1c7a-9b1d-4e0a-8f43-0c6d2a7b9e51';
 
 /** A house way of which only some is known; the rest as nothing was chosen. */
-export function houseWayOf(known: Partial<Omit<HouseWay, 'schools' | 'air'>> & { schools?: Partial<Schools>; air?: Partial<Air> } = {}): HouseWay {
-  return { name: 'The house way', schools: { ...DEFAULT_SCHOOLS, ...known.schools }, air: { ...ROOM, ...known.air }, own: known.own ?? {} };
-} // prettier-ignore
+export function houseWayOf(
+  known: Partial<Omit<HouseWay, 'schools' | 'air'>> & { schools?: Partial<Schools>; air?: Partial<Air> } = {},
+): HouseWay {
+  return {
+    name: 'The house way',
+    schools: { ...DEFAULT_SCHOOLS, ...known.schools },
+    air: { ...ROOM, ...known.air },
+    own: known.own ?? {},
+  };
+}
 
 /** The house way's own order of work for a kind of piece. */
 export const ownWorkOf = ({ own }: HouseWay, kind: FormKind): OwnWork => ({ ...NO_OWN_WORK, ...own[kind] });

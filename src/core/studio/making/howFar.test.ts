@@ -5,7 +5,14 @@ import type { WorkStep } from './workStep.ts';
 const step = (id: string): WorkStep => ({ id, act: 'cut', title: id, says: [], tools: [], until: '', minutes: 1 });
 const STEPS = [step('roll'), step('cut'), step('join')];
 let made = 0;
-const mark = (id: string, number: number, kind: MarkKind = 'done', piece = 1): Mark => ({ id: String((made += 1)), piece, number, step: id, kind, at: new Date(made * 1000).toISOString() }); // prettier-ignore
+const mark = (id: string, number: number, kind: MarkKind = 'done', piece = 1): Mark => ({
+  id: String((made += 1)),
+  piece,
+  number,
+  step: id,
+  kind,
+  at: new Date(made * 1000).toISOString(),
+});
 
 it.each<[string, Mark[], number, number]>([
   ['nothing', [], 0, 0],

@@ -15,11 +15,25 @@ const step = (id: string, until?: 'opens' | 'leatherHard' | 'dry'): WorkStep => 
   minutes: 1,
   ...(until && { waits: { until, part: PART } }),
 });
-const STEPS = [step('roll'), step('cut'), step('stiffen', 'opens'), step('join'), step('harden', 'leatherHard'), step('dry', 'dry')]; // prettier-ignore
+const STEPS = [
+  step('roll'),
+  step('cut'),
+  step('stiffen', 'opens'),
+  step('join'),
+  step('harden', 'leatherHard'),
+  step('dry', 'dry'),
+];
 const TWO = { piece: 0, count: 2 };
 const at = (minute: number) => new Date(Date.UTC(2026, 10, 28, 9, minute)).toISOString();
 let made = 0;
-const mark = (minute: number, id: string, kind: MarkKind, number = 1): Mark => ({ id: String((made += 1)).padStart(8, '0'), piece: 0, number, step: id, kind, at: at(minute) }); // prettier-ignore
+const mark = (minute: number, id: string, kind: MarkKind, number = 1): Mark => ({
+  id: String((made += 1)).padStart(8, '0'),
+  piece: 0,
+  number,
+  step: id,
+  kind,
+  at: at(minute),
+});
 
 describe('the progress of a making', () => {
   it('goes step by step, all pieces of a step before the next one', () => {
@@ -77,7 +91,9 @@ describe('the progress of a making', () => {
     const pick = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)] as T;
     for (let round = 0; round < 200; round += 1) {
       // Two tablets, many of their marks in the same minute.
-      const marks = Array.from({ length: 30 }, () => mark(Math.floor(random() * 8), pick(STEPS).id, pick(MARK_KINDS), pick([1, 2, 3]))); // prettier-ignore
+      const marks = Array.from({ length: 30 }, () =>
+        mark(Math.floor(random() * 8), pick(STEPS).id, pick(MARK_KINDS), pick([1, 2, 3])),
+      );
       const shuffled = [...marks, ...marks.slice(0, 9)].sort(() => random() - 0.5);
       const once = [...new Map(shuffled.map((one) => [one.id, one])).values()];
       expect(progressOf(STEPS, TWO, once)).toEqual(progressOf(STEPS, TWO, marks));
@@ -96,7 +112,12 @@ describe('a waiting window', () => {
     expect([began, opens, window.best ?? 0, closes]).toEqual(
       [began, opens, window.best ?? 0, closes].sort((a, b) => a - b),
     );
-    expect([began, opens + 1, closes - 60_000, closes].map((now) => stateAt(window, now))).toEqual(['waits', 'open', 'closing', 'past']); // prettier-ignore
+    expect([began, opens + 1, closes - 60_000, closes].map((now) => stateAt(window, now))).toEqual([
+      'waits',
+      'open',
+      'closing',
+      'past',
+    ]);
     expect(waitWindow({ until: 'dry', part: PART }, began, ROOM, factorFor('open', [])).closes).toBeNull();
   });
 
@@ -105,7 +126,8 @@ describe('a waiting window', () => {
       [1, 2, 3, 4].map((number) => ({ ...mark(number, 'stiffen', kind, number), drying: { part: PART, hours } }));
     const plain = waitWindow(waiting, began, ROOM, factorFor('open', []));
     const hours = ((plain.opens?.usual ?? 0) - began) / 3_600_000;
-    const opensAfter = (marks: readonly Mark[]) => waitWindow(waiting, began, ROOM, factorFor('open', withAir(marks, ROOM))).opens?.usual ?? 0; // prettier-ignore
+    const opensAfter = (marks: readonly Mark[]) =>
+      waitWindow(waiting, began, ROOM, factorFor('open', withAir(marks, ROOM))).opens?.usual ?? 0;
     expect(opensAfter(found('too-soft', 1.3 * hours))).toBeGreaterThan(plain.opens?.usual ?? 0);
     expect(opensAfter(found('too-stiff', 1.5 * hours))).toBeLessThan(plain.opens?.usual ?? 0);
     expect(factorFor('cloth', withAir(found('too-soft', 1.3 * hours), ROOM)).marks).toBe(0);

@@ -17,7 +17,14 @@ const PIECES = readdirSync('demo')
   .map((file): Target => {
     const read = JSON.parse(readFileSync(`demo/${file}`, 'utf8')) as Partial<Target>;
     const plain = newTarget('');
-    return { ...plain, ...read, clay: { ...plain.clay, ...read.clay }, slab: { ...plain.slab, ...read.slab }, base: { ...plain.base, ...read.base }, size: { ...plain.size, ...read.size } }; // prettier-ignore
+    return {
+      ...plain,
+      ...read,
+      clay: { ...plain.clay, ...read.clay },
+      slab: { ...plain.slab, ...read.slab },
+      base: { ...plain.base, ...read.base },
+      size: { ...plain.size, ...read.size },
+    };
   });
 
 function orderOf(target: Target, schools: Partial<Schools> = {}): WorkStep[] {
@@ -29,7 +36,13 @@ function orderOf(target: Target, schools: Partial<Schools> = {}): WorkStep[] {
 
 /** A step on one line, as it is read aloud. */
 const line = ({ title, says, until, waits, caution }: WorkStep, index: number) =>
-  [`${index + 1}. ${title}.`, ...says.map((phrase) => writePhrase(phrase, { unit: 'mm' })), `Until: ${until}`, ...(waits ? [`(waits: ${waits.until})`] : []), ...(caution ? [`Take care: ${caution}`] : [])].join(' '); // prettier-ignore
+  [
+    `${index + 1}. ${title}.`,
+    ...says.map((phrase) => writePhrase(phrase, { unit: 'mm' })),
+    `Until: ${until}`,
+    ...(waits ? [`(waits: ${waits.until})`] : []),
+    ...(caution ? [`Take care: ${caution}`] : []),
+  ].join(' ');
 
 describe('the order of work', () => {
   it.each(PIECES.map((target) => [target.name, target] as const))('of %s reads as it stands', (_, target) => {
@@ -65,7 +78,8 @@ describe('the order of work', () => {
         if (join >= 0) expect(cut).toBeLessThan(join);
         const said = JSON.stringify(steps[cut]?.says);
         for (const { lean, least, greatest, word } of part.leans) {
-          if (word !== 'straight down' && Math.abs((greatest ?? lean) - (least ?? lean)) <= 2) expect(said).toContain(`{"degrees":${Math.abs(lean)}}`); // prettier-ignore
+          if (word !== 'straight down' && Math.abs((greatest ?? lean) - (least ?? lean)) <= 2)
+            expect(said).toContain(`{"degrees":${Math.abs(lean)}}`);
         }
       }
       expect(steps.at(-1)?.waits?.until).toBe('dry');
@@ -79,27 +93,43 @@ describe('the order of work', () => {
 
   it.each<[Partial<Schools>, (steps: readonly WorkStep[]) => boolean]>([
     [{ coil: false }, (steps) => steps.every(({ id }) => id !== 'coil')],
-    [{ base: 'traced' }, (steps) => steps.findIndex(({ id }) => id === 'trace base') > steps.findIndex(({ id }) => id === 'seam') && steps.every(({ id }) => id !== 'cut base')],
+    [
+      { base: 'traced' },
+      (steps) =>
+        steps.findIndex(({ id }) => id === 'trace base') > steps.findIndex(({ id }) => id === 'seam') &&
+        steps.every(({ id }) => id !== 'cut base'),
+    ],
     [{ joins: 'slip' }, (steps) => JSON.stringify(steps).includes('brush slip into the grooves')],
     [{ seam: 'paddled' }, (steps) => steps.some(({ id, tools }) => id === 'seam' && tools.includes('paddle'))],
-    [{ texture: 'after' }, (steps) => steps.findIndex(({ id }) => id === 'texture') > steps.findIndex(({ id }) => id === 'cut wall')],
+    [
+      { texture: 'after' },
+      (steps) => steps.findIndex(({ id }) => id === 'texture') > steps.findIndex(({ id }) => id === 'cut wall'),
+    ],
   ])('follows the school %j', (schools, holds) => {
     const target = { ...newTarget('x'), marks: { repeat: 16 } };
     expect(holds(orderOf(target, schools))).toBe(true);
     expect(holds(orderOf(target))).toBe(false);
-  }); // prettier-ignore
+  });
 
   it('trims what stands out, presses an oval before it has a base, and takes a cup off its former before the coil', () => {
     const at = (steps: readonly WorkStep[], id: string) => steps.findIndex((step) => step.id === id);
     const named = (name: string) => orderOf(PIECES.find((target) => target.name === name) as Target);
-    const [jar, dish, pipe] = ['Ladle jar', 'Relish dish', 'Cup on the old pipe'].map(named) as [WorkStep[], WorkStep[], WorkStep[]]; // prettier-ignore
+    const [jar, dish, pipe] = ['Ladle jar', 'Relish dish', 'Cup on the old pipe'].map(named) as [
+      WorkStep[],
+      WorkStep[],
+      WorkStep[],
+    ];
     expect(at(jar, 'trim')).toBeGreaterThan(at(jar, 'base'));
     expect(at(dish, 'true')).toBeLessThan(at(dish, 'base'));
     expect(at(pipe, 'coil')).toBeGreaterThan(at(pipe, 'off the former'));
   });
 
   it('asks two to carry a heavy slab', () => {
-    const large = { ...newTarget('x'), form: { kind: 'box', length: 700, width: 400, height: 120 }, slab: { ...newTarget('x').slab, wall: 25, base: 25 } } as const; // prettier-ignore
+    const large = {
+      ...newTarget('x'),
+      form: { kind: 'box', length: 700, width: 400, height: 120 },
+      slab: { ...newTarget('x').slab, wall: 25, base: 25 },
+    } as const;
     const steps = orderOf(large);
     expect(steps.some(({ act, caution }) => act === 'weigh' && /Two people/.test(caution ?? ''))).toBe(true);
   });

@@ -2,7 +2,16 @@ import { seeded } from '../../seeded.ts';
 import { addedStep, inOwnOrder, movedStep, NO_OWN_WORK, withOwnWork, type OwnWork } from './ownWork.ts';
 import type { WorkStep } from './workStep.ts';
 
-const step = (id: string, waits = false): WorkStep => ({ id, act: waits ? 'wait' : 'cut', title: id, says: [], tools: [], until: '', minutes: 1, ...(waits && { waits: { until: 'opens', part: { thickness: 5, faces: 'both', cover: 'open' } } }) }); // prettier-ignore
+const step = (id: string, waits = false): WorkStep => ({
+  id,
+  act: waits ? 'wait' : 'cut',
+  title: id,
+  says: [],
+  tools: [],
+  until: '',
+  minutes: 1,
+  ...(waits && { waits: { until: 'opens', part: { thickness: 5, faces: 'both', cover: 'open' } } }),
+});
 const CUP = [step('roll'), step('cut'), step('stiffen', true), step('wrap'), step('rim'), step('dry', true)];
 const MUG = [...CUP.slice(0, 5), step('handle'), step('join handle'), ...CUP.slice(5)];
 const ids = (steps: readonly WorkStep[]) => steps.map(({ id }) => id);
@@ -18,7 +27,16 @@ describe('an order of work of her own', () => {
     own = movedStep(CUP, own, { id: 'own 1', by: -1 });
     own = { ...own, left: ['rim'] };
     expect(ids(withOwnWork(CUP, own))).toEqual(['roll', 'cut', 'stiffen', 'wrap', 'own 1', 'dry']);
-    expect(ids(withOwnWork(MUG, own))).toEqual(['roll', 'cut', 'stiffen', 'wrap', 'own 1', 'handle', 'join handle', 'dry']); // prettier-ignore
+    expect(ids(withOwnWork(MUG, own))).toEqual([
+      'roll',
+      'cut',
+      'stiffen',
+      'wrap',
+      'own 1',
+      'handle',
+      'join handle',
+      'dry',
+    ]);
     expect(withOwnWork(MUG, own)[4]).toMatchObject({ title: 'Stamp the maker’s mark', minutes: 2 });
     expect(addedStep(CUP, own, { title: 'again', minutes: 1 }).added.map(({ id }) => id)).toEqual(['own 1', 'own 2']);
   });

@@ -20,7 +20,15 @@ export const NO_OWN_WORK: OwnWork = { order: [], left: [], added: [] };
 /** Limits of a potter's own steps (letters, steps, minutes). */
 export const OWN_LIMITS = { title: 120, added: 20, minutes: { least: 0, greatest: 600 } } as const;
 
-const stepOf = ({ id, title, minutes }: OwnStep): WorkStep => ({ id, act: 'finish', title, says: [], tools: [], until: '', minutes }); // prettier-ignore
+const stepOf = ({ id, title, minutes }: OwnStep): WorkStep => ({
+  id,
+  act: 'finish',
+  title,
+  says: [],
+  tools: [],
+  until: '',
+  minutes,
+});
 
 /**
  * All steps of a piece in the potter's order, those that she leaves out among them. A step that her order does not know, as
@@ -32,7 +40,10 @@ export function inOwnOrder(steps: readonly WorkStep[], { order, added }: OwnWork
   const natural = [...known.keys()];
   natural.forEach((id, at) => {
     if (ids.includes(id)) return;
-    const before = natural.slice(0, at).reverse().find((one) => ids.includes(one)); // prettier-ignore
+    const before = natural
+      .slice(0, at)
+      .reverse()
+      .find((one) => ids.includes(one));
     ids.splice(before === undefined ? 0 : ids.indexOf(before) + 1, 0, id);
   });
   return ids.flatMap((id) => known.get(id) ?? []);

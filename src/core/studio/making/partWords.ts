@@ -23,13 +23,20 @@ export function leanSentences({ leans, outline }: Part): Phrase[] {
   const said = new Map<string, Phrase>();
   for (const { edge, lean, least, greatest, word } of leans) {
     if (word === 'straight down') continue;
-    const [low, high] = [least, greatest].map((angle) => Math.abs(angle ?? lean)).sort((one, other) => one - other) as [number, number]; // prettier-ignore
+    const [low, high] = [least, greatest].map((angle) => Math.abs(angle ?? lean)).sort((one, other) => one - other) as [
+      number,
+      number,
+    ];
     const angle: Phrase =
       high - low > 2 ? [{ degrees: low }, ' to ', { degrees: high }] : [{ degrees: Math.abs(lean) }];
     const sentence: Phrase = ['Lean the knife ', ...angle, ` ${WAYS[word]} ${EDGES[edge]}.`];
     said.set(JSON.stringify(sentence), sentence);
   }
-  const told = leans.reduce((sum, { edge, from, to }) => sum + (edge === 'round' ? outline.length : (to - from + outline.length) % outline.length), 0); // prettier-ignore
+  const told = leans.reduce(
+    (sum, { edge, from, to }) =>
+      sum + (edge === 'round' ? outline.length : (to - from + outline.length) % outline.length),
+    0,
+  );
   const straight = told < outline.length || leans.some(({ word }) => word === 'straight down');
   const rest = said.size === 0 ? 'Cut straight down all round.' : 'Cut straight down along the other edges.';
   return [...said.values(), ...(straight ? [[rest]] : [])];

@@ -34,7 +34,17 @@ function slabSteps(
       id: `pat ${index}`,
       act: 'pat',
       title: several ? `Pat the lump for ${name}` : 'Pat the lump to shape',
-      says: [['Pat it to ', { mmPlain: lump.length }, ' × ', { mm: lump.width }, `, `, { mm: Math.max(PATTED, thickness) }, ' thick.']], // prettier-ignore
+      says: [
+        [
+          'Pat it to ',
+          { mmPlain: lump.length },
+          ' × ',
+          { mm: lump.width },
+          `, `,
+          { mm: Math.max(PATTED, thickness) },
+          ' thick.',
+        ],
+      ],
       tools: ['board'],
       until: 'Its shape is that of the slab, small: long for a long one, round for a round one.',
       minutes: 3,
@@ -45,8 +55,20 @@ function slabSteps(
       title: `Roll ${name}`,
       says: [
         ['Roll to ', { mm: thickness }, ': ', { mmPlain: length }, ' × ', { mm: width }, '.'],
-        ...(passes.length > 1 ? [['Go down by steps: ', ...passes.flatMap(({ to }, at): Phrase => [...(at > 0 ? [', then '] : []), { mm: to }]), '.']] : []), // prettier-ignore
-        [across > 0 ? 'Across first, then a quarter turn and along.' : 'From the middle out; a quarter turn and over after every few strokes.'], // prettier-ignore
+        ...(passes.length > 1
+          ? [
+              [
+                'Go down by steps: ',
+                ...passes.flatMap(({ to }, at): Phrase => [...(at > 0 ? [', then '] : []), { mm: to }]),
+                '.',
+              ],
+            ]
+          : []),
+        [
+          across > 0
+            ? 'Across first, then a quarter turn and along.'
+            : 'From the middle out; a quarter turn and over after every few strokes.',
+        ],
       ],
       tools: ['rolling pin or slab roller', 'thickness sticks', 'cloth'],
       until: 'The pin rides on both sticks without a bump, and the templates fit.',
@@ -102,7 +124,12 @@ function cutStep(part: Part): WorkStep {
 }
 
 /** From the bag to the cut parts. `cut` are the parts that are cut before forming. */
-export function slabWork(slabs: readonly SlabNeeded[], cut: readonly Part[], repeat: number | undefined, schools: Schools): WorkStep[] {
+export function slabWork(
+  slabs: readonly SlabNeeded[],
+  cut: readonly Part[],
+  repeat: number | undefined,
+  schools: Schools,
+): WorkStep[] {
   const pressed = repeat === undefined ? [] : [texture(repeat, schools.texture)];
   return [
     ...slabs.flatMap((slab, index) => slabSteps(slab, index, { several: slabs.length > 1, offered: schools.sticks })),
@@ -120,4 +147,4 @@ export function slabWork(slabs: readonly SlabNeeded[], cut: readonly Part[], rep
       minutes: 1,
     },
   ];
-} // prettier-ignore
+}

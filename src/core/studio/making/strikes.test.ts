@@ -1,6 +1,11 @@
 import { struckOut, type Strike } from './strikes.ts';
 
-const strike = (id: string, of: string, out: boolean, second: number): Strike => ({ id, of, out, at: new Date(1e12 + 1000 * second).toISOString() }); // prettier-ignore
+const strike = (id: string, of: string, out: boolean, second: number): Strike => ({
+  id,
+  of,
+  out,
+  at: new Date(1e12 + 1000 * second).toISOString(),
+});
 
 it.each<[string, Strike[], string[]]>([
   ['nothing', [], []],

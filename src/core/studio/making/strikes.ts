@@ -12,5 +12,7 @@ export interface Strike {
 
 /** The ids of all that is struck out; the last word on each counts. Nothing is ever taken away. */
 export function struckOut(strikes: readonly Strike[]): ReadonlySet<string> {
-  return new Set([...new Map(inOrder(strikes).map(({ of, out }) => [of, out]))].flatMap(([of, out]) => (out ? [of] : []))); // prettier-ignore
+  return new Set(
+    [...new Map(inOrder(strikes).map(({ of, out }) => [of, out]))].flatMap(([of, out]) => (out ? [of] : [])),
+  );
 }

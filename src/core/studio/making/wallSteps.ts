@@ -35,7 +35,10 @@ function seamSays({ seam, slab }: Target, joins: Schools['joins']): Phrase[] {
     case 'lap':
       return [[score], ['Lay one end ', { mm: seam.overlap }, ' over the other, up to the line, and press it thin.']];
     case 'half-lap':
-      return [[score], ['Thin both ends to half over ', { mm: seam.overlap }, ', up to the lines, and lay them over one another.']]; // prettier-ignore
+      return [
+        [score],
+        ['Thin both ends to half over ', { mm: seam.overlap }, ', up to the lines, and lay them over one another.'],
+      ];
     case 'cut-in-place':
       return [
         ['Wrap with ', { mm: seam.margin }, ' to spare at each end, then cut through both layers on a slant.'],
@@ -52,7 +55,12 @@ function bentSeam(target: Target, seams: number, schools: Schools): WorkStep {
     title: seams > 1 ? `Join the ${seams} seams` : 'Join the seam',
     says: [
       ...seamSays(target, schools.joins),
-      ['Press from both sides, a hand behind; ', schools.seam === 'rolled' ? 'then roll the seam on the table, a few passes.' : 'then paddle it against a hand or a stick inside.'], // prettier-ignore
+      [
+        'Press from both sides, a hand behind; ',
+        schools.seam === 'rolled'
+          ? 'then roll the seam on the table, a few passes.'
+          : 'then paddle it against a hand or a stick inside.',
+      ],
     ],
     part: 'wall',
     tools: ['scoring tool', 'brush', 'rib', ...(schools.seam === 'paddled' ? ['paddle'] : [])],
@@ -92,7 +100,11 @@ function foldedStrip(form: FacetForm, strip: Part | undefined, schools: Schools,
       id: 'grooves',
       act: 'cut',
       title: `Cut the ${grooves}`,
-      says: [['V-grooves along the fold lines, ', { degrees: groove }, ' from side to side.'], ...turned, ['Leave a skin that holds, about ', { mm: 1 }, '.']],
+      says: [
+        ['V-grooves along the fold lines, ', { degrees: groove }, ' from side to side.'],
+        ...turned,
+        ['Leave a skin that holds, about ', { mm: 1 }, '.'],
+      ],
       part,
       tools: ['bevel cutter or knife', 'ruler'],
       until: 'Straight, and nowhere cut through.',
@@ -113,7 +125,10 @@ function foldedStrip(form: FacetForm, strip: Part | undefined, schools: Schools,
       id: 'seam',
       act: 'join',
       title: 'Join the last corner',
-      says: [[`Score both ends in two directions and ${WETTED[schools.joins]}.`], ['Press them together and paddle the corner from outside against a stick; put a thin coil along it inside.']],
+      says: [
+        [`Score both ends in two directions and ${WETTED[schools.joins]}.`],
+        ['Press them together and paddle the corner from outside against a stick; put a thin coil along it inside.'],
+      ],
       part,
       tools: ['scoring tool', 'brush', 'stick', 'paddle'],
       until: 'This corner looks like the others.',
@@ -121,7 +136,7 @@ function foldedStrip(form: FacetForm, strip: Part | undefined, schools: Schools,
       minutes: 8,
     },
   ];
-} // prettier-ignore
+}
 
 /** Bending, standing up and closing the wall of any form that has one. */
 export function wallWork(target: Target, walls: readonly Part[], schools: Schools, groove?: number): WorkStep[] {
@@ -134,26 +149,61 @@ export function wallWork(target: Target, walls: readonly Part[], schools: School
   const wrap: WorkStep = {
     id: 'wrap',
     act: 'form',
-    title: sleeve ? 'Wrap the wall round the former' : pieces > 1 ? `Curl the ${pieces} pieces of the wall` : 'Curl the wall',
+    title: sleeve
+      ? 'Wrap the wall round the former'
+      : pieces > 1
+        ? `Curl the ${pieces} pieces of the wall`
+        : 'Curl the wall',
     says: sleeve
-      ? [['Paper sleeve first, ', { mm: form.sleeve }, ' thick, not past the end of the former of ', { mm: form.diameter }, '.'], ['Roll the former along the slab.']] // prettier-ignore
-      : [[target.slab.faceUp === 'inside' ? 'Curl it towards you: the face that lies up comes inside.' : 'Turn it over first: the face that lay up comes outside.'], [form.kind === 'loft' ? 'It bends at the corners; what is flat stays flat.' : 'Let the ends meet a little way off the table, then stand it up.']], // prettier-ignore
+      ? [
+          [
+            'Paper sleeve first, ',
+            { mm: form.sleeve },
+            ' thick, not past the end of the former of ',
+            { mm: form.diameter },
+            '.',
+          ],
+          ['Roll the former along the slab.'],
+        ]
+      : [
+          [
+            target.slab.faceUp === 'inside'
+              ? 'Curl it towards you: the face that lies up comes inside.'
+              : 'Turn it over first: the face that lay up comes outside.',
+          ],
+          [
+            form.kind === 'loft'
+              ? 'It bends at the corners; what is flat stays flat.'
+              : 'Let the ends meet a little way off the table, then stand it up.',
+          ],
+        ],
     part: walls[0]?.id ?? 'wall',
     tools: sleeve ? ['former', 'paper', 'tape'] : ['board'],
-    until: seam.kind === 'cut-in-place' ? 'The ends overlap evenly from foot to rim.' : 'The ends meet from foot to rim without a pull.',
+    until:
+      seam.kind === 'cut-in-place'
+        ? 'The ends overlap evenly from foot to rim.'
+        : 'The ends meet from foot to rim without a pull.',
     ...(sleeve && { caution: 'Do not heat plastic formers.' }),
     minutes: 4,
   };
   const bands = walls.length > 1 && form.kind === 'stack' ? walls.length : 1;
-  const stack: WorkStep[] = bands > 1 ? [{
-    id: 'stack',
-    act: 'join',
-    title: `Join the ${bands} bands`,
-    says: [[`Score both edges and ${WETTED[schools.joins]}.`], ['Set them on one another from the foot up, seams apart, and blend inside and out.']],
-    tools: ['scoring tool', 'brush', 'rib'],
-    until: 'It stands straight, seen from two sides.',
-    schools: WHY.joins,
-    minutes: 8 * (bands - 1),
-  }] : [];
+  const stack: WorkStep[] =
+    bands > 1
+      ? [
+          {
+            id: 'stack',
+            act: 'join',
+            title: `Join the ${bands} bands`,
+            says: [
+              [`Score both edges and ${WETTED[schools.joins]}.`],
+              ['Set them on one another from the foot up, seams apart, and blend inside and out.'],
+            ],
+            tools: ['scoring tool', 'brush', 'rib'],
+            until: 'It stands straight, seen from two sides.',
+            schools: WHY.joins,
+            minutes: 8 * (bands - 1),
+          },
+        ]
+      : [];
   return [wrap, bentSeam(target, pieces, schools), ...stack];
-} // prettier-ignore
+}

@@ -86,8 +86,9 @@ export const DEFAULT_SCHOOLS: Schools = {
 /** Why people do either, in one line. */
 export const WHY: Readonly<Record<Exclude<keyof Schools, 'sticks'>, string>> = {
   joins: 'Water is quick; slip fills a rough join and holds stiffer clay; soft clay needs neither and stays cleaner.',
-  texture: 'Pressed before cutting, the cut edge stays true; pressed after, the pattern can follow the edge, but the slab spreads.',
+  texture:
+    'Pressed before cutting, the cut edge stays true; pressed after, the pattern can follow the edge, but the slab spreads.',
   coil: 'A coil keeps the corner from leaking; a well-worked corner of soft clay holds without.',
   base: 'Cut to size, both dry alike and nothing is left over; traced, it fits a wall that came out a little different.',
   seam: 'Rolling on the table presses both faces at once; a paddle reaches into shapes that do not roll.',
-}; // prettier-ignore
+};

@@ -42,7 +42,10 @@ function doneOfSets(
  * piece of its set, the sets being the pieces by their numbers; at the last tick, or when a part was wetted after it, so that
  * its wait counts anew. A line that has another number of pieces by now is left out.
  */
-export function doneBlocks({ lines, laid }: Pick<KeptOrder, 'lines' | 'laid'>, makings: readonly OrderMaking[]): DoneBlock[] {
+export function doneBlocks(
+  { lines, laid }: Pick<KeptOrder, 'lines' | 'laid'>,
+  makings: readonly OrderMaking[],
+): DoneBlock[] {
   const kinds = makings.flatMap(({ pieces, marks }) => pieces.map((own, piece) => ({ ...own, piece, marks })));
   return lines.flatMap(({ design, count }, line) => {
     const earlier = lines.slice(0, line).filter((one) => one.design === design).length;
@@ -51,4 +54,4 @@ export function doneBlocks({ lines, laid }: Pick<KeptOrder, 'lines' | 'laid'>, m
     if (own?.count !== count || sets.reduce((sum, pieces) => sum + pieces, 0) !== count) return [];
     return doneOfSets(own, { line, piece: own.piece, sets, marks: own.marks });
   });
-} // prettier-ignore
+}

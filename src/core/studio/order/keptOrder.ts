@@ -73,9 +73,13 @@ export function checkOrder(order: KeptOrder): Fault[] {
     ...rangeFaults('air.temperature', order.air.temperature, AIR_LIMITS.temperature),
     ...rangeFaults('air.humidity', order.air.humidity, AIR_LIMITS.humidity),
     ...order.lines.flatMap(({ count }, index) => rangeFaults(`lines.${index}.count`, count, ORDER_LIMITS.count)),
-    ...rangeFaults('lines', order.lines.reduce((sum, { count }) => sum + count, 0), ORDER_LIMITS.pieces),
+    ...rangeFaults(
+      'lines',
+      order.lines.reduce((sum, { count }) => sum + count, 0),
+      ORDER_LIMITS.pieces,
+    ),
   ];
-} // prettier-ignore
+}
 
 /** An order as it was before, with what has been begun and done of it since: that is not undone with its plan. */
 export function withItsWork(then: KeptOrder, { makings, done }: KeptOrder): KeptOrder {
@@ -96,8 +100,38 @@ function briefly(text: string): string {
 }
 
 /** What an order is laid for, as a short text: everything that the plan depends on. */
-export const laidFor = ({ start, ready, week, once, bisque, glaze, glazing, load, pace, air, lines, held, done }: KeptOrder): string =>
-  briefly(JSON.stringify([start, ready, week, once, bisque, glaze, glazing, load, pace, air, lines.map(({ count, blocks, factors }) => [count, blocks, factors]), held, ...(done ? [done] : [])])); // prettier-ignore
+export const laidFor = ({
+  start,
+  ready,
+  week,
+  once,
+  bisque,
+  glaze,
+  glazing,
+  load,
+  pace,
+  air,
+  lines,
+  held,
+  done,
+}: KeptOrder): string =>
+  briefly(
+    JSON.stringify([
+      start,
+      ready,
+      week,
+      once,
+      bisque,
+      glaze,
+      glazing,
+      load,
+      pace,
+      air,
+      lines.map(({ count, blocks, factors }) => [count, blocks, factors]),
+      held,
+      ...(done ? [done] : []),
+    ]),
+  );
 
 /** The last minute of a day in local time, and its first (ms since 1970). */
 const momentOf = (day: string, end: boolean) => new Date(`${day}T${end ? '23:59' : '00:00'}`).getTime();
@@ -122,8 +156,19 @@ export function taskOf(order: KeptOrder, now: number, taken: readonly (readonly 
   const { done } = order;
   const behind = done ? [] : (order.laid?.blocks ?? []).filter((block) => block.start < now && sets[block.line]);
   const byHand = done ? order.held.filter((block) => block.start >= now) : order.held;
-  const held = new Map([...behind, ...byHand].map(({ line, set, block, start: at }) => [`${line} ${set} ${block}`, { line, set, block, start: at }])); // prettier-ignore
-  const firing = { once: order.once, bisque: 60 * order.bisque, glaze: 60 * order.glaze, load: order.load, glazing: order.glazing }; // prettier-ignore
+  const held = new Map(
+    [...behind, ...byHand].map(({ line, set, block, start: at }) => [
+      `${line} ${set} ${block}`,
+      { line, set, block, start: at },
+    ]),
+  );
+  const firing = {
+    once: order.once,
+    bisque: 60 * order.bisque,
+    glaze: 60 * order.glaze,
+    load: order.load,
+    glazing: order.glazing,
+  };
   return {
     lines: order.lines,
     start,

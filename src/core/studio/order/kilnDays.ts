@@ -69,10 +69,19 @@ export function lastMinutes(hours: readonly FreeHours[], by: number, minutes: nu
  * @param ready when the fired pieces are to be taken out (min)
  * @returns null when the hours do not reach so far back
  */
-export function kilnDays(hours: readonly FreeHours[], ready: number, { pieces, ...firing }: Firing & { pieces: number }): KilnDays | null {
+export function kilnDays(
+  hours: readonly FreeHours[],
+  ready: number,
+  { pieces, ...firing }: Firing & { pieces: number },
+): KilnDays | null {
   const fired = (kind: 'bisque' | 'glaze', by: number): KilnStretch[] | null => {
     const load = lastFit(hours, by - firing[kind], firing.load);
-    return load && [{ kind: `load ${kind}`, from: load[0], to: load[1] }, { kind, from: load[1], to: load[1] + firing[kind] }];
+    return (
+      load && [
+        { kind: `load ${kind}`, from: load[0], to: load[1] },
+        { kind, from: load[1], to: load[1] + firing[kind] },
+      ]
+    );
   };
   const glaze = fired('glaze', ready);
   if (!glaze?.[0]) return null;
@@ -83,4 +92,4 @@ export function kilnDays(hours: readonly FreeHours[], ready: number, { pieces, .
   if (!bisque?.[0]) return null;
   const brushed = glazing.map(([from, to]): KilnStretch => ({ kind: 'glazing', from, to }));
   return { stretches: [...bisque, ...brushed, ...glaze], dryBy: bisque[0].from };
-} // prettier-ignore
+}

@@ -59,16 +59,21 @@ function groundsOf(task: OrderTask, stretch: number): { grounds: Ground[]; never
       never.push({ kind: 'never-dry', line, block: waits.never });
       continue;
     }
-    const sizes = Array.from({ length: Math.min(LARGEST, own.count) }, (_, index) => Math.min(LARGEST, own.count) - index);
+    const sizes = Array.from(
+      { length: Math.min(LARGEST, own.count) },
+      (_, index) => Math.min(LARGEST, own.count) - index,
+    );
     const most = sizes.find((pieces) => setSteps(own.blocks, waits, { pieces, pace: task.pace, stretch }));
     if (most !== undefined) grounds.push({ line, count: own.count, blocks: own.blocks, waits, most });
     else {
-      const long = own.blocks.reduce((worst, block) => (blockMinutes(block, 1, 1) > blockMinutes(worst, 1, 1) ? block : worst));
+      const long = own.blocks.reduce((worst, block) =>
+        blockMinutes(block, 1, 1) > blockMinutes(worst, 1, 1) ? block : worst,
+      );
       never.push({ kind: 'stretch', line, block: long.id, minutes: blockMinutes(long, 1, task.pace), stretch });
     }
   }
   return { grounds, never };
-} // prettier-ignore
+}
 
 /** One set as a job of a plan. */
 interface SetJob extends PlanJob {
@@ -82,7 +87,8 @@ function jobsOf(
   grounds: readonly Ground[],
   { sets, dryBy, stretch }: { sets: readonly (readonly number[])[]; dryBy: number; stretch: number },
 ): SetJob[] {
-  const heldAt = (line: number, set: number, block: string) => task.held.find((one) => one.line === line && one.set === set && one.block === block); // prettier-ignore
+  const heldAt = (line: number, set: number, block: string) =>
+    task.held.find((one) => one.line === line && one.set === set && one.block === block);
   return grounds.flatMap(({ line, blocks, waits }) =>
     (sets[line] ?? []).flatMap((pieces, index): SetJob[] => {
       const steps = setSteps(blocks, waits, { pieces, pace: task.pace, stretch });
@@ -113,19 +119,26 @@ function jobsOf(
 function waitedTooLong(task: OrderTask, jobs: readonly SetJob[], left: readonly string[]): NoWay[] {
   const now = (task.now - task.start) / MINUTE;
   const found = new Map<string, NoWay & { kind: 'waited' }>();
-  for (const { id, line, pieces, steps: [done, next] } of jobs) {
+  for (const {
+    id,
+    line,
+    pieces,
+    steps: [done, next],
+  } of jobs) {
     const latest = (done?.at ?? Infinity) + (done?.minutes ?? 0) + (next?.most ?? Infinity);
     if (!next || !left.includes(id) || latest >= now) continue;
     const known = found.get(`${line} ${next.id}`)?.pieces ?? 0;
     found.set(`${line} ${next.id}`, { kind: 'waited', line, block: next.id, pieces: known + pieces });
   }
   return [...found.values()];
-} // prettier-ignore
+}
 
 /** Minutes that pieces are late in all, and pieces left out. */
 function troubleOf(jobs: readonly SetJob[], { steps, left }: Plan): readonly [number, number] {
   const out = jobs.filter(({ id }) => left.includes(id)).reduce((sum, { pieces }) => sum + pieces, 0);
-  const late = jobs.map(({ id, due }) => Math.max(0, ...steps.filter(({ job }) => job === id).map(({ end }) => end - (due ?? Infinity)))); // prettier-ignore
+  const late = jobs.map(({ id, due }) =>
+    Math.max(0, ...steps.filter(({ job }) => job === id).map(({ end }) => end - (due ?? Infinity))),
+  );
   return [out, late.reduce((sum, minutes) => sum + minutes, 0)];
 }
 
@@ -162,10 +175,12 @@ const NOTHING: Plan = { steps: [], end: 0, late: [], left: [] };
 /** Hours for the work, as minutes from its start: without what is taken and what the kiln asks of the hands. */
 function hoursFor(task: OrderTask, kiln: readonly KilnStretch[]): FreeHours[] {
   const minutes = (ms: number) => (ms - task.start) / MINUTE;
-  const hands = kiln.filter(({ kind }) => kind !== 'bisque' && kind !== 'glaze').map(({ from, to }) => [from, to] as const);
+  const hands = kiln
+    .filter(({ kind }) => kind !== 'bisque' && kind !== 'glaze')
+    .map(({ from, to }) => [from, to] as const);
   const all = weekHours(task.week, task.start, Math.max(task.start, task.ready) + AFTER);
   return freeOf(all, [...task.taken.map(([from, to]) => [minutes(from), minutes(to)] as const), ...hands]);
-} // prettier-ignore
+}
 
 /** How an order is laid: the best way that is found, or the first that is in time. */
 export interface OrderRun extends PlanRun {
@@ -173,7 +188,11 @@ export interface OrderRun extends PlanRun {
 }
 
 /** The way of cutting the lines into sets that gives least trouble, laid. */
-function bestSets(task: OrderTask, tries: ReturnType<typeof setsToTry>, { lay, run }: { lay: (sets: Tried['sets'], how: PlanRun) => Tried; run: OrderRun }): Tried {
+function bestSets(
+  task: OrderTask,
+  tries: ReturnType<typeof setsToTry>,
+  { lay, run }: { lay: (sets: Tried['sets'], how: PlanRun) => Tried; run: OrderRun },
+): Tried {
   const inTime = ({ trouble }: Tried) => trouble.every((amount) => amount === 0);
   const rounds = Math.min(FIRST_ROUNDS, run.rounds ?? FIRST_ROUNDS);
   let best: Tried | null = null;
@@ -186,7 +205,7 @@ function bestSets(task: OrderTask, tries: ReturnType<typeof setsToTry>, { lay, r
   if (inTime(first)) return first;
   const again = lay(first.sets, run);
   return lessTrouble(again, first) < 0 ? again : first;
-} // prettier-ignore
+}
 
 /**
  * Lays an order on the calendar: firing, glazing and bisque backwards from when it has to be ready, and making and drying
@@ -239,7 +258,8 @@ function told(
     const start = at - Math.round(blockMinutes(own, pieces, task.pace) * MINUTE);
     return [{ line, set, block, pieces, start, end: at, held: false, done: true }];
   });
-  const piecesOf = (ids: readonly string[], line: number) => jobs.filter((job) => job.line === line && ids.includes(job.id)).reduce((sum, job) => sum + job.pieces, 0); // prettier-ignore
+  const piecesOf = (ids: readonly string[], line: number) =>
+    jobs.filter((job) => job.line === line && ids.includes(job.id)).reduce((sum, job) => sum + job.pieces, 0);
   const laid = (line: number) => jobs.filter((job) => job.line === line).reduce((sum, job) => sum + job.pieces, 0);
   return {
     ...rest,

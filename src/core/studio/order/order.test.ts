@@ -14,7 +14,9 @@ const lay = (change: Partial<OrderTask> = {}) => layOrder(order(change), { rando
 
 describe('blocks of an order of work', () => {
   it('are what is done between its waits, with all of its minutes, ending at the kiln', () => {
-    expect(blocksOf(CUP).map(({ id, title, once, each, waits }) => [id, title, once, each, waits?.until ?? null])).toEqual([
+    expect(
+      blocksOf(CUP).map(({ id, title, once, each, waits }) => [id, title, once, each, waits?.until ?? null]),
+    ).toEqual([
       ['roll', 'Do roll … Do cut', 12, 6, null],
       ['wrap', 'Do wrap … Do rim', 0, 27, 'opens'],
       ['turn 2', 'Uncover and turn over', 0, 1, 'leatherHard'],
@@ -22,7 +24,7 @@ describe('blocks of an order of work', () => {
     ]);
     expect(blocksOf([step('cut', 4)])).toHaveLength(1);
     expect(blocksOf([])).toEqual([]);
-  }); // prettier-ignore
+  });
 });
 
 describe('a set of pieces', () => {
@@ -31,14 +33,20 @@ describe('a set of pieces', () => {
     let placed = 0;
     for (let index = 0; index < 500; index += 1) {
       const block = (each: number, once: number): WorkBlock => ({ id: 'b', title: '', once, each, waits: null });
-      const [one, two] = [block(1 + 30 * random(), 20 * random()), block(1 + 30 * random(), random() < 0.5 ? 0 : 20 * random())]; // prettier-ignore
+      const [one, two] = [
+        block(1 + 30 * random(), 20 * random()),
+        block(1 + 30 * random(), random() < 0.5 ? 0 : 20 * random()),
+      ];
       const [pieces, pace] = [1 + Math.floor(9 * random()), 0.5 + random()];
       const [opens, length] = [200 * random(), 300 * random()];
       const found = setStep(two, { before: { block: one, wait: { opens, closes: opens + length } }, pieces, pace });
       const ended = piecesOf(one, { start: 0, pieces, pace });
       const waits = (gap: number) =>
-        piecesOf(two, { start: blockMinutes(one, pieces, pace) + gap, pieces, pace }).map(([begun], place) => begun - (ended[place]?.[1] ?? 0)); // prettier-ignore
-      const right = (gap: number) => waits(gap).every((minutes) => minutes >= opens - 1e-6 && minutes <= opens + length + 1e-6); // prettier-ignore
+        piecesOf(two, { start: blockMinutes(one, pieces, pace) + gap, pieces, pace }).map(
+          ([begun], place) => begun - (ended[place]?.[1] ?? 0),
+        );
+      const right = (gap: number) =>
+        waits(gap).every((minutes) => minutes >= opens - 1e-6 && minutes <= opens + length + 1e-6);
       if (found) {
         placed += 1;
         expect([found.least, found.most ?? 0].map(right)).toEqual([true, true]);
@@ -96,10 +104,31 @@ describe('days of the kiln', () => {
     expect(kilnDays(hours, ready, { ...FIRING, once: true, pieces: 30 })?.stretches).toHaveLength(2);
     expect(kilnDays(hours, 2000, { ...FIRING, pieces: 30 })).toBeNull();
     expect(kilnDays([], ready, { ...FIRING, pieces: 30 })).toBeNull();
-    expect(lastFit([[0, 60], [100, 120]], 150, 30)).toEqual([30, 60]);
-    expect(lastMinutes([[0, 60], [100, 120]], 110, 30)).toEqual([[40, 60], [100, 110]]);
+    expect(
+      lastFit(
+        [
+          [0, 60],
+          [100, 120],
+        ],
+        150,
+        30,
+      ),
+    ).toEqual([30, 60]);
+    expect(
+      lastMinutes(
+        [
+          [0, 60],
+          [100, 120],
+        ],
+        110,
+        30,
+      ),
+    ).toEqual([
+      [40, 60],
+      [100, 110],
+    ]);
     expect(lastMinutes([[0, 20]], 110, 30)).toBeNull();
-  }); // prettier-ignore
+  });
 });
 
 describe('an order', () => {
@@ -112,7 +141,11 @@ describe('an order', () => {
 
   it('rolls the second set while the first stiffens', () => {
     const { blocks } = lay({ lines: [{ count: 3, blocks: blocksOf(CUP) }], sets: [[1, 1, 1]] });
-    const starts = (block: string) => blocks.filter((one) => one.block === block).map(({ start }) => start).sort(); // prettier-ignore
+    const starts = (block: string) =>
+      blocks
+        .filter((one) => one.block === block)
+        .map(({ start }) => start)
+        .sort();
     expect(starts('roll').filter((start) => start < (starts('wrap')[0] ?? 0))).toHaveLength(3);
   });
 
@@ -120,12 +153,28 @@ describe('an order', () => {
     const random = seeded(19);
     for (let index = 0; index < 40; index += 1) {
       const task = order({
-        lines: [{ count: 1 + Math.floor(20 * random()), blocks: blocksOf(CUP), factors: { cloth: 0.7 + random(), open: 0.9 } }, { count: 1 + Math.floor(20 * random()), blocks: blocksOf([step('roll', 20, { act: 'roll' }), step('cut', 4 + 10 * random()), wait('stiffen', 'opens', 3 + 6 * random()), step('wrap', 10 + 50 * random()), wait('dry', 'dry')]) }],
+        lines: [
+          {
+            count: 1 + Math.floor(20 * random()),
+            blocks: blocksOf(CUP),
+            factors: { cloth: 0.7 + random(), open: 0.9 },
+          },
+          {
+            count: 1 + Math.floor(20 * random()),
+            blocks: blocksOf([
+              step('roll', 20, { act: 'roll' }),
+              step('cut', 4 + 10 * random()),
+              wait('stiffen', 'opens', 3 + 6 * random()),
+              step('wrap', 10 + 50 * random()),
+              wait('dry', 'dry'),
+            ]),
+          },
+        ],
         ready: day(3 + Math.floor(25 * random())),
         pace: 0.6 + random(),
         week: USUAL_WEEK.filter(() => random() < 0.7),
         taken: [[day(1, 9), day(1, 11)]],
-      }); // prettier-ignore
+      });
       expect(broken(task, layOrder(task, { random: seeded(index), rounds: 40 }))).toEqual([]);
     }
   });
@@ -141,13 +190,33 @@ describe('an order', () => {
   });
 
   it.each<[string, Partial<OrderTask>, Partial<LaidOrder>]>([
-    ['says that a block is longer than any stretch', { week: [{ day: 1, from: 600, to: 610 }], firing: { ...FIRING, load: 5, glazing: 0.1 } }, { left: [12, 18], never: [{ kind: 'stretch', line: 0, block: 'wrap', minutes: 27, stretch: 10 }, { kind: 'stretch', line: 1, block: 'wrap', minutes: 27, stretch: 10 }] }],
-    ['says that nothing dries in wet air', { air: { ...ROOM, humidity: 1 } }, { left: [12, 18], never: [{ kind: 'never-dry', line: 0, block: 'wrap' }, { kind: 'never-dry', line: 1, block: 'wrap' }] }],
+    [
+      'says that a block is longer than any stretch',
+      { week: [{ day: 1, from: 600, to: 610 }], firing: { ...FIRING, load: 5, glazing: 0.1 } },
+      {
+        left: [12, 18],
+        never: [
+          { kind: 'stretch', line: 0, block: 'wrap', minutes: 27, stretch: 10 },
+          { kind: 'stretch', line: 1, block: 'wrap', minutes: 27, stretch: 10 },
+        ],
+      },
+    ],
+    [
+      'says that nothing dries in wet air',
+      { air: { ...ROOM, humidity: 1 } },
+      {
+        left: [12, 18],
+        never: [
+          { kind: 'never-dry', line: 0, block: 'wrap' },
+          { kind: 'never-dry', line: 1, block: 'wrap' },
+        ],
+      },
+    ],
     ['says that there is no time to fire', { ready: day(1) }, { dryBy: null, left: [12, 18], blocks: [] }],
     ['is empty without lines', { lines: [] }, { blocks: [], late: [], left: [] }],
   ])('%s', (_, change, wanted) => {
     expect(lay(change)).toMatchObject(wanted);
-  }); // prettier-ignore
+  });
 });
 
 describe('what helps', () => {
@@ -159,10 +228,15 @@ describe('what helps', () => {
     expect(helps.map(({ kind }) => kind)).toEqual(expect.arrayContaining(['start', 'fewer', 'ready']));
     for (const help of helps) {
       const change: Partial<OrderTask> =
-        help.kind === 'fewer' ? { lines: task.lines.map((line, index) => ({ ...line, count: help.counts[index] ?? 0 })) }
-        : help.kind === 'air' ? { air: { ...task.air, speed: help.speed } }
-        : help.kind === 'hours' ? { week: task.week.map((own) => ({ ...own, to: own.to + help.minutes })) }
-        : help.kind === 'start' ? { start: help.start } : { ready: help.ready }; // prettier-ignore
+        help.kind === 'fewer'
+          ? { lines: task.lines.map((line, index) => ({ ...line, count: help.counts[index] ?? 0 })) }
+          : help.kind === 'air'
+            ? { air: { ...task.air, speed: help.speed } }
+            : help.kind === 'hours'
+              ? { week: task.week.map((own) => ({ ...own, to: own.to + help.minutes })) }
+              : help.kind === 'start'
+                ? { start: help.start }
+                : { ready: help.ready };
       expect([help.kind, makesIt(layOrder({ ...task, ...change }, { random: seeded(3), rounds: 300 }))]).toEqual([
         help.kind,
         true,

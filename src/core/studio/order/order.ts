@@ -62,11 +62,17 @@ export interface LaidBlock extends HeldBlock {
 /** Why pieces of a line cannot be laid at all. */
 export type NoWay =
   /** A block takes longer than the longest stretch of the week. */
-  | { readonly kind: 'stretch'; readonly line: number; readonly block: string; readonly minutes: number; readonly stretch: number }
+  | {
+      readonly kind: 'stretch';
+      readonly line: number;
+      readonly block: string;
+      readonly minutes: number;
+      readonly stretch: number;
+    }
   /** So many pieces have waited longer than their window for the block allows. */
   | { readonly kind: 'waited'; readonly line: number; readonly block: string; readonly pieces: number }
   /** In this air a wait never ends. */
-  | { readonly kind: 'never-dry'; readonly line: number; readonly block: string }; // prettier-ignore
+  | { readonly kind: 'never-dry'; readonly line: number; readonly block: string };
 
 /** An order on the calendar. */
 export interface LaidOrder {

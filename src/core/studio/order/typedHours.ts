@@ -35,4 +35,7 @@ const clock = (minutes: number) => {
 
 /** The hours of a day as they are shown. */
 export const hoursText = (week: readonly DayHours[], day: number): string =>
-  week.filter((own) => own.day === day).map(({ from, to }) => `${clock(from)}–${clock(to)}`).join(', '); // prettier-ignore
+  week
+    .filter((own) => own.day === day)
+    .map(({ from, to }) => `${clock(from)}–${clock(to)}`)
+    .join(', ');

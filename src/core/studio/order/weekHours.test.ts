@@ -8,7 +8,10 @@ function toldIn(zone: string): string[] {
     const clock = (minutes) => { const at = new Date(from + minutes * 60000); return [(at.getDay() + 6) % 7, at.getHours(), at.getMinutes()].join(':'); };
     for (const hours of weekHours(USUAL_WEEK, from, new Date(2028, 0, 3).getTime())) console.log(hours.map(clock).join(' to '));
   `;
-  const told = execFileSync(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', work], { env: { ...process.env, TZ: zone }, encoding: 'utf8' }); // prettier-ignore
+  const told = execFileSync(process.execPath, ['--import', 'tsx', '--input-type=module', '-e', work], {
+    env: { ...process.env, TZ: zone },
+    encoding: 'utf8',
+  });
   return told.trim().split('\n');
 }
 

@@ -39,8 +39,11 @@ export function shared(counts: readonly number[], pieces: number): number[] {
   const all = counts.reduce((sum, count) => sum + count, 0);
   const exact = counts.map((count) => (count * pieces) / all);
   const found = exact.map(Math.floor);
-  const over = exact.map((value, line) => ({ line, rest: value - Math.floor(value) })).sort((one, other) => other.rest - one.rest || one.line - other.line); // prettier-ignore
-  for (const { line } of over.slice(0, pieces - found.reduce((sum, count) => sum + count, 0))) found[line] = (found[line] ?? 0) + 1; // prettier-ignore
+  const over = exact
+    .map((value, line) => ({ line, rest: value - Math.floor(value) }))
+    .sort((one, other) => other.rest - one.rest || one.line - other.line);
+  for (const { line } of over.slice(0, pieces - found.reduce((sum, count) => sum + count, 0)))
+    found[line] = (found[line] ?? 0) + 1;
   return found;
 }
 
@@ -69,17 +72,22 @@ export function whatHelps(task: OrderTask, now: number, { random, going = () => 
   const earlier = Math.floor((task.start - now) / DAY);
   const days = leastThat(earlier, (value) => fits({ start: daysOn(task.start, -value) }));
   if (days !== null) helps.push({ kind: 'start', start: daysOn(task.start, -days) });
-  const speeds: readonly AirSpeed[] = task.air.speed === 'still' ? ['moving', 'fan'] : task.air.speed === 'moving' ? ['fan'] : []; // prettier-ignore
+  const speeds: readonly AirSpeed[] =
+    task.air.speed === 'still' ? ['moving', 'fan'] : task.air.speed === 'moving' ? ['fan'] : [];
   const speed = speeds.find((one) => fits({ air: { ...task.air, speed: one } }));
   if (speed) helps.push({ kind: 'air', speed });
-  const minutes = LONGER.find((more) => fits({ week: task.week.map(({ day, from, to }) => ({ day, from, to: Math.min(24 * 60, to + more) })) })); // prettier-ignore
+  const minutes = LONGER.find((more) =>
+    fits({ week: task.week.map(({ day, from, to }) => ({ day, from, to: Math.min(24 * 60, to + more) })) }),
+  );
   if (minutes !== undefined) helps.push({ kind: 'hours', minutes });
   const counts = task.lines.map(({ count }) => count);
   const all = counts.reduce((sum, count) => sum + count, 0);
   const withCounts = (pieces: number) => shared(counts, pieces);
   const fewer = (gone: number) => {
     const some = withCounts(all - gone);
-    return fits({ lines: task.lines.map((line, index) => ({ ...line, count: some[index] ?? 0 })).filter(({ count }) => count > 0) }); // prettier-ignore
+    return fits({
+      lines: task.lines.map((line, index) => ({ ...line, count: some[index] ?? 0 })).filter(({ count }) => count > 0),
+    });
   };
   const gone = begun ? null : leastThat(all - 1, fewer);
   if (gone !== null) helps.push({ kind: 'fewer', counts: withCounts(all - gone) });

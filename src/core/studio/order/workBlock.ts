@@ -22,7 +22,8 @@ const CARRY = 2;
 const titleOf = (acts: readonly WorkStep[]) => [...new Set([acts[0]?.title, acts.at(-1)?.title])].join(' … ');
 
 function blockOf(acts: readonly WorkStep[], waits: Waiting | null): WorkBlock {
-  const minutesOf = (slab: boolean) => acts.filter(({ act }) => SLAB_ACTS.has(act) === slab).reduce((sum, { minutes }) => sum + minutes, 0); // prettier-ignore
+  const minutesOf = (slab: boolean) =>
+    acts.filter(({ act }) => SLAB_ACTS.has(act) === slab).reduce((sum, { minutes }) => sum + minutes, 0);
   return { id: acts[0]?.id ?? '', title: titleOf(acts), once: minutesOf(true), each: minutesOf(false), waits };
 }
 

@@ -105,7 +105,9 @@ export class PlanTable {
   }
 
   private drafted(order: readonly number[], starts: Float64Array): Draft {
-    const ends = order.filter((step) => step === this.lastOf(this.owner[step] as number)).map((step) => [this.owner[step] as number, this.stop(starts, step)] as const); // prettier-ignore
+    const ends = order
+      .filter((step) => step === this.lastOf(this.owner[step] as number))
+      .map((step) => [this.owner[step] as number, this.stop(starts, step)] as const);
     return { order, starts, cost: this.cost(ends) };
   }
 
@@ -141,7 +143,9 @@ export class PlanTable {
       const steps = this.stepsOf(piece);
       const hours = this.gaps(now);
       earliest({ ...this.acts, hours, own: this.ownHours(hours) }, steps, starts);
-      const order = [...now.order, ...steps].sort((one, other) => (starts[one] as number) - (starts[other] as number) || one - other); // prettier-ignore
+      const order = [...now.order, ...steps].sort(
+        (one, other) => (starts[one] as number) - (starts[other] as number) || one - other,
+      );
       now = this.drafted(order, starts);
     }
     return this.settled(now.order) ?? now;
@@ -164,15 +168,21 @@ export class PlanTable {
 
   /** A draft as it is told: what is left out makes room. */
   told(draft: Draft): Plan {
-    const out = new Set(this.jobs.map((_, piece) => piece).filter((piece) => this.stop(draft.starts, this.lastOf(piece)) > this.close + SAME)); // prettier-ignore
-    const { order, starts, cost } = this.settled(draft.order.filter((step) => !out.has(this.owner[step] as number))) ?? draft; // prettier-ignore
+    const out = new Set(
+      this.jobs
+        .map((_, piece) => piece)
+        .filter((piece) => this.stop(draft.starts, this.lastOf(piece)) > this.close + SAME),
+    );
+    const { order, starts, cost } =
+      this.settled(draft.order.filter((step) => !out.has(this.owner[step] as number))) ?? draft;
     const steps = order.map((step) => {
       const piece = this.owner[step] as number;
       const job = this.jobs[piece] as PlanJob;
       const id = job.steps[step - (this.firsts[piece] as number)]?.id ?? '';
       return { job: job.id, step: id, start: starts[step] as number, end: this.stop(starts, step) };
     });
-    const isLate = ({ due }: PlanJob, piece: number) => due !== null && !out.has(piece) && this.stop(starts, this.lastOf(piece)) > due + SAME; // prettier-ignore
+    const isLate = ({ due }: PlanJob, piece: number) =>
+      due !== null && !out.has(piece) && this.stop(starts, this.lastOf(piece)) > due + SAME;
     return {
       steps,
       end: cost[2],

@@ -69,12 +69,16 @@ export function earliest(acts: Acts, order: ArrayLike<number>, starts: Float64Ar
   for (let at = known; at < order.length; at += 1) starts[order[at] as number] = first;
   let dirty = known;
   for (let round = 0; round < PASSES; round += 1) {
-    let free = dirty > 0 ? (starts[order[dirty - 1] as number] as number) + (minutes[order[dirty - 1] as number] as number) : first; // prettier-ignore
+    let free =
+      dirty > 0
+        ? (starts[order[dirty - 1] as number] as number) + (minutes[order[dirty - 1] as number] as number)
+        : first;
     for (let at = dirty; at < order.length; at += 1) {
       const step = order[at] as number;
       const previous = before[step] as number;
       let from = Math.max(free, starts[step] as number);
-      if (previous >= 0) from = Math.max(from, (starts[previous] as number) + (minutes[previous] as number) + (least[step] as number)); // prettier-ignore
+      if (previous >= 0)
+        from = Math.max(from, (starts[previous] as number) + (minutes[previous] as number) + (least[step] as number));
       const start = fitsFrom(hoursOf(acts, step), from, minutes[step] as number);
       if (start === Infinity) return false;
       starts[step] = start;

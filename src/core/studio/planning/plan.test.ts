@@ -14,23 +14,28 @@ function broken({ hours, jobs }: PlanTask, { steps, end, left, late }: Plan): st
     job.steps.forEach(({ id, minutes, least, most, at: heldAt }, at) => {
       const step = own.find((one) => one.step === id);
       if (!step) return;
-      if (Math.abs(step.end - step.start - minutes) > 1e-6) found.push(`${job.id} ${id} takes ${step.end - step.start}`);
-      if (heldAt !== undefined && Math.abs(step.start - heldAt) > 1e-6) found.push(`${job.id} ${id} has left its minute`);
-      if (heldAt === undefined && !free.some(([from, to]) => from <= step.start + 1e-6 && step.end <= to + 1e-6)) found.push(`${job.id} ${id} is out of hours`);
+      if (Math.abs(step.end - step.start - minutes) > 1e-6)
+        found.push(`${job.id} ${id} takes ${step.end - step.start}`);
+      if (heldAt !== undefined && Math.abs(step.start - heldAt) > 1e-6)
+        found.push(`${job.id} ${id} has left its minute`);
+      if (heldAt === undefined && !free.some(([from, to]) => from <= step.start + 1e-6 && step.end <= to + 1e-6))
+        found.push(`${job.id} ${id} is out of hours`);
       const before = own.find((one) => one.step === job.steps[at - 1]?.id);
       if (before && step.start < before.end + least - 1e-6) found.push(`${job.id} ${id} is too early`);
       if (before && most !== null && step.start > before.end + most + 1e-6) found.push(`${job.id} ${id} is too late`);
     });
     const stop = Math.max(...own.map((step) => step.end));
-    if (own.length > 0 && late.includes(job.id) !== (job.due !== null && stop > job.due + 1e-6)) found.push(`${job.id} is late or not`);
+    if (own.length > 0 && late.includes(job.id) !== (job.due !== null && stop > job.due + 1e-6))
+      found.push(`${job.id} is late or not`);
   }
   const order = [...steps].sort((one, other) => one.start - other.start);
   order.slice(1).forEach((step, at) => {
     if (step.start < (order[at]?.end ?? 0) - 1e-6) found.push(`${step.job} ${step.step} takes a third hand`);
   });
-  if (steps.length > 0 && Math.abs(Math.max(...steps.map((step) => step.end)) - end) > 1e-6) found.push('the end is another');
+  if (steps.length > 0 && Math.abs(Math.max(...steps.map((step) => step.end)) - end) > 1e-6)
+    found.push('the end is another');
   return found;
-} // prettier-ignore
+}
 
 const job = (id: string, steps: readonly (readonly [number, number, number | null])[], due: number | null = null) => ({
   id,
@@ -44,7 +49,10 @@ describe('a plan', () => {
     const random = seeded(11);
     for (let index = 0; index < 60; index += 1) {
       const made = madeUpTask(random, 1 + Math.floor(12 * random()), 1 + Math.floor(4 * random()));
-      const task = { ...made, jobs: made.jobs.map((one) => (random() < 0.4 ? { ...one, due: Math.round(4000 * random()) } : one)) }; // prettier-ignore
+      const task = {
+        ...made,
+        jobs: made.jobs.map((one) => (random() < 0.4 ? { ...one, due: Math.round(4000 * random()) } : one)),
+      };
       expect(broken(task, layPlan(task, { random: seeded(index), rounds: 120 }))).toEqual([]);
     }
   });
@@ -67,22 +75,67 @@ describe('a plan', () => {
   });
 
   it('rolls the second set while the first stiffens', () => {
-    const { end } = lay({ hours: [[0, 1000]], jobs: [job('a', [[30, 0, null], [20, 60, 120]]), job('b', [[30, 0, null], [20, 60, 120]])] }); // prettier-ignore
+    const { end } = lay({
+      hours: [[0, 1000]],
+      jobs: [
+        job('a', [
+          [30, 0, null],
+          [20, 60, 120],
+        ]),
+        job('b', [
+          [30, 0, null],
+          [20, 60, 120],
+        ]),
+      ],
+    });
     expect(end).toBe(140);
   });
 
   it.each<[string, PlanTask, Partial<Plan>]>([
-    ['leaves out what no hour can take, and no more', { hours: [[0, 60]], jobs: [job('long', [[90, 0, null]]), job('short', [[20, 0, null]])] }, { left: ['long'], end: 20 }],
-    ['puts what is due first', { hours: [[0, 200]], jobs: [job('a', [[60, 0, null]]), job('b', [[60, 0, null]], 60)] }, { late: [], end: 120 }],
+    [
+      'leaves out what no hour can take, and no more',
+      { hours: [[0, 60]], jobs: [job('long', [[90, 0, null]]), job('short', [[20, 0, null]])] },
+      { left: ['long'], end: 20 },
+    ],
+    [
+      'puts what is due first',
+      { hours: [[0, 200]], jobs: [job('a', [[60, 0, null]]), job('b', [[60, 0, null]], 60)] },
+      { late: [], end: 120 },
+    ],
     ['says what is late', { hours: [[100, 200]], jobs: [job('a', [[60, 0, null]], 150)] }, { late: ['a'], end: 160 }],
-    ['puts a first step off where the next could not follow in time', { hours: [[0, 30], [1000, 1100]], jobs: [job('a', [[20, 0, null], [20, 15, 60]])] }, { end: 1055, left: [] }],
-    ['joins hours that touch', { hours: [[30, 60], [0, 30]], jobs: [job('a', [[50, 0, null]])] }, { end: 50, left: [] }],
+    [
+      'puts a first step off where the next could not follow in time',
+      {
+        hours: [
+          [0, 30],
+          [1000, 1100],
+        ],
+        jobs: [
+          job('a', [
+            [20, 0, null],
+            [20, 15, 60],
+          ]),
+        ],
+      },
+      { end: 1055, left: [] },
+    ],
+    [
+      'joins hours that touch',
+      {
+        hours: [
+          [30, 60],
+          [0, 30],
+        ],
+        jobs: [job('a', [[50, 0, null]])],
+      },
+      { end: 50, left: [] },
+    ],
     ['is empty without pieces', { hours: [[0, 10]], jobs: [] }, { steps: [], end: 0, late: [], left: [] }],
   ])('%s', (_, task, wanted) => {
     const plan = lay(task);
     expect(plan).toMatchObject(wanted);
     expect(broken(task, plan)).toEqual([]);
-  }); // prettier-ignore
+  });
 
   it('keeps what is held where it is, in a plan or not, and lays the rest round it, for 60 tasks', () => {
     const random = seeded(31);
@@ -117,7 +170,10 @@ describe('a plan', () => {
       { end: 80, left: ['a'] },
     ],
   ])('%s', (_, at, wanted) => {
-    const held = job('a', [[30, 0, null], [20, 60, null]]); // prettier-ignore
+    const held = job('a', [
+      [30, 0, null],
+      [20, 60, null],
+    ]);
     const steps = held.steps.map((step, place) => (place === 1 ? { ...step, at } : step));
     const task = { hours: [[0, 1000]] as const, jobs: [{ ...held, steps }, job('b', [[50, 0, null]])] };
     const plan = lay(task);

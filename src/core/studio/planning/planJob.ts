@@ -56,7 +56,10 @@ function without([from, to]: FreeHours, [start, end]: FreeHours): FreeHours[] {
 
 /** Hours without those that are taken already. */
 export function freeOf(hours: readonly FreeHours[], taken: readonly FreeHours[]): FreeHours[] {
-  return joinedHours(taken).reduce<FreeHours[]>((left, one) => left.flatMap((free) => without(free, one)), joinedHours(hours)); // prettier-ignore
+  return joinedHours(taken).reduce<FreeHours[]>(
+    (left, one) => left.flatMap((free) => without(free, one)),
+    joinedHours(hours),
+  );
 }
 
 /** Hours in order, those that touch or overlap as one. */

@@ -25,12 +25,22 @@ it.each<readonly [string, Partial<CostOf>, number, boolean]>([
   ['the firing has no price', { firings: [{ name: 'one', price: null, share: 1 }] }, 59.4, false],
   ['an hour has no price', { hour: null }, 19.05, false],
   ['no minutes were noted', { minutes: 0, hour: null }, 19.05, true],
-  ['it was in two firings', { firings: [{ name: 'a', price: 10, share: 0.2 }, { name: 'b', price: 20, share: 0.1 }] }, 63.4, true],
+  [
+    'it was in two firings',
+    {
+      firings: [
+        { name: 'a', price: 10, share: 0.2 },
+        { name: 'b', price: 20, share: 0.1 },
+      ],
+    },
+    63.4,
+    true,
+  ],
 ])('where %s, the sum says whether it is whole', (_, change, total, isWhole) => {
   const price = priceOf({ ...COST, ...change });
   expect(price.total).toBeCloseTo(total, 9);
   expect(price.isWhole).toBe(isWhole);
-}); // prettier-ignore
+});
 
 it('has no price for a sound piece where there is none', () => {
   expect(priceOf({ ...COST, faulty: 12 }).eachSound).toBeNull();
@@ -38,12 +48,33 @@ it('has no price for a sound piece where there is none', () => {
 
 describe('shares of a firing', () => {
   it.each([
-    ['by their volumes', [{ count: 6, room: 100 }, { count: 2, room: 300 }], [0.5, 0.5]],
-    ['the unknown as the mean', [{ count: 2, room: 100 }, { count: 2, room: null }], [0.5, 0.5]],
-    ['alike where nothing is known', [{ count: 3, room: null }, { count: 1, room: null }], [0.75, 0.25]],
+    [
+      'by their volumes',
+      [
+        { count: 6, room: 100 },
+        { count: 2, room: 300 },
+      ],
+      [0.5, 0.5],
+    ],
+    [
+      'the unknown as the mean',
+      [
+        { count: 2, room: 100 },
+        { count: 2, room: null },
+      ],
+      [0.5, 0.5],
+    ],
+    [
+      'alike where nothing is known',
+      [
+        { count: 3, room: null },
+        { count: 1, room: null },
+      ],
+      [0.75, 0.25],
+    ],
   ])('%s, and together the whole', (_, all, wanted) => {
     expect(all.map((one) => roomShare(all, one))).toEqual(wanted.map((share) => expect.closeTo(share, 12) as number));
-  }); // prettier-ignore
+  });
 
   it('of nothing is none', () => expect(roomShare([], { count: 0, room: null })).toBe(0));
 });

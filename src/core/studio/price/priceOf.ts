@@ -26,7 +26,13 @@ export interface FiringCost {
 /** One sum: what it is for, how it comes about, and what it comes to (null while a price is missing). */
 export type PriceLine =
   | { readonly of: 'clay'; readonly grams: number; readonly sum: number | null }
-  | { readonly of: 'firing'; readonly name: string; readonly share: number; readonly price: number | null; readonly sum: number | null } // prettier-ignore
+  | {
+      readonly of: 'firing';
+      readonly name: string;
+      readonly share: number;
+      readonly price: number | null;
+      readonly sum: number | null;
+    }
   | { readonly of: 'time'; readonly minutes: number; readonly hour: number | null; readonly sum: number | null };
 
 /** The sums of a kind of piece. */
@@ -52,7 +58,13 @@ export function priceOf({ count, faulty, clay, bag, firings, minutes, hour }: Co
   const grams = count * (clay?.wet ?? 0);
   const lines: PriceLine[] = [
     { of: 'clay', grams, sum: clay && bag && bag.grams > 0 ? (bag.price * grams) / bag.grams : null },
-    ...firings.map(({ name, price, share }): PriceLine => ({ of: 'firing', name, share, price, sum: times(price, share) })), // prettier-ignore
+    ...firings.map(({ name, price, share }): PriceLine => ({
+      of: 'firing',
+      name,
+      share,
+      price,
+      sum: times(price, share),
+    })),
     { of: 'time', minutes, hour, sum: minutes === 0 ? 0 : times(hour, minutes / MINUTES) },
   ];
   const total = lines.reduce((sum, line) => sum + (line.sum ?? 0), 0);

@@ -5,7 +5,13 @@ export const PAPER_NAMES = ['a4', 'letter', 'legal', 'a3', 'tabloid'] as const;
 export type PaperName = (typeof PAPER_NAMES)[number];
 
 /** What the papers are called. */
-export const PAPER_TITLES: Readonly<Record<PaperName, string>> = { a4: 'A4', letter: 'Letter', legal: 'Legal', a3: 'A3', tabloid: 'Tabloid' }; // prettier-ignore
+export const PAPER_TITLES: Readonly<Record<PaperName, string>> = {
+  a4: 'A4',
+  letter: 'Letter',
+  legal: 'Legal',
+  a3: 'A3',
+  tabloid: 'Tabloid',
+};
 
 /** A sheet of paper as it lies (mm). */
 export interface PaperSize {

@@ -19,7 +19,10 @@ it('what is drawn larger by the stretch prints true, upright and lying', () => {
   const upright = { width: 210, height: 297 };
   expect(stretchOf(upright, scale)).toEqual([1 / 0.973, 1 / 0.991]);
   expect(stretchOf({ width: 297, height: 210 }, scale)).toEqual([1 / 0.991, 1 / 0.973]);
-  expect(printedSize(upright, scale)).toEqual({ width: expect.closeTo(204.33, 9) as number, height: expect.closeTo(294.327, 9) as number }); // prettier-ignore
+  expect(printedSize(upright, scale)).toEqual({
+    width: expect.closeTo(204.33, 9) as number,
+    height: expect.closeTo(294.327, 9) as number,
+  });
 });
 
 it.each(PAPER_NAMES)('the check sheet has its two lengths on %s, clear of the edge', (paper) => {
@@ -27,6 +30,7 @@ it.each(PAPER_NAMES)('the check sheet has its two lengths on %s, clear of the ed
   const lengths = lines.map(({ from, to }) => Math.hypot(to[0] - from[0], to[1] - from[1]));
   expect(lengths).toEqual(expect.arrayContaining([CHECK_LENGTHS.across, CHECK_LENGTHS.up]));
   for (const { from, to } of lines) {
-    for (const [x, y] of [from, to]) expect(x > 10 && x < PAPERS[paper].width - 10 && y > 10 && y < PAPERS[paper].height - 10).toBe(true); // prettier-ignore
+    for (const [x, y] of [from, to])
+      expect(x > 10 && x < PAPERS[paper].width - 10 && y > 10 && y < PAPERS[paper].height - 10).toBe(true);
   }
 });

@@ -73,8 +73,21 @@ export function printedSize(paper: PaperSize, scale: PrinterScale): PaperSize {
 export function checkSheet({ width, height }: PaperSize): Primitive[] {
   const { across, up } = CHECK_LENGTHS;
   const [x, y] = [(width - across) / 2, PAPER_MARGIN + 16];
-  const line = (from: readonly [number, number], to: readonly [number, number]): Primitive => ({ kind: 'line', layer: 'cut', from, to }); // prettier-ignore
-  const text = (left: number, low: number, size: number, words: string, weight?: 'bold'): Primitive => ({ kind: 'text', layer: 'text', at: [left, low], size, text: words, anchor: 'start', ...(weight && { weight }) }); // prettier-ignore
+  const line = (from: readonly [number, number], to: readonly [number, number]): Primitive => ({
+    kind: 'line',
+    layer: 'cut',
+    from,
+    to,
+  });
+  const text = (left: number, low: number, size: number, words: string, weight?: 'bold'): Primitive => ({
+    kind: 'text',
+    layer: 'text',
+    at: [left, low],
+    size,
+    text: words,
+    anchor: 'start',
+    ...(weight && { weight }),
+  });
   return [
     line([x, y], [x + across, y]),
     line([x, y - 5], [x, y + 5]),

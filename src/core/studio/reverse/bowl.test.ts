@@ -5,7 +5,8 @@ import { targetWith } from '../../piece/targets.test.helper.ts';
 import { bowlFromRound, type RoundAndBowl } from './bowl.ts';
 
 const making = targetWith({ slab: { wall: 6, base: 6, neutralFraction: 0.5 }, clay: { shrinkage: 0.12 } });
-const ask = (more: Partial<RoundAndBowl> = {}) => bowlFromRound({ circle: 280, bowl: 190, measured: 'mould', side: 'slump', ...more }, making); // prettier-ignore
+const ask = (more: Partial<RoundAndBowl> = {}) =>
+  bowlFromRound({ circle: 280, bowl: 190, measured: 'mould', side: 'slump', ...more }, making);
 
 describe('a bowl from a round of clay', () => {
   it('280 across in a mould of 190 comes as high as its cap is deep', () => {
@@ -24,7 +25,12 @@ describe('a bowl from a round of clay', () => {
     expect(found.byArea).toBeGreaterThan(found.height + 3);
   });
 
-  it.each<[RoundAndBowl['side'], RoundAndBowl['measured']]>([['slump', 'mould'], ['hump', 'mould'], ['slump', 'fired'], ['hump', 'fired']])('%s, by the %s: a larger round comes higher, and the width is the one asked for', (side, measured) => {
+  it.each<[RoundAndBowl['side'], RoundAndBowl['measured']]>([
+    ['slump', 'mould'],
+    ['hump', 'mould'],
+    ['slump', 'fired'],
+    ['hump', 'fired'],
+  ])('%s, by the %s: a larger round comes higher, and the width is the one asked for', (side, measured) => {
     let before = 0;
     for (const circle of [205, 220, 240, 260]) {
       const found = ask({ circle, side, measured, bowl: measured === 'fired' ? 165 : 190 });
@@ -33,7 +39,7 @@ describe('a bowl from a round of clay', () => {
       before = found.height;
       if (measured === 'fired') expect(formedSize(found.target, 'length')).toBeCloseTo(165, 3);
     }
-  }); // prettier-ignore
+  });
 
   it('says when the round is too small, and when it would wrap past half a ball', () => {
     const rule = (circle: number) => {

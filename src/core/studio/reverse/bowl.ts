@@ -40,7 +40,10 @@ function discOf(rim: number, depth: number, offset: number): { readonly long: nu
  */
 export function bowlFromRound({ circle, bowl, measured, side }: RoundAndBowl, making: Making): BowlFound {
   if (!(circle > 0) || !(bowl > 0)) return impossibleBowl('both must be more than 0 across');
-  const dome = (diameter: number, depth: number): DrapedTarget => ({ ...making, form: { kind: 'mould', rim: { kind: 'circle', diameter }, depth, wall: 'dome', side, margin: 0 } }); // prettier-ignore
+  const dome = (diameter: number, depth: number): DrapedTarget => ({
+    ...making,
+    form: { kind: 'mould', rim: { kind: 'circle', diameter }, depth, wall: 'dome', side, margin: 0 },
+  });
   const { neutral } = offsetsOf(dome(bowl, 1));
   const flattest = Math.max(FLATTEST * bowl, side === 'slump' ? making.slab.wall * 1.001 : 0);
   const depthFor = (diameter: number, by: 'long' | 'large') =>
@@ -61,7 +64,11 @@ export function bowlFromRound({ circle, bowl, measured, side }: RoundAndBowl, ma
   const target = found('long');
   if (!target) {
     const small = 2 * discOf(bowl / 2, flattest, neutral).long > circle;
-    return impossibleBowl(small ? 'the round is too small: laid flat it does not reach the rim of the bowl' : 'the round is too large: it would reach past the middle of a ball'); // prettier-ignore
+    return impossibleBowl(
+      small
+        ? 'the round is too small: laid flat it does not reach the rim of the bowl'
+        : 'the round is too large: it would reach past the middle of a ball',
+    );
   }
   const checked = made(making, target.form);
   if (checked.kind === 'impossible') return checked;

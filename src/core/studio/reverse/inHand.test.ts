@@ -62,7 +62,9 @@ describe('what is in hand', () => {
   it('refuses the sizes that it sets, and leaves the others free', () => {
     const cup = begun(SHEET);
     const wider = followInHand(cup, { ...cup, form: { kind: 'cylinder', diameter: 120, height: 90 } });
-    expect(wider).toEqual({ faults: [expect.objectContaining({ path: 'inHand', rule: 'is set by the sheet in your hand: let it go first' })] }); // prettier-ignore
+    expect(wider).toEqual({
+      faults: [expect.objectContaining({ path: 'inHand', rule: 'is set by the sheet in your hand: let it go first' })],
+    });
     const tall = cutterCup();
     const taller = { ...tall, form: { ...tall.form, height: 140 } } as Target;
     expect(follow(tall, taller).form).toMatchObject({ height: 140 });
@@ -80,7 +82,11 @@ describe('what is in hand', () => {
 
   it('that can make no piece of a slab says so', () => {
     const cup = begun(SHEET);
-    const thick = followInHand(cup, { ...cup, seam: { kind: 'lap', overlap: 200, panels: 1 }, slab: { ...cup.slab, wall: 40 } }); // prettier-ignore
+    const thick = followInHand(cup, {
+      ...cup,
+      seam: { kind: 'lap', overlap: 200, panels: 1 },
+      slab: { ...cup.slab, wall: 40 },
+    });
     expect('faults' in thick && thick.faults).toHaveLength(1);
   });
 });

@@ -1,5 +1,5 @@
 import { develop } from '../../piece/develop.ts';
-import { roughSize } from '../../forms/formSizes.ts';
+import { roughSize } from '../../forms/roughSize.ts';
 import type { Form } from '../../target/target.ts';
 import { targetWith } from '../../piece/targets.test.helper.ts';
 import { keepsOf } from './scaled.ts';
@@ -8,11 +8,23 @@ import { solveCapacity } from './solveCapacity.ts';
 const FORMS: readonly Form[] = [
   { kind: 'cylinder', diameter: 84, height: 110 },
   { kind: 'taper', rim: 112, foot: 74, height: 78 },
-  { kind: 'stack', profile: [[0, 56], [78, 92], [160, 44]] }, // prettier-ignore
+  {
+    kind: 'stack',
+    profile: [
+      [0, 56],
+      [78, 92],
+      [160, 44],
+    ],
+  },
   { kind: 'oval', length: 176, width: 112, height: 46 },
   { kind: 'facet', sides: 6, rim: 84, foot: 70, height: 92, fold: 'strip' },
   { kind: 'box', length: 128, width: 76, height: 62 },
-  { kind: 'loft', rim: { kind: 'rounded', length: 170, width: 170, corner: 36 }, foot: { kind: 'circle', diameter: 96 }, height: 74 }, // prettier-ignore
+  {
+    kind: 'loft',
+    rim: { kind: 'rounded', length: 170, width: 170, corner: 36 },
+    foot: { kind: 'circle', diameter: 96 },
+    height: 74,
+  },
   { kind: 'former', diameter: 76, sleeve: 0.5, height: 104 },
 ];
 

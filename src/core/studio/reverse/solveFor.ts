@@ -35,7 +35,13 @@ export function solveFor(target: Target, wanted: Wanted): Solution {
   const factor = end.crossed ? root(missing, ...end.bracket) : null;
   if (factor !== null) return { kind: 'solved', target: at(factor), factor };
   const reach = missing(end.bracket[grows ? 1 : 0]) + wanted.value;
-  const kept = { proportions: 'its proportions', height: 'its height', width: 'its width', rim: 'its rim', foot: 'its foot' }; // prettier-ignore
+  const kept = {
+    proportions: 'its proportions',
+    height: 'its height',
+    width: 'its width',
+    rim: 'its rim',
+    foot: 'its foot',
+  };
   return { kind: 'unsolved', rule: `no size works: keeping ${kept[wanted.keep]}, ${wanted.reach(reach, grows)}` };
 }
 

@@ -2,7 +2,10 @@ import { checkPlan, PLAN_LIMITS, type KeptPlan, type KeptSlab } from './keptPlan
 
 const slabOf = (parts: number): KeptSlab => ({
   thickness: 6,
-  placements: Array.from({ length: parts }, (_, copy) => ({ part: 'wall', copy, x: 0, y: 0, turn: 0 }) as unknown as KeptSlab['placements'][number]), // prettier-ignore
+  placements: Array.from(
+    { length: parts },
+    (_, copy) => ({ part: 'wall', copy, x: 0, y: 0, turn: 0 }) as unknown as KeptSlab['placements'][number],
+  ),
 });
 const PLAN: KeptPlan = {
   name: 'Six tumblers',
@@ -28,7 +31,15 @@ describe('a kept slab plan', () => {
     ['name', { name: '' }],
     ['pieces', { pieces: [] }],
     ['pieces', { pieces: Array.from({ length: PLAN_LIMITS.pieces + 1 }, () => ({ design: 'd', count: 1 })) }],
-    ['pieces.1.count', { pieces: [{ design: 'a', count: 1 }, { design: 'b', count: 0 }] }], // prettier-ignore
+    [
+      'pieces.1.count',
+      {
+        pieces: [
+          { design: 'a', count: 1 },
+          { design: 'b', count: 0 },
+        ],
+      },
+    ],
     ['pieces.0.count', { pieces: [{ design: 'a', count: PLAN_LIMITS.count.greatest + 1 }] }],
     ['gap', { gap: -1 }],
     ['gap', { gap: NaN }],

@@ -68,7 +68,7 @@ export function lumpPlan(
   let [across, best, grown] = [0, Infinity, 1];
   for (let count = 0; count <= growth.length - 1; count += 1) {
     const wide = growth.slice(0, count).reduce((product, one) => product * one, 1);
-    const off = Math.abs(Math.log((whole / wide) / wide)); // prettier-ignore
+    const off = Math.abs(Math.log(whole / wide / wide));
     if (off < best - ROUNDING && (count === 0 || wide >= WORTH_TURNING)) [across, best, grown] = [count, off, wide];
   }
   const lump = { length: length / (whole / grown), width: width / grown, thickness: patted };
@@ -78,7 +78,13 @@ export function lumpPlan(
     const factor = growth[index] ?? 1;
     now = along ? { ...now, length: now.length * factor } : { ...now, width: now.width * factor };
     const turn = index > 0 && along && index === across;
-    return { from: index === 0 ? patted : (steps[index - 1] ?? patted), to, along, turn: turn || (index === 0 && across > 0), ...now }; // prettier-ignore
+    return {
+      from: index === 0 ? patted : (steps[index - 1] ?? patted),
+      to,
+      along,
+      turn: turn || (index === 0 && across > 0),
+      ...now,
+    };
   });
   return { ...lump, passes };
 }

@@ -66,7 +66,10 @@ export function offcutsOf(
     Array.from({ length: columns }, (__, column) => {
       const [x, y] = [(column + 0.5) * CELL, (row + 0.5) * CELL];
       return laid.every(({ x: px, y: py, cos, sin, shape }) => {
-        const [ox, oy] = [cos * (x - px) + sin * (y - py) - shape.middle[0], cos * (y - py) - sin * (x - px) - shape.middle[1]]; // prettier-ignore
+        const [ox, oy] = [
+          cos * (x - px) + sin * (y - py) - shape.middle[0],
+          cos * (y - py) - sin * (x - px) - shape.middle[1],
+        ];
         if (Math.abs(ox) > shape.half[0] + clear || Math.abs(oy) > shape.half[1] + clear) return true;
         distanceTo(shape, ox, oy, found);
         return found.value > clear;
@@ -78,7 +81,8 @@ export function offcutsOf(
     const best = largest(free, columns);
     if (!best) break;
     offcuts.push({ x: best.x * CELL, y: best.y * CELL, width: best.w * CELL, length: best.h * CELL });
-    for (let y = best.y; y < best.y + best.h; y += 1) for (let x = best.x; x < best.x + best.w; x += 1) (free[y] as boolean[])[x] = false; // prettier-ignore
+    for (let y = best.y; y < best.y + best.h; y += 1)
+      for (let x = best.x; x < best.x + best.w; x += 1) (free[y] as boolean[])[x] = false;
   }
   return offcuts;
 }

@@ -105,8 +105,13 @@ class Group {
     }
     this.bins = this.bins
       .filter(({ fixed }) => fixed.length > 0)
-      .map((bin) => ({ ...bin, nested: nest(this.job(bin.counts, bin.fixed), { random: run.random, going: () => false }) })); // prettier-ignore
-    const sorted = [...this.group.parts].sort((one, other) => (this.areas.get(other.id) ?? 0) - (this.areas.get(one.id) ?? 0)); // prettier-ignore
+      .map((bin) => ({
+        ...bin,
+        nested: nest(this.job(bin.counts, bin.fixed), { random: run.random, going: () => false }),
+      }));
+    const sorted = [...this.group.parts].sort(
+      (one, other) => (this.areas.get(other.id) ?? 0) - (this.areas.get(one.id) ?? 0),
+    );
     for (const part of sorted) {
       const already = locked.filter(({ placement }) => placement.id === part.id).length;
       for (let copy = already; copy < part.count; copy += 1) {
@@ -207,12 +212,14 @@ class Group {
     return this.bins.flatMap(({ nested }) => {
       if (!nested) return [];
       const { maxX } = laidBox(nested.placements, this.outlines);
-      return [{
-        thickness: this.group.thickness,
-        placements: nested.placements,
-        length: nested.used + 2 * this.margin,
-        width: maxX + 2 * this.margin,
-      }]; // prettier-ignore
+      return [
+        {
+          thickness: this.group.thickness,
+          placements: nested.placements,
+          length: nested.used + 2 * this.margin,
+          width: maxX + 2 * this.margin,
+        },
+      ];
     });
   }
 }

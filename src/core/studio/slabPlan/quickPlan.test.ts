@@ -14,9 +14,12 @@ describe('the slabs of one piece until they are laid out', () => {
     const quick = quickPlan(target, develop(target).parts, rules) ?? [];
     const run = { random: seeded(1), before: () => false };
     const { slabs } = planSlabs(planGroups([{ key: 'one', target, count: 1 }], rules), rules, [], run);
-    expect(quick.map(({ length, width, thickness }) => ({ length, width, thickness }))).toEqual(slabs.map(({ length, width, thickness }) => ({ length, width, thickness }))); // prettier-ignore
+    expect(quick.map(({ length, width, thickness }) => ({ length, width, thickness }))).toEqual(
+      slabs.map(({ length, width, thickness }) => ({ length, width, thickness })),
+    );
     expect(quick.map(({ parts }) => parts)).toEqual([['base'], ['wall']]);
-    for (const { length, width, thickness, mass } of quick) expect(mass).toBeCloseTo(((length * width * thickness) / 1000) * 1.95, 9); // prettier-ignore
+    for (const { length, width, thickness, mass } of quick)
+      expect(mass).toBeCloseTo(((length * width * thickness) / 1000) * 1.95, 9);
   });
 
   it('are none where a part is larger than any slab', () => {

@@ -34,10 +34,16 @@ function ringOf(outline: Outline, { x, y, turn }: Pick<Placement, 'x' | 'y' | 't
 const overlap = (one: Ring, other: Ring) =>
   polygonClipping.intersection([one], [other]).reduce((sum, polygon) => {
     const ring = polygon[0] ?? [];
-    return sum + Math.abs(ring.reduce((twice, [x, y], index) => {
-      const [u, v] = ring[(index + 1) % ring.length] ?? [x, y];
-      return twice + x * v - u * y;
-    }, 0)) / 2; // prettier-ignore
+    return (
+      sum +
+      Math.abs(
+        ring.reduce((twice, [x, y], index) => {
+          const [u, v] = ring[(index + 1) % ring.length] ?? [x, y];
+          return twice + x * v - u * y;
+        }, 0),
+      ) /
+        2
+    );
   }, 0);
 
 function inside([x, y]: readonly [number, number], ring: Ring): boolean {
@@ -73,17 +79,37 @@ describe('nesting, by a polygon library of its own', () => {
         const wide = 30 + 90 * random();
         const tall = 30 + 90 * random();
         const outlines: Outline[] = [
-          [[-radius, 0, 1], [radius, 0, 1]], // prettier-ignore
-          [[0, 0, 0], [wide, 0, 0], [wide, tall, 0], [0, tall, 0]], // prettier-ignore
-          [[0, 0, -0.2], [wide, 0, 0], [wide, tall, 0.2], [0, tall, 0]], // prettier-ignore
+          [
+            [-radius, 0, 1],
+            [radius, 0, 1],
+          ],
+          [
+            [0, 0, 0],
+            [wide, 0, 0],
+            [wide, tall, 0],
+            [0, tall, 0],
+          ],
+          [
+            [0, 0, -0.2],
+            [wide, 0, 0],
+            [wide, tall, 0.2],
+            [0, tall, 0],
+          ],
         ];
         const turns = (['any', 'half', 'none'] as const)[Math.floor(3 * random())] ?? 'any';
-        return { id: `${index}`, count: 1 + Math.floor(3 * random()), turns, outline: outlines[Math.floor(3 * random())] as Outline }; // prettier-ignore
+        return {
+          id: `${index}`,
+          count: 1 + Math.floor(3 * random()),
+          turns,
+          outline: outlines[Math.floor(3 * random())] as Outline,
+        };
       });
       const width = 260 + 200 * random();
       let left = 12;
       const nested = nest({ width, gap: 3, parts }, { random: seeded(job), going: () => (left -= 1) > 0 });
-      const rings = (nested?.placements ?? []).map((placement) => ringOf(parts.find(({ id }) => id === placement.id)?.outline ?? [], placement)); // prettier-ignore
+      const rings = (nested?.placements ?? []).map((placement) =>
+        ringOf(parts.find(({ id }) => id === placement.id)?.outline ?? [], placement),
+      );
       expect(rings.length).toBe(parts.reduce((sum, { count }) => sum + count, 0));
       rings.forEach((ring, i) => {
         for (const [x, y] of ring) {
@@ -95,7 +121,10 @@ describe('nesting, by a polygon library of its own', () => {
   });
 
   it('keeps what is locked where it is, and lays the rest round it', () => {
-    const disc: Outline = [[-40, 0, 1], [40, 0, 1]]; // prettier-ignore
+    const disc: Outline = [
+      [-40, 0, 1],
+      [40, 0, 1],
+    ];
     const fixed = [{ id: 'disc', x: 120, y: 150, turn: 0 }];
     let left = 60;
     const nested = nest(
@@ -191,11 +220,22 @@ const newParts = (target: Parameters<typeof develop>[0]) => develop(target).fini
 
 describe('off-cuts', () => {
   it('are rectangles of free clay: clear of every part, on the slab, not over one another', () => {
-    const disc: Outline = [[-40, 0, 1], [40, 0, 1]]; // prettier-ignore
-    const placements = [{ id: 'a', x: 60, y: 60, turn: 0 }, { id: 'a', x: 240, y: 200, turn: 0 }]; // prettier-ignore
+    const disc: Outline = [
+      [-40, 0, 1],
+      [40, 0, 1],
+    ];
+    const placements = [
+      { id: 'a', x: 60, y: 60, turn: 0 },
+      { id: 'a', x: 240, y: 200, turn: 0 },
+    ];
     const offcuts = offcutsOf(placements, new Map([['a', disc]]), { width: 300, length: 260, gap: 5 });
     expect(offcuts.length).toBeGreaterThan(1);
-    const rings = offcuts.map(({ x, y, width, length }): Ring => [[x, y], [x + width, y], [x + width, y + length], [x, y + length]]); // prettier-ignore
+    const rings = offcuts.map(({ x, y, width, length }): Ring => [
+      [x, y],
+      [x + width, y],
+      [x + width, y + length],
+      [x, y + length],
+    ]);
     rings.forEach((ring, i) => {
       for (const placement of placements) expect(overlap(ring, ringOf(disc, placement))).toBe(0);
       rings.slice(i + 1).forEach((other) => expect(overlap(ring, other)).toBe(0));
@@ -207,7 +247,11 @@ describe('off-cuts', () => {
 
   it('gives off-cuts to a spare base, a strap, then test bars, as many as lie in them', () => {
     const cut = (width: number, length: number) => ({ x: 0, y: 0, width, length });
-    const mug: Target = { ...newTarget('Mug'), form: { kind: 'cylinder', diameter: 84, height: 110 }, handle: DEFAULT_HANDLE }; // prettier-ignore
+    const mug: Target = {
+      ...newTarget('Mug'),
+      form: { kind: 'cylinder', diameter: 84, height: 110 },
+      handle: DEFAULT_HANDLE,
+    };
     const [group] = planGroups([{ key: 'mug', target: mug, count: 1 }], RULES);
     const parts = (group?.parts ?? []).map(({ name, part, outline }) => ({ name, part, outline }));
     // The base is 95.5 across; a strap is about 118 by 27.
@@ -239,7 +283,11 @@ describe('the lump and its passes', () => {
       expect(pass.to).toBeGreaterThanOrEqual(0.6 * pass.from - 1e-9);
       before = pass.to;
     }
-    expect(passes.at(-1)).toMatchObject({ to: slab.thickness, length: expect.closeTo(slab.length, 6), width: expect.closeTo(slab.width, 6) }); // prettier-ignore
+    expect(passes.at(-1)).toMatchObject({
+      to: slab.thickness,
+      length: expect.closeTo(slab.length, 6),
+      width: expect.closeTo(slab.width, 6),
+    });
   });
 
   it('of a slab as thick as the lump needs no rolling', () => {

@@ -56,7 +56,10 @@ function alongSlab(outline: Outline): Outline {
  * @throws FaultError when a piece cannot be made
  */
 export function planGroups(pieces: readonly BatchPiece[], rules: PlanRules): PlanGroup[] {
-  return groupsOf(pieces.map((piece) => ({ ...piece, parts: developWhole(piece.target).parts })), rules); // prettier-ignore
+  return groupsOf(
+    pieces.map((piece) => ({ ...piece, parts: developWhole(piece.target).parts })),
+    rules,
+  );
 }
 
 /** The same for pieces whose parts are known. */
@@ -116,7 +119,13 @@ export interface PlanSum {
 
 /** Sums a plan: mass of its parts, of its slabs (length x width x thickness x density), and the trim between. */
 export function planSum(slabs: readonly PlannedSlab[], groups: readonly PlanGroup[], wetDensity: number): PlanSum {
-  const parts = groups.reduce((sum, group) => sum + group.parts.reduce((own, { count, mass }) => own + count * mass, 0), 0); // prettier-ignore
-  const whole = slabs.reduce((sum, { length, width, thickness }) => sum + ((length * width * thickness) / 1000) * wetDensity, 0); // prettier-ignore
+  const parts = groups.reduce(
+    (sum, group) => sum + group.parts.reduce((own, { count, mass }) => own + count * mass, 0),
+    0,
+  );
+  const whole = slabs.reduce(
+    (sum, { length, width, thickness }) => sum + ((length * width * thickness) / 1000) * wetDensity,
+    0,
+  );
   return { parts, slabs: whole, trim: Math.max(0, whole - parts), utilisation: whole > 0 ? parts / whole : 0 };
 }

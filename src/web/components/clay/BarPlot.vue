@@ -34,7 +34,11 @@ const rows = computed(() =>
   })),
 );
 const x = computed(() => {
-  const all = [props.shrinkage, ...(fired.value?.interval ?? []), ...rows.value.flatMap(({ marks }) => marks.map(({ at }) => at))]; // prettier-ignore
+  const all = [
+    props.shrinkage,
+    ...(fired.value?.interval ?? []),
+    ...rows.value.flatMap(({ marks }) => marks.map(({ at }) => at)),
+  ];
   const [low, high] = [Math.min(0.04, ...all), Math.max(...all)];
   return scaleLinear()
     .domain([low, Math.max(high, low + LEAST_SPAN)])

@@ -18,7 +18,11 @@ const props = defineProps<{ bars: readonly ShrinkBar[]; put: (bars: readonly Shr
 
 /** A line of this length is scratched into a new bar (mm). */
 const LINE = 100;
-const RUN_WORDS: Readonly<Record<BarRun, string>> = { any: 'either way', along: 'along the roll', across: 'across the roll' }; // prettier-ignore
+const RUN_WORDS: Readonly<Record<BarRun, string>> = {
+  any: 'either way',
+  along: 'along the roll',
+  across: 'across the roll',
+};
 
 const RUNS = Object.entries(RUN_WORDS).map(([value, title]) => ({ value, title }));
 

@@ -18,7 +18,9 @@ async function read(file: File): Promise<void> {
     return;
   }
   const [fault] = props.put([...props.bars, ...found.rows]);
-  trouble.value = fault ? `${file.name}: ${fault.path.replace(/^bars\.(\d+)\./, (_, index) => `bar ${Number(index) + 1}, `)} ${fault.rule}.` : ''; // prettier-ignore
+  trouble.value = fault
+    ? `${file.name}: ${fault.path.replace(/^bars\.(\d+)\./, (_, index) => `bar ${Number(index) + 1}, `)} ${fault.rule}.`
+    : '';
 }
 const save = () => saveFile('shrink-bars.csv', new Blob([writeBarsCsv(props.bars)], { type: 'text/csv' }));
 </script>

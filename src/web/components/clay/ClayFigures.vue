@@ -23,7 +23,11 @@ const STEP_WORDS: Readonly<Record<BarState, string>> = {
 };
 const sureness = computed(() => {
   const { from, interval } = known.value;
-  if (from === 'pieces' && interval) return `between ${percent(interval[0], 2)} and ${percent(interval[1], 2)}, learned from ${props.clay.learnt?.pieces ?? 0} pieces of ${props.clay.learnt?.firings ?? 0} firings`; // prettier-ignore
+  if (from === 'pieces' && interval) {
+    const { pieces = 0, firings = 0 } = props.clay.learnt ?? {};
+    const between = `between ${percent(interval[0], 2)} and ${percent(interval[1], 2)}`;
+    return `${between}, learned from ${pieces} pieces of ${firings} firings`;
+  }
   if (from === 'maker') return 'the maker’s figure; no bar of yours has been fired';
   if (from === 'guess') return 'a guess; fire a few bars to know';
   const count = figures.value.total.fired?.count ?? 0;

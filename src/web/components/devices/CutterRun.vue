@@ -18,7 +18,8 @@ const end = devices.cutter.on((event) => {
   part.value = event.kind === 'progress' ? event.part : null;
   if (event.kind === 'done') sheet.value = event.made;
   if (event.kind === 'refused') trouble.value = `The cutter does not take it. ${event.rule}`;
-  if (event.kind === 'lost') trouble.value = 'The cutter has gone quiet in the middle of the sheet: take the sheet out and begin again.'; // prettier-ignore
+  if (event.kind === 'lost')
+    trouble.value = 'The cutter has gone quiet in the middle of the sheet: take the sheet out and begin again.';
 });
 onBeforeUnmount(() => (end(), devices.cutter.stop()));
 

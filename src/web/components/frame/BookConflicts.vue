@@ -12,7 +12,13 @@ const props = defineProps<{
   };
   told: (body: Kept<K>['body']) => string;
 }>();
-const all = computed(() => Object.entries(props.book.conflicts).map(([id, theirs]) => ({ id, theirs, mine: props.book.list.find((one) => one.id === id) ?? theirs }))); // prettier-ignore
+const all = computed(() =>
+  Object.entries(props.book.conflicts).map(([id, theirs]) => ({
+    id,
+    theirs,
+    mine: props.book.list.find((one) => one.id === id) ?? theirs,
+  })),
+);
 </script>
 
 <template>

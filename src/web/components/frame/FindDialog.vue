@@ -35,7 +35,10 @@ const MOST = 9;
 /** Fields belong to the piece that is open, or to the one that was changed last. */
 const piece = computed(() => {
   const open = router.currentRoute.value.params['id'];
-  const newest = shelf.designs.reduce<Design | null>((best, one) => (best && best.updatedAt >= one.updatedAt ? best : one), null); // prettier-ignore
+  const newest = shelf.designs.reduce<Design | null>(
+    (best, one) => (best && best.updatedAt >= one.updatedAt ? best : one),
+    null,
+  );
   return router.currentRoute.value.name === 'piece'
     ? shelf.designs.find(({ id }) => id === open)
     : (newest ?? undefined);
@@ -43,10 +46,20 @@ const piece = computed(() => {
 const fields = computed<Found[]>(() =>
   FIELD_FINDS.flatMap(({ title, words: by, at: where, field, fold }): Found[] => {
     const lead: Led = { field, fold };
-    if ('place' in where) return [{ key: `field-${field}`, title, kind: 'from what you own', to: { name: where.place }, words: by, lead }]; // prettier-ignore
+    if ('place' in where)
+      return [{ key: `field-${field}`, title, kind: 'from what you own', to: { name: where.place }, words: by, lead }];
     if (!piece.value) return [];
     const { id, name } = piece.value;
-    return [{ key: `field-${field}-${where.stage}`, title, kind: `${where.stage}, ${name}`, to: { name: 'piece', params: { id, stage: where.stage } }, words: by, lead }]; // prettier-ignore
+    return [
+      {
+        key: `field-${field}-${where.stage}`,
+        title,
+        kind: `${where.stage}, ${name}`,
+        to: { name: 'piece', params: { id, stage: where.stage } },
+        words: by,
+        lead,
+      },
+    ];
   }),
 );
 

@@ -15,7 +15,11 @@ const PLACES = [
   { name: 'records', title: 'Records' },
 ] as const;
 
-const places = [...PLACES.map(({ name, title }) => ({ title, to: { name } })), { title: 'Kiln', to: { name: 'kiln' } }, { title: 'From what you own', to: { name: 'from' } }]; // prettier-ignore
+const places = [
+  ...PLACES.map(({ name, title }) => ({ title, to: { name } })),
+  { title: 'Kiln', to: { name: 'kiln' } },
+  { title: 'From what you own', to: { name: 'from' } },
+];
 
 /** Places that put a heading of their own into the bar. */
 const HEADED: readonly string[] = ['piece', 'clay', 'kit'];

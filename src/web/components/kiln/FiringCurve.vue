@@ -14,7 +14,9 @@ const SIDE = { left: 64, right: 16, top: 24, bottom: 38 } as const;
 const meant = computed(() => scheduleCurve(props.segments));
 const end = computed(() => Math.max(60, meant.value.at(-1)?.[0] ?? 0, props.curve.at(-1)?.[0] ?? 0));
 const top = computed(() => Math.max(100, peakOf(meant.value)?.celsius ?? 0, peakOf(props.curve)?.celsius ?? 0));
-const x = computed(() => scaleLinear([0, end.value / 60], [SIDE.left, Math.max(SIDE.left + 1, width.value - SIDE.right)])); // prettier-ignore
+const x = computed(() =>
+  scaleLinear([0, end.value / 60], [SIDE.left, Math.max(SIDE.left + 1, width.value - SIDE.right)]),
+);
 const y = computed(() => scaleLinear([0, top.value], [HIGH - SIDE.bottom, SIDE.top]).nice(5));
 const path = (points: readonly CurvePoint[]) =>
   line<CurvePoint>(
@@ -34,7 +36,8 @@ const read = computed(() => {
 const hours = (minutes: number) => `${Math.floor(minutes / 60)} h ${String(Math.round(minutes % 60)).padStart(2, '0')}`;
 const words = computed(() => {
   const [asked, got] = [peakOf(meant.value), peakOf(props.curve)];
-  return `Meant: ${asked?.celsius ?? 0} °C, ${hours(meant.value.at(-1)?.[0] ?? 0)} in all.${got ? ` Read: ${got.celsius} °C after ${hours(got.minutes)}.` : ' Nothing read yet.'}`; // prettier-ignore
+  const read = got ? `Read: ${got.celsius} °C after ${hours(got.minutes)}.` : 'Nothing read yet.';
+  return `Meant: ${asked?.celsius ?? 0} °C, ${hours(meant.value.at(-1)?.[0] ?? 0)} in all. ${read}`;
 });
 </script>
 

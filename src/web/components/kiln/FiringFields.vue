@@ -2,7 +2,14 @@
 import { computed } from 'vue';
 import type { Kept } from '../../../contract/records.ts';
 import { KIT, sizeOf, type KitItem } from '../../../core/studio/kit/kit.ts';
-import { CONE_STATES, FIRING_KINDS, USUAL_SEGMENTS, type FiringKind, type FiringShelf, type KeptFiring } from '../../../core/studio/kiln/keptFiring.ts'; // prettier-ignore
+import {
+  CONE_STATES,
+  FIRING_KINDS,
+  USUAL_SEGMENTS,
+  type FiringKind,
+  type FiringShelf,
+  type KeptFiring,
+} from '../../../core/studio/kiln/keptFiring.ts';
 import type { Segment } from '../../../core/studio/kiln/schedule.ts';
 import type { Fault } from '../../../core/errors.ts';
 import LengthField from '../fields/LengthField.vue';
@@ -34,7 +41,12 @@ const kilns = computed(() => {
 function setKiln(name: string | null): void {
   const { kiln: before, ...rest } = props.firing;
   const found = props.kit.find(({ body }) => body.kind === 'kiln' && body.name === name)?.body;
-  const kiln = found && { name: found.name, length: sizeOf(found, 'length'), width: sizeOf(found, 'width'), height: sizeOf(found, 'height') }; // prettier-ignore
+  const kiln = found && {
+    name: found.name,
+    length: sizeOf(found, 'length'),
+    width: sizeOf(found, 'width'),
+    height: sizeOf(found, 'height'),
+  };
   if (name !== before?.name) props.replace(kiln ? { ...rest, kiln } : rest);
   props.done();
 }
@@ -48,19 +60,39 @@ function setKind(kind: FiringKind): void {
 function addShelf({ name, ...item }: KitItem): void {
   const used = props.firing.shelves.filter((shelf) => shelf.name.startsWith(name)).length;
   const called = used > 0 ? `${name} ${used + 1}` : name;
-  const form = item.kind === 'shelf' ? { width: sizeOf({ name, ...item }, 'length'), depth: sizeOf({ name, ...item }, 'width') } : { diameter: sizeOf({ name, ...item }, 'diameter') }; // prettier-ignore
+  const form =
+    item.kind === 'shelf'
+      ? { width: sizeOf({ name, ...item }, 'length'), depth: sizeOf({ name, ...item }, 'width') }
+      : { diameter: sizeOf({ name, ...item }, 'diameter') };
   const ids = props.firing.shelves.map(({ id }) => Number(id)).filter(Number.isFinite);
-  const shelf: FiringShelf = { id: String(Math.max(0, ...ids) + 1), name: called, clear: sizeOf({ name, ...item }, 'clear'), ...form }; // prettier-ignore
+  const shelf: FiringShelf = {
+    id: String(Math.max(0, ...ids) + 1),
+    name: called,
+    clear: sizeOf({ name, ...item }, 'clear'),
+    ...form,
+  };
   props.change({ shelves: [...props.firing.shelves, shelf] });
   props.done();
 }
-const setClear = (id: string) => (clear: number) => props.change({ shelves: props.firing.shelves.map((one) => (one.id === id ? { ...one, clear } : one)) }, `clear ${id}`); // prettier-ignore
+const setClear = (id: string) => (clear: number) =>
+  props.change(
+    { shelves: props.firing.shelves.map((one) => (one.id === id ? { ...one, clear } : one)) },
+    `clear ${id}`,
+  );
 function removeShelf(id: string): void {
-  props.change({ shelves: props.firing.shelves.filter((one) => one.id !== id), placed: props.firing.placed.filter((one) => one.shelf !== id) }); // prettier-ignore
+  props.change({
+    shelves: props.firing.shelves.filter((one) => one.id !== id),
+    placed: props.firing.placed.filter((one) => one.shelf !== id),
+  });
   props.done();
 }
-const setSegment = (at: number, part: Partial<Segment>) => props.change({ segments: props.firing.segments.map((one, index) => (index === at ? { ...one, ...part } : one)) }, `segment ${at}`); // prettier-ignore
-const setCone = (at: number, state: (typeof CONE_STATES)[number]) => props.change({ witness: props.firing.witness.map((one, index) => (index === at ? { ...one, state } : one)) }); // prettier-ignore
+const setSegment = (at: number, part: Partial<Segment>) =>
+  props.change(
+    { segments: props.firing.segments.map((one, index) => (index === at ? { ...one, ...part } : one)) },
+    `segment ${at}`,
+  );
+const setCone = (at: number, state: (typeof CONE_STATES)[number]) =>
+  props.change({ witness: props.firing.witness.map((one, index) => (index === at ? { ...one, state } : one)) });
 const addCone = () => props.change({ witness: [...props.firing.witness, { cone: props.firing.cone, state: 'down' }] });
 </script>
 

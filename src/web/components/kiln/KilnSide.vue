@@ -36,10 +36,26 @@ const rows = computed(() => {
       const turned = (piece.turn * Math.PI) / 180;
       const half = (Math.abs((maxX - minX) * Math.cos(turned)) + Math.abs((maxY - minY) * Math.sin(turned))) / 2;
       const high = kind.height * props.scale;
-      return [{ key: pieceKey(piece), x: (zero + piece.x - half) * props.scale, wide: 2 * half * props.scale, y: floor - high, high, far: piece.y, wrong: props.wrong.has(pieceKey(piece)) }]; // prettier-ignore
+      return [
+        {
+          key: pieceKey(piece),
+          x: (zero + piece.x - half) * props.scale,
+          wide: 2 * half * props.scale,
+          y: floor - high,
+          high,
+          far: piece.y,
+          wrong: props.wrong.has(pieceKey(piece)),
+        },
+      ];
     });
     // What stands further back is drawn first.
-    return { shelf, floor, top: floor - shelf.clear * props.scale, wide: across(shelf) * props.scale, pieces: pieces.sort((one, other) => other.far - one.far) }; // prettier-ignore
+    return {
+      shelf,
+      floor,
+      top: floor - shelf.clear * props.scale,
+      wide: across(shelf) * props.scale,
+      pieces: pieces.sort((one, other) => other.far - one.far),
+    };
   });
 });
 const high = computed(() => props.shelves.reduce((sum, { clear }) => sum + clear * props.scale + BOARD, 0) + 8);

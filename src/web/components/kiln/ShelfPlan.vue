@@ -22,15 +22,23 @@ const emit = defineEmits<{ choose: [key: string]; move: [key: string, x: number,
 const STEP = { plain: 1, shift: 10 } as const;
 const EDGE = 6;
 
-const size = computed(() => ('width' in props.shelf ? [props.shelf.width, props.shelf.depth] as const : [props.shelf.diameter, props.shelf.diameter] as const)); // prettier-ignore
+const size = computed(() =>
+  'width' in props.shelf
+    ? ([props.shelf.width, props.shelf.depth] as const)
+    : ([props.shelf.diameter, props.shelf.diameter] as const),
+);
 /** Where the shelf's own zero is drawn (px): a rectangle's lower left, a disc's middle. */
-const zero = computed(() => ('width' in props.shelf ? [EDGE, EDGE + size.value[1] * props.scale] as const : [EDGE + (size.value[0] * props.scale) / 2, EDGE + (size.value[1] * props.scale) / 2] as const)); // prettier-ignore
+const zero = computed(() =>
+  'width' in props.shelf
+    ? ([EDGE, EDGE + size.value[1] * props.scale] as const)
+    : ([EDGE + (size.value[0] * props.scale) / 2, EDGE + (size.value[1] * props.scale) / 2] as const),
+);
 const drawn = computed(() =>
   props.pieces.flatMap((piece) => {
     const kind = props.kinds.get(kindKey(piece));
     if (!kind) return [];
     const key = pieceKey(piece);
-    const path = `M${kind.outline.map(([x, y]) => `${(x * props.scale).toFixed(1)} ${(-y * props.scale).toFixed(1)}`).join('L')}Z`; // prettier-ignore
+    const path = `M${kind.outline.map(([x, y]) => `${(x * props.scale).toFixed(1)} ${(-y * props.scale).toFixed(1)}`).join('L')}Z`;
     const at = [zero.value[0] + piece.x * props.scale, zero.value[1] - piece.y * props.scale] as const;
     return [
       {
@@ -54,7 +62,12 @@ const verbs = (key: string, piece: FiringPiece) => ({
   move: (dx: number, dy: number) => emit('move', key, from[0] + dx / props.scale, from[1] - dy / props.scale),
   end: () => emit('moved'),
 });
-const ARROWS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }; // prettier-ignore
+const ARROWS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
 function press(event: KeyboardEvent, key: string, piece: FiringPiece): void {
   const way = ARROWS[event.key];
   if (!way) return;

@@ -9,7 +9,8 @@ import type { Kiln } from './useKiln.ts';
 const props = defineProps<{ kiln: Kiln; firing: string }>();
 const { lines } = props.kiln;
 
-const wantedOf = (line: MadeLine) => props.kiln.body.value?.wanted.filter((one) => kindKey(one) === kindKey(line)).length ?? 0; // prettier-ignore
+const wantedOf = (line: MadeLine) =>
+  props.kiln.body.value?.wanted.filter((one) => kindKey(one) === kindKey(line)).length ?? 0;
 function labelOf(line: MadeLine): string {
   const wanted = wantedOf(line);
   const letter = wanted > 0 ? `${props.kiln.letterOf(line)}: ` : '';

@@ -42,12 +42,16 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
     }
     return found;
   });
-  const wrong = computed(() => new Map((body.value ? misplaced(body.value, kinds.value) : []).map(({ piece, why }) => [pieceKey(piece), why]))); // prettier-ignore
+  const wrong = computed(
+    () =>
+      new Map((body.value ? misplaced(body.value, kinds.value) : []).map(({ piece, why }) => [pieceKey(piece), why])),
+  );
   const left = computed(() => (body.value ? leftOver(body.value) : []));
 
   /** What is still fetched: the kiln is packed once all of it is here. */
   let fetched: Promise<void> = Promise.resolve();
-  const afterThat = (work: () => Promise<void>): Promise<void> => (fetched = fetched.then(work).catch((error: unknown) => void (trouble.value = connection.note(error)))); // prettier-ignore
+  const afterThat = (work: () => Promise<void>): Promise<void> =>
+    (fetched = fetched.then(work).catch((error: unknown) => void (trouble.value = connection.note(error))));
 
   const loadLines = () =>
     afterThat(async () => {
@@ -85,7 +89,11 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
     const now = body.value;
     if (!now) return;
     const others = now.wanted.filter((one) => kindKey(one) !== kindKey(line));
-    const own = Array.from({ length: line.count }, (_, index) => ({ making: line.making, piece: line.piece, number: index + 1 })); // prettier-ignore
+    const own = Array.from({ length: line.count }, (_, index) => ({
+      making: line.making,
+      piece: line.piece,
+      number: index + 1,
+    }));
     const placed = wanted ? now.placed : now.placed.filter((one) => kindKey(one) !== kindKey(line));
     change({ wanted: wanted ? [...others, ...own] : others, placed });
     firings.endGesture();
@@ -97,10 +105,13 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
     const now = firing();
     if (!now) return;
     // A plain copy: what the stores hold may be watched.
-    const question = JSON.parse(JSON.stringify({ job: loadJobOf(now.body, kinds.value), seconds: SECONDS })) as LoadQuestion; // prettier-ignore
+    const question = JSON.parse(
+      JSON.stringify({ job: loadJobOf(now.body, kinds.value), seconds: SECONDS }),
+    ) as LoadQuestion;
     const reply = await job.ask(question);
     if (!reply) return;
-    if (reply.kind === 'broken') return void (trouble.value = 'The kiln could not be packed. Look at its shelves and try again.'); // prettier-ignore
+    if (reply.kind === 'broken')
+      return void (trouble.value = 'The kiln could not be packed. Look at its shelves and try again.');
     if (firing()?.id !== now.id || !body.value) return;
     change({ placed: placedOf(body.value, kinds.value, reply.loaded) });
     firings.endGesture();
@@ -108,18 +119,41 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
 
   /** Changes one piece where it stands; null takes it off its shelf. */
   function put(key: string, part: Partial<FiringPiece> | null, group: string | null = null): void {
-    const placed = (body.value?.placed ?? []).flatMap((one) => (pieceKey(one) !== key ? [one] : part ? [{ ...one, ...part }] : [])); // prettier-ignore
+    const placed = (body.value?.placed ?? []).flatMap((one) =>
+      pieceKey(one) !== key ? [one] : part ? [{ ...one, ...part }] : [],
+    );
     change({ placed }, group);
   }
 
   const picked = computed(() => body.value?.placed.find((one) => pieceKey(one) === chosen.value) ?? null);
-  const nameOf = (one: Pick<FiringPiece, 'making' | 'piece'>) => lineOf.value.get(kindKey(one))?.name ?? 'a piece that is not here any more'; // prettier-ignore
+  const nameOf = (one: Pick<FiringPiece, 'making' | 'piece'>) =>
+    lineOf.value.get(kindKey(one))?.name ?? 'a piece that is not here any more';
 
   /** Kinds are told apart on the shelves by a letter, in the order in which they were wanted. */
   const letters = computed(() => [...new Set((body.value?.wanted ?? []).map(kindKey))]);
-  const letterOf = (one: Pick<FiringPiece, 'making' | 'piece'>) => String.fromCharCode(65 + (Math.max(0, letters.value.indexOf(kindKey(one))) % 26)); // prettier-ignore
+  const letterOf = (one: Pick<FiringPiece, 'making' | 'piece'>) =>
+    String.fromCharCode(65 + (Math.max(0, letters.value.indexOf(kindKey(one))) % 26));
 
-  return { letterOf, body, lines, kinds, wrong, left, trouble, chosen, picked, busy: job.busy, loadLines, change, replace, want, pack, stop: job.stop, put, nameOf }; // prettier-ignore
+  return {
+    letterOf,
+    body,
+    lines,
+    kinds,
+    wrong,
+    left,
+    trouble,
+    chosen,
+    picked,
+    busy: job.busy,
+    loadLines,
+    change,
+    replace,
+    want,
+    pack,
+    stop: job.stop,
+    put,
+    nameOf,
+  };
 }
 
 export type Kiln = ReturnType<typeof useKiln>;

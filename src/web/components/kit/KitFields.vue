@@ -22,11 +22,14 @@ const settings = computed(() => (props.item.settings ?? []).map((one) => lengths
 
 /** Settings are written one after another, with commas or blanks between them. */
 function putSettings(text: string): readonly Fault[] {
-  const parts = text.split(/[,;]\s*|\s{1,}(?=\d)/).filter(Boolean); // prettier-ignore
+  const parts = text.split(/[,;]\s*|\s{1,}(?=\d)/).filter(Boolean);
   const read = parts.map((part) => lengths.read(part));
   const wrong = read.find((one) => one.kind === 'unreadable');
   if (wrong?.kind === 'unreadable') return [{ code: 'wrong-type', path: 'settings', value: text, rule: wrong.rule }];
-  return props.put({ ...props.item, settings: read.flatMap((one) => (one.kind === 'length' ? [one.mm] : [])) }, 'settings'); // prettier-ignore
+  return props.put(
+    { ...props.item, settings: read.flatMap((one) => (one.kind === 'length' ? [one.mm] : [])) },
+    'settings',
+  );
 }
 </script>
 

@@ -34,7 +34,11 @@ const words = computed(() => {
   if (!found || found.kind === 'misread') return '';
   if (found.kind === 'true') return 'It prints true.';
   const { short, long } = found.scale;
-  if (found.kind === 'fitted') return `Both lengths came out at ${share((short + long) / 2)}: the sheet was printed “fit to page”. Print it again at 100 % and measure again; otherwise templates are corrected for that setting.`; // prettier-ignore
+  if (found.kind === 'fitted')
+    return (
+      `Both lengths came out at ${share((short + long) / 2)}: the sheet was printed “fit to page”. ` +
+      'Print it again at 100 % and measure again; otherwise templates are corrected for that setting.'
+    );
   return `It prints ${share(short)} across and ${share(long)} along. Choose it at Cut, and templates are corrected for it.`;
 });
 </script>

@@ -20,17 +20,23 @@ const done = ref('');
 const decided = ref<readonly string[]>([]);
 const exactly = ref(false);
 
-const KINDS: Readonly<Record<ArchiveClash['kind'], string>> = { design: 'piece', record: 'clay, kit or plan', making: 'making' }; // prettier-ignore
+const KINDS: Readonly<Record<ArchiveClash['kind'], string>> = {
+  design: 'piece',
+  record: 'clay, kit or plan',
+  making: 'making',
+};
 const COUNTED = [
   ['designs', 'piece', 'pieces'],
   ['records', 'clay, kit or plan', 'clays, kit and plans'],
   ['makings', 'making', 'makings'],
   ['photographs', 'photograph', 'photographs'],
 ] as const;
-const holds = computed(() => COUNTED.map(([key, one, many]) => {
-  const count = offer.value?.counts[key] ?? 0;
-  return `${count} ${count === 1 ? one : many}`;
-}).join(', ')); // prettier-ignore
+const holds = computed(() =>
+  COUNTED.map(([key, one, many]) => {
+    const count = offer.value?.counts[key] ?? 0;
+    return `${count} ${count === 1 ? one : many}`;
+  }).join(', '),
+);
 const name = ({ kind, id }: Pick<ArchiveClash, 'kind' | 'id'>) => `${kind} ${id}`;
 const day = (iso: string) => new Date(iso.replace(' +', '+').replace(' ', 'T')).toLocaleString();
 
@@ -60,7 +66,9 @@ async function take(): Promise<void> {
   if (!waiting) return;
   busy.value = true;
   try {
-    const archive = waiting.clashes.filter((one) => decided.value.includes(name(one))).map(({ kind, id }) => ({ kind, id })); // prettier-ignore
+    const archive = waiting.clashes
+      .filter((one) => decided.value.includes(name(one)))
+      .map(({ kind, id }) => ({ kind, id }));
     await api.takeArchive(waiting.token, exactly.value ? { mode: 'exactly' } : { mode: 'merge', archive });
     done.value = exactly.value ? 'The studio is as the archive has it.' : 'The archive was added.';
     offer.value = null;

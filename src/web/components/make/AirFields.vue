@@ -17,7 +17,10 @@ const SPEEDS: readonly Choice<AirSpeed>[] = [
 
 const within = (key: 'temperature' | 'humidity') => (value: number) => {
   const { least, greatest } = AIR_LIMITS[key];
-  if (value < least || value > greatest) return [{ code: 'out-of-range' as const, path: key, value: String(value), rule: `must be ${least} to ${greatest}` }]; // prettier-ignore
+  if (value < least || value > greatest)
+    return [
+      { code: 'out-of-range' as const, path: key, value: String(value), rule: `must be ${least} to ${greatest}` },
+    ];
   emit('change', { ...props.air, [key]: value });
   return [];
 };

@@ -36,7 +36,15 @@ const busy = ref(false);
 
 /** Whole pieces only. */
 function takeCount(value: number) {
-  if (!Number.isInteger(value) || value < 1 || value > 500) return [{ code: 'out-of-range' as const, path: 'count', value: String(value), rule: 'must be a whole number from 1 to 500' }]; // prettier-ignore
+  if (!Number.isInteger(value) || value < 1 || value > 500)
+    return [
+      {
+        code: 'out-of-range' as const,
+        path: 'count',
+        value: String(value),
+        rule: 'must be a whole number from 1 to 500',
+      },
+    ];
   count.value = value;
   return [];
 }
@@ -63,7 +71,11 @@ const kindWords = computed(() => FORM_WAYS.find(({ value }) => value === kind.va
 const own = computed(() => way.ownOf(kind.value));
 const ownSays = computed(() => {
   const { left, added, order } = own.value;
-  const parts = [added.length > 0 && `${added.length} of your own`, left.length > 0 && `${left.length} left out`, order.length > 0 && added.length + left.length === 0 && 'moved'].filter(Boolean); // prettier-ignore
+  const parts = [
+    added.length > 0 && `${added.length} of your own`,
+    left.length > 0 && `${left.length} left out`,
+    order.length > 0 && added.length + left.length === 0 && 'moved',
+  ].filter(Boolean);
   return parts.length > 0 ? ` (${parts.join(', ')})` : '';
 });
 /** What was made of this design before, newest first. */

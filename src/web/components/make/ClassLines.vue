@@ -15,7 +15,8 @@ const lines = computed(() =>
   }),
 );
 const done = computed(() => lines.value.filter(({ state }) => state === 'done' || state === 'skipped').length);
-const iconOf = (state: string) => (state === 'done' ? mdiCheckboxMarked : state === 'open' ? mdiCheckboxBlankOutline : mdiClose); // prettier-ignore
+const iconOf = (state: string) =>
+  state === 'done' ? mdiCheckboxMarked : state === 'open' ? mdiCheckboxBlankOutline : mdiClose;
 </script>
 
 <template>

@@ -26,7 +26,8 @@ const advice = computed(() => {
   const { value } = apart;
   if (!value || value.share < HELD_BACK.watch) return '';
   const cover = `Cover ${lower(value.drier)}`;
-  const until = value.catchUp === null ? '' : `: in about ${spanWords(HOUR * value.catchUp)} ${lower(value.wetter)} is as dry`; // prettier-ignore
+  const until =
+    value.catchUp === null ? '' : `: in about ${spanWords(HOUR * value.catchUp)} ${lower(value.wetter)} is as dry`;
   return `The ${value.drier.toLowerCase()} has already shrunk ${percent(value.share, 1)} more than ${lower(value.wetter)}. ${cover}${until}.`;
 });
 

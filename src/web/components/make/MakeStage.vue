@@ -23,14 +23,17 @@ const awake = useWakeLock();
 const design = computed(() => piece.design);
 /** The address may say which making is meant, and which kind of piece in it. */
 const wanted = computed(() => String(route.query['making'] ?? ''));
-watch([() => design.value?.id, wanted], ([id]) => id && void makings.open(id, wanted.value), { immediate: true }); // prettier-ignore
+watch([() => design.value?.id, wanted], ([id]) => id && void makings.open(id, wanted.value), { immediate: true });
 
 /** The kind of piece that is shown: that of the design which is open. */
 const kind = computed(() => {
   const pieces = makings.making?.pieces ?? [];
   const asked = Number(route.query['piece'] ?? -1);
   if (pieces[asked]?.designId === design.value?.id) return asked;
-  return Math.max(0, pieces.findIndex(({ designId }) => designId === design.value?.id)); // prettier-ignore
+  return Math.max(
+    0,
+    pieces.findIndex(({ designId }) => designId === design.value?.id),
+  );
 });
 
 /** The target that the making was begun with: of its revision, not of the piece as it is now. */
@@ -44,12 +47,14 @@ async function fetchTarget({ pieces }: Making): Promise<void> {
     target.value = piece.target;
   } else {
     const kept = await held.read(name);
-    target.value = kept ? (JSON.parse(kept) as Target) : await api.revision(own.designId, own.revision).catch(() => piece.target); // prettier-ignore
+    target.value = kept
+      ? (JSON.parse(kept) as Target)
+      : await api.revision(own.designId, own.revision).catch(() => piece.target);
   }
   // Read with the server away.
   if (!('vertices' in target.value.form)) held.write(name, JSON.stringify(target.value));
 }
-watch([() => makings.making?.id, kind], () => makings.making && void fetchTarget(makings.making), { immediate: true }); // prettier-ignore
+watch([() => makings.making?.id, kind], () => makings.making && void fetchTarget(makings.making), { immediate: true });
 
 /** The screen stays on while a making is in hand. */
 watch(

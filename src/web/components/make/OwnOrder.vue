@@ -27,14 +27,24 @@ const changed = computed(() => JSON.stringify(props.own) !== JSON.stringify(NO_O
 function turn(id: string): void {
   const { own } = props;
   if (isOwn(id))
-    emit('change', { ...own, added: own.added.filter((one) => one.id !== id), order: own.order.filter((one) => one !== id) }); // prettier-ignore
+    emit('change', {
+      ...own,
+      added: own.added.filter((one) => one.id !== id),
+      order: own.order.filter((one) => one !== id),
+    });
   else emit('change', { ...own, left: isLeft(id) ? own.left.filter((one) => one !== id) : [...own.left, id] });
 }
 function add(): void {
   const text = title.value.trim();
   if (!text || props.own.added.length >= OWN_LIMITS.added) return;
   const { least, greatest } = OWN_LIMITS.minutes;
-  emit('change', addedStep(props.steps, props.own, { title: text, minutes: Math.max(least, Math.min(greatest, Number(minutes.value) || 0)) })); // prettier-ignore
+  emit(
+    'change',
+    addedStep(props.steps, props.own, {
+      title: text,
+      minutes: Math.max(least, Math.min(greatest, Number(minutes.value) || 0)),
+    }),
+  );
   title.value = '';
 }
 const word = (id: string) => (isOwn(id) ? 'Take away' : isLeft(id) ? 'Put back' : 'Leave out');

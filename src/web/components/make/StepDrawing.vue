@@ -18,14 +18,18 @@ const MARGIN = 26;
 
 const part = computed(() => props.developed.parts.find(({ id }) => id === props.step.part) ?? null);
 const side = computed(() => elevation(props.target, 'wet'));
-const shapes = computed<readonly Outline[]>(() => (part.value ? [part.value.outline] : [...side.value.added, side.value.outer])); // prettier-ignore
+const shapes = computed<readonly Outline[]>(() =>
+  part.value ? [part.value.outline] : [...side.value.added, side.value.outer],
+);
 const box = computed(() => {
   const all = shapes.value.map(bounds);
   const [minX, minY] = [Math.min(...all.map((one) => one.minX)), Math.min(...all.map((one) => one.minY))];
   const [maxX, maxY] = [Math.max(...all.map((one) => one.maxX)), Math.max(...all.map((one) => one.maxY))];
   return { minX, minY, wide: Math.max(1, maxX - minX), high: Math.max(1, maxY - minY) };
 });
-const scale = computed(() => Math.max(0, Math.min((width.value - 2 * MARGIN) / box.value.wide, (height.value - 2 * MARGIN) / box.value.high, 4))); // prettier-ignore
+const scale = computed(() =>
+  Math.max(0, Math.min((width.value - 2 * MARGIN) / box.value.wide, (height.value - 2 * MARGIN) / box.value.high, 4)),
+);
 const origin = computed(() => {
   const { minX, minY, wide, high } = box.value;
   return [
@@ -33,7 +37,8 @@ const origin = computed(() => {
     height.value / 2 + (minY + high / 2) * scale.value,
   ] as const;
 });
-const drawn = (outline: Outline, ends: 'closed' | 'open' = 'closed') => pathData(outline, scale.value, origin.value, screenPx, ends); // prettier-ignore
+const drawn = (outline: Outline, ends: 'closed' | 'open' = 'closed') =>
+  pathData(outline, scale.value, origin.value, screenPx, ends);
 
 /** The vertices of an edge, in order. */
 function along(outline: Outline, { edge, from, to }: Lean): Outline {
@@ -45,12 +50,23 @@ const picked = computed(() => {
   const found = part.value;
   if (!found) return [];
   const { edge, act } = props.step;
-  const leans = found.leans.filter((lean) => (edge === undefined ? act === 'cut' && lean.word !== 'straight down' : lean.edge === edge)); // prettier-ignore
+  const leans = found.leans.filter((lean) =>
+    edge === undefined ? act === 'cut' && lean.word !== 'straight down' : lean.edge === edge,
+  );
   return leans.map((lean) => drawn(along(found.outline, lean), 'open'));
 });
-const letters = computed(
-  () =>
-  (part.value?.marks ?? []).flatMap((mark) => (mark.kind === 'letter' ? [{ text: mark.text, x: origin.value[0] + mark.at[0] * scale.value, y: origin.value[1] - mark.at[1] * scale.value }] : [])), // prettier-ignore
+const letters = computed(() =>
+  (part.value?.marks ?? []).flatMap((mark) =>
+    mark.kind === 'letter'
+      ? [
+          {
+            text: mark.text,
+            x: origin.value[0] + mark.at[0] * scale.value,
+            y: origin.value[1] - mark.at[1] * scale.value,
+          },
+        ]
+      : [],
+  ),
 );
 </script>
 

@@ -47,7 +47,13 @@ const heading = computed(() => {
 /** More letters than this are set at the smallest size that reads from two paces. */
 const LONG = 52;
 
-const FOUND_WORDS: Partial<Record<MarkKind, string>> = { 'too-soft': 'Too soft', ready: 'Ready', 'too-stiff': 'Too stiff', 'leather-hard': 'Leather-hard', dry: 'Dry' }; // prettier-ignore
+const FOUND_WORDS: Partial<Record<MarkKind, string>> = {
+  'too-soft': 'Too soft',
+  ready: 'Ready',
+  'too-stiff': 'Too stiff',
+  'leather-hard': 'Leather-hard',
+  dry: 'Dry',
+};
 const findings = computed(() => (step.value?.waits ? FINDINGS[step.value.waits.until] : []));
 /** The finding that the step waits for. */
 const wanted = computed<MarkKind>(() => {
@@ -57,7 +63,10 @@ const wanted = computed<MarkKind>(() => {
 const missed = computed(() => state.value === 'missed');
 /** What a part that is made again costs: the clay of this piece's slabs. */
 const costs = computed(() => {
-  const grams = props.hand.steps.value.filter(({ act }) => act === 'weigh').flatMap(({ says }) => says.flat()).reduce((sum, part) => sum + (typeof part !== 'string' && 'grams' in part ? part.grams : 0), 0); // prettier-ignore
+  const grams = props.hand.steps.value
+    .filter(({ act }) => act === 'weigh')
+    .flatMap(({ says }) => says.flat())
+    .reduce((sum, part) => sum + (typeof part !== 'string' && 'grams' in part ? part.grams : 0), 0);
   return grams > 0 ? `, ${lengths.phrase([{ grams }])} of clay` : '';
 });
 const waiting = computed(() => step.value?.waits !== undefined && state.value === 'open');

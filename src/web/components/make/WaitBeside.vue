@@ -20,7 +20,10 @@ const learned = computed(() => {
   const percent = (times: number) => `${Math.abs(Math.round(100 * (times - 1)))} %`;
   const way = factor.usual >= 1 ? 'slower' : 'quicker';
   const [low, high] = [Math.round(100 * (factor.low - 1)), Math.round(100 * (factor.high - 1))];
-  const range = low >= 0 || high <= 0 ? `between ${Math.min(Math.abs(low), Math.abs(high))} and ${Math.max(Math.abs(low), Math.abs(high))} %` : `between ${-low} % quicker and ${high} % slower`; // prettier-ignore
+  const range =
+    low >= 0 || high <= 0
+      ? `between ${Math.min(Math.abs(low), Math.abs(high))} and ${Math.max(Math.abs(low), Math.abs(high))} %`
+      : `between ${-low} % quicker and ${high} % slower`;
   const usually =
     percent(factor.usual) === '0 %'
       ? 'Usually as the model says'

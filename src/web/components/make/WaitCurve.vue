@@ -39,7 +39,9 @@ const others = computed(() =>
     .filter(({ thickness }) => thickness !== props.part.thickness)
     .map(({ name, thickness }) => ({ name, course: courseBy(thickness) })),
 );
-const driest = computed(() => Math.min(at(hours.value).surface, ...others.value.map((other) => onCourse(other.course, hours.value).mean))); // prettier-ignore
+const driest = computed(() =>
+  Math.min(at(hours.value).surface, ...others.value.map((other) => onCourse(other.course, hours.value).mean)),
+);
 const x = computed(() =>
   scaleLinear([0, hours.value], [SPACE.left, Math.max(SPACE.left + 1, width.value - SPACE.right)]),
 );
@@ -59,11 +61,13 @@ const curve = (of: 'mean' | 'surface' | 'core', along = course.value) =>
 const names = computed(() => {
   if (others.value.length === 0) return [];
   const own = kinds.value.find(({ thickness }) => thickness === props.part.thickness);
-  return [...(own ? [{ name: own.name, course: course.value }] : []), ...others.value].map(({ name, course: along }, index) => {
-    const hour = hours.value * Math.min(0.8, 0.3 + 0.22 * index);
-    return { name, x: x.value(hour), y: y.value(onCourse(along, hour).mean) - 8 };
-  });
-}); // prettier-ignore
+  return [...(own ? [{ name: own.name, course: course.value }] : []), ...others.value].map(
+    ({ name, course: along }, index) => {
+      const hour = hours.value * Math.min(0.8, 0.3 + 0.22 * index);
+      return { name, x: x.value(hour), y: y.value(onCourse(along, hour).mean) - 8 };
+    },
+  );
+});
 const pxOf = (ms: number) => x.value(Math.max(0, Math.min(hours.value, (ms - props.wait.began) / HOUR)));
 const shade = computed(() => {
   const { opens, closes } = props.wait.window;

@@ -37,7 +37,10 @@ export function useMaking(making: () => Making, piece = 0) {
     if (step && turned.value) return { step, number: turned.value.number };
     return next.value ?? { step: steps.value.at(-1), number: count.value };
   });
-  watch(() => making().id, () => (turned.value = null)); // prettier-ignore
+  watch(
+    () => making().id,
+    () => (turned.value = null),
+  );
 
   /** Shows a step at the first piece that it is open for. */
   function show(id: string): void {
@@ -45,7 +48,8 @@ export function useMaking(making: () => Making, piece = 0) {
   }
 
   const stateOf = (id: string, number: number) => progress.value.get(id)?.[number - 1] ?? { state: 'open' as const };
-  const doneOf = (id: string) => (progress.value.get(id) ?? []).filter(({ state }) => state === 'done' || state === 'skipped').length; // prettier-ignore
+  const doneOf = (id: string) =>
+    (progress.value.get(id) ?? []).filter(({ state }) => state === 'done' || state === 'skipped').length;
 
   /** Marks of this clay, those of this making too. */
   const known = computed(() => [
@@ -73,7 +77,12 @@ export function useMaking(making: () => Making, piece = 0) {
       : `${momentWords(opens.usual, ms)}, about`;
     if (waitState.value === 'waits') return { heading, state: `Opens in about ${spanWords(opens.usual - ms)}.` };
     if (waitState.value === 'past') return { heading, state: 'It has probably closed. Feel it before you join it.' };
-    return { heading, state: closes ? `Open now, for about ${spanWords(closes.usual - ms)} more.` : 'Ready by the model. Check by hand.' }; // prettier-ignore
+    return {
+      heading,
+      state: closes
+        ? `Open now, for about ${spanWords(closes.usual - ms)} more.`
+        : 'Ready by the model. Check by hand.',
+    };
   });
 
   /** Presses what is said of the step that is shown; the view goes on with the work. */
@@ -91,7 +100,9 @@ export function useMaking(making: () => Making, piece = 0) {
   function pressAll(): void {
     const { step } = shown.value;
     if (!step) return;
-    const open = (progress.value.get(step.id) ?? []).flatMap(({ state }, index) => (state === 'open' || state === 'missed' ? [index + 1] : [])); // prettier-ignore
+    const open = (progress.value.get(step.id) ?? []).flatMap(({ state }, index) =>
+      state === 'open' || state === 'missed' ? [index + 1] : [],
+    );
     makings.pressMany(open.map((number) => ({ piece, number, step: step.id, kind: 'done' })));
     turned.value = null;
   }
@@ -119,7 +130,29 @@ export function useMaking(making: () => Making, piece = 0) {
     turned.value = { id: before.id, number: which };
   }
 
-  return { piece, own, steps, count, progress, next, turned, show, shown, nowMs, wait, waitState, waitWords, waitOf, stateOf, doneOf, press, pressAll, tick, names, back }; // prettier-ignore
+  return {
+    piece,
+    own,
+    steps,
+    count,
+    progress,
+    next,
+    turned,
+    show,
+    shown,
+    nowMs,
+    wait,
+    waitState,
+    waitWords,
+    waitOf,
+    stateOf,
+    doneOf,
+    press,
+    pressAll,
+    tick,
+    names,
+    back,
+  };
 }
 
 export type MakingInHand = ReturnType<typeof useMaking>;

@@ -25,7 +25,9 @@ const darts = computed(() => draped.value?.form.darts ?? []);
 
 function put(change: Partial<DrapedTarget['form']>, group: string | null = null): readonly Fault[] {
   const { target } = piece;
-  return isDraped(target) ? piece.change({ ...target, form: { ...target.form, ...change } as DrapedTarget['form'] }, group) : []; // prettier-ignore
+  return isDraped(target)
+    ? piece.change({ ...target, form: { ...target.form, ...change } as DrapedTarget['form'] }, group)
+    : [];
 }
 const now = () => (isDraped(piece.target) ? (piece.target.form.darts ?? []) : []);
 const dart = (index: number, key: keyof Dart) => (value: number) =>
@@ -38,7 +40,10 @@ function add(): void {
   const list = [...now()].sort((one, other) => one.at - other.at);
   const first = list[0];
   if (!first) return void put({ darts: [{ at: 0, depth: 40 }] });
-  const gaps = list.map((one, index) => ({ from: one.at, wide: ((list[(index + 1) % list.length]?.at ?? 0) - one.at + 360) % 360 || 360 })); // prettier-ignore
+  const gaps = list.map((one, index) => ({
+    from: one.at,
+    wide: ((list[(index + 1) % list.length]?.at ?? 0) - one.at + 360) % 360 || 360,
+  }));
   const widest = gaps.reduce((most, gap) => (gap.wide > most.wide ? gap : most));
   put({ darts: [...now(), { at: (Math.round((widest.from + widest.wide / 2) * 10) / 10) % 360, depth: first.depth }] });
 }

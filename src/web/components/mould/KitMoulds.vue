@@ -18,7 +18,8 @@ onMounted(() => {
 
 const form = computed(() => (piece.beside.target.form.kind === 'mould' ? piece.beside.target.form : null));
 const moulds = computed(() => kit.list.filter(({ body }) => body.kind === 'mould'));
-const words = ({ sizes: { length = 0, width = 0, depth = 0 }, mould }: KitItem) => `${lengths.figure(length)} × ${lengths.length(width)}, ${lengths.length(depth)} deep${mould ? '' : ', its wall not drawn yet'}`; // prettier-ignore
+const words = ({ sizes: { length = 0, width = 0, depth = 0 }, mould }: KitItem) =>
+  `${lengths.figure(length)} × ${lengths.length(width)}, ${lengths.length(depth)} deep${mould ? '' : ', its wall not drawn yet'}`;
 const choices = computed(() => [
   { value: '', title: 'not from the kit', why: 'As it is drawn here.' },
   ...moulds.value.map(({ id, body }) => ({ value: id, title: body.name, why: words(body) })),

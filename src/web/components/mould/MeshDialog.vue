@@ -37,7 +37,8 @@ const FACES: readonly Choice<TakenFace>[] = [
 ];
 const SCALES = { least: 0.01, greatest: 100 } as const;
 function putScale(scale: number): readonly Fault[] {
-  if (!(scale >= SCALES.least) || scale > SCALES.greatest) return [{ code: 'out-of-range', path: 'scale', value: String(scale), rule: 'must be from 1 to 10000 %' }]; // prettier-ignore
+  if (!(scale >= SCALES.least) || scale > SCALES.greatest)
+    return [{ code: 'out-of-range', path: 'scale', value: String(scale), rule: 'must be from 1 to 10000 %' }];
   void reading.take({ scale });
   return [];
 }
@@ -49,9 +50,19 @@ const view = computed(() => {
   const all = [...whole, ...taken];
   const [left, right] = [Math.min(...all.map(([, x]) => x)), Math.max(...all.map(([, , x]) => x))];
   const [low, high] = [Math.min(...all.map(([z]) => z)), Math.max(...all.map(([z]) => z))];
-  const scale = Math.min((BOX.width - 2 * BOX.air) / (right - left), (BOX.height - 2 * BOX.air) / Math.max(1, high - low)); // prettier-ignore
-  const point = (x: number, z: number) => `${(BOX.width / 2 + scale * (x - (left + right) / 2)).toFixed(1)} ${(BOX.height - BOX.air - scale * (z - low)).toFixed(1)}`; // prettier-ignore
-  const path = (rows: Silhouette) => rows.length === 0 ? '' : `M${rows.map(([z, x]) => point(x, z)).join('L')}L${[...rows].reverse().map(([z, , x]) => point(x, z)).join('L')}Z`; // prettier-ignore
+  const scale = Math.min(
+    (BOX.width - 2 * BOX.air) / (right - left),
+    (BOX.height - 2 * BOX.air) / Math.max(1, high - low),
+  );
+  const point = (x: number, z: number) =>
+    `${(BOX.width / 2 + scale * (x - (left + right) / 2)).toFixed(1)} ${(BOX.height - BOX.air - scale * (z - low)).toFixed(1)}`;
+  const path = (rows: Silhouette) =>
+    rows.length === 0
+      ? ''
+      : `M${rows.map(([z, x]) => point(x, z)).join('L')}L${[...rows]
+          .reverse()
+          .map(([z, , x]) => point(x, z))
+          .join('L')}Z`;
   return { whole: path(whole), taken: path(taken) };
 });
 const size = computed(() => {

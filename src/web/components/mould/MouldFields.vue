@@ -31,7 +31,21 @@ function chooseWall(wall: MouldWall): void {
   if (now.kind !== 'mould') return;
   const { foot, profile, ...rest } = now;
   const floor = foot ?? planShrunk(now.rim);
-  const next: MouldForm = wall === 'dome' ? { ...rest, wall } : { ...rest, wall, foot: floor, ...(wall === 'drawn' && { profile: profile ?? [[0, 0], [0.5, 0.3], [1, 1]] }) }; // prettier-ignore
+  const next: MouldForm =
+    wall === 'dome'
+      ? { ...rest, wall }
+      : {
+          ...rest,
+          wall,
+          foot: floor,
+          ...(wall === 'drawn' && {
+            profile: profile ?? [
+              [0, 0],
+              [0.5, 0.3],
+              [1, 1],
+            ],
+          }),
+        };
   const faults = piece.change({ ...piece.target, form: next });
   trouble.value = faults[0]?.rule ?? '';
 }
@@ -43,7 +57,9 @@ function setPoints(count: number): void {
   const faults = piece.change({ ...piece.target, form: wallBy(now, count) });
   trouble.value = faults[0] ? `The wall ${faults[0].rule}.` : '';
 }
-const points = computed(() => (form.value?.kind === 'mould' && form.value.wall === 'drawn' ? (form.value.profile?.length ?? 0) : 0)); // prettier-ignore
+const points = computed(() =>
+  form.value?.kind === 'mould' && form.value.wall === 'drawn' ? (form.value.profile?.length ?? 0) : 0,
+);
 
 async function readFile(file: File): Promise<void> {
   reading.trouble = '';
@@ -64,7 +80,10 @@ function takeProfile(name: string, text: string): void {
     trouble.value = 'A wall is read for a mould that is given by its outlines.';
     return;
   }
-  const faults = piece.change({ ...piece.target, form: { ...now, wall: 'drawn', foot: now.foot ?? planShrunk(now.rim), profile: reading.profile } }); // prettier-ignore
+  const faults = piece.change({
+    ...piece.target,
+    form: { ...now, wall: 'drawn', foot: now.foot ?? planShrunk(now.rim), profile: reading.profile },
+  });
   trouble.value = faults[0] ? `${name}: ${faults[0].rule}.` : '';
 }
 </script>

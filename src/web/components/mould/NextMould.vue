@@ -34,11 +34,16 @@ const known = computed(() => {
 });
 const usual = computed(() => known.value ?? SHARES[state.value] * piece.beside.target.clay.shrinkage);
 const by = computed(() => shrunk.value ?? usual.value);
-const hours = computed(() => Math.round(hoursToStiffen({ shrinkage: 0, casts: 1, wall: piece.beside.target.slab.wall }))); // prettier-ignore
+const hours = computed(() =>
+  Math.round(hoursToStiffen({ shrinkage: 0, casts: 1, wall: piece.beside.target.slab.wall })),
+);
 
 function putShrunk(value: number): readonly Fault[] {
   const { least, greatest } = MOULD_LIMITS.ownShrinkage;
-  if (value < least || value > greatest) return [{ code: 'out-of-range', path: 'shrunk', value: String(value), rule: `must be from ${least} to ${greatest}` }]; // prettier-ignore
+  if (value < least || value > greatest)
+    return [
+      { code: 'out-of-range', path: 'shrunk', value: String(value), rule: `must be from ${least} to ${greatest}` },
+    ];
   shrunk.value = value;
   return [];
 }
@@ -64,7 +69,9 @@ async function make(face: NextMould['face']): Promise<void> {
 const off = computed(() => {
   const { target } = piece.beside;
   if (!isDraped(target)) return 0;
-  const all = (['inside', 'outside'] as const).map((face) => mouldOfPiece(target, { face, state: state.value, shrunk: by.value })); // prettier-ignore
+  const all = (['inside', 'outside'] as const).map((face) =>
+    mouldOfPiece(target, { face, state: state.value, shrunk: by.value }),
+  );
   return Math.max(0, ...all.map((one) => (one.kind === 'made' ? one.off : 0)));
 });
 </script>

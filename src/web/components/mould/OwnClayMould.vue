@@ -32,7 +32,10 @@ function own(change: Partial<OwnMould>): readonly Fault[] {
 const putCast = (index: number, change: Partial<MouldCast>) =>
   own({ casts: casts.value.map((one, at) => (at === index ? { ...one, ...change } : one)) });
 function countCasts(count: number): readonly Fault[] {
-  const more = Array.from({ length: Math.max(0, Math.round(count)) }, (_, index) => casts.value[index] ?? { thickness: 0, face: 'same' as const }); // prettier-ignore
+  const more = Array.from(
+    { length: Math.max(0, Math.round(count)) },
+    (_, index) => casts.value[index] ?? { thickness: 0, face: 'same' as const },
+  );
   return own({ casts: more });
 }
 
@@ -42,7 +45,9 @@ const booked = computed(() => {
   if (state !== 'dry' && state !== 'bisque' && state !== 'fired') return null;
   const found = bookedClay(piece.beside.target, useClays().list);
   const mean = found && barFigures(found.clay.bars).total[state]?.mean;
-  return mean === null || mean === undefined || Math.abs(mean - (mould.value?.own?.shrinkage ?? 0)) < 5e-4 ? null : mean; // prettier-ignore
+  return mean === null || mean === undefined || Math.abs(mean - (mould.value?.own?.shrinkage ?? 0)) < 5e-4
+    ? null
+    : mean;
 });
 const model = computed(() => {
   if (!mould.value?.own) return null;

@@ -24,7 +24,14 @@ const SQUARE = 10;
 
 const fitted = computed((): View => {
   const { minX, minY, maxX, maxY } = bounds(form.value?.outline ?? [[0, 0, 0]]);
-  const scale = Math.max(0.1, Math.min((width.value - 2 * AIR) / Math.max(1, maxX - minX), (height.value - 2 * AIR) / Math.max(1, maxY - minY), 5)); // prettier-ignore
+  const scale = Math.max(
+    0.1,
+    Math.min(
+      (width.value - 2 * AIR) / Math.max(1, maxX - minX),
+      (height.value - 2 * AIR) / Math.max(1, maxY - minY),
+      5,
+    ),
+  );
   return { scale, x: width.value / 2 - (scale * (minX + maxX)) / 2, y: height.value / 2 + (scale * (minY + maxY)) / 2 };
 });
 /** While a grip is dragged the view stands still. */
@@ -32,18 +39,33 @@ const held = shallowRef<View | null>(null);
 const view = computed(() => held.value ?? fitted.value);
 const px = ([x, y]: Point): Point => [view.value.x + view.value.scale * x, view.value.y - view.value.scale * y];
 const origin = computed(() => [view.value.x, view.value.y] as const);
-const closedPath = (outline: Parameters<typeof pathData>[0]) => pathData(outline, view.value.scale, origin.value, screenPx); // prettier-ignore
-const openPath = (points: readonly Point[]) => points.map((point, index) => `${index === 0 ? 'M' : 'L'}${px(point).map((value) => value.toFixed(2)).join(' ')}`).join(''); // prettier-ignore
+const closedPath = (outline: Parameters<typeof pathData>[0]) =>
+  pathData(outline, view.value.scale, origin.value, screenPx);
+const openPath = (points: readonly Point[]) =>
+  points
+    .map(
+      (point, index) =>
+        `${index === 0 ? 'M' : 'L'}${px(point)
+          .map((value) => value.toFixed(2))
+          .join(' ')}`,
+    )
+    .join('');
 
 const grips = computed((): { readonly grip: Grip; readonly mm: Point }[] => {
   if (!line.value) return [];
   const { vertices } = line.value;
   const points = vertices.map(([x, y], index) => ({ grip: { kind: 'point' as const, index }, mm: [x, y] as const }));
-  const middles = Array.from({ length: edges.value }, (_, index) => ({ grip: { kind: 'edge' as const, index }, mm: alongEdge(vertices, index, 0.5) })); // prettier-ignore
+  const middles = Array.from({ length: edges.value }, (_, index) => ({
+    grip: { kind: 'edge' as const, index },
+    mm: alongEdge(vertices, index, 0.5),
+  }));
   return [...middles, ...points];
 });
 const isHeld = (one: Grip) => one.kind === grip.value.kind && one.index === grip.value.index;
-const label = ({ kind, index }: Grip) => kind === 'point' ? `Point ${index + 1} of ${drawing.wordsOf(chosen.value)}: arrow keys move it` : `Edge ${index + 1} of ${drawing.wordsOf(chosen.value)}: arrow keys draw it out`; // prettier-ignore
+const label = ({ kind, index }: Grip) =>
+  kind === 'point'
+    ? `Point ${index + 1} of ${drawing.wordsOf(chosen.value)}: arrow keys move it`
+    : `Edge ${index + 1} of ${drawing.wordsOf(chosen.value)}: arrow keys draw it out`;
 
 /** Places are taken to half a millimetre. */
 const GRAIN = 0.5;
@@ -56,7 +78,11 @@ const pull = (one: { readonly grip: Grip; readonly mm: Point }): DragVerbs => ({
     held.value = view.value;
   },
   move: (dx, dy) => {
-    if (from) drawing.drag(from.grip, [rounded(from.mm[0] + dx / view.value.scale), rounded(from.mm[1] - dy / view.value.scale)]); // prettier-ignore
+    if (from)
+      drawing.drag(from.grip, [
+        rounded(from.mm[0] + dx / view.value.scale),
+        rounded(from.mm[1] - dy / view.value.scale),
+      ]);
   },
   end: () => {
     from = null;
@@ -64,7 +90,12 @@ const pull = (one: { readonly grip: Grip; readonly mm: Point }): DragVerbs => ({
     drawing.end();
   },
 });
-const ARROWS: Readonly<Record<string, Point>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }; // prettier-ignore
+const ARROWS: Readonly<Record<string, Point>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
 function onKey(one: { readonly grip: Grip; readonly mm: Point }, event: KeyboardEvent): void {
   grip.value = one.grip;
   if (event.key === 'Delete' || event.key === 'Backspace') {

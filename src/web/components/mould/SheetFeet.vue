@@ -32,7 +32,12 @@ const pull = (index: number, mm: Point): DragVerbs => ({
     props.drawing.end();
   },
 });
-const ARROWS: Readonly<Record<string, Point>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, 1], ArrowDown: [0, -1] }; // prettier-ignore
+const ARROWS: Readonly<Record<string, Point>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
 function onKey(index: number, mm: Point, event: KeyboardEvent): void {
   const by = ARROWS[event.key];
   if (!by) return;
@@ -40,7 +45,8 @@ function onKey(index: number, mm: Point, event: KeyboardEvent): void {
   const step = event.shiftKey ? LARGE : GRAIN;
   props.drawing.moveFoot(index, [mm[0] + step * by[0], mm[1] + step * by[1]]);
 }
-const at = ([x, y]: Point) => `translate(${props.view.x + props.view.scale * x}px, ${props.view.y - props.view.scale * y}px)`; // prettier-ignore
+const at = ([x, y]: Point) =>
+  `translate(${props.view.x + props.view.scale * x}px, ${props.view.y - props.view.scale * y}px)`;
 </script>
 
 <template>

@@ -56,7 +56,11 @@ function freed(sheet: SheetForm): SheetForm {
   return { ...sheet, feet: { count, height, diameter } };
 }
 function chooseFeet(count: '0' | '3' | '4'): void {
-  put(({ feet, ...sheet }) => count === '0' ? sheet : { ...sheet, feet: { height: feet?.height ?? 6, diameter: feet?.diameter ?? 12, count: count === '3' ? 3 : 4 } }); // prettier-ignore
+  put(({ feet, ...sheet }) =>
+    count === '0'
+      ? sheet
+      : { ...sheet, feet: { height: feet?.height ?? 6, diameter: feet?.diameter ?? 12, count: count === '3' ? 3 : 4 } },
+  );
 }
 
 const slab = computed((): SheetSlab => {
@@ -69,25 +73,46 @@ const scaleFinished = (mm: number) => {
   if (now.kind !== 'sheet') return [];
   const found = scaledToFinished(now, slab.value, mm);
   if (found) return put(() => found, 'sheet.finished');
-  return [{ code: 'impossible-piece', path: 'form.outline', value: String(mm), rule: 'cannot be had: the bend is too tight for it' }] as const; // prettier-ignore
+  return [
+    {
+      code: 'impossible-piece',
+      path: 'form.outline',
+      value: String(mm),
+      rule: 'cannot be had: the bend is too tight for it',
+    },
+  ] as const;
 };
 
 function bendOver(way: BendWay): void {
   put((sheet) => {
     const { angle } = sheet.bend;
-    if (way === 'cylinder') return { ...sheet, bend: { diameter: 'diameter' in sheet.bend ? sheet.bend.diameter : 90, angle } }; // prettier-ignore
+    if (way === 'cylinder')
+      return { ...sheet, bend: { diameter: 'diameter' in sheet.bend ? sheet.bend.diameter : 90, angle } };
     const across = Math.ceil((1.5 * longest(sheet)) / 10) * 10;
-    return { ...sheet, bend: 'mould' in sheet.bend ? sheet.bend : { mould: { rim: { kind: 'circle', diameter: across }, depth: across / 8, wall: 'dome', side: 'hump' }, angle } }; // prettier-ignore
+    return {
+      ...sheet,
+      bend:
+        'mould' in sheet.bend
+          ? sheet.bend
+          : {
+              mould: { rim: { kind: 'circle', diameter: across }, depth: across / 8, wall: 'dome', side: 'hump' },
+              angle,
+            },
+    };
   });
 }
 const mould = computed(() => (form.value && 'mould' in form.value.bend ? form.value.bend.mould : null));
 function putMould(change: (now: SheetMould) => SheetMould): void {
-  const faults = put((sheet) => ('mould' in sheet.bend ? { ...sheet, bend: { ...sheet.bend, mould: change(sheet.bend.mould) } } : sheet)); // prettier-ignore
+  const faults = put((sheet) =>
+    'mould' in sheet.bend ? { ...sheet, bend: { ...sheet.bend, mould: change(sheet.bend.mould) } } : sheet,
+  );
   trouble.value = faults[0] ? `The mould ${faults[0].rule}.` : '';
 }
 function chooseWall(wall: MouldWall): void {
   if (wall === 'drawn') return;
-  putMould(({ foot, ...now }) => (wall === 'dome' ? { ...now, wall } : { ...now, wall, foot: foot ?? planShrunk(now.rim) })); // prettier-ignore
+  putMould(({ foot, ...now }) =>
+    wall === 'dome' ? { ...now, wall } : { ...now, wall, foot: foot ?? planShrunk(now.rim) },
+  );
 }
 function chooseRim(kind: PlanOutline['kind']): void {
   if (kind === 'drawn') return;
@@ -111,7 +136,10 @@ async function readFile(file: File): Promise<void> {
     return;
   }
   // Feet that stood on the drawing before are placed anew.
-  const faults = put((sheet) => ({ ...without({ ...freed(sheet), lines: undefined, holes: undefined } as unknown as SheetForm), ...reading.sheet })); // prettier-ignore
+  const faults = put((sheet) => ({
+    ...without({ ...freed(sheet), lines: undefined, holes: undefined } as unknown as SheetForm),
+    ...reading.sheet,
+  }));
   trouble.value = faults[0] ? `${file.name}: ${faults[0].rule}.` : '';
 }
 </script>

@@ -34,7 +34,13 @@ const under = shallowRef<{ readonly x: number; readonly y: number; readonly word
 /** Room round the blank for the scale and the figures (px). */
 const AIR = 56;
 /** Size until the room is measured. */
-const UNSEEN: Projected = { x: new Float64Array(), y: new Float64Array(), near: new Float64Array(), scale: 1, middle: [0, 0] }; // prettier-ignore
+const UNSEEN: Projected = {
+  x: new Float64Array(),
+  y: new Float64Array(),
+  near: new Float64Array(),
+  scale: 1,
+  middle: [0, 0],
+};
 const limit = computed(() => (props.quantity === 'thickness' ? null : props.limits[props.quantity]));
 const figures = computed(() =>
   mapFigures(props.blank, props.quantity, { limit: limit.value, thickness: props.thickness }),
@@ -50,13 +56,26 @@ const seen = computed(() =>
 const order = computed(() => paintOrder(props.blank, seen.value, !props.formed));
 const tips = computed(() => (props.formed || width.value === 0 ? [] : dartTips(props.blank, seen.value, props.darts)));
 
-const { paint } = useMapPainter(canvas, () => ({ blank: props.blank, view: seen.value, order: order.value, figures: figures.value, width: width.value, height: height.value, thin: props.formed })); // prettier-ignore
+const { paint } = useMapPainter(canvas, () => ({
+  blank: props.blank,
+  view: seen.value,
+  order: order.value,
+  figures: figures.value,
+  width: width.value,
+  height: height.value,
+  thin: props.formed,
+}));
 onMounted(paint);
 // What is slow is computed when it is painted, in a separate task.
-watch([() => props.blank, () => props.formed, width, height, turn, () => props.quantity, limit, () => settings.light], paint, { flush: 'post' }); // prettier-ignore
+watch(
+  [() => props.blank, () => props.formed, width, height, turn, () => props.quantity, limit, () => settings.light],
+  paint,
+  { flush: 'post' },
+);
 
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
-const shownAs = (value: number) => (props.quantity === 'thickness' ? lengths.length(value * props.thickness) : percent(value)); // prettier-ignore
+const shownAs = (value: number) =>
+  props.quantity === 'thickness' ? lengths.length(value * props.thickness) : percent(value);
 /** The scale's marks: its ends, and the limit. */
 const marks = computed(() => {
   const { least, greatest } = figures.value;
@@ -88,7 +107,12 @@ const turning: DragVerbs = {
     if (props.formed) turn.value = { round: before.round + dx / 2, up: Math.max(5, Math.min(90, before.up + dy / 2)) };
   },
 };
-const TURNS: Readonly<Record<string, readonly [number, number]>> = { ArrowLeft: [-10, 0], ArrowRight: [10, 0], ArrowUp: [0, 10], ArrowDown: [0, -10] }; // prettier-ignore
+const TURNS: Readonly<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-10, 0],
+  ArrowRight: [10, 0],
+  ArrowUp: [0, 10],
+  ArrowDown: [0, -10],
+};
 function onKey(event: KeyboardEvent): void {
   const by = TURNS[event.key];
   if (!by || !props.formed) return;
@@ -97,7 +121,12 @@ function onKey(event: KeyboardEvent): void {
 }
 
 /** The tip that is dragged, and where it was taken. */
-let held: { readonly index: number; readonly at: readonly [number, number]; readonly blank: Blank; readonly seen: typeof seen.value } | null = null; // prettier-ignore
+let held: {
+  readonly index: number;
+  readonly at: readonly [number, number];
+  readonly blank: Blank;
+  readonly seen: typeof seen.value;
+} | null = null;
 const tipDrag = (index: number, at: readonly [number, number]): DragVerbs => ({
   start: () => void (held = { index, at, blank: props.blank, seen: seen.value }),
   move: (dx, dy) => {

@@ -33,7 +33,10 @@ function slopesOf({ mesh: { triangles }, uv }: Pick<Blank, 'mesh' | 'uv'>, value
  * triangle: a cubic between two vertices with their slopes passes its middle at `(s0 - s1) d / 8` over the straight one.
  */
 export function bowsOf(blank: Pick<Blank, 'mesh' | 'uv'>, values: Float64Array): Float64Array {
-  const { mesh: { triangles }, uv } = blank; // prettier-ignore
+  const {
+    mesh: { triangles },
+    uv,
+  } = blank;
   const slopes = slopesOf(blank, values);
   const bows = new Float64Array(triangles.length);
   for (let at = 0; at < triangles.length; at += 1) {

@@ -14,7 +14,9 @@ export function dartTips(blank: Blank, seen: Projected, darts: readonly Dart[]):
   return blank.cuts.flatMap(({ left }, place): DartTip[] => {
     const tip = left.at(-1);
     const index = cut[place];
-    return tip === undefined || index === undefined ? [] : [{ index, at: [seen.x[tip] as number, seen.y[tip] as number] }]; // prettier-ignore
+    return tip === undefined || index === undefined
+      ? []
+      : [{ index, at: [seen.x[tip] as number, seen.y[tip] as number] }];
   });
 }
 
@@ -29,7 +31,15 @@ export function dartTo(blank: Blank, seen: Projected, px: number, py: number): D
   }
   const { positions } = blank.mesh;
   const rim = blank.border.filter((vertex) => !sides.has(vertex));
-  const middle = [0, 1].map((axis) => rim.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / rim.length); // prettier-ignore
-  const angle = Math.atan2((positions[3 * found + 1] as number) - (middle[1] ?? 0), (positions[3 * found] as number) - (middle[0] ?? 0)); // prettier-ignore
-  return { at: ((Math.round((angle * 1800) / Math.PI) + 3600) % 3600) / 10, depth: Math.max(5, Math.round(best / seen.scale)) }; // prettier-ignore
+  const middle = [0, 1].map(
+    (axis) => rim.reduce((sum, vertex) => sum + (positions[3 * vertex + axis] as number), 0) / rim.length,
+  );
+  const angle = Math.atan2(
+    (positions[3 * found + 1] as number) - (middle[1] ?? 0),
+    (positions[3 * found] as number) - (middle[0] ?? 0),
+  );
+  return {
+    at: ((Math.round((angle * 1800) / Math.PI) + 3600) % 3600) / 10,
+    depth: Math.max(5, Math.round(best / seen.scale)),
+  };
 }

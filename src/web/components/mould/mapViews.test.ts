@@ -14,15 +14,20 @@ const blank = {
 const room = { width: 500, height: 400, air: 40 };
 
 describe('the order of painting', () => {
-  it.each([[-32, 38], [100, 90], [250, 5]])('puts what lies behind first, seen from %i round and %i up', (round, up) => {
+  it.each([
+    [-32, 38],
+    [100, 90],
+    [250, 5],
+  ])('puts what lies behind first, seen from %i round and %i up', (round, up) => {
     const seen = formedView(blank, room, round, up);
     const order = paintOrder(blank, seen, false);
-    const depth = (index: number) => [0, 1, 2].reduce((sum, side) => sum + (seen.near[blank.mesh.triangles[3 * index + side] as number] as number), 0); // prettier-ignore
+    const depth = (index: number) =>
+      [0, 1, 2].reduce((sum, side) => sum + (seen.near[blank.mesh.triangles[3 * index + side] as number] as number), 0);
     const depths = [...order].map(depth);
     const span = Math.max(...depths) - Math.min(...depths);
     depths.slice(1).forEach((one, at) => expect(one).toBeGreaterThan((depths[at] as number) - span / 60_000));
     expect([...order].sort((a, b) => a - b)).toEqual(Array.from({ length: 2 * COUNT }, (_, index) => index));
-  }); // prettier-ignore
+  });
 
   it('of a flat blank is that of its triangles, and all of it lies in the room', () => {
     const seen = flatView(blank, room);

@@ -118,8 +118,13 @@ export function figuresAt(blank: Blank, seen: Projected, order: Uint32Array, px:
     const f = ((px - x0) * vy - (py - y0) * vx) / whole;
     const g = (ux * (py - y0) - uy * (px - x0)) / whole;
     if (f < 0 || g < 0 || f + g > 1) continue;
-    const mix = (values: Float64Array) => (1 - f - g) * (values[a] as number) + f * (values[b] as number) + g * (values[c] as number); // prettier-ignore
-    return { stretch: mix(blank.strain.stretch), gather: mix(blank.strain.gather), thickness: mix(blank.strain.thickness) }; // prettier-ignore
+    const mix = (values: Float64Array) =>
+      (1 - f - g) * (values[a] as number) + f * (values[b] as number) + g * (values[c] as number);
+    return {
+      stretch: mix(blank.strain.stretch),
+      gather: mix(blank.strain.gather),
+      thickness: mix(blank.strain.thickness),
+    };
   }
   return null;
 }

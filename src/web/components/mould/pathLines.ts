@@ -14,7 +14,12 @@ export class TooManyPoints extends Error {}
 
 /** Points along a Bezier curve of any degree, without its first. */
 function bezier(controls: readonly Point[]): Point[] {
-  const long = controls.slice(1).reduce((sum, [x, y], index) => sum + Math.hypot(x - (controls[index]?.[0] ?? 0), y - (controls[index]?.[1] ?? 0)), 0); // prettier-ignore
+  const long = controls
+    .slice(1)
+    .reduce(
+      (sum, [x, y], index) => sum + Math.hypot(x - (controls[index]?.[0] ?? 0), y - (controls[index]?.[1] ?? 0)),
+      0,
+    );
   const count = Math.min(PATH_LIMITS.curve, Math.max(8, Math.ceil(long / STEP)));
   return Array.from({ length: count }, (_, index) => {
     const f = (index + 1) / count;
@@ -64,10 +69,8 @@ export function pathLines(data: string, transforms: readonly string[], unit: num
     } else if (kind === 'L') add([[n(0), n(1)]]);
     else if (kind === 'H') add([[n(0), at[1]]]);
     else if (kind === 'V') add([[at[0], n(0)]]);
-    else if (kind === 'Q')
-      add(bezier([at, [n(0), n(1)], [n(2), n(3)]])); // prettier-ignore
-    else if (kind === 'C')
-      add(bezier([at, [n(0), n(1)], [n(2), n(3)], [n(4), n(5)]])); // prettier-ignore
+    else if (kind === 'Q') add(bezier([at, [n(0), n(1)], [n(2), n(3)]]));
+    else if (kind === 'C') add(bezier([at, [n(0), n(1)], [n(2), n(3)], [n(4), n(5)]]));
     else if (kind === 'Z' || kind === 'z') {
       if (Math.hypot(at[0] - first[0], at[1] - first[1]) > 1e-6) add([first]);
       const last = lines.at(-1);

@@ -40,7 +40,10 @@ export function readProfile(text: string): ProfileReading {
   const [across, rise] = [x1 - x0, y1 - y0];
   if (!(Math.abs(across) > 1e-6) || !(rise > 1e-6)) return refused('must rise from the floor and lead outward');
   const profile = upward.map(([x, y]) => [(x - x0) / across, (y - y0) / rise] as const);
-  const back = profile.some(([out, up], index) => index > 0 && (out < (profile[index - 1]?.[0] ?? 0) - 1e-6 || up < (profile[index - 1]?.[1] ?? 0) - 1e-6)); // prettier-ignore
+  const back = profile.some(
+    ([out, up], index) =>
+      index > 0 && (out < (profile[index - 1]?.[0] ?? 0) - 1e-6 || up < (profile[index - 1]?.[1] ?? 0) - 1e-6),
+  );
   if (back) return refused('turns back on itself: a wall leads outward and upward all the way');
   if (profile.length > MOULD_LIMITS.profile.greatest) return refused('has too many points');
   return { kind: 'profile', profile: [[0, 0], ...profile.slice(1, -1), [1, 1]] };

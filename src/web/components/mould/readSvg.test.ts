@@ -6,7 +6,8 @@ import { newTarget } from '../../../core/target/target.ts';
 import { sheetOf } from '../../../core/files/sheet/sheet.ts';
 import { readSvg } from './readSvg.ts';
 
-const svg = (inside: string, head = 'width="100mm" viewBox="0 0 100 100"') => `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${inside}</svg>`; // prettier-ignore
+const svg = (inside: string, head = 'width="100mm" viewBox="0 0 100 100"') =>
+  `<svg xmlns="http://www.w3.org/2000/svg" ${head}>${inside}</svg>`;
 const closedIn = (text: string) => {
   const reading = readSvg(text);
   if (reading.kind === 'refused') throw new Error(reading.rule);
@@ -20,20 +21,40 @@ describe('an SVG drawing', () => {
     ['a circle', svg('<circle cx="50" cy="50" r="10"/>'), 100 * Math.PI],
     ['an ellipse', svg('<ellipse cx="50" cy="50" rx="20" ry="10"/>'), 200 * Math.PI],
     ['a polygon', svg('<polygon points="0,0 10,0 10,10"/>'), 50],
-    ['a path with curves', svg('<path d="M40 50C40 55.5228 44.4772 60 50 60S60 55.5228 60 50S55.5228 40 50 40S40 44.4772 40 50Z"/>'), 100 * Math.PI],
+    [
+      'a path with curves',
+      svg('<path d="M40 50C40 55.5228 44.4772 60 50 60S60 55.5228 60 50S55.5228 40 50 40S40 44.4772 40 50Z"/>'),
+      100 * Math.PI,
+    ],
     ['inches', svg(SQUARE, 'width="1in" viewBox="0 0 100 100"'), 800 * 0.254 ** 2],
     ['centimetres', svg(SQUARE, 'width="10cm" viewBox="0 0 100 100"'), 800],
     ['px, where it names no unit', svg(SQUARE, 'viewBox="0 0 100 100"'), 800 * (25.4 / 96) ** 2],
-    ['nested groups that move, turn and scale', svg(`<g transform="translate(5 5) rotate(30)"><g transform="scale(2)">${SQUARE}</g></g>`), 3200],
-    ['a mark before it, a head and Windows lines', `\uFEFF<?xml version="1.0"?>\r\n<!-- drawn -->\r\n${svg(`\r\n${SQUARE}\r\n`)}`, 800],
-    ['a prefix', `<s:svg xmlns:s="http://www.w3.org/2000/svg" width="100mm" viewBox="0 0 100 100"><s:rect x="10" y="10" width="40" height="20"/></s:svg>`, 800],
-    ['patterns and symbols that are not drawn', svg(`<defs><circle r="40"/></defs><symbol>${SQUARE}</symbol>${SQUARE}`), 800],
+    [
+      'nested groups that move, turn and scale',
+      svg(`<g transform="translate(5 5) rotate(30)"><g transform="scale(2)">${SQUARE}</g></g>`),
+      3200,
+    ],
+    [
+      'a mark before it, a head and Windows lines',
+      `\uFEFF<?xml version="1.0"?>\r\n<!-- drawn -->\r\n${svg(`\r\n${SQUARE}\r\n`)}`,
+      800,
+    ],
+    [
+      'a prefix',
+      `<s:svg xmlns:s="http://www.w3.org/2000/svg" width="100mm" viewBox="0 0 100 100"><s:rect x="10" y="10" width="40" height="20"/></s:svg>`,
+      800,
+    ],
+    [
+      'patterns and symbols that are not drawn',
+      svg(`<defs><circle r="40"/></defs><symbol>${SQUARE}</symbol>${SQUARE}`),
+      800,
+    ],
     ['text and pictures passed over', svg(`<text>A leaf</text><image href="http://elsewhere/x.png"/>${SQUARE}`), 800],
   ] as [string, string, number][])('with %s has its size', (_, text, size) => {
     const [first, ...more] = closedIn(text);
     expect(more).toEqual([]);
     expect(area(first ?? []) / size).toBeCloseTo(1, 3);
-  }); // prettier-ignore
+  });
 
   it('that this program wrote gives back the cut lines that it was written from', () => {
     const { parts } = developWhole(newTarget('Rack tumbler'));
@@ -42,7 +63,9 @@ describe('an SVG drawing', () => {
       const { minX, maxX, minY, maxY } = bounds(outline);
       const same = closed.filter((line) => {
         const box = bounds(line);
-        return Math.abs(box.maxX - box.minX - (maxX - minX)) < 0.05 && Math.abs(box.maxY - box.minY - (maxY - minY)) < 0.05; // prettier-ignore
+        return (
+          Math.abs(box.maxX - box.minX - (maxX - minX)) < 0.05 && Math.abs(box.maxY - box.minY - (maxY - minY)) < 0.05
+        );
       });
       expect(same.length).toBeGreaterThan(0);
       expect(area(same[0] ?? []) / area(outline)).toBeCloseTo(1, 3);

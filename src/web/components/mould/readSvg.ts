@@ -22,7 +22,10 @@ interface Shape {
 /** Mm in one unit of the drawing: by its width and its view box, else px. */
 function unitOf(svg: Attributes): number {
   const width = /^\s*([\d.]+)\s*(mm|cm|in|px)?\s*$/.exec(svg['width'] ?? '');
-  const box = (svg['viewBox'] ?? '').trim().split(/[\s,]+/).map(Number); // prettier-ignore
+  const box = (svg['viewBox'] ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
   const each = { mm: 1, cm: 10, in: 25.4, px: PX }[width?.[2] ?? 'px'] ?? PX;
   const across = box[2];
   if (width && across && across > 0) return (Number(width[1]) * each) / across;

@@ -64,16 +64,28 @@ describe('the map as a picture', () => {
   it('runs lines of equal height on through triangles as they are curved', () => {
     // Rings of r squared over a grid of 10 mm: their radius is right everywhere, also within a triangle.
     const side = 9;
-    const uv = Float64Array.from({ length: 2 * side * side }, (_, at) => 10 * (at % 2 === 0 ? (at >> 1) % side : Math.floor((at >> 1) / side)) - 40); // prettier-ignore
-    const triangles = Uint32Array.from({ length: (side - 1) ** 2 }, (_, cell) => Math.floor(cell / (side - 1)) * side + (cell % (side - 1))).reduce<number[]>((all, a) => [...all, a, a + 1, a + side + 1, a, a + side + 1, a + side], []); // prettier-ignore
-    const values = Float64Array.from({ length: side * side }, (_, at) => (uv[2 * at] as number) ** 2 + (uv[2 * at + 1] as number) ** 2); // prettier-ignore
+    const uv = Float64Array.from(
+      { length: 2 * side * side },
+      (_, at) => 10 * (at % 2 === 0 ? (at >> 1) % side : Math.floor((at >> 1) / side)) - 40,
+    );
+    const triangles = Uint32Array.from(
+      { length: (side - 1) ** 2 },
+      (_, cell) => Math.floor(cell / (side - 1)) * side + (cell % (side - 1)),
+    ).reduce<number[]>((all, a) => [...all, a, a + 1, a + side + 1, a, a + side + 1, a + side], []);
+    const values = Float64Array.from(
+      { length: side * side },
+      (_, at) => (uv[2 * at] as number) ** 2 + (uv[2 * at + 1] as number) ** 2,
+    );
     const bows = bowsOf(
       { uv, mesh: { positions: new Float64Array(), triangles: Uint32Array.from(triangles) } },
       values,
     );
     triangles.forEach((from, at) => {
       const to = triangles[at % 3 === 2 ? at - 2 : at + 1] as number;
-      const [x, y] = [0, 1].map((axis) => ((uv[2 * from + axis] as number) + (uv[2 * to + axis] as number)) / 2) as [number, number]; // prettier-ignore
+      const [x, y] = [0, 1].map((axis) => ((uv[2 * from + axis] as number) + (uv[2 * to + axis] as number)) / 2) as [
+        number,
+        number,
+      ];
       const within = [x, y].every((one) => Math.abs(one) < 25);
       const exact = x * x + y * y;
       const bowed = ((values[from] as number) + (values[to] as number)) / 2 + (bows[at] as number);

@@ -84,7 +84,8 @@ export function paintMap(
         let line = 0;
         if (steep > 1e-12) {
           const near = Math.round(value / step) * step;
-          if (near > least && near < greatest) line = LINE.strength * cover(Math.abs(value - near) / steep, LINE.half * sharp); // prettier-ignore
+          if (near > least && near < greatest)
+            line = LINE.strength * cover(Math.abs(value - near) / steep, LINE.half * sharp);
           if (limit !== null) line = Math.max(line, cover(Math.abs(value - limit) / steep, LINE.limitHalf * sharp));
         }
         const pixel = 4 * (row * width + column);

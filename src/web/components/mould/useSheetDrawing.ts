@@ -42,7 +42,9 @@ export function useSheetDrawing() {
   const form = computed(() => (piece.target.form.kind === 'sheet' ? piece.target.form : null));
   const names = computed(() => (form.value ? lineNames(form.value) : []));
   /** The chosen line; what was taken off or undone leaves the outline. */
-  const chosen = computed<LineName>(() => form.value && sheetLine(form.value, name.value) ? name.value : { kind: 'outline' }); // prettier-ignore
+  const chosen = computed<LineName>(() =>
+    form.value && sheetLine(form.value, name.value) ? name.value : { kind: 'outline' },
+  );
   const line = computed(() => (form.value ? sheetLine(form.value, chosen.value) : null));
   const wordsOf = (one: LineName) => (one.kind === 'outline' ? WORDS.outline : `${WORDS[one.kind]} ${one.index + 1}`);
   const isChosen = (one: LineName) => wordsOf(one) === wordsOf(chosen.value);
@@ -59,7 +61,7 @@ export function useSheetDrawing() {
     const [fault] = faults;
     if (!fault) trouble.value = '';
     else if (fault.path.startsWith('form.feet.at'))
-      trouble.value = 'A foot would hang over the edge of the sheet or a hole.'; // prettier-ignore
+      trouble.value = 'A foot would hang over the edge of the sheet or a hole.';
     else trouble.value = `That cannot be cut: it ${fault.rule}.`;
     return faults;
   }
@@ -77,7 +79,10 @@ export function useSheetDrawing() {
   function drag(to: Grip, at: Point): readonly Fault[] {
     if (!line.value) return [];
     grip.value = to;
-    return draw(to.kind === 'point' ? movedPoint(line.value, to.index, at) : bentEdge(line.value, to.index, at), groupOf(to)); // prettier-ignore
+    return draw(
+      to.kind === 'point' ? movedPoint(line.value, to.index, at) : bentEdge(line.value, to.index, at),
+      groupOf(to),
+    );
   }
   /** Where the feet stand, by hand or by the program. */
   const feet = computed(() => {
@@ -115,7 +120,28 @@ export function useSheetDrawing() {
     if (chosen.value.kind !== 'outline' && draw(null).length === 0) choose({ kind: 'outline' });
   }
 
-  return { form, names, chosen, line, edges, edge, grip, feet, trouble, wordsOf, isChosen, choose, drag, moveFoot, addPoint, dropPoint, straighten, addNew, takeOff, end: piece.endGesture }; // prettier-ignore
+  return {
+    form,
+    names,
+    chosen,
+    line,
+    edges,
+    edge,
+    grip,
+    feet,
+    trouble,
+    wordsOf,
+    isChosen,
+    choose,
+    drag,
+    moveFoot,
+    addPoint,
+    dropPoint,
+    straighten,
+    addNew,
+    takeOff,
+    end: piece.endGesture,
+  };
 }
 
 export type SheetDrawing = ReturnType<typeof useSheetDrawing>;

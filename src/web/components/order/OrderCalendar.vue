@@ -6,12 +6,21 @@ import { KILN_WORDS } from '../../../core/studio/order/kilnDays.ts';
 import type { KeptOrder } from '../../../core/studio/order/keptOrder.ts';
 import type { BlockSpot, LaidBlock } from '../../../core/studio/order/order.ts';
 import { vDrag } from '../../composables/vDrag.ts';
-import { blockAct, blockMany, blockName, clockText } from './blockWords.ts';
+import { blockAct, blockHours, blockMany, blockName } from './blockWords.ts';
 import { dayRows, momentOn, type DayRow } from './calendarRows.ts';
 
 /** Days under one another, hours across: free hours pale, what the hands do in clay, what the kiln does hatched. Blocks are dragged. */
-const props = defineProps<{ order: KeptOrder; now: number; chosen: BlockSpot | null; isHeld: (spot: BlockSpot) => boolean }>(); // prettier-ignore
-const emit = defineEmits<{ choose: [block: LaidBlock]; move: [block: LaidBlock, start: number]; letGo: [block: LaidBlock] }>(); // prettier-ignore
+const props = defineProps<{
+  order: KeptOrder;
+  now: number;
+  chosen: BlockSpot | null;
+  isHeld: (spot: BlockSpot) => boolean;
+}>();
+const emit = defineEmits<{
+  choose: [block: LaidBlock];
+  move: [block: LaidBlock, start: number];
+  letGo: [block: LaidBlock];
+}>();
 
 const HEAD = 30;
 const FULL = 52;
@@ -26,7 +35,9 @@ const frame = ref<HTMLElement | null>(null);
 const { width } = useElementSize(frame);
 const rows = computed(() => dayRows(props.order, props.now));
 const heightOf = ({ blocks, kiln, free }: DayRow) => (blocks.length + kiln.length + free.length > 0 ? FULL : BARE);
-const tops = computed(() => rows.value.reduce<number[]>((found, row, at) => [...found, (found[at] ?? HEAD) + heightOf(row)], [HEAD])); // prettier-ignore
+const tops = computed(() =>
+  rows.value.reduce<number[]>((found, row, at) => [...found, (found[at] ?? HEAD) + heightOf(row)], [HEAD]),
+);
 const height = computed(() => tops.value.at(-1) ?? HEAD);
 /** Hours of the day that are drawn: those that are free, and those that something is done in. */
 const span = computed(() => {
@@ -65,13 +76,18 @@ const moving = ref<{ readonly key: string; readonly dx: number; readonly dy: num
 function landing(block: LaidBlock, row: number, { dx, dy }: { dx: number; dy: number }): number {
   const y = (tops.value[row] ?? 0) + FULL / 2 + dy;
   const below = tops.value.findIndex((top, at) => at > row && top > y);
-  const target = dy < 0 ? Math.max(0, tops.value.findIndex((top) => top > y) - 1) : below > 0 ? below - 1 : rows.value.length - 1;
+  const target =
+    dy < 0 ? Math.max(0, tops.value.findIndex((top) => top > y) - 1) : below > 0 ? below - 1 : rows.value.length - 1;
   const own = rows.value[row];
   const day = rows.value[target]?.day ?? own?.day ?? new Date(block.start);
   const from = own?.blocks.find((one) => one.block === block)?.from ?? 0;
-  const minutes = Math.round((from + (dx / Math.max(1, x.value(span.value[1]) - x.value(span.value[0]))) * (span.value[1] - span.value[0])) / STEP) * STEP;
+  const minutes =
+    Math.round(
+      (from + (dx / Math.max(1, x.value(span.value[1]) - x.value(span.value[0]))) * (span.value[1] - span.value[0])) /
+        STEP,
+    ) * STEP;
   return momentOn(day, Math.max(0, Math.min(DAY - STEP, minutes)));
-} // prettier-ignore
+}
 
 /** Where a block is drawn: on its way, it follows the pointer. */
 function placeOf(block: LaidBlock, from: number, row: number): string {
@@ -173,7 +189,7 @@ function press(event: KeyboardEvent, block: LaidBlock): void {
           role="button"
           tabindex="0"
           :aria-pressed="isChosen(block)"
-          :aria-label="`${blockName(order, block)}, ${name.format(row.day)}, ${clockText(block.start)} to ${clockText(block.end)}${block.done ? ', done' : isHeld(block) ? ', held' : ''}${isLate(block) ? ', late' : ''}`"
+          :aria-label="`${blockName(order, block)}, ${name.format(row.day)}, ${blockHours(block, isHeld(block))}${isLate(block) ? ', late' : ''}`"
           :transform="placeOf(block, from, at)"
           @keydown="press($event, block)"
         >

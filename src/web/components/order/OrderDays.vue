@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { KILN_WORDS } from '../../../core/studio/order/kilnDays.ts';
 import type { KeptOrder } from '../../../core/studio/order/keptOrder.ts';
 import type { BlockSpot, LaidBlock } from '../../../core/studio/order/order.ts';
-import { blockName, clockText, longDayWord } from './blockWords.ts';
+import { blockHours, blockName, longDayWord } from './blockWords.ts';
 import { dayRows } from './calendarRows.ts';
 
 /** The order as a list of days, where there is no room for a calendar. */
@@ -13,11 +13,15 @@ const emit = defineEmits<{ choose: [block: LaidBlock] }>();
 const days = computed(() =>
   dayRows(props.order, props.now).flatMap(({ day, blocks, kiln }) => {
     const hands = blocks.map(({ block }) => ({ at: block.start, words: blockName(props.order, block), block }));
-    const fired = kiln.map(({ kind, from }) => ({ at: day.getTime() + from * 60_000, words: KILN_WORDS[kind], block: null }));
+    const fired = kiln.map(({ kind, from }) => ({
+      at: day.getTime() + from * 60_000,
+      words: KILN_WORDS[kind],
+      block: null,
+    }));
     const all = [...hands, ...fired].sort((one, other) => one.at - other.at);
     return all.length > 0 ? [{ day, all }] : [];
   }),
-); // prettier-ignore
+);
 </script>
 
 <template>
@@ -29,11 +33,7 @@ const days = computed(() =>
           v-for="{ at, words, block } in all"
           :key="`${at} ${words}`"
           :title="words"
-          :subtitle="
-            block
-              ? `${clockText(block.start)} to ${clockText(block.end)}${block.done ? ', done' : isHeld(block) ? ', held' : ''}`
-              : ''
-          "
+          :subtitle="block ? blockHours(block, isHeld(block)) : ''"
           v-bind="block ? { onClick: () => emit('choose', block) } : {}"
         />
       </VList>

@@ -27,7 +27,11 @@ const emit = defineEmits<{ add: [design: Design]; renew: []; remove: [] }>();
 const choosing = ref(false);
 const free = computed(() => props.designs.filter(({ id }) => props.order.lines.every(({ design }) => design !== id)));
 /** Designs that were changed since their work was drawn up. */
-const older = computed(() => props.order.lines.filter(({ design, revision }) => (props.designs.find(({ id }) => id === design)?.revision ?? revision) !== revision)); // prettier-ignore
+const older = computed(() =>
+  props.order.lines.filter(
+    ({ design, revision }) => (props.designs.find(({ id }) => id === design)?.revision ?? revision) !== revision,
+  ),
+);
 
 const put = (key: keyof KeptOrder) => (value: unknown) => props.put({ [key]: value } as Partial<KeptOrder>, key);
 /** A day that is not whole yet leaves the one that was there. */
@@ -40,11 +44,15 @@ const putCount = (line: number) => (count: number) =>
     : [{ code: 'wrong-type' as const, path: 'count', value: String(count), rule: 'must be a whole number' }];
 /** Without a line; blocks of the lines behind it that are held move up with them. */
 function removeLine(line: number): void {
-  const held = props.order.held.filter((one) => one.line !== line).map((one) => ({ ...one, line: one.line > line ? one.line - 1 : one.line })); // prettier-ignore
+  const held = props.order.held
+    .filter((one) => one.line !== line)
+    .map((one) => ({ ...one, line: one.line > line ? one.line - 1 : one.line }));
   props.put({ lines: props.order.lines.filter((_, at) => at !== line), held, laid: null }, null);
 }
 const hours = (value: number) => `${value} h`;
-const kiln = computed(() => (props.order.once ? `once, ${hours(props.order.glaze)}` : `${hours(props.order.bisque)}, ${hours(props.order.glaze)}`)); // prettier-ignore
+const kiln = computed(() =>
+  props.order.once ? `once, ${hours(props.order.glaze)}` : `${hours(props.order.bisque)}, ${hours(props.order.glaze)}`,
+);
 const pace = computed(() => (props.order.pace === 1 ? undefined : `${Math.round(100 * props.order.pace)} %`));
 const airSays = computed(() => `${props.order.air.temperature} °C, ${Math.round(100 * props.order.air.humidity)} %`);
 </script>

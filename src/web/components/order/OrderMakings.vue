@@ -11,7 +11,12 @@ const { lines, gone, busy, trouble, begin } = useOrderMakings(() => props.order)
 async function beginAndGo(): Promise<void> {
   const [first] = await begin();
   const piece = first?.pieces[0];
-  if (first && piece) void router.push({ name: 'piece', params: { id: piece.designId, stage: 'make' }, query: { making: first.id, piece: 0 } }); // prettier-ignore
+  if (first && piece)
+    void router.push({
+      name: 'piece',
+      params: { id: piece.designId, stage: 'make' },
+      query: { making: first.id, piece: 0 },
+    });
 }
 </script>
 

@@ -66,7 +66,8 @@ function reason(one: NoWay): string {
   if (one.kind === 'waited')
     return `${one.pieces} × ${name} waited too long for “${title}”. Feel one: if it still bends, do it now and tick it; if not, make it again.`;
   if (one.kind === 'never-dry') return `In this air ${name} never gets dry enough to go on: it is too damp.`;
-  return `“${title}” takes about ${Math.round(one.minutes)} min for one ${name}, without a break. Your longest free stretch is ${Math.round(one.stretch)} min.`;
+  const takes = `“${title}” takes about ${Math.round(one.minutes)} min for one ${name}, without a break.`;
+  return `${takes} Your longest free stretch is ${Math.round(one.stretch)} min.`;
 }
 
 const AIR = { still: 'still air', moving: 'moving air: a door or window open', fan: 'a fan' } as const;

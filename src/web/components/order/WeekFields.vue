@@ -12,8 +12,21 @@ const MOST = 60;
 
 const take = (day: number) => (text: string) => {
   const hours = readHours(day, text);
-  if (!hours) return [{ code: 'wrong-type' as const, path: 'week', value: text, rule: 'write hours such as 9–12, 13:30–17, or nothing' }]; // prettier-ignore
-  emit('change', [...props.week.filter((own) => own.day !== day), ...hours].sort((one, other) => one.day - other.day || one.from - other.from)); // prettier-ignore
+  if (!hours)
+    return [
+      {
+        code: 'wrong-type' as const,
+        path: 'week',
+        value: text,
+        rule: 'write hours such as 9–12, 13:30–17, or nothing',
+      },
+    ];
+  emit(
+    'change',
+    [...props.week.filter((own) => own.day !== day), ...hours].sort(
+      (one, other) => one.day - other.day || one.from - other.from,
+    ),
+  );
   return [];
 };
 </script>

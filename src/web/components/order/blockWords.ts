@@ -20,12 +20,18 @@ export const blockTitle = (order: KeptOrder, spot: Pick<BlockSpot, 'line' | 'blo
 export const blockAct = (order: KeptOrder, block: LaidBlock): string => blockTitle(order, block).split(' … ')[0] ?? '';
 
 /** How many pieces a block is for: "4 × soup cup". */
-export const blockMany = (order: KeptOrder, { pieces, line }: LaidBlock): string => `${pieces}\u00a0× ${order.lines[line]?.name ?? ''}`; // prettier-ignore
+export const blockMany = (order: KeptOrder, { pieces, line }: LaidBlock): string =>
+  `${pieces}\u00a0× ${order.lines[line]?.name ?? ''}`;
 
 /** A block in a few words: "4 × soup cup: wrap the wall". */
 export function blockName(order: KeptOrder, block: LaidBlock): string {
   const act = blockAct(order, block);
   return `${blockMany(order, block)}: ${act.charAt(0).toLowerCase()}${act.slice(1)}`;
+}
+
+/** When a block is worked on, and whether it is done or held: "09:00 to 10:30, held". */
+export function blockHours({ start, end, done }: LaidBlock, held: boolean): string {
+  return `${clockText(start)} to ${clockText(end)}${done ? ', done' : held ? ', held' : ''}`;
 }
 
 /** So many of each line, as a list: "12 × soup cup and 18 × rack tumbler". */

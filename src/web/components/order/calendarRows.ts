@@ -53,7 +53,10 @@ export function dayRows({ start, ready, week, laid }: KeptOrder, now: number): D
     const day = new Date(first.getFullYear(), first.getMonth(), first.getDate() + days);
     if (day.getTime() > end) return rows;
     const midnight = day.getTime();
-    const free = weekHours(week, midnight, momentOn(day, DAY_MINUTES)).map(([from, to]) => ({ from: clockMinutes(midnight + from * MINUTE, day), to: to >= DAY_MINUTES ? DAY_MINUTES : clockMinutes(midnight + to * MINUTE, day) }));
+    const free = weekHours(week, midnight, momentOn(day, DAY_MINUTES)).map(([from, to]) => ({
+      from: clockMinutes(midnight + from * MINUTE, day),
+      to: to >= DAY_MINUTES ? DAY_MINUTES : clockMinutes(midnight + to * MINUTE, day),
+    }));
     rows.push({
       day,
       free,
@@ -67,4 +70,4 @@ export function dayRows({ start, ready, week, laid }: KeptOrder, now: number): D
       }),
     });
   }
-} // prettier-ignore
+}

@@ -23,7 +23,22 @@ export function newOrder(air: KeptOrder['air'], last: KeptOrder | undefined): Ke
   const day = new Date();
   day.setDate(day.getDate() + WANTED);
   const { once, bisque, glaze, glazing, load } = last ?? USUAL_FIRING;
-  return { name: 'Order', start: dayText(new Date()), ready: dayText(day), week: last?.week ?? USUAL_WEEK, once, bisque, glaze, glazing, load, pace: last?.pace ?? 1, air, lines: [], held: [], laid: null }; // prettier-ignore
+  return {
+    name: 'Order',
+    start: dayText(new Date()),
+    ready: dayText(day),
+    week: last?.week ?? USUAL_WEEK,
+    once,
+    bisque,
+    glaze,
+    glazing,
+    load,
+    pace: last?.pace ?? 1,
+    air,
+    lines: [],
+    held: [],
+    laid: null,
+  };
 }
 
 /** Draws up lines of an order: the work of one piece, and what was learned of its clay. */

@@ -8,12 +8,16 @@ import { useOrders } from '../../stores/records.ts';
 import type { OrderReply, OrderRequest } from '../../workers/order.worker.ts';
 import { workerJob } from '../../workers/workerJob.ts';
 
-const sameSpot = (one: BlockSpot, other: BlockSpot) => one.line === other.line && one.set === other.set && one.block === other.block; // prettier-ignore
+const sameSpot = (one: BlockSpot, other: BlockSpot) =>
+  one.line === other.line && one.set === other.set && one.block === other.block;
 
 /** When hands are taken by an order that is laid: its blocks, and what its kiln asks for. */
 function handsOf({ laid }: KeptOrder): (readonly [number, number])[] {
   const kiln = (laid?.kiln ?? []).filter(({ kind }) => kind !== 'bisque' && kind !== 'glaze');
-  return [...(laid?.blocks ?? []).map(({ start, end }) => [start, end] as const), ...kiln.map(({ from, to }) => [from, to] as const)]; // prettier-ignore
+  return [
+    ...(laid?.blocks ?? []).map(({ start, end }) => [start, end] as const),
+    ...kiln.map(({ from, to }) => [from, to] as const),
+  ];
 }
 
 /** One order on the screen: changed in place, and laid again in a worker as soon as something it depends on is another. */
@@ -54,7 +58,11 @@ export function useOrder(order: () => Kept<'order'> | undefined) {
     helps.value = [];
     looking.value = false;
     const others = orders.list.filter(({ id }) => id !== now.id);
-    const task = taskOf(now.body, Date.now(), others.flatMap(({ body: other }) => handsOf(other))); // prettier-ignore
+    const task = taskOf(
+      now.body,
+      Date.now(),
+      others.flatMap(({ body: other }) => handsOf(other)),
+    );
     const of = laidFor(now.body);
     // A plain copy: what the stores hold may be watched.
     const question = JSON.parse(JSON.stringify({ task, now: Date.now() })) as OrderRequest;
@@ -64,12 +72,23 @@ export function useOrder(order: () => Kept<'order'> | undefined) {
     looking.value = false;
   }
 
-  watch(() => (body.value && stale.value ? `${order()?.id} ${laidFor(body.value)}` : ''), (of) => {
-    if (of) void lay();
-  }, { immediate: true }); // prettier-ignore
-  watch(() => order()?.id, () => (helps.value = [])); // prettier-ignore
+  watch(
+    () => (body.value && stale.value ? `${order()?.id} ${laidFor(body.value)}` : ''),
+    (of) => {
+      if (of) void lay();
+    },
+    { immediate: true },
+  );
+  watch(
+    () => order()?.id,
+    () => (helps.value = []),
+  );
   // What should have been done by now, and is not, is laid anew when the order is opened or something else of it is done.
-  watch(() => [order()?.id, body.value?.done], () => body.value && !stale.value && isBehind(body.value, Date.now()) && void lay(), { immediate: true }); // prettier-ignore
+  watch(
+    () => [order()?.id, body.value?.done],
+    () => body.value && !stale.value && isBehind(body.value, Date.now()) && void lay(),
+    { immediate: true },
+  );
   onScopeDispose(job.stop);
 
   const isHeld = (spot: BlockSpot) => body.value?.held.some((one) => sameSpot(one, spot)) ?? false;
@@ -90,7 +109,22 @@ export function useOrder(order: () => Kept<'order'> | undefined) {
     return (spot && body.value?.laid?.blocks.find((one) => sameSpot(one, spot))) ?? null;
   });
 
-  return { body, change, busy: job.busy, looking, helps, trouble, stale, lay, stop: job.stop, isHeld, hold, letGo, chosen, chosenBlock }; // prettier-ignore
+  return {
+    body,
+    change,
+    busy: job.busy,
+    looking,
+    helps,
+    trouble,
+    stale,
+    lay,
+    stop: job.stop,
+    isHeld,
+    hold,
+    letGo,
+    chosen,
+    chosenBlock,
+  };
 }
 
 export type OrderInHand = ReturnType<typeof useOrder>;

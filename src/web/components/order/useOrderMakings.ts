@@ -59,14 +59,22 @@ export function useOrderMakings(order: () => Kept<'order'> | undefined) {
   );
 
   // What is done by them is noted in the order, so that the rest is laid again from there.
-  const done = computed(() => (known.value && found.value.length > 0 ? doneBlocks(order()?.body ?? { lines: [], laid: null }, found.value) : undefined)); // prettier-ignore
-  watch([done, known], () => {
-    const now = order();
-    if (!now || !known.value) return;
-    const { done: before, ...body } = now.body;
-    if (JSON.stringify(before) === JSON.stringify(done.value)) return;
-    orders.follow(now.id, done.value ? { ...body, done: done.value } : body);
-  }, { immediate: true }); // prettier-ignore
+  const done = computed(() =>
+    known.value && found.value.length > 0
+      ? doneBlocks(order()?.body ?? { lines: [], laid: null }, found.value)
+      : undefined,
+  );
+  watch(
+    [done, known],
+    () => {
+      const now = order();
+      if (!now || !known.value) return;
+      const { done: before, ...body } = now.body;
+      if (JSON.stringify(before) === JSON.stringify(done.value)) return;
+      orders.follow(now.id, done.value ? { ...body, done: done.value } : body);
+    },
+    { immediate: true },
+  );
 
   /** The makings of all lines, drawn up in the house way of today. */
   async function drawnUp({ body }: Kept<'order'>): Promise<MakingStart[]> {

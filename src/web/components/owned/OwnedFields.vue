@@ -61,7 +61,8 @@ const putSlide = (mm: number | undefined): readonly Fault[] => {
 const masses = useMasses();
 function putMass(text: string): readonly Fault[] {
   const mass = masses.read(text);
-  if (mass === null || !(mass > 0)) return [{ code: 'unreadable', path: 'mass', value: text, rule: `write a mass such as ${masses.write(500)}` }]; // prettier-ignore
+  if (mass === null || !(mass > 0))
+    return [{ code: 'unreadable', path: 'mass', value: text, rule: `write a mass such as ${masses.write(500)}` }];
   Object.assign(clay, { mass });
   return [];
 }

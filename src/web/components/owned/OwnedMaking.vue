@@ -13,7 +13,8 @@ const props = defineProps<{ owned: Owned }>();
 const { kind, making } = props.owned;
 
 function putShrinkage(value: number): readonly Fault[] {
-  if (value < 0 || value > 0.25) return [{ code: 'out-of-range', path: 'shrinkage', value: String(value), rule: 'must be from 0 to 0.25' }]; // prettier-ignore
+  if (value < 0 || value > 0.25)
+    return [{ code: 'out-of-range', path: 'shrinkage', value: String(value), rule: 'must be from 0 to 0.25' }];
   making.shrinkage = value;
   return [];
 }

@@ -40,7 +40,10 @@ function readKept(): Record<string, unknown> {
 /** Puts what was measured elsewhere on the page, which is opened next. */
 export function giveOwned(given: { readonly kind: OwnedKind } & Readonly<Record<string, unknown>>): void {
   const before = readKept();
-  const parts = Object.entries(given).map(([key, value]) => [key, typeof value === 'object' ? { ...(before[key] as object | undefined), ...value } : value]); // prettier-ignore
+  const parts = Object.entries(given).map(([key, value]) => [
+    key,
+    typeof value === 'object' ? { ...(before[key] as object | undefined), ...value } : value,
+  ]);
   memory.write(KEY, JSON.stringify({ ...before, ...Object.fromEntries(parts) }));
 }
 
@@ -92,7 +95,9 @@ export function useOwned() {
     round: 'From my round of clay',
     mass: 'From the clay at hand',
   };
-  const reading = computed(() => (way.value === 'radii' ? ({ kind: 'template', template: { ...arc } } as const) : readRuledArc(ruled))); // prettier-ignore
+  const reading = computed(() =>
+    way.value === 'radii' ? ({ kind: 'template', template: { ...arc } } as const) : readRuledArc(ruled),
+  );
   const template = computed((): ArcTemplate | null =>
     reading.value.kind === 'template' ? reading.value.template : null,
   );
@@ -145,7 +150,8 @@ export function useOwned() {
   }
   /** What the piece keeps to from now on: a template that was slid has made another piece than its own. */
   function heldInHand(): InHand | null {
-    if (kind.value === 'sheet') return { kind: 'sheet', around: sheet.around / sheet.layersAround, up: sheet.up / sheet.layersUp }; // prettier-ignore
+    if (kind.value === 'sheet')
+      return { kind: 'sheet', around: sheet.around / sheet.layersAround, up: sheet.up / sheet.layersUp };
     if (kind.value === 'arc' && !slid.value) return { kind: 'arc' };
     return kind.value === 'cutter' ? { kind: 'cutter', across: cutter.diameter } : null;
   }
@@ -162,7 +168,8 @@ export function useOwned() {
   for (const [key, part] of Object.entries(parts)) Object.assign(part, likeBefore(part, kept[key]));
   for (const [key, choice] of Object.entries(choices)) {
     const value = kept[key];
-    if (typeof value === typeof choice.value || (key === 'slideTo' && typeof value === 'number')) choice.value = value as never; // prettier-ignore
+    if (typeof value === typeof choice.value || (key === 'slideTo' && typeof value === 'number'))
+      choice.value = value as never;
   }
   watch([...Object.values(parts), ...Object.values(choices)], () => {
     const now = Object.fromEntries(Object.entries(choices).map(([key, choice]) => [key, choice.value]));

@@ -22,9 +22,13 @@ const frame = ref<HTMLElement | null>(null);
 const { near, style, nearer, farther, fit, bring, place } = useZoom(frame, NEAREST);
 watch(() => props.photo.photo.value, fit);
 const picture = computed(() => props.photo.photo.value?.picture ?? null);
-watch([canvas, picture], () => {
-  if (canvas.value && picture.value) canvas.value.getContext('2d')?.drawImage(picture.value, 0, 0);
-}, { flush: 'post' }); // prettier-ignore
+watch(
+  [canvas, picture],
+  () => {
+    if (canvas.value && picture.value) canvas.value.getContext('2d')?.drawImage(picture.value, 0, 0);
+  },
+  { flush: 'post' },
+);
 const scale = computed(() => (picture.value && width.value > 0 ? width.value / picture.value.width : 1));
 const box = computed(() => `0 0 ${picture.value?.width ?? 1} ${picture.value?.height ?? 1}`);
 const linePoints = (line: readonly PlanePoint[]) => line.map((point) => point.join(',')).join(' ');
@@ -62,11 +66,12 @@ const grips = computed((): readonly Grip[] => {
 const taken = ref('');
 /** A place of the picture as it fits (px). */
 const fitted = ([x, y]: PlanePoint): PlanePoint => [x * scale.value, y * scale.value];
-const seen = computed(
-  () =>
+const seen = computed(() =>
   grips.value
     .map((grip) => ({ grip, at: place(fitted(grip.at)) }))
-    .filter(({ grip, at: [x, y] }) => grip.key === taken.value || (x >= 0 && y >= 0 && x <= width.value && y <= height.value)), // prettier-ignore
+    .filter(
+      ({ grip, at: [x, y] }) => grip.key === taken.value || (x >= 0 && y >= 0 && x <= width.value && y <= height.value),
+    ),
 );
 /** Grips that stand alone, and those that are joined. */
 const groups = computed(() => {
@@ -74,18 +79,29 @@ const groups = computed(() => {
   const others = seen.value.filter(({ grip }) => grip.key !== taken.value);
   // As near as it can be seen, no press would part them.
   const finger = near.value < NEAREST ? GRIP : 0;
-  const joined = closeGrips(others.map(({ at }) => at), finger).map((group) => group.flatMap((index) => others[index] ?? [])); // prettier-ignore
+  const joined = closeGrips(
+    others.map(({ at }) => at),
+    finger,
+  ).map((group) => group.flatMap((index) => others[index] ?? []));
   return [...own.map((one) => [one]), ...joined];
 });
 const alone = computed(() => groups.value.flatMap((group) => (group.length === 1 ? group : [])));
-const joined = computed(() => groups.value.flatMap((group) => {
-  const [first] = group;
-  return first && group.length > 1 ? [{ key: first.grip.key, count: group.length, at: first.at, group }] : [];
-})); // prettier-ignore
+const joined = computed(() =>
+  groups.value.flatMap((group) => {
+    const [first] = group;
+    return first && group.length > 1 ? [{ key: first.grip.key, count: group.length, at: first.at, group }] : [];
+  }),
+);
 function open(group: typeof seen.value): void {
   const places = group.map(({ grip }) => fitted(grip.at));
   const middle = (axis: 0 | 1) => places.reduce((sum, one) => sum + one[axis], 0) / places.length;
-  bring([middle(0), middle(1)], nearerBy(group.map(({ at }) => at), GRIP)); // prettier-ignore
+  bring(
+    [middle(0), middle(1)],
+    nearerBy(
+      group.map(({ at }) => at),
+      GRIP,
+    ),
+  );
 }
 
 let from: PlanePoint = [0, 0];
@@ -94,10 +110,16 @@ const dragOf = (grip: Grip) => ({
     taken.value = grip.key;
     from = grip.at;
   },
-  move: (dx: number, dy: number) => grip.move([from[0] + dx / scale.value / near.value, from[1] + dy / scale.value / near.value]), // prettier-ignore
+  move: (dx: number, dy: number) =>
+    grip.move([from[0] + dx / scale.value / near.value, from[1] + dy / scale.value / near.value]),
   end: grip.done,
 });
-const ARROWS: Readonly<Record<string, PlanePoint>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }; // prettier-ignore
+const ARROWS: Readonly<Record<string, PlanePoint>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 function press(grip: Grip, event: KeyboardEvent): void {
   const step = ARROWS[event.key];
   if (!step) return;

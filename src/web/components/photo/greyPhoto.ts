@@ -24,9 +24,12 @@ export async function greyPhoto(file: File): Promise<ReadPhoto | null> {
   canvas.drawImage(picture, 0, 0);
   const { data } = canvas.getImageData(0, 0, width, height);
   // The light of sRGB figures (IEC 61966-2-1), so that shares of it are shares of light.
-  const linear = Float32Array.from({ length: 256 }, (_, value) => (value / 255 <= 0.04045 ? value / 255 / 12.92 : ((value / 255 + 0.055) / 1.055) ** 2.4)); // prettier-ignore
+  const linear = Float32Array.from({ length: 256 }, (_, value) =>
+    value / 255 <= 0.04045 ? value / 255 / 12.92 : ((value / 255 + 0.055) / 1.055) ** 2.4,
+  );
   const light = new Float32Array(width * height);
   const at = (index: number) => linear[data[index] as number] as number;
-  for (let dot = 0; dot < light.length; dot += 1) light[dot] = 0.2126 * at(4 * dot) + 0.7152 * at(4 * dot + 1) + 0.0722 * at(4 * dot + 2); // prettier-ignore
+  for (let dot = 0; dot < light.length; dot += 1)
+    light[dot] = 0.2126 * at(4 * dot) + 0.7152 * at(4 * dot + 1) + 0.0722 * at(4 * dot + 2);
   return { picture, image: { width, height, light } };
 }

@@ -44,7 +44,7 @@ export function usePhoto() {
     photo.value = found;
     if (!found) trouble.value = `${file.name} is not a picture that this browser can read.`;
     else if (Math.max(found.image.width, found.image.height) < LEAST_PIXELS)
-      trouble.value = `${file.name} is too small: ${found.image.width} × ${found.image.height} dots.`; // prettier-ignore
+      trouble.value = `${file.name} is too small: ${found.image.width} × ${found.image.height} dots.`;
     else await trace();
   }
 
@@ -52,20 +52,32 @@ export function usePhoto() {
   function placeCorners(): void {
     if (!photo.value) return;
     const { width, height } = photo.value.image;
-    corners.value = [[0.2, 0.2], [0.8, 0.2], [0.8, 0.8], [0.2, 0.8]].map(([x = 0, y = 0]) => [x * width, y * height]) as unknown as Quad; // prettier-ignore
+    corners.value = [
+      [0.2, 0.2],
+      [0.8, 0.2],
+      [0.8, 0.8],
+      [0.2, 0.8],
+    ].map(([x = 0, y = 0]) => [x * width, y * height]) as unknown as Quad;
   }
   const moveCorner = (index: number, to: PlanePoint) => {
     if (corners.value) corners.value = corners.value.map((one, at) => (at === index ? to : one)) as unknown as Quad;
   };
 
-  const lens = computed(() => photo.value && traced.value ? new Lens(photo.value.image.width, photo.value.image.height, traced.value.curve) : null); // prettier-ignore
+  const lens = computed(() =>
+    photo.value && traced.value
+      ? new Lens(photo.value.image.width, photo.value.image.height, traced.value.curve)
+      : null,
+  );
   /** From mm on the paper to px of the picture, and back. */
-  const toPicture = ([x, y]: PlanePoint): PlanePoint => traced.value && lens.value ? lens.value.curved(mapped(traced.value.map, [x, y])) : [0, 0]; // prettier-ignore
+  const toPicture = ([x, y]: PlanePoint): PlanePoint =>
+    traced.value && lens.value ? lens.value.curved(mapped(traced.value.map, [x, y])) : [0, 0];
   const toPaper = (px: PlanePoint): PlanePoint | null => {
     const back = traced.value && inverse(traced.value.map);
     return back && lens.value ? mapped(back, lens.value.straight(px)) : null;
   };
-  const outlines = computed((): readonly Outline[] => traced.value ? [traced.value.outline, ...traced.value.holes] : []); // prettier-ignore
+  const outlines = computed((): readonly Outline[] =>
+    traced.value ? [traced.value.outline, ...traced.value.holes] : [],
+  );
   const lines = computed(() => outlines.value.map((outline) => pointsOf(outline, STEP).map(toPicture)));
   const readings = computed(() => (traced.value ? photoReadings(traced.value.outline, traced.value.holes) : null));
 
@@ -73,11 +85,32 @@ export function usePhoto() {
   function movePoint(line: number, index: number, px: PlanePoint): void {
     const [now, to] = [traced.value, toPaper(px)];
     if (!now || !to) return;
-    const put = (outline: Outline): Outline => outline.map((one, at): Vertex => (at === index ? [to[0], to[1], one[2]] : one)); // prettier-ignore
-    traced.value = line === 0 ? { ...now, outline: put(now.outline) } : { ...now, holes: now.holes.map((hole, at) => (at === line - 1 ? put(hole) : hole)) }; // prettier-ignore
+    const put = (outline: Outline): Outline =>
+      outline.map((one, at): Vertex => (at === index ? [to[0], to[1], one[2]] : one));
+    traced.value =
+      line === 0
+        ? { ...now, outline: put(now.outline) }
+        : { ...now, holes: now.holes.map((hole, at) => (at === line - 1 ? put(hole) : hole)) };
   }
 
-  return { photo, paper, traced, corners, trouble, busy: job.busy, stop: job.stop, read, trace, placeCorners, moveCorner, movePoint, toPicture, outlines, lines, readings }; // prettier-ignore
+  return {
+    photo,
+    paper,
+    traced,
+    corners,
+    trouble,
+    busy: job.busy,
+    stop: job.stop,
+    read,
+    trace,
+    placeCorners,
+    moveCorner,
+    movePoint,
+    toPicture,
+    outlines,
+    lines,
+    readings,
+  };
 }
 
 export type Photo = ReturnType<typeof usePhoto>;

@@ -54,7 +54,8 @@ function chooseHandle(kind: Handle['kind'] | 'none'): void {
 function chooseLugs(way: 'none' | 'pair'): void {
   const whole = { ...DEFAULT_LUGS, thickness: piece.target.slab.wall };
   // A narrow wall has room for shorter ones, a low one nearer to its rim.
-  const tries = way === 'none' ? [undefined] : [whole, { ...whole, width: 24, below: 8 }, { ...whole, width: 24, below: 8, at: 0 }]; // prettier-ignore
+  const tries =
+    way === 'none' ? [undefined] : [whole, { ...whole, width: 24, below: 8 }, { ...whole, width: 24, below: 8, at: 0 }];
   for (const lugs of tries) if (put({ lugs }).length === 0) return tell([]);
   tell(put({ lugs: whole }));
 }
@@ -92,12 +93,14 @@ const done = () => piece.endGesture();
 /** What the folded line holds. */
 const holds = computed(() => {
   const { handle, lugs, feet, lid } = shown.value;
-  return [
-    ...(handle ? [`${handle.kind} handle`] : []),
-    ...(lugs ? ['lugs'] : []),
-    ...(feet ? [`${feet.count} feet`] : []),
-    ...(lid ? [`${lid.kind} lid`] : []),
-  ].join(', ') || 'none'; // prettier-ignore
+  return (
+    [
+      ...(handle ? [`${handle.kind} handle`] : []),
+      ...(lugs ? ['lugs'] : []),
+      ...(feet ? [`${feet.count} feet`] : []),
+      ...(lid ? [`${lid.kind} lid`] : []),
+    ].join(', ') || 'none'
+  );
 });
 const lengths = useLengths();
 </script>

@@ -28,7 +28,11 @@ const choices = computed<readonly Choice<string>[]>(() => [
     const { shrinkage, interval, from } = knownShrinkage(body);
     const sure = interval
       ? `between ${percent(interval[0])} and ${percent(interval[1])} by your ${from}`
-      : from === 'bars' ? 'from one bar' : from === 'maker' ? 'the maker’s figure' : 'a guess'; // prettier-ignore
+      : from === 'bars'
+        ? 'from one bar'
+        : from === 'maker'
+          ? 'the maker’s figure'
+          : 'a guess';
     return { value: body.name, title: body.name, why: `Shrinks ${percent(shrinkage)}, ${sure}.` };
   }),
   {

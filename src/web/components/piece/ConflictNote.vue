@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
-import { sizePhrase } from '../../../core/forms/formSizes.ts';
+import { sizePhrase } from '../../../core/forms/roughSize.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import ConflictBar from '../frame/ConflictBar.vue';
 import { usePiece } from '../../stores/piece.ts';

@@ -78,7 +78,18 @@ async function fetchFile(format: PieceFormat, part?: string): Promise<Awaited<Re
   try {
     await piece.keep();
     const revision = piece.design?.revision;
-    const request = { target, format, paper: paper.value, ...(roll.value && { roll: roll.value }), ...(thin.value && { thin: true }), units: unit.value, marks: marks.value, ...(revision !== undefined && { revision }), ...(part !== undefined && { part }), ...(chosen.value && { printer: chosen.value }) }; // prettier-ignore
+    const request = {
+      target,
+      format,
+      paper: paper.value,
+      ...(roll.value && { roll: roll.value }),
+      ...(thin.value && { thin: true }),
+      units: unit.value,
+      marks: marks.value,
+      ...(revision !== undefined && { revision }),
+      ...(part !== undefined && { part }),
+      ...(chosen.value && { printer: chosen.value }),
+    };
     return await api.template(request);
   } catch (error) {
     trouble.value = connection.note(error);

@@ -2,7 +2,7 @@
 import { watchDebounced } from '@vueuse/core';
 import { computed, shallowRef } from 'vue';
 import { develop } from '../../../core/piece/develop.ts';
-import { sizePhrase } from '../../../core/forms/formSizes.ts';
+import { sizePhrase } from '../../../core/forms/roughSize.ts';
 import type { Target } from '../../../core/target/target.ts';
 import { trimmedForCutter } from '../../../core/studio/reverse/cutter.ts';
 import { useLengths } from '../../composables/useLengths.ts';

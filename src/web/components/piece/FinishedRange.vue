@@ -23,7 +23,8 @@ const capacity = computed(() => {
 const why = computed(() => {
   if (!booked.value) return 'This clay has no bars in the clay book, so nobody knows how sure the finished sizes are.';
   if (booked.value.known.from === 'bars') return 'One bar is fired: another tells how sure the finished sizes are.';
-  return `The shrinkage of ${booked.value.clay.name} is ${booked.value.known.from === 'maker' ? 'the maker’s figure' : 'a guess'}: fire a few bars to know how sure the sizes are.`;
+  const basis = booked.value.known.from === 'maker' ? 'the maker’s figure' : 'a guess';
+  return `The shrinkage of ${booked.value.clay.name} is ${basis}: fire a few bars to know how sure the sizes are.`;
 });
 </script>
 

@@ -31,10 +31,12 @@ const { busy, trouble, solve, cancel } = useSolver();
 /** What the folded lines hold. */
 const fitWords = computed(() => {
   const { hole, shelf } = fit.value ?? {};
-  return [
-    ...(hole === undefined ? [] : [`hole ${lengths.length(hole)}`]),
-    ...(shelf === undefined ? [] : [`${lengths.length(shelf)} high`]),
-  ].join(', ') || 'nothing'; // prettier-ignore
+  return (
+    [
+      ...(hole === undefined ? [] : [`hole ${lengths.length(hole)}`]),
+      ...(shelf === undefined ? [] : [`${lengths.length(shelf)} high`]),
+    ].join(', ') || 'nothing'
+  );
 });
 const bellyWords = computed(() =>
   shown.value.belly === undefined ? 'none' : lengths.length(bellyDiameter(shown.value.belly)),

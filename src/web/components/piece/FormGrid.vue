@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue';
-import { formOfKind } from '../../../core/forms/formSizes.ts';
+import { formOfKind } from '../../../core/forms/formOfKind.ts';
 import { portraitSize } from '../../../core/raise/portraitSize.ts';
 import { newTarget, type FormKind, type Target } from '../../../core/target/target.ts';
 import { PiecePortrait } from '../../laterFrame.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
 import type { RevisionCause, RevisionEntry } from '../../../contract/api.ts';
-import { sizePhrase } from '../../../core/forms/formSizes.ts';
+import { sizePhrase } from '../../../core/forms/roughSize.ts';
 import { api } from '../../api.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { useConnection } from '../../stores/connection.ts';

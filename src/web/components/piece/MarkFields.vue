@@ -111,12 +111,14 @@ const done = () => piece.endGesture();
 /** What the folded line holds. */
 const holds = computed(() => {
   const { panels, repeat, text } = marks.value;
-  return [
-    ...(panels ? ['panels'] : []),
-    ...places.value.map(placeWord),
-    ...(repeat === undefined ? [] : ['texture']),
-    ...(text ? ['words'] : []),
-  ].join(', ') || 'none'; // prettier-ignore
+  return (
+    [
+      ...(panels ? ['panels'] : []),
+      ...places.value.map(placeWord),
+      ...(repeat === undefined ? [] : ['texture']),
+      ...(text ? ['words'] : []),
+    ].join(', ') || 'none'
+  );
 });
 </script>
 

@@ -14,7 +14,8 @@ interface Row {
   readonly words: string;
 }
 const range = ({ low, high, count }: Behaves) => `${percent(low)} to ${percent(high)}, ${counted(count, 'reading')}`;
-const learned = (name: string, of: Behaves | null): Row[] => (of ? [{ name, figure: percent(of.mean), words: range(of) }] : []); // prettier-ignore
+const learned = (name: string, of: Behaves | null): Row[] =>
+  of ? [{ name, figure: percent(of.mean), words: range(of) }] : [];
 function seen(name: string, of: ShrinkageFigure | null): Row[] {
   if (!of) return [];
   const words = of.interval ? `${percent(of.interval[0])} to ${percent(of.interval[1])}, ` : '';

@@ -27,11 +27,14 @@ const LEAST_SPAN = 1;
 /** Those of the design that the heading is about, firing by firing. */
 const shown = computed(() => {
   const { difference, cameOut } = props.finding;
-  const own = cameOut.filter(({ piece, drawn }) => piece.name === difference?.name && Math.abs(drawn - difference.drawn) < 0.01); // prettier-ignore
+  const own = cameOut.filter(
+    ({ piece, drawn }) => piece.name === difference?.name && Math.abs(drawn - difference.drawn) < 0.01,
+  );
   const first = own[0]?.what;
   return own.filter(({ what }) => what === first);
 });
-const nameOf = ({ piece }: CameOut) => (piece.firing ? [piece.firing.name, piece.firing.shelf].filter(Boolean).join(', ') : 'firing not written down'); // prettier-ignore
+const nameOf = ({ piece }: CameOut) =>
+  piece.firing ? [piece.firing.name, piece.firing.shelf].filter(Boolean).join(', ') : 'firing not written down';
 const groups = computed(() => {
   const found = new Map<string, CameOut[]>();
   for (const one of shown.value) found.set(nameOf(one), [...(found.get(nameOf(one)) ?? []), one]);
@@ -90,7 +93,10 @@ const named = computed(() => {
   const more = Math.max(0, (LINE - Math.abs(other - one)) / 2) * (other >= one ? 1 : -1);
   return { drawn: one + 5 - more, came: other + 5 + more };
 });
-const words = computed(() => `${shown.value.length} pieces, drawn ${lengths.length(drawn.value)}, came out ${shown.value.map(({ fired }) => lengths.length(fired)).join(', ')}.`); // prettier-ignore
+const words = computed(
+  () =>
+    `${shown.value.length} pieces, drawn ${lengths.length(drawn.value)}, came out ${shown.value.map(({ fired }) => lengths.length(fired)).join(', ')}.`,
+);
 </script>
 
 <template>

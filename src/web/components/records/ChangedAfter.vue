@@ -57,7 +57,8 @@ function figure(unit: Change['unit'], value: Change['before']): string {
   if (typeof value === 'string' || unit === 'plain') return String(value);
   return unit === 'share' ? percent(value) : lengths.length(value);
 }
-const words = ({ label, unit, before, after }: Change) => `${label}: ${figure(unit, after)}, before ${figure(unit, before)}`; // prettier-ignore
+const words = ({ label, unit, before, after }: Change) =>
+  `${label}: ${figure(unit, after)}, before ${figure(unit, before)}`;
 </script>
 
 <template>

@@ -13,13 +13,33 @@ const ASKED = [
   { key: 'balanced', title: 'Sits and balances well' },
   { key: 'fits', title: 'Fits where it must' },
 ] as const;
-const newest = computed(() => (makings.making?.critiques ?? []).findLast(({ piece, number }) => piece === props.piece && number === props.number)); // prettier-ignore
+const newest = computed(() =>
+  (makings.making?.critiques ?? []).findLast(({ piece, number }) => piece === props.piece && number === props.number),
+);
 const text = ref('');
 watch(newest, (now) => (text.value = now?.text ?? ''), { immediate: true });
 
 function put(change: Partial<Critique>): void {
-  const { holds = null, even = null, balanced = null, fits = null, rating = null, text: words = '' } = newest.value ?? {}; // prettier-ignore
-  makings.critique({ piece: props.piece, number: props.number, step: 'records', holds, even, balanced, fits, rating, text: words, ...change }); // prettier-ignore
+  const {
+    holds = null,
+    even = null,
+    balanced = null,
+    fits = null,
+    rating = null,
+    text: words = '',
+  } = newest.value ?? {};
+  makings.critique({
+    piece: props.piece,
+    number: props.number,
+    step: 'records',
+    holds,
+    even,
+    balanced,
+    fits,
+    rating,
+    text: words,
+    ...change,
+  });
 }
 const keepText = () => text.value.trim() !== (newest.value?.text ?? '') && put({ text: text.value.trim() });
 </script>

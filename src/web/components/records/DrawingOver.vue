@@ -52,7 +52,12 @@ function drag(end: End): DragVerbs {
 }
 /** A press of an arrow moves an end by this (px). */
 const STEP = 2;
-const ARROWS: Readonly<Record<string, PicturePoint>> = { ArrowLeft: [-STEP, 0], ArrowRight: [STEP, 0], ArrowUp: [0, -STEP], ArrowDown: [0, STEP] }; // prettier-ignore
+const ARROWS: Readonly<Record<string, PicturePoint>> = {
+  ArrowLeft: [-STEP, 0],
+  ArrowRight: [STEP, 0],
+  ArrowUp: [0, -STEP],
+  ArrowDown: [0, STEP],
+};
 function press(end: End, event: KeyboardEvent): void {
   const by = ARROWS[event.key];
   if (!by) return;
@@ -62,7 +67,10 @@ function press(end: End, event: KeyboardEvent): void {
   keep();
 }
 const verbs = { foot: drag('foot'), rim: drag('rim') };
-const grips = [{ end: 'foot', label: 'Middle of the foot' }, { end: 'rim', label: 'Middle of the rim' }] as const; // prettier-ignore
+const grips = [
+  { end: 'foot', label: 'Middle of the foot' },
+  { end: 'rim', label: 'Middle of the rim' },
+] as const;
 </script>
 
 <template>

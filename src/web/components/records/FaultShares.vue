@@ -8,8 +8,17 @@ const props = defineProps<{ pieces: readonly MadePiece[] }>();
 const by = ref<By>('window');
 const fault = ref<string | null>(null);
 
-const NAMES: Readonly<Record<By, string>> = { window: 'Window', thickness: 'Thickness', seam: 'Seam', base: 'Base', drying: 'Drying time' }; // prettier-ignore
-const kinds = computed(() => [{ value: null, title: 'any fault' }, ...[...new Set(props.pieces.flatMap(({ faults }) => faults))].sort().map((value) => ({ value, title: value }))]); // prettier-ignore
+const NAMES: Readonly<Record<By, string>> = {
+  window: 'Window',
+  thickness: 'Thickness',
+  seam: 'Seam',
+  base: 'Base',
+  drying: 'Drying time',
+};
+const kinds = computed(() => [
+  { value: null, title: 'any fault' },
+  ...[...new Set(props.pieces.flatMap(({ faults }) => faults))].sort().map((value) => ({ value, title: value })),
+]);
 const rows = computed(() => faultsBy(props.pieces, by.value, fault.value));
 const whole = (share: number) => Math.round(100 * share);
 </script>

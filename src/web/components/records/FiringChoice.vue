@@ -22,16 +22,22 @@ const items = computed(() => [
 ]);
 
 /** Without these pieces, or with all of them. */
-const without = (body: KeptFiring): KeptFiring => ({ ...body, wanted: body.wanted.filter((one) => !keys.value.has(pieceKey(one))), placed: body.placed.filter((one) => !keys.value.has(pieceKey(one))) }); // prettier-ignore
+const without = (body: KeptFiring): KeptFiring => ({
+  ...body,
+  wanted: body.wanted.filter((one) => !keys.value.has(pieceKey(one))),
+  placed: body.placed.filter((one) => !keys.value.has(pieceKey(one))),
+});
 /** What was fired in it is written down after it was opened: pieces that found no place in it are not in it. */
-const opened = (body: KeptFiring) => (body.opened === null && body.placed.length > 0 ? openedAt(body, new Date().toISOString()) : body); // prettier-ignore
+const opened = (body: KeptFiring) =>
+  body.opened === null && body.placed.length > 0 ? openedAt(body, new Date().toISOString()) : body;
 const withThem = (body: KeptFiring): KeptFiring => {
   const rest = opened(without(body));
   return { ...rest, wanted: [...rest.wanted, ...props.pieces] };
 };
 
 async function choose(id: string): Promise<void> {
-  for (const firing of firings.list.filter((one) => one.id !== id && holds(one))) firings.change(firing.id, without(firing.body)); // prettier-ignore
+  for (const firing of firings.list.filter((one) => one.id !== id && holds(one)))
+    firings.change(firing.id, without(firing.body));
   const chosen = firings.list.find((one) => one.id === id);
   const problem = chosen ? firings.change(id, withThem(chosen.body))[0] : undefined;
   const made = chosen ?? (await firings.create(freshFiring(props.pieces)));

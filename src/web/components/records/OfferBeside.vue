@@ -13,7 +13,12 @@ const lengths = useLengths();
 const learnt = computed(() => props.shown.finding.learnt);
 const offers = computed(() => props.shown.finding.kind === 'offer');
 /** Designs cut for another figure than the one that is worked with, or will be. */
-const apart = computed(() => props.designs.filter(({ target }) => target.clay.name === props.shown.name && Math.abs(target.clay.shrinkage - props.shown.finding.shrinkage) > 1e-4)); // prettier-ignore
+const apart = computed(() =>
+  props.designs.filter(
+    ({ target }) =>
+      target.clay.name === props.shown.name && Math.abs(target.clay.shrinkage - props.shown.finding.shrinkage) > 1e-4,
+  ),
+);
 const wet = computed(() => {
   const { difference, shrinkage } = props.shown.finding;
   if (!difference) return null;

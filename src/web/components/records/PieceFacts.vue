@@ -36,7 +36,14 @@ const rows = computed(() => {
   const { facts, clayName } = props.line ?? {};
   return [
     ['Clay', clayName ?? 'not named'],
-    ...(facts ? [['Made for', percent(facts.shrinkage)], ['Slab', lengths.length(facts.thickness)], ['Seam', facts.seam], ['Base', facts.base]] : []), // prettier-ignore
+    ...(facts
+      ? [
+          ['Made for', percent(facts.shrinkage)],
+          ['Slab', lengths.length(facts.thickness)],
+          ['Seam', facts.seam],
+          ['Base', facts.base],
+        ]
+      : []),
     ['Window', window.value === null ? 'not felt by hand' : window.value ? 'joined within it' : 'joined too late'],
     ['Fired', fired.value.length > 0 ? fired.value.join('; ') : 'not written down'],
   ] as const;

@@ -27,15 +27,23 @@ async function load(): Promise<void> {
     connection.note(error);
   }
 }
-watch(() => [props.making, props.piece], () => void load(), { immediate: true }); // prettier-ignore
+watch(
+  () => [props.making, props.piece],
+  () => void load(),
+  { immediate: true },
+);
 
 /** Minutes stand in the making itself, sent or not yet. */
 const noted = computed(() => {
   const gone = struckOut(makings.making?.strikes ?? []);
-  const own = (makings.making?.measurements ?? []).filter(({ id, what, piece }) => what === 'minutes' && piece === props.piece && !gone.has(id)); // prettier-ignore
+  const own = (makings.making?.measurements ?? []).filter(
+    ({ id, what, piece }) => what === 'minutes' && piece === props.piece && !gone.has(id),
+  );
   return own.reduce((sum, { value }) => sum + value, 0);
 });
-const price = computed(() => costs.value && priceOf({ ...costs.value, minutes: noted.value, hour: settings.hour || null })); // prettier-ignore
+const price = computed(
+  () => costs.value && priceOf({ ...costs.value, minutes: noted.value, hour: settings.hour || null }),
+);
 const money = (sum: number | null) => (sum === null ? 'not entered' : sum.toFixed(2));
 function nameOf(line: PriceLine): string {
   if (line.of === 'firing') return line.name;
@@ -43,8 +51,10 @@ function nameOf(line: PriceLine): string {
 }
 function fromOf(line: PriceLine): string {
   const { bag } = costs.value ?? {};
-  if (line.of === 'clay') return `${masses.write(line.grams)}${bag ? `; a bag of ${masses.write(bag.grams)} costs ${money(bag.price)}` : '; the clay book has no price for a bag'}`; // prettier-ignore
-  if (line.of === 'firing') return `${Math.round(100 * line.share)} % of its room${line.price === null ? '; its price is not written down' : ` of ${money(line.price)}`}`; // prettier-ignore
+  if (line.of === 'clay')
+    return `${masses.write(line.grams)}${bag ? `; a bag of ${masses.write(bag.grams)} costs ${money(bag.price)}` : '; the clay book has no price for a bag'}`;
+  if (line.of === 'firing')
+    return `${Math.round(100 * line.share)} % of its room${line.price === null ? '; its price is not written down' : ` of ${money(line.price)}`}`;
   if (line.minutes === 0) return 'no minutes were noted';
   return `${line.minutes} min${line.hour === null ? '' : `, an hour at ${money(line.hour)}`}`;
 }

@@ -28,13 +28,21 @@ const left = computed(() => (width.value < ROOMY ? SIDE : NAMED));
 /** An interval of two pieces may be wider than anything else: it is drawn to the edge, and told whole in its words. */
 const LEAST = 0.004;
 const x = computed(() => {
-  const values = rows.value.flatMap(({ figure }) => [figure.mean - (figure.deviation ?? 0) * 2, figure.mean + (figure.deviation ?? 0) * 2]); // prettier-ignore
+  const values = rows.value.flatMap(({ figure }) => [
+    figure.mean - (figure.deviation ?? 0) * 2,
+    figure.mean + (figure.deviation ?? 0) * 2,
+  ]);
   const [low = 0, high = 0] = extent([props.now, ...values]) as [number, number];
   const more = Math.max(0.1 * (high - low), (LEAST - (high - low)) / 2);
-  return scaleLinear([low - more, high + more], [left.value, Math.max(left.value + 40, width.value - SIDE)]).nice(4).clamp(true); // prettier-ignore
+  return scaleLinear([low - more, high + more], [left.value, Math.max(left.value + 40, width.value - SIDE)])
+    .nice(4)
+    .clamp(true);
 });
 const ticks = computed(() => x.value.ticks(Math.max(2, Math.floor((width.value - left.value) / 110))));
-const words = ({ figure }: (typeof rows.value)[number]) => `${percent(figure.mean, 2)}, ${figure.interval ? `${percent(figure.interval[0], 2)} to ${percent(figure.interval[1], 2)}, ` : ''}${counted(figure.count, 'piece')}`; // prettier-ignore
+const words = ({ figure: { mean, interval, count } }: (typeof rows.value)[number]) => {
+  const range = interval ? [`${percent(interval[0], 2)} to ${percent(interval[1], 2)}`] : [];
+  return [percent(mean, 2), ...range, counted(count, 'piece')].join(', ');
+};
 const told = computed(() => rows.value.map((one) => `${one.value}: ${words(one)}`).join('; '));
 </script>
 

@@ -41,7 +41,9 @@ const question = computed(() => {
   if (value === null || props.planned === null || problem.value) return '';
   const slip = slipOf(value, props.planned);
   if (slip === null) return '';
-  return slip === 'turned' ? `${figure(props.what, props.planned)} planned: digits turned?` : `${figure(props.what, props.planned)} planned: sure?`; // prettier-ignore
+  return slip === 'turned'
+    ? `${figure(props.what, props.planned)} planned: digits turned?`
+    : `${figure(props.what, props.planned)} planned: sure?`;
 });
 
 /** What was typed is kept when the cell is left; an empty cell strikes out what was there. */

@@ -9,8 +9,14 @@ import { MEASURED_NAMES, STATE_NAMES } from '../make/measuredNames.ts';
 
 /** What was measured of it: a size in a state, between two figures. */
 const made = useMade();
-const whats = [{ value: null, title: 'any size' }, ...MEASURED.map((value) => ({ value, title: MEASURED_NAMES[value] }))]; // prettier-ignore
-const states = [{ value: null, title: 'in any state' }, ...PIECE_STATES.map((value) => ({ value, title: STATE_NAMES[value] }))]; // prettier-ignore
+const whats = [
+  { value: null, title: 'any size' },
+  ...MEASURED.map((value) => ({ value, title: MEASURED_NAMES[value] })),
+];
+const states = [
+  { value: null, title: 'in any state' },
+  ...PIECE_STATES.map((value) => ({ value, title: STATE_NAMES[value] })),
+];
 
 const set = computed(() => Object.values(made.range).some((one) => one !== null));
 function put(part: Partial<typeof made.range>): [] {

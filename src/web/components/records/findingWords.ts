@@ -1,7 +1,21 @@
 import type { ClayRecords } from '../../../contract/made.ts';
 import { NEEDED, type Difference } from '../../../core/studio/learning/findings.ts';
 
-const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten', 'Eleven', 'Twelve']; // prettier-ignore
+const NUMBERS = [
+  'No',
+  'One',
+  'Two',
+  'Three',
+  'Four',
+  'Five',
+  'Six',
+  'Seven',
+  'Eight',
+  'Nine',
+  'Ten',
+  'Eleven',
+  'Twelve',
+];
 
 /** A small number at the head of a sentence. */
 export const numberWord = (count: number) => NUMBERS[count] ?? String(count);
@@ -22,7 +36,7 @@ export function tagOf({ finding }: ClayRecords): string {
 export function headingOf({ name, finding }: ClayRecords, length: (mm: number) => string): string {
   const { difference, kind } = finding;
   if (!difference) return kind === 'few' ? `Nothing of ${name} was measured fired yet` : `What pieces of ${name} say`;
-  return `${numberWord(difference.count)} ${difference.count === 1 ? 'piece' : 'pieces'} of ${difference.name} came out ${howOf(difference, length)}`; // prettier-ignore
+  return `${numberWord(difference.count)} ${difference.count === 1 ? 'piece' : 'pieces'} of ${difference.name} came out ${howOf(difference, length)}`;
 }
 
 function howOf({ mean, interval }: Difference, length: (mm: number) => string): string {
@@ -40,10 +54,15 @@ export function betweenOf({ mean, interval }: Difference, length: (mm: number) =
 /** What is still missing before a figure can be offered. */
 export function missingOf({ finding }: ClayRecords): string[] {
   const { pieces, firings, firedOnly } = finding;
-  const more = (have: number, needed: number, one: string) => (have < needed ? [`${counted(needed - have, `more ${one}`)}`] : []); // prettier-ignore
+  const more = (have: number, needed: number, one: string) =>
+    have < needed ? [`${counted(needed - have, `more ${one}`)}`] : [];
   const needs = [...more(pieces, NEEDED.pieces, 'piece'), ...more(firings, NEEDED.firings, 'firing')];
   return [
     ...(needs.length > 0 ? [`Missing: ${needs.join(' and ')}, measured wet after joining and again fired.`] : []),
-    ...(firedOnly > 0 ? [`${counted(firedOnly, 'piece was', 'pieces were')} measured fired only: without the wet size nobody knows how much shrank.`] : []), // prettier-ignore
+    ...(firedOnly > 0
+      ? [
+          `${counted(firedOnly, 'piece was', 'pieces were')} measured fired only: without the wet size nobody knows how much shrank.`,
+        ]
+      : []),
   ];
 }

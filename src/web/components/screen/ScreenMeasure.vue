@@ -18,7 +18,8 @@ const HELD = [
 ] as const;
 const held = ref<'card' | 'ruler'>('card');
 const size = computed(() => (held.value === 'card' ? CARD : { width: RULER, height: 20, corner: 0 }));
-const nudge = (by: number) => (now.value = Math.min(SCREEN_LIMITS.greatest, Math.max(SCREEN_LIMITS.least, now.value * (1 + by * STEP)))); // prettier-ignore
+const nudge = (by: number) =>
+  (now.value = Math.min(SCREEN_LIMITS.greatest, Math.max(SCREEN_LIMITS.least, now.value * (1 + by * STEP))));
 </script>
 
 <template>

@@ -33,11 +33,23 @@ const names = computed(() => namesIn(typed.value, MOST_PUPILS));
 const copies = computed(() => Math.max(1, names.value.length));
 
 /** Pages of one copy, and the clay in it (g). */
-const each = computed(() => props.designs.map(({ target }) => {
-  const developed = developWhole(target);
-  const options = { name: target.name, paper: paper.value, ...(roll.value && { roll: roll.value }), style: style.value, about: aboutTemplate(target, style.value, null), ...(chosen.value && { printer: chosen.value }) };
-  return { pages: pagesOf(templateParts(target, developed.parts), options).length, clay: developed.finished.mass.wet };
-})); // prettier-ignore
+const each = computed(() =>
+  props.designs.map(({ target }) => {
+    const developed = developWhole(target);
+    const options = {
+      name: target.name,
+      paper: paper.value,
+      ...(roll.value && { roll: roll.value }),
+      style: style.value,
+      about: aboutTemplate(target, style.value, null),
+      ...(chosen.value && { printer: chosen.value }),
+    };
+    return {
+      pages: pagesOf(templateParts(target, developed.parts), options).length,
+      clay: developed.finished.mass.wet,
+    };
+  }),
+);
 const sheets = computed(
   () => copies.value * each.value.reduce((sum, { pages }) => sum + pages + (cards.value ? 1 : 0), 0),
 );
@@ -46,7 +58,10 @@ const clay = computed(() => copies.value * each.value.reduce((sum, one) => sum +
 const unread = ref('');
 async function readTable(file: File): Promise<void> {
   const found = namesOfTable(await file.text());
-  unread.value = found.length > 0 && found.length <= MOST_PUPILS ? '' : `${file.name} must have from 1 to ${MOST_PUPILS} names in its first column.`; // prettier-ignore
+  unread.value =
+    found.length > 0 && found.length <= MOST_PUPILS
+      ? ''
+      : `${file.name} must have from 1 to ${MOST_PUPILS} names in its first column.`;
   if (!unread.value) typed.value = found.join('\n');
 }
 

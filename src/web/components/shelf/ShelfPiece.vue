@@ -5,7 +5,7 @@ import type { VTextField } from 'vuetify/components';
 import type { Design } from '../../../contract/api.ts';
 import { pathData } from '../../../core/files/format/pathData.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
-import { sizePhrase } from '../../../core/forms/formSizes.ts';
+import { sizePhrase } from '../../../core/forms/roughSize.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { PiecePortrait, ShelfMenu } from '../../laterFrame.ts';
 import { clayTone } from '../portrait/clayTone.ts';

@@ -56,7 +56,9 @@ function change(by: { turn?: number; lock?: boolean }): void {
 }
 
 const print = () => window.print();
-const wrong = computed(() => plan.sized.reduce((sum, { faults }) => sum + (faults?.crowded.size ?? 0) + (faults?.off.size ?? 0), 0)); // prettier-ignore
+const wrong = computed(() =>
+  plan.sized.reduce((sum, { faults }) => sum + (faults?.crowded.size ?? 0) + (faults?.off.size ?? 0), 0),
+);
 
 useShortcuts([
   { keys: 'n', words: 'Lay the parts out', run: () => (busy.value ? enough() : layOut()) },

@@ -72,13 +72,22 @@ const dragOf = ({ key, place }: Drawn): DragVerbs => ({
     if (!held) return;
     const { from } = held;
     const scale = k.value * props.near;
-    plan.move(props.index, held.key, { x: from.x + dy / scale, y: from.y + dx / scale }, `drag ${props.index} ${held.key}`); // prettier-ignore
+    plan.move(
+      props.index,
+      held.key,
+      { x: from.x + dy / scale, y: from.y + dx / scale },
+      `drag ${props.index} ${held.key}`,
+    );
   },
   end: () => {
     if (held) emit('moved');
     held = null;
   },
 });
+
+/** A part by its name, with what holds of its place. */
+const wordsOf = ({ part, place, wrong }: Drawn) =>
+  [`${part.name} of ${part.piece}`, place.locked && 'locked', wrong].filter(Boolean).join(', ');
 
 /** Steps of the keys: mm, and degrees. */
 const STEP = 1;
@@ -136,7 +145,7 @@ function onKey(event: KeyboardEvent, { key, place }: Drawn): void {
         tabindex="0"
         role="button"
         :aria-pressed="chosen === one.key"
-        :aria-label="`${one.part.name} of ${one.part.piece}${one.place.locked ? ', locked' : ''}${one.wrong ? `, ${one.wrong}` : ''}. Arrows move, [ and ] turn, Enter locks.`"
+        :aria-label="`${wordsOf(one)}. Arrows move, [ and ] turn, Enter locks.`"
         @keydown="onKey($event, one)"
         @focus="emit('choose', one.key)"
       >

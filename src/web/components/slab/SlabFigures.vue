@@ -47,7 +47,8 @@ const weigh = computed(() => {
   return plan.lumps.reduce((sum, { count, mass }) => sum + count * weighed(mass), rolled);
 });
 const heavy = computed(() => slabs.value.some(({ mass }) => mass > HEAVY));
-const passWords = (pass: Pass) => `${lengths.figure(pass.to)}${pass.turn ? ', turned a quarter' : ''}: ${lengths.figure(pass.length)} × ${lengths.length(pass.width)}`; // prettier-ignore
+const passWords = (pass: Pass) =>
+  `${lengths.figure(pass.to)}${pass.turn ? ', turned a quarter' : ''}: ${lengths.figure(pass.length)} × ${lengths.length(pass.width)}`;
 </script>
 
 <template>

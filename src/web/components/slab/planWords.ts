@@ -6,5 +6,6 @@ const counted = (count: number, one: string, many: string) => `${count} ${count 
 export function planWords({ pieces, slabs }: KeptPlan): string {
   const all = pieces.reduce((sum, { count }) => sum + count, 0);
   const laid = slabs.reduce((sum, { placements }) => sum + placements.length, 0);
-  return `${counted(all, 'piece', 'pieces')}, ${laid === 0 ? 'not laid out' : `${counted(laid, 'part', 'parts')} on ${counted(slabs.length, 'slab', 'slabs')}`}`;
+  const parts = `${counted(laid, 'part', 'parts')} on ${counted(slabs.length, 'slab', 'slabs')}`;
+  return `${counted(all, 'piece', 'pieces')}, ${laid === 0 ? 'not laid out' : parts}`;
 }

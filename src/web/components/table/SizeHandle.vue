@@ -27,7 +27,14 @@ const drag = {
 };
 
 function onKey(event: KeyboardEvent): void {
-  const steps: Record<string, number> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: LONG_STEP, PageDown: -LONG_STEP }; // prettier-ignore
+  const steps: Record<string, number> = {
+    ArrowRight: 1,
+    ArrowUp: 1,
+    ArrowLeft: -1,
+    ArrowDown: -1,
+    PageUp: LONG_STEP,
+    PageDown: -LONG_STEP,
+  };
   const ends: Record<string, number> = { Home: lengths.steps.value.key, End: greatest };
   const step = steps[event.key];
   const end = ends[event.key];

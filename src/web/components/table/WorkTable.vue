@@ -38,7 +38,15 @@ const leans = computed(() => piece.developed.parts.some((part) => leaningEdges(p
 
 // A piece from a mould is laid in a worker.
 if (!isDraped(piece.target)) {
-  useRehearsal((target, developed) => h(TableDrawing, { target, developed, layout: layTable(target, developed, room.value), width: width.value, height: height.value })); // prettier-ignore
+  useRehearsal((target, developed) =>
+    h(TableDrawing, {
+      target,
+      developed,
+      layout: layTable(target, developed, room.value),
+      width: width.value,
+      height: height.value,
+    }),
+  );
 }
 </script>
 

@@ -35,7 +35,8 @@ function letters({ part, x, y }: PartPlace, scale: number): Box[] {
   });
 }
 
-const apart = (one: Box, other: Box) => one.x1 <= other.x0 || other.x1 <= one.x0 || one.y1 <= other.y0 || other.y1 <= one.y0; // prettier-ignore
+const apart = (one: Box, other: Box) =>
+  one.x1 <= other.x0 || other.x1 <= one.x0 || one.y1 <= other.y0 || other.y1 <= one.y0;
 
 /** Cylinders and ovals, low and high, with every join of the base: their walls are long and may carry tags. */
 const long: Target[] = ['under', 'inside', 'mitre', 'skirt'].flatMap((join) =>
@@ -88,7 +89,12 @@ describe('dimension lines', () => {
         .map(([, ...ends]) => ends.map(Number) as [number, number, number, number])
         .map(([x0, y0, x1, y1]) => Math.hypot(x1 - x0, y1 - y0) / scale);
     const [wall, base] = ['wall', 'base'].map((id) => parts.find(({ part }) => part.id === id) as PartPlace);
-    expect(lengths(wall as PartPlace)).toEqual(expect.arrayContaining([expect.closeTo(developed.numbers.wrapLength ?? 0, 6), expect.closeTo(developed.numbers.wallHeight ?? 0, 6)])); // prettier-ignore
+    expect(lengths(wall as PartPlace)).toEqual(
+      expect.arrayContaining([
+        expect.closeTo(developed.numbers.wrapLength ?? 0, 6),
+        expect.closeTo(developed.numbers.wallHeight ?? 0, 6),
+      ]),
+    );
     expect(lengths(base as PartPlace)[0]).toBeCloseTo(developed.numbers.baseTopDiameter ?? 0, 6);
   });
 });

@@ -167,7 +167,12 @@ export function layTable(target: Target, { parts }: Development, room: Box): Lai
   const narrow = room.width < NARROW_TABLE;
   const tagsAcross = room.width < 2 * TAG.width ? 1 : 2;
   const { width, height } = elevation(target, 'wet');
-  const piece: TableThing = { id: PIECE, kind: 'piece', box: { width: PIECE_SHARE * width, height: PIECE_SHARE * height }, tags: 0 }; // prettier-ignore
+  const piece: TableThing = {
+    id: PIECE,
+    kind: 'piece',
+    box: { width: PIECE_SHARE * width, height: PIECE_SHARE * height },
+    tags: 0,
+  };
   const laid = (carries: (part: Part) => boolean): LaidTable => {
     const things = parts.map((part) => ({
       id: part.id,

@@ -15,7 +15,11 @@ interface Dragged {
 }
 
 function sizesOf(target: Target): Dragged[] {
-  const form = formSizes(target.form).map(({ key, value, put }): Dragged => ({ key, value, put: (next) => ({ ...target, form: put(next) }) })); // prettier-ignore
+  const form = formSizes(target.form).map(({ key, value, put }): Dragged => ({
+    key,
+    value,
+    put: (next) => ({ ...target, form: put(next) }),
+  }));
   return [...form, ...additionSizes(target, 'handle')];
 }
 

@@ -24,7 +24,10 @@ export function plannedDay(
 ): { readonly day: Date; readonly today: boolean; readonly things: readonly PlannedThing[] } | null {
   const days = new Map<number, PlannedThing[]>();
   for (const { id, body } of orders) {
-    const done = doneBlocks(body, makings.filter((one) => body.makings?.includes(one.id))); // prettier-ignore
+    const done = doneBlocks(
+      body,
+      makings.filter((one) => body.makings?.includes(one.id)),
+    );
     const isDone = ({ line, set, block, done: before }: LaidBlock) =>
       before === true || done.some((one) => one.line === line && one.set === set && one.block === block);
     for (const { day, blocks, kiln } of dayRows(body, now)) {
@@ -35,7 +38,12 @@ export function plannedDay(
           .map(({ from, to, block }) => ({ from: at(from), to: at(to), words: blockName(body, block) })),
         ...kiln.map(({ from, to, kind }) => ({ from: at(from), to: at(to), words: KILN_WORDS[kind] })),
       ].filter(({ to }) => to > now);
-      const things = all.map((one) => ({ ...one, order: id, orderName: body.name, when: `${clockText(one.from)} to ${clockText(one.to)}` })); // prettier-ignore
+      const things = all.map((one) => ({
+        ...one,
+        order: id,
+        orderName: body.name,
+        when: `${clockText(one.from)} to ${clockText(one.to)}`,
+      }));
       if (things.length > 0) days.set(day.getTime(), [...(days.get(day.getTime()) ?? []), ...things]);
     }
   }
