@@ -1,5 +1,5 @@
 /** Packages that come as ES modules only. */
-const MODULES = ['clipper2-ts', 'earcut'];
+const MODULES = ['@vueuse/core', '@vueuse/shared', 'clipper2-ts', 'earcut'];
 
 const swc = (syntax) => ['@swc/jest', { jsc: { target: 'es2022', parser: { syntax } }, module: { type: 'commonjs' } }];
 
