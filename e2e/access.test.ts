@@ -109,6 +109,13 @@ async function printTogether(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Print together' }).click();
 }
 
+async function takenOff(page: Page): Promise<void> {
+  await press('Choose several')(page);
+  await page.getByRole('checkbox', { name: 'Choose Butter sheet' }).check();
+  await press('Take off the shelf')(page);
+  await page.getByRole('button', { name: 'Put back' }).waitFor();
+}
+
 /** Places, stages and dialogs: where they are, and how they are opened. */
 const SCREENS: readonly (readonly [
   name: string,
@@ -159,6 +166,7 @@ const SCREENS: readonly (readonly [
   ['the shortcuts', 'Soup cup', 'shape', (page) => page.keyboard.press('?')],
   ['the history', 'Soup cup', 'shape', press('History')],
   ['how a figure came about', 'Soup cup', 'cut', (page) => page.locator('[data-figure]:visible').first().click()],
+  ['a message', null, '', takenOff],
 ];
 
 describe.each([

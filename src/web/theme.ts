@@ -12,6 +12,9 @@ function pageNonce(): string | undefined {
 /** A field is a line of the page: its label on the left, what stands in it on the right. */
 const FIELD = { variant: 'plain', density: 'comfortable', hideDetails: 'auto', singleLine: true } as const;
 
+/** Messages and tooltips are of the bar's colours, by day and in the evening. */
+const MESSAGES = { 'surface-variant': '#3b2a22', 'on-surface-variant': '#f8ecd8', 'bar-ink': '#f8ecd8' } as const;
+
 /** How components look and act everywhere; what CSS adds to it is in `look/`. */
 export const vuetify = createVuetify({
   // Below `sm` all stands in one column; from `lg` on fields, drawing and figures stand side by side.
@@ -31,6 +34,7 @@ export const vuetify = createVuetify({
     VProgressLinear: { color: 'primary', height: 8, rounded: true },
     VSelect: FIELD,
     VSkeletonLoader: { color: 'transparent' },
+    VSnackbar: { VBtn: { color: 'bar-ink' } },
     VSlider: { color: 'primary', hideDetails: true, thumbSize: 30, trackSize: 8 },
     VSwitch: { color: 'primary', density: 'comfortable', hideDetails: true, inset: true },
     VTextarea: FIELD,
@@ -44,11 +48,25 @@ export const vuetify = createVuetify({
     themes: {
       day: {
         dark: false,
-        colors: { background: '#f8f0e2', surface: '#fdf8ee', primary: '#2b5d72', error: '#9a3412', warning: '#8a5a00' },
+        colors: {
+          background: '#f8f0e2',
+          surface: '#fdf8ee',
+          primary: '#2b5d72',
+          error: '#9a3412',
+          warning: '#8a5a00',
+          ...MESSAGES,
+        },
       },
       evening: {
         dark: true,
-        colors: { background: '#211a17', surface: '#2c2320', primary: '#8fc3d6', error: '#f0a088', warning: '#e6b85c' },
+        colors: {
+          background: '#211a17',
+          surface: '#2c2320',
+          primary: '#8fc3d6',
+          error: '#f0a088',
+          warning: '#e6b85c',
+          ...MESSAGES,
+        },
       },
     },
   },
