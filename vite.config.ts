@@ -7,11 +7,17 @@ import vuetify from 'vite-plugin-vuetify';
 
 const folder = (path: string) => fileURLToPath(new URL(path, import.meta.url));
 
+/** Components that every page shows. */
+const FRAME_COMPONENTS = [
+  ...['VApp', 'VAppBar', 'VAvatar', 'VBtn', 'VDefaultsProvider', 'VDivider', 'VIcon', 'VImg', 'VInput', 'VLayout'],
+  ...['VList', 'VMain', 'VOverlay', 'VProgressCircular', 'VProgressLinear', 'VToolbar', 'transitions'],
+].join('|');
+
 const FRAME = new RegExp(
   [
     'node_modules/(vue|@vue|vue-router|pinia)/',
     'vuetify/lib/(util|composables|directives)/',
-    'vuetify/lib/components/(VApp|VAppBar|VAvatar|VBtn|VDefaultsProvider|VDivider|VIcon|VImg|VInput|VLayout|VList|VMain|VOverlay|VProgressCircular|VProgressLinear|VToolbar|transitions)/',
+    `vuetify/lib/components/(${FRAME_COMPONENTS})/`,
   ].join('|'),
 );
 

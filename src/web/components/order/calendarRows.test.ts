@@ -5,8 +5,15 @@ import { clockMinutes, dayRows, momentOn } from './calendarRows.ts';
 
 const HOUR = 3_600_000;
 const at = (day: string, time = '00:00') => new Date(`${day}T${time}`).getTime();
-const block = (start: number, end: number): LaidBlock =>
-  ({ line: 0, block: 'a', batch: 0, start, end, pieces: 4, held: false }) as LaidBlock;
+const block = (start: number, end: number): LaidBlock => ({
+  line: 0,
+  block: 'a',
+  set: 0,
+  start,
+  end,
+  pieces: 4,
+  held: false,
+});
 
 const order = (change: Partial<KeptOrder>): KeptOrder => ({
   name: 'Cups',
