@@ -110,7 +110,8 @@ const ERROR: JsonSchema = {
         },
       },
     },
-    current: { type: 'object', description: 'What is kept now, after a conflict' },
+    current: { type: 'object', description: 'After a conflict over a design: the design as it is kept now' },
+    record: { type: 'object', description: 'After a conflict over a record: the record as it is kept now' },
   },
 };
 

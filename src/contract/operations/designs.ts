@@ -25,7 +25,7 @@ export const DESIGNS: readonly Operation[] = [
     path: '/api/designs',
     summary: 'The shelf',
     query: listQuery,
-    reply: page('Designs, each with its target, capacity and revision; last changed first'),
+    reply: page('Designs: id, name, target, revision, createdAt, updatedAt'),
   },
   {
     method: 'post',

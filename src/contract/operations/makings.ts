@@ -44,7 +44,7 @@ export const MAKINGS: readonly Operation[] = [
   {
     method: 'get',
     path: '/api/makings/found',
-    summary: 'When hands found a clay ready',
+    summary: 'What hands found of a clay',
     query: foundQuery,
     reply: ok('Stages as they were found, against the drying that was predicted'),
   },
@@ -117,7 +117,7 @@ export const MADE: readonly Operation[] = [
     path: '/api/made',
     summary: 'Kinds of pieces that were made, by words and sizes',
     query: madeQuery,
-    reply: page('Kinds of pieces with their making, counts, faults and sizes'),
+    reply: page('Kinds of pieces with their making, clay and counts of faulty and fired ones'),
   },
   {
     method: 'get',

@@ -33,7 +33,7 @@ export const RECORDS: readonly Operation[] = [
     path: '/api/records/:kind',
     summary: 'All records of a kind',
     params: kindPath,
-    reply: ok('Records: id, kind, body, revision, changedAt'),
+    reply: ok('Records: id, body, revision, createdAt, updatedAt'),
   },
   {
     method: 'post',
@@ -41,7 +41,7 @@ export const RECORDS: readonly Operation[] = [
     summary: 'A new record',
     params: kindPath,
     body: recordCreate.keys({ body: anyRecord }),
-    reply: made('The record; one that was sent before under this id is answered again'),
+    reply: made('The record; sent again under its id, it is made once'),
     refuses: ['bad-record', ...KEEPS],
   },
   {
