@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { begunIn, keptIn, press } from './makingVisit.ts';
-import { openTable } from './testTable.ts';
+import { DEMO_DESIGNS, openTable } from './testTable.ts';
 import { countOf, eachVisit, read, textOf, type } from './visit.ts';
 
 const visit = eachVisit({ demo: true, holds: true });
@@ -22,7 +22,7 @@ async function heldPage(): Promise<void> {
 describe('with the server away', () => {
   it('a making goes on over two reloads: ticks and sizes are held, and are there once when it is back', async () => {
     const { page, table } = visit.now;
-    await countOf(page.locator('[data-design]'), 21);
+    await countOf(page.locator('[data-design]'), DEMO_DESIGNS);
     const id = await begunIn(visit.now, 'Rack tumbler', 12);
     await heldPage();
     const { port } = new URL(table.url);
@@ -82,7 +82,7 @@ describe('with the server away', () => {
 
   it('the shelf, a piece, the clay book and Today open as they were last seen, and a change is sent later', async () => {
     const { page, table } = visit.now;
-    await countOf(page.locator('[data-design]'), 21);
+    await countOf(page.locator('[data-design]'), DEMO_DESIGNS);
     await begunIn(visit.now, 'Soup cup');
     const soupCup = page.url().replace(/make$/, 'shape');
     await page.goto(`${table.url}today`);
@@ -95,7 +95,7 @@ describe('with the server away', () => {
     const { port } = new URL(table.url);
     await table.stop();
     await page.goto(table.url);
-    await countOf(page.locator('[data-design]'), 21);
+    await countOf(page.locator('[data-design]'), DEMO_DESIGNS);
     await page.goto(`${table.url}today`);
     await textOf(page.locator('.today h1'), /Soup cup/);
     await page.goto(`${table.url}clay`);

@@ -1,4 +1,4 @@
-import { openTable } from './testTable.ts';
+import { DEMO_DESIGNS, openTable } from './testTable.ts';
 import { countOf, eachVisit, figure, kept, read, textOf, type } from './visit.ts';
 
 describe('the shelf', () => {
@@ -10,7 +10,7 @@ describe('the shelf', () => {
     const width = async (name: string) =>
       ((await page.locator(`[data-design="${name}"] canvas`).boundingBox())?.width ?? 0) - 4;
     await page.locator('[data-design]').first().waitFor();
-    await countOf(page.locator('[data-design]'), 21);
+    await countOf(page.locator('[data-design]'), DEMO_DESIGNS);
     await countOf(page.locator('[data-design] .drawing svg'), 0);
     expect((await width('Rack tumbler')) / (await width('Ticket cup'))).toBeCloseTo(84 / 58, 1);
     expect(visit.now.troubles).toEqual([]);
@@ -25,7 +25,7 @@ describe('the shelf', () => {
       await item.waitFor({ state: 'hidden' });
     };
     // The shelf stands: nothing moves under the pointer any more.
-    await countOf(page.locator('[data-design]'), 21);
+    await countOf(page.locator('[data-design]'), DEMO_DESIGNS);
     await page.evaluate('document.fonts.ready');
     await verb('Sugar pot', 'Rename');
     const name = page.getByRole('textbox', { name: 'Name of the piece' });
@@ -54,14 +54,14 @@ describe('the shelf', () => {
     await page.locator('[data-design="Salt dish"]').waitFor();
     await page.reload();
     await page.locator('[data-design="Sugar pot, dining car"]').waitFor();
-    await countOf(page.locator('[data-design]'), 22);
+    await countOf(page.locator('[data-design]'), DEMO_DESIGNS + 1);
   });
 
   it('looks for pieces, sorts them, puts several in a set and plans their slabs together', async () => {
     const { page } = visit.now;
     const names = () =>
       page.locator('[data-design]').evaluateAll((all) => all.map((one) => one.getAttribute('data-design')));
-    await countOf(page.locator('[data-design]'), 21);
+    await countOf(page.locator('[data-design]'), DEMO_DESIGNS);
     await page.getByLabel('Find on the shelf').fill('facets box');
     await countOf(page.locator('[data-design]'), 2);
     await page.getByRole('button', { name: 'Choose several' }).click();
@@ -155,8 +155,8 @@ describe('two people and one design', () => {
   const visit = eachVisit({ demo: true });
 
   it.each([
-    ['Put mine on top', /^84\.0 × 130\.0 mm$/, 21],
-    ['Take theirs, keep mine as a copy', /^84\.0 × 140\.0 mm$/, 22],
+    ['Put mine on top', /^84\.0 × 130\.0 mm$/, DEMO_DESIGNS],
+    ['Take theirs, keep mine as a copy', /^84\.0 × 140\.0 mm$/, DEMO_DESIGNS + 1],
   ])('lose neither side: %s', async (choice, onTop, designs) => {
     const { page } = visit.now;
     await page.locator('[data-design="Rack tumbler"] .drawing').click();

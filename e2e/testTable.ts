@@ -1,8 +1,11 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readConfig } from '../src/server/config.ts';
 import { listen, type Listening } from '../src/server/listen.ts';
+
+/** How many designs stand on a demo shelf. */
+export const DEMO_DESIGNS = readdirSync('demo').filter((file) => file.endsWith('.fawn.json')).length;
 
 /** A table of its own for a test: a fresh database in a folder that goes away, any free port. */
 export interface TestTable extends Listening {

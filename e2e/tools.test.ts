@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { readSolid } from '../src/print/stl/readBackStl.ts';
 import { wordsOf } from './pdfMeasure.ts';
-import { openTable } from './testTable.ts';
+import { DEMO_DESIGNS, openTable } from './testTable.ts';
 import { countOf, download, drawnBox, eachVisit, read, textOf, unfold } from './visit.ts';
 
 const visit = eachVisit({ demo: true });
@@ -189,11 +189,14 @@ describe('devices and files in the kit', () => {
       troubles.length = 0;
       await field.setInputFiles(saved.path);
       const sheet = page.getByRole('dialog', { name: 'Studio file' });
-      await textOf(sheet.locator('.holds'), /^21 pieces, \d+ clays, kit and plans, \d+ makings?, \d+ photographs?$/);
+      await textOf(
+        sheet.locator('.holds'),
+        new RegExp(`^${DEMO_DESIGNS} pieces, \\d+ clays, kit and plans, \\d+ makings?, \\d+ photographs?$`),
+      );
       await sheet.getByRole('button', { name: 'Add it' }).click();
       await textOf(page.getByText('The archive was added.'), /added/);
       await page.goto(other.url);
-      await countOf(page.locator('[data-design]'), 21);
+      await countOf(page.locator('[data-design]'), DEMO_DESIGNS);
       expect(troubles.filter((one) => !one.startsWith(other.url))).toEqual([]);
     } finally {
       await other.close();

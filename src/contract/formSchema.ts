@@ -118,7 +118,13 @@ function draped(schema: Joi.Schema): Joi.Schema {
 export const formSchema = Joi.object({
   kind: oneOf(FORM_KINDS).required(),
   diameter: needed('kind', ['cylinder', 'former']),
-  height: needed('kind', ['cylinder', 'taper', 'oval', 'facet', 'box', 'loft', 'former']),
+  height: Joi.when('kind', {
+    switch: [
+      { is: Joi.valid('cylinder', 'taper', 'oval', 'facet', 'box', 'loft', 'former'), then: figure().required() },
+      { is: 'gores', then: figure() },
+    ],
+    otherwise: Joi.forbidden(),
+  }),
   rim: Joi.when('kind', {
     switch: [
       { is: Joi.valid('taper', 'facet'), then: figure().required() },
@@ -131,12 +137,16 @@ export const formSchema = Joi.object({
       { is: Joi.valid('taper', 'facet'), then: figure().required() },
       { is: 'loft', then: planSchema.required() },
       { is: 'mould', then: planSchema },
+      { is: 'gores', then: figure() },
     ],
     otherwise: Joi.forbidden(),
   }),
+  strips: needed('kind', ['gores']),
+  ball: Joi.when('kind', { is: 'gores', then: figure(), otherwise: Joi.forbidden() }),
   profile: Joi.when('kind', {
     switch: [
       { is: 'stack', then: profile.required() },
+      { is: 'gores', then: profile },
       { is: 'mould', then: pairs(MOULD_LIMITS.profile.least, MOULD_LIMITS.profile.greatest) },
     ],
     otherwise: Joi.forbidden(),

@@ -3,7 +3,7 @@ import { withinFeet } from '../parts/feet/feet.ts';
 import { degrees, radians } from '../numbers.ts';
 import { planArea } from '../geometry/outline/planMeasures.ts';
 import { additionsOf } from '../forms/additions.ts';
-import { middleOfPlan } from '../forms/standing/standing.ts';
+import { middleOfPlan } from '../forms/kind/standing.ts';
 import { kindOf } from '../forms/kinds.ts';
 import { DEFAULT_STIFFNESS, type Target } from '../target/target.ts';
 import { BEND_LIMITS, checkBend } from './bend.ts';

@@ -1,5 +1,6 @@
 import { firedLength } from '../units/shrinkage.ts';
-import { bellyOf, ROUND_KINDS } from '../forms/roundBelly.ts';
+import { bellyOf } from '../forms/round/belly.ts';
+import { kindOf } from '../forms/kinds.ts';
 import type { Target } from '../target/target.ts';
 import type { Check } from './check.ts';
 
@@ -10,7 +11,7 @@ export const PUSH_LIMITS = { care: 0.12, stop: 0.25 } as const;
 export function checkBelly(target: Target): Check | null {
   if (target.belly === undefined) return null;
   const code = 'belly';
-  if (!ROUND_KINDS.includes(target.form.kind)) {
+  if (!kindOf(target).traits.belly) {
     return {
       code,
       level: 'care',

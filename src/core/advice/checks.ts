@@ -1,4 +1,4 @@
-import type { DevelopedForm } from '../forms/kind.ts';
+import type { DevelopedForm } from '../forms/kind/kind.ts';
 import { isDraped } from '../forms/mould/draped.ts';
 import { additionsOf } from '../forms/additions.ts';
 import { kindOf } from '../forms/kinds.ts';
@@ -10,6 +10,7 @@ import type { Bench } from './bench.ts';
 import { checkBend } from './bend.ts';
 import type { Check } from './check.ts';
 import { checkDraped } from './draped.ts';
+import { checkEdges } from './edges.ts';
 import { checkFit } from './fit.ts';
 import { checkReach } from './reach.ts';
 import { checkSlabSize } from './slabSize.ts';
@@ -20,27 +21,22 @@ import { tracingWay } from '../parts/part/tracing.ts';
 import { panelCount } from '../bench/marks/marking.ts';
 import { checkSweep, checkTallWall } from './wall.ts';
 
-/** Forms that develop fast enough to count the pieces at every keystroke. */
-const QUICK = ['cylinder', 'former', 'taper', 'stack', 'facet'];
-
-/** Says when flat panels leave the chosen seam out: they meet in mitres, or in a box's butted corners. */
-function checkPanelSeam({ form, seam }: Target): Check | null {
-  if (form.kind !== 'facet' && form.kind !== 'box') return null;
-  const used = seam.kind === 'bevel' || (form.kind === 'box' && seam.kind === 'butt');
+/** Says when the form leaves the chosen seam out, since its parts meet in another way. */
+function checkSeamUsed(target: Target): Check | null {
+  const { form, seam } = target;
+  const own = kindOf(target).seams?.(form);
+  if (!own) return null;
+  const used = own.kinds.includes(seam.kind);
   if (used && seam.panels === 1) return null;
   const left = [
     ...(used ? [] : [`a ${seam.kind.replaceAll('-', ' ')} seam`]),
     ...(seam.panels > 1 ? [`a wall in ${seam.panels} pieces`] : []),
   ];
-  const how =
-    form.kind === 'facet' && form.fold === 'strip'
-      ? 'The strip is one piece, and its ends meet in a mitre like its folds.'
-      : 'The panels are cut one by one and meet in mitres.';
   return {
     code: 'seam-unused',
     level: 'care',
     title: 'The seam is left out',
-    phrase: [`${how} Left out: ${left.join(', and ')}.`],
+    phrase: [`${own.how} Left out: ${left.join(', and ')}.`],
   };
 }
 
@@ -96,9 +92,10 @@ export function checksOf(target: Target, developed: DevelopedForm, bench: Bench)
   if (target.form.kind === 'stand') return checkStand(target, developed, bench);
   if (isDraped(target)) return checkDraped(target, developed, bench);
   const { slab, base, clay } = target;
-  const { mouth, height } = kindOf(target).standing(target);
+  const { traits, standing } = kindOf(target);
+  const { mouth, height } = standing(target);
   const stiffness = clay.stiffness ?? DEFAULT_STIFFNESS;
-  const cut = QUICK.includes(target.form.kind) ? cutToFit(target, developed.parts, bench.slab) : null;
+  const cut = traits.quick ? cutToFit(target, developed.parts, bench.slab) : null;
   const pieces = cut && (cut.form.kind === 'facet' ? cut.form.sides : cut.seam.panels);
   const large = checkSlabSize([...developed.parts, ...additionsOf(target).parts], bench.slab, pieces);
   const checks: (Check | null)[] = [
@@ -111,7 +108,8 @@ export function checksOf(target: Target, developed: DevelopedForm, bench: Bench)
     ...checkFit(target),
     checkReach(mouth, bench.hand),
     base.join === 'none' ? null : checkThickness(slab.wall, slab.base),
-    checkPanelSeam(target),
+    checkSeamUsed(target),
+    checkEdges({ strips: developed.parts[0]?.count ?? 1, numbers: developed.numbers, stiffness }),
     checkPanelMarks(target, developed),
     checkTallWall(height, slab.wall, stiffness),
     checkSweep(developed.flatSweep ?? 0, target.seam.panels),

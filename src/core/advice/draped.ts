@@ -1,8 +1,8 @@
-import type { Blank } from '../forms/mould/blank.ts';
+import type { Blank } from '../forms/kind/blank.ts';
 import type { DrapedTarget } from '../forms/mould/draped.ts';
 import { limitsOf, withinLimits } from '../forms/mould/limits.ts';
 import type { DartProposal, StrainLimits } from '../target/mouldForm.ts';
-import type { DevelopedForm } from '../forms/kind.ts';
+import type { DevelopedForm } from '../forms/kind/kind.ts';
 import type { Phrase } from '../units/phrase.ts';
 import type { Bench } from './bench.ts';
 import { hoursToStiffen } from '../bench/ownMould/castMould.ts';

@@ -2,7 +2,7 @@ import { bentSheet, type BentSheet } from '../forms/bentSheet/bentSheet.ts';
 import { placeFeet } from '../forms/bentSheet/placeFeet.ts';
 import { narrowest } from '../forms/bentSheet/sheetWidths.ts';
 import { touching } from '../forms/bentSheet/touching.ts';
-import type { DevelopedForm } from '../forms/kind.ts';
+import type { DevelopedForm } from '../forms/kind/kind.ts';
 import { DEFAULT_STIFFNESS, type Target } from '../target/target.ts';
 import { checkBend } from './bend.ts';
 import type { Bench } from './bench.ts';

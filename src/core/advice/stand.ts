@@ -1,5 +1,5 @@
 import { FIRED_MASS_FRACTION, firedLength } from '../units/shrinkage.ts';
-import type { DevelopedForm } from '../forms/kind.ts';
+import type { DevelopedForm } from '../forms/kind/kind.ts';
 import { DEFAULT_STIFFNESS, type Target } from '../target/target.ts';
 import { DEFAULT_FRICTION } from '../target/standForm.ts';
 import { loadedMiddle, restOf, standSide, tippingOf, type Rest, type Tipping } from '../forms/stand/stand.ts';

@@ -12,7 +12,7 @@ import type { PlanPoint, Support } from '../geometry/outline/support.ts';
 import type { Part } from '../parts/part/part.ts';
 import { DEFAULT_BEVEL_ANGLE } from '../target/seam.ts';
 import { kindOf } from './kinds.ts';
-import type { Standing } from './standing/standing.ts';
+import type { Standing } from './kind/standing.ts';
 import type { Target } from '../target/target.ts';
 
 /** The handles of a piece, all alike. */
@@ -89,7 +89,7 @@ function panelsReach(plan: Support, phi: number): number {
 function wallTowards({ outer, rim, section }: Standing, angle: number, target: Target): HandleWall {
   const phi = radians(angle);
   const { shrinkage } = target.clay;
-  const flat = target.form.kind === 'facet' || target.form.kind === 'box';
+  const flat = kindOf(target).traits.panels;
   const reach = (plan: Support) => (flat ? panelsReach(plan, phi) : plan.h(phi));
   const edge = rim[0];
   const levels = [...new Set(outer.map(([z]) => z))].filter((z) => z <= edge);
@@ -118,7 +118,7 @@ function wallTowards({ outer, rim, section }: Standing, angle: number, target: T
  */
 export function handleAside(target: Target, { section }: Standing, angle: number): number {
   const made = additionsOf(target).handle;
-  if (!made || target.form.kind === 'facet' || target.form.kind === 'box') return 0;
+  if (!made || kindOf(target).traits.panels) return 0;
   const phi = radians(angle);
   const plan = section(wetLength(made.curve.from, target.clay.shrinkage)).outer;
   return (plan.slope(phi, 'before') + plan.slope(phi, 'after')) / 2;

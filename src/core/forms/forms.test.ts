@@ -1,3 +1,4 @@
+import { tracedEdge } from './kind/tracedSteps.ts';
 import { area, bounds, edges, validateOutline, type Outline } from '../geometry/outline/outline.ts';
 import { grownPlan, supportOf } from '../parts/plan/plan.ts';
 import type { PlanOutline } from '../target/plan.ts';
@@ -7,10 +8,9 @@ import { validatePart, type Part } from '../parts/part/part.ts';
 import { develop } from '../piece/develop.ts';
 import { elevation } from '../piece/elevation.ts';
 import { explain } from '../piece/explain/explain.ts';
-import { tracedEdge } from '../piece/explain/shaped.ts';
-import type { FigureId } from '../piece/explain/step.ts';
+import type { FigureId } from './kind/step.ts';
 import { newTarget, type Form, type LoftForm } from '../target/target.ts';
-import { toWet } from './standing/wetSize.ts';
+import { toWet } from './kind/wetSize.ts';
 import { targetsOfEveryKind } from '../piece/everyKind.test.helper.ts';
 import { level } from '../piece/targets.test.helper.ts';
 
@@ -142,7 +142,7 @@ describe('one form as another', () => {
 });
 
 describe('200 random targets of every kind', () => {
-  const all = targetsOfEveryKind(30, 6 * 200);
+  const all = targetsOfEveryKind(30, 7 * 200);
   /** A third of each kind, where every one takes long. */
   const targets = all.slice(0, 400);
 
@@ -255,7 +255,11 @@ describe('200 random targets of every kind', () => {
       if (asked !== null) expect(rim[1] - rim[0]).toBeCloseTo(asked, 6);
       if (form.kind === 'stack') expect(width).toBeCloseTo(Math.max(...form.profile.map(([, across]) => across)), 6);
       expect(height).toBeCloseTo(
-        form.kind === 'stack' ? (form.profile.at(-1)?.[0] ?? 0) : 'height' in form ? form.height : NaN,
+        form.kind !== 'mould' && 'profile' in form
+          ? (form.profile.at(-1)?.[0] ?? 0)
+          : 'height' in form
+            ? form.height
+            : NaN,
         6,
       );
     }

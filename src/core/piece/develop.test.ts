@@ -4,7 +4,7 @@ import { area, bounds } from '../geometry/outline/outline.ts';
 import { validatePart } from '../parts/part/part.ts';
 import { develop } from './develop.ts';
 import { explain } from './explain/explain.ts';
-import type { FigureId } from './explain/step.ts';
+import type { FigureId } from '../forms/kind/step.ts';
 import { rollUp } from './rollUp.test.helper.ts';
 import type { Target } from '../target/target.ts';
 import { cylinderOf, randomTarget, targetWith } from './targets.test.helper.ts';

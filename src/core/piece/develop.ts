@@ -1,9 +1,9 @@
+import type { Blank } from '../forms/kind/blank.ts';
 import { DEFAULT_BENCH, type Bench } from '../advice/bench.ts';
 import type { Check } from '../advice/check.ts';
 import { checksOf } from '../advice/checks.ts';
 import { FaultError } from '../errors.ts';
 import { onDemand } from '../numbers.ts';
-import type { Blank } from '../forms/mould/blank.ts';
 import { layBlank } from '../forms/mould/layBlank.ts';
 import { blankFigures, type BlankFigures } from '../forms/mould/blankFigures.ts';
 import { withProposal } from '../forms/mould/proposeDarts.ts';
@@ -19,8 +19,8 @@ import { writePhrase } from '../units/phrase.ts';
 import { additionsOf, type Additions, type Lump } from '../forms/additions.ts';
 import { checkTarget } from '../forms/checkTarget.ts';
 import { finished, type Finished } from './finished.ts';
-import type { Numbers, DevelopedForm } from '../forms/kind.ts';
-import { developDraped } from '../forms/draped.ts';
+import type { Numbers, DevelopedForm } from '../forms/kind/kind.ts';
+import { developDraped } from '../forms/mould/drapedWork.ts';
 import { kindOf } from '../forms/kinds.ts';
 import type { Target } from '../target/target.ts';
 

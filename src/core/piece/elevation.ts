@@ -8,9 +8,9 @@ import { restOf, standSide } from '../forms/stand/stand.ts';
 import { bentSheet } from '../forms/bentSheet/bentSheet.ts';
 import { placeFeet } from '../forms/bentSheet/placeFeet.ts';
 import { additionsOf } from '../forms/additions.ts';
-import { bellyOf } from '../forms/roundBelly.ts';
+import { bellyOf } from '../forms/round/belly.ts';
 import { kindOf } from '../forms/kinds.ts';
-import type { Reach, Standing } from '../forms/standing/standing.ts';
+import type { Reach, Standing } from '../forms/kind/standing.ts';
 import type { SizeState, Target } from '../target/target.ts';
 
 /** The piece seen from the side, standing on y = 0 about x = 0 (mm). */

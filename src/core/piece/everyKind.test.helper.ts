@@ -3,7 +3,7 @@ import type { Form, Target } from '../target/target.ts';
 import { level } from './targets.test.helper.ts';
 import { seeded } from '../seeded.ts';
 
-const MADE = ['taper', 'stack', 'oval', 'facet', 'box', 'loft'] as const;
+const MADE = ['taper', 'stack', 'oval', 'facet', 'box', 'loft', 'gores'] as const;
 
 /** Random targets that can be made, of the kinds in turn (but for straight cylinders, all): every join, face and state. */
 export function targetsOfEveryKind(
@@ -54,6 +54,24 @@ export function targetsOfEveryKind(
       foot: plan(between(100, 160)),
       height: between(60, 120),
     }),
+    gores: () =>
+      random() < 0.5
+        ? {
+            kind: 'gores',
+            strips: 5 + Math.floor(random() * 12),
+            ball: between(125, 145),
+            foot: between(70, 85),
+            height: between(50, 85),
+          }
+        : {
+            kind: 'gores',
+            strips: 5 + Math.floor(random() * 12),
+            profile: [
+              [0, between(60, 100)],
+              [between(45, 70), between(110, 160)],
+              [between(120, 160), between(60, 120)],
+            ],
+          },
   };
   return Array.from({ length: count }, (_, index) =>
     level(make[kinds[index % kinds.length] as keyof typeof make](), {

@@ -2,10 +2,10 @@ import { FIRED_MASS_FRACTION, firedLength } from '../units/shrinkage.ts';
 import type { Part } from '../parts/part/part.ts';
 import { additionsOf } from '../forms/additions.ts';
 import { kindOf } from '../forms/kinds.ts';
-import { acrossOf, type Reach } from '../forms/standing/standing.ts';
+import { acrossOf, type Reach } from '../forms/kind/standing.ts';
 import type { PlanOutline } from '../target/plan.ts';
 import type { Target } from '../target/target.ts';
-import { toWet } from '../forms/standing/wetSize.ts';
+import { toWet } from '../forms/kind/wetSize.ts';
 
 /** What the piece will be. Volume in ml, masses in g, lengths fired mm. */
 export interface Finished {

@@ -82,7 +82,8 @@ describe('mass', () => {
   it('is the standing solid’s volume times its density, within 0.1 %, for random pieces of every kind', () => {
     // A slab bends about its middle; elsewhere it thins or thickens, and the solid is not the drawn one.
     const targets = targetsOfEveryKind(91, 240)
-      .filter(({ base, size }) => base.join !== 'skirt' && size.face === 'outside')
+      // Strips thicken at their edges as they are bent across: their clay is weighed in forms/gores.
+      .filter(({ base, size, form }) => base.join !== 'skirt' && size.face === 'outside' && form.kind !== 'gores')
       .map((target): Target => ({ ...target, slab: { ...target.slab, neutralFraction: 0.5 } }));
     expect(targets.length).toBeGreaterThan(60);
     for (const target of targets) {

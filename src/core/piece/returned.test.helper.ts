@@ -226,6 +226,8 @@ export function returned(target: Target, parts: readonly Part[]): Returned[] {
       return box(target, form, parts);
     case 'loft':
       throw new TypeError('a loft is folded up, see returnedLoft');
+    case 'gores':
+      throw new TypeError('a gore is bent two ways, see gores.test');
     case 'mould':
     case 'mesh':
     case 'stand':

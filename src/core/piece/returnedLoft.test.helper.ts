@@ -4,13 +4,12 @@ import { once } from '../numbers.ts';
 import type { DrawnPlan, PlanOutline } from '../target/plan.ts';
 import { stationsOf } from '../geometry/outline/stations.ts';
 import { mergedFlats } from '../geometry/outline/derived.ts';
-import type { Point2 } from '../raise/pose.ts';
 import { raise, standingBody } from '../raise/raise.ts';
 import { develop } from './develop.ts';
-import { wallOf } from '../forms/loft.ts';
+import { wallOf } from '../forms/loft/loft.ts';
 import { footMeasuredAt, leanOf, wetOf, type Returned } from './returned.test.helper.ts';
 import type { LoftForm, Target } from '../target/target.ts';
-import type { Point3 } from '../geometry/point.ts';
+import type { Point, Point3 } from '../geometry/point.ts';
 
 /** How far one side of a drawn outline reaches towards a direction: to an end of it, or to its arc where that looks there. */
 function arcReach([x, y, bulge]: Vertex, [u, v]: Vertex, phi: number): number {
@@ -30,10 +29,10 @@ function arcReach([x, y, bulge]: Vertex, [u, v]: Vertex, phi: number): number {
 const CUTS = 360;
 
 /** The points that lie inside a drawn outline by its corner radius or more: the plane, cut off once for each direction. */
-const shrunk = once(({ points, corner }: DrawnPlan): readonly Point2[] => {
+const shrunk = once(({ points, corner }: DrawnPlan): readonly Point[] => {
   const reach = (phi: number) =>
     Math.max(...points.map((vertex, index) => arcReach(vertex, vertexAt(points, index + 1), phi)));
-  let left: Point2[] = [
+  let left: Point[] = [
     [-1e4, -1e4],
     [1e4, -1e4],
     [1e4, 1e4],
@@ -45,11 +44,11 @@ const shrunk = once(({ points, corner }: DrawnPlan): readonly Point2[] => {
   });
   for (const phi of [...straight, ...Array.from({ length: CUTS }, (_, cut) => (2 * Math.PI * cut) / CUTS)]) {
     const over = left.map(([x, y]) => x * Math.cos(phi) + y * Math.sin(phi) - (reach(phi) - corner));
-    left = left.flatMap(([x, y], index): Point2[] => {
+    left = left.flatMap(([x, y], index): Point[] => {
       const next = (index + 1) % left.length;
       const [a, b] = [over[index] as number, over[next] as number];
-      const [u, v] = left[next] as Point2;
-      const crossing: Point2[] = a > 0 !== b > 0 ? [[x + (a / (a - b)) * (u - x), y + (a / (a - b)) * (v - y)]] : [];
+      const [u, v] = left[next] as Point;
+      const crossing: Point[] = a > 0 !== b > 0 ? [[x + (a / (a - b)) * (u - x), y + (a / (a - b)) * (v - y)]] : [];
       return a > 0 ? crossing : [[x, y], ...crossing];
     });
   }
@@ -95,7 +94,7 @@ const MEASURED = 16;
 const DRAWN = 600;
 
 /** Distance from a point to a traced line (mm). */
-function offLine(outline: Outline, [x, y]: Point2): number {
+function offLine(outline: Outline, [x, y]: Point): number {
   return outline.reduce((least, [x0, y0], index) => {
     const { centre, radius } = edgeAt(outline, index);
     const [x1, y1] = vertexAt(outline, index + 1);
@@ -110,7 +109,7 @@ function offLine(outline: Outline, [x, y]: Point2): number {
 }
 
 /** A line turned and moved so that it runs from one point to another. */
-function laidOn(line: readonly Point3[], from: Point2, to: Point2): Point2[] {
+function laidOn(line: readonly Point3[], from: Point, to: Point): Point[] {
   const [[x0, y0], [x1, y1]] = [line[0] as Point3, line.at(-1) as Point3];
   const turn = Math.atan2(to[1] - from[1], to[0] - from[0]) - Math.atan2(y1 - y0, x1 - x0);
   const [cos, sin] = [Math.cos(turn), Math.sin(turn)];
@@ -121,13 +120,13 @@ function laidOn(line: readonly Point3[], from: Point2, to: Point2): Point2[] {
 const EVERY = 24;
 
 /** A line with the loops taken out that it runs where it turns on less than it was moved in: no clay lies in them. */
-function withoutLoops(line: readonly Point2[]): Point2[] {
-  const at = (index: number) => line[Math.max(0, Math.min(line.length - 1, index))] as Point2;
-  const directions = line.map((_, index): Point2 => {
+function withoutLoops(line: readonly Point[]): Point[] {
+  const at = (index: number) => line[Math.max(0, Math.min(line.length - 1, index))] as Point;
+  const directions = line.map((_, index): Point => {
     const [[x, y], [u, v]] = [at(index - EVERY), at(index + EVERY)];
     return [u - x, v - y];
   });
-  return forward(line, directions) as Point2[];
+  return forward(line, directions) as Point[];
 }
 
 /**
@@ -149,10 +148,10 @@ export function strayed(target: Target): number {
         [rim, leanOf(cut, 'rim')],
       ] as const
     ).flatMap(([line, { edge, from, to }]) => {
-      const ends = [vertexAt(cut.outline, from), vertexAt(cut.outline, to)].map(([x, y]): Point2 => [x, y]);
+      const ends = [vertexAt(cut.outline, from), vertexAt(cut.outline, to)].map(([x, y]): Point => [x, y]);
       // The outline runs along the foot and back along the rim; with the inside up both turn round.
       const forward = (edge === 'foot') === (faceUp === 'outside');
-      const [first, last] = (forward ? ends : ends.reverse()) as [Point2, Point2];
+      const [first, last] = (forward ? ends : ends.reverse()) as [Point, Point];
       return withoutLoops(laidOn(line, first, last))
         .filter((_, index) => index % EVERY === 0)
         .map((at) => offLine(cut.outline, at));

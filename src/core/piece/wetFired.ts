@@ -1,7 +1,7 @@
 import { placeFeet, footLetter } from '../forms/bentSheet/placeFeet.ts';
 import { firedLength, wetLength } from '../units/shrinkage.ts';
 import { kindOf } from '../forms/kinds.ts';
-import { acrossOf } from '../forms/standing/standing.ts';
+import { acrossOf } from '../forms/kind/standing.ts';
 import type { Target } from '../target/target.ts';
 
 /** A size of the standing piece as it is just made and as it comes out of the kiln (mm); two figures where it is longer than wide. */

@@ -6,7 +6,7 @@ import { kindOf } from '../forms/kinds.ts';
 import type { Form, Target } from '../target/target.ts';
 import { targetWith } from '../piece/targets.test.helper.ts';
 import { raiseAdded } from './added.ts';
-import type { RaisedPart } from './body.ts';
+import type { RaisedPart } from '../forms/kind/body.ts';
 import { raise, standingBody } from './raise.ts';
 import type { Point3 } from '../geometry/point.ts';
 

@@ -5,7 +5,7 @@ import { circle, type PlanPoint, type Support } from '../geometry/outline/suppor
 import { additionsOf, handleAside, lugPoints, type MadeHandle, type MadeLugs } from '../forms/additions.ts';
 import { kindOf } from '../forms/kinds.ts';
 import type { Target } from '../target/target.ts';
-import type { RaisedPart, Ribbon } from './body.ts';
+import type { RaisedPart, Ribbon } from '../forms/kind/body.ts';
 import { plus, times, UNMOVED } from './pose.ts';
 import { mapped } from './raise.ts';
 import type { Point3 } from '../geometry/point.ts';

@@ -1,15 +1,15 @@
 import { radians } from '../numbers.ts';
 import { seamAllowance } from '../parts/seam/seam.ts';
 import { footFirst, unrollPairs } from '../parts/wall/loft.ts';
-import type { BentWall, RaisedPart, Ribbon } from './body.ts';
+import type { BentWall, RaisedPart, Ribbon } from '../forms/kind/body.ts';
 import { foldChain, hingeAngle, hingeTurn, normalOf, type Hinge } from './hinges.ts';
-import { after, dot, length, minus, placedBy, plus, times, turnedBy, type Point2, type Pose } from './pose.ts';
-import type { Point3 } from '../geometry/point.ts';
+import { after, dot, length, minus, placedBy, plus, times, turnedBy, type Pose } from './pose.ts';
+import type { Point, Point3 } from '../geometry/point.ts';
 
 /** A wall laid flat, cell by cell: its points, the hinges between its triangles, and the triangles next to each ruling. */
 export interface FlatSheet {
-  readonly foot: readonly Point2[];
-  readonly rim: readonly Point2[];
+  readonly foot: readonly Point[];
+  readonly rim: readonly Point[];
   readonly hinges: readonly Hinge[];
   /** For each ruling, the last triangle before it and the first one after it. */
   readonly before: readonly number[];
@@ -20,7 +20,7 @@ export interface FlatSheet {
 
 /** A triangle in the flat and as it stands, its corners in one order, anticlockwise seen from outside. */
 export interface Cell {
-  readonly flat: readonly [Point2, Point2, Point2];
+  readonly flat: readonly [Point, Point, Point];
   readonly standing: readonly [Point3, Point3, Point3];
 }
 
@@ -33,7 +33,7 @@ export function flatSheet(lows: readonly Point3[], highs: readonly Point3[]): Fl
   const cells: Cell[] = [];
   const before: number[] = [];
   const behind: number[] = [];
-  const cell = (flat: readonly (Point2 | undefined)[], standing: readonly (Point3 | undefined)[]) =>
+  const cell = (flat: readonly (Point | undefined)[], standing: readonly (Point3 | undefined)[]) =>
     cells.push({ flat, standing } as unknown as Cell);
   for (let at = 0; at < lows.length; at += 1) {
     before.push(Math.max(0, cells.length - 1));
@@ -58,15 +58,15 @@ export function flatSheet(lows: readonly Point3[], highs: readonly Point3[]): Fl
 
 /** The hinge between two neighbouring triangles: the side with two corners in common. */
 function hingeBetween(one: Cell, next: Cell): Hinge {
-  const same = (a: Point2, b: Point2) => Math.hypot(a[0] - b[0], a[1] - b[1]) <= 2 * NO_STEP;
+  const same = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1]) <= 2 * NO_STEP;
   const shared = [0, 1, 2].filter((corner) =>
-    next.flat.some((other) => same(one.flat[corner] as Point2, other)),
+    next.flat.some((other) => same(one.flat[corner] as Point, other)),
   ) as number[];
   const [a = 0, b = 1] = shared;
   const edge = minus(one.standing[b] as Point3, one.standing[a] as Point3);
   return {
-    from: one.flat[a] as Point2,
-    to: one.flat[b] as Point2,
+    from: one.flat[a] as Point,
+    to: one.flat[b] as Point,
     angle: hingeAngle(normalOf(...one.standing), normalOf(...next.standing), edge),
   };
 }
@@ -90,12 +90,12 @@ export function standingPose({ flat, standing }: Cell): Pose {
  * Direction of the level edge at each ruling in the flat (unit), from its neighbours on the longer of both edges: the nearest
  * ones that stand elsewhere, since many rulings stand in one sharp corner.
  */
-function tangents({ foot, rim }: FlatSheet): Point2[] {
+function tangents({ foot, rim }: FlatSheet): Point[] {
   const last = foot.length - 1;
   return foot.map((_, index) => {
     for (let by = 1; ; by += 1) {
       const [from, to] = [Math.max(0, index - by), Math.min(last, index + by)];
-      const step = (line: readonly Point2[]): Point2 => [
+      const step = (line: readonly Point[]): Point => [
         (line[to]?.[0] ?? 0) - (line[from]?.[0] ?? 0),
         (line[to]?.[1] ?? 0) - (line[from]?.[1] ?? 0),
       ];
@@ -135,7 +135,7 @@ function rulingPoses(sheet: FlatSheet, f: number): (readonly [Pose, Pose])[] {
   const poses = foldChain(hinges, next[Math.floor(last / 2)] ?? 0, f);
   const turned = (ruling: number, from: number, sign: 1 | -1): Pose => {
     const bend = hinges.slice(next[from], next[from + 1]).reduce((sum, { angle }) => sum + angle, 0);
-    const line = { from: foot[ruling] as Point2, to: rim[ruling] as Point2, angle: sign * bend };
+    const line = { from: foot[ruling] as Point, to: rim[ruling] as Point, angle: sign * bend };
     return after(poses[sign < 0 ? 0 : poses.length - 1] as Pose, hingeTurn(line, f));
   };
   const near = (cell: number | undefined) => poses[cell ?? 0] as Pose;
@@ -170,7 +170,7 @@ interface Folded {
 
 /** Direction of a level edge in the flat for each mm up the slope: along the ruling, whose normal is constant. */
 function slideOf({ lows, highs, normals }: BentWall, { foot, rim }: FlatSheet) {
-  return (index: number, square: Point2): Point2 => {
+  return (index: number, square: Point): Point => {
     const [low, high, from, to] = [lows[index], highs[index], foot[index], rim[index]];
     const phi = normals?.[index];
     if (phi === undefined || !low || !high || !from || !to) return square;
@@ -195,7 +195,7 @@ function layerAt(wall: BentWall, { sheet, poses }: Folded, rise: (index: number)
       const slant = fade > 0 ? -h * run * Math.max(0, 1 - near / fade) : 0;
       const lean = Math.tan(radians((edge === 'foot' ? wall.footLeans : wall.rimLeans)[index] ?? 0));
       const slide = edge === 'foot' ? -h * lean : h * lean;
-      const [tx, ty] = along[index] as Point2;
+      const [tx, ty] = along[index] as Point;
       const [dx, dy] = slideWay(index, [-ty, tx]);
       const inPlane: Point3 = [tx * slant + dx * slide, ty * slant + dy * slide, 0];
       const [one, next] = poses[index] as readonly [Pose, Pose];

@@ -1,10 +1,10 @@
-import { after, cross, dot, length, minus, turnAbout, UNMOVED, unit, type Point2, type Pose } from './pose.ts';
-import type { Point3 } from '../geometry/point.ts';
+import { after, cross, dot, length, minus, turnAbout, UNMOVED, unit, type Pose } from './pose.ts';
+import type { Point, Point3 } from '../geometry/point.ts';
 
 /** Two flat cells joined along an edge, and the angle (radians) by which the second turns in the standing piece. */
 export interface Hinge {
-  readonly from: Point2;
-  readonly to: Point2;
+  readonly from: Point;
+  readonly to: Point;
   readonly angle: number;
 }
 

@@ -1,7 +1,7 @@
-import type { PanelChain, RaisedPart, Ribbon, StandingPanel } from './body.ts';
+import type { PanelChain, RaisedPart, Ribbon, StandingPanel } from '../forms/kind/body.ts';
 import { hingeAngle, normalOf, type Hinge } from './hinges.ts';
-import { after, cross, dot, inverse, length, minus, placedBy, unit, type Point2, type Pose } from './pose.ts';
-import type { Point3 } from '../geometry/point.ts';
+import { after, cross, dot, inverse, length, minus, placedBy, unit, type Pose } from './pose.ts';
+import type { Point, Point3 } from '../geometry/point.ts';
 
 /** A panel's own frame as it stands: x along its foot, y up its outer face, z outward; origin at its left foot corner. */
 function frameOf({ outer }: StandingPanel): Pose {
@@ -11,7 +11,7 @@ function frameOf({ outer }: StandingPanel): Pose {
   return { x, y: cross(z, x), z, at };
 }
 
-const flatOf = ([x, y]: Point3): Point2 => [x, y];
+const flatOf = ([x, y]: Point3): Point => [x, y];
 
 /** Where each panel's frame lies in the flat, the first one at the origin: neighbours share a folded edge of their outer faces. */
 function flatFrames({ panels }: PanelChain): Pose[] {

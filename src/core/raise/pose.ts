@@ -1,9 +1,6 @@
 import type { Point3 } from '../geometry/point.ts';
 import { ROUNDING } from '../numbers.ts';
 
-/** A place in the plane (mm). */
-export type Point2 = readonly [number, number];
-
 /** a + f b. */
 export const plus = (a: Point3, b: Point3, f = 1): Point3 => [a[0] + f * b[0], a[1] + f * b[1], a[2] + f * b[2]];
 

@@ -1,7 +1,7 @@
-import { bellyHeights, type BellyShape } from '../forms/belly/bellied.ts';
-import { bellyOf } from '../forms/roundBelly.ts';
+import { bellyHeights, type BellyShape } from '../forms/round/bellied.ts';
+import { bellyOf } from '../forms/round/belly.ts';
 import type { Target } from '../target/target.ts';
-import type { Body, RaisedPart, Ribbon } from './body.ts';
+import type { Body, RaisedPart, Ribbon } from '../forms/kind/body.ts';
 import { plus, times } from './pose.ts';
 import { raise } from './raise.ts';
 import type { Point3 } from '../geometry/point.ts';

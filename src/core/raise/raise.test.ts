@@ -1,7 +1,7 @@
 import { targetsOfEveryKind } from '../piece/everyKind.test.helper.ts';
 import type { Form, Target } from '../target/target.ts';
 import { level, targetWith } from '../piece/targets.test.helper.ts';
-import type { Body, RaisedPart } from './body.ts';
+import type { Body, RaisedPart } from '../forms/kind/body.ts';
 import { length, minus } from './pose.ts';
 import { raise, standingBody } from './raise.ts';
 import { sectioned } from './section.ts';

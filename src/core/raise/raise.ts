@@ -1,25 +1,13 @@
 import type { Face } from '../target/face.ts';
-import type { FormKind, Target } from '../target/target.ts';
+import { kindOf } from '../forms/kinds.ts';
+import type { Target } from '../target/target.ts';
 import { flatSheet, foldWall, standingPose } from './bentWall.ts';
-import type { BasePlate, BentWall, Body, PanelChain, RaisedPart, Ribbon } from './body.ts';
-import { flatBody } from './flatBody.ts';
+import type { BasePlate, BentWall, Body, PanelChain, RaisedPart, Ribbon } from '../forms/kind/body.ts';
 import { foldChain } from './hinges.ts';
-import { loftBody } from './loftBody.ts';
 import { chainHinges, foldPanels, panelPose } from './panels.ts';
 import { after, placedBy, poseBetween, times, UNMOVED, type Pose } from './pose.ts';
-import { straightBody, taperedBody } from './roundBody.ts';
+import { raisedStrip, stripBack } from './stripWall.ts';
 import type { Point3 } from '../geometry/point.ts';
-
-const BODIES: Readonly<Partial<Record<FormKind, (target: Target, rulings?: number) => Body>>> = {
-  cylinder: straightBody,
-  former: straightBody,
-  taper: taperedBody,
-  stack: taperedBody,
-  oval: loftBody,
-  loft: loftBody,
-  facet: flatBody,
-  box: flatBody,
-};
 
 /**
  * The piece of a target that can be made, as it stands, wet mm: its first seam towards the x axis, the table at z = 0.
@@ -27,7 +15,7 @@ const BODIES: Readonly<Partial<Record<FormKind, (target: Target, rulings?: numbe
  * @param rulings how many straight lines a bent wall is drawn by, once round
  */
 export function standingBody(target: Target, rulings?: number): Body {
-  const body = BODIES[target.form.kind];
+  const { body } = kindOf(target);
   if (!body) throw new RangeError(`a ${target.form.kind} is formed, not raised`);
   return body(target, rulings);
 }
@@ -154,6 +142,10 @@ export function raise(body: Body, f: number): RaisedPart[] {
   let deepest = 0;
   const walls = body.walls.map((wall) => {
     if (wall.kind === 'panels') return raisedChain(wall, body, reach, f);
+    if (wall.kind === 'strip') {
+      const way = { f, faceUp: body.faceUp, reach: reach + stripBack(wall) };
+      return aboveTable(raisedStrip(wall, way), f);
+    }
     if (wall.band > band) {
       band = wall.band;
       out += deepest + GAP;

@@ -1,8 +1,8 @@
 import { degrees, ROUNDING } from '../numbers.ts';
-import type { BentWall, Body, PanelChain, StandingPanel } from './body.ts';
+import type { BentWall, Body, PanelChain, StandingPanel, StripWall } from '../forms/kind/body.ts';
 import { normalOf } from './hinges.ts';
-import { length, plus, times, type Point2 } from './pose.ts';
-import type { Point3 } from '../geometry/point.ts';
+import { length, plus, times } from './pose.ts';
+import type { Point, Point3 } from '../geometry/point.ts';
 
 /** Where the standing piece is cut open: level at a height (wet mm), or upright through the first seam and the axis. */
 export type Section = { readonly kind: 'level'; readonly height: number } | { readonly kind: 'upright' };
@@ -40,6 +40,22 @@ function loweredWall(wall: BentWall, z: number): BentWall[] {
       rimLeans: wall.lows.map((_, index) => slopeNear(wall, index)),
     },
   ];
+}
+
+function loweredStrip(wall: StripWall, z: number): StripWall[] {
+  const next = wall.rows.findIndex((row) => row.z > z);
+  if (next < 0) return [wall];
+  const [low, high] = [wall.rows[next - 1], wall.rows[next]];
+  if (!low || !high) return [];
+  const share = (z - low.z) / (high.z - low.z);
+  const between = (key: keyof typeof low) => low[key] + share * (high[key] - low[key]);
+  const top = { radius: between('radius'), z, slope: between('slope'), along: between('along') };
+  return [{ ...wall, rows: [...wall.rows.slice(0, next), top], rimLean: degrees(top.slope) }];
+}
+
+function halfStrip(wall: StripWall): StripWall[] {
+  const [from, to] = [Math.max(wall.from, -wall.turn), Math.min(wall.to, Math.PI - wall.turn)];
+  return to - from > ROUNDING ? [{ ...wall, from, to }] : [];
 }
 
 function loweredPanel({ outer, inner }: StandingPanel, z: number): StandingPanel {
@@ -94,19 +110,21 @@ function levelCut(body: Body, height: number): Body {
     ...wall,
     panels: wall.panels.map((panel) => loweredPanel(panel, Math.min(z, panel.inner[3]?.[2] ?? z))),
   });
-  const walls = body.walls.flatMap((wall): (BentWall | PanelChain)[] =>
-    wall.kind === 'bent' ? loweredWall(wall, z) : [lowered(wall)],
-  );
+  const walls = body.walls.flatMap((wall): Body['walls'] => {
+    if (wall.kind === 'bent') return loweredWall(wall, z);
+    return wall.kind === 'strip' ? loweredStrip(wall, z) : [lowered(wall)];
+  });
   return { ...body, walls, height: Math.min(z, body.height) };
 }
 
 function uprightCut(body: Body): Body {
-  const walls = body.walls.flatMap((wall): (BentWall | PanelChain)[] => {
+  const walls = body.walls.flatMap((wall): Body['walls'] => {
     if (wall.kind === 'bent') return halfWall(wall);
+    if (wall.kind === 'strip') return halfStrip(wall);
     const panels = wall.panels.map(halfPanel).filter((panel) => panel !== null);
     return panels.length > 0 ? [{ ...wall, panels }] : [];
   });
-  const half = (line: readonly Point2[]) => line.filter(([, y]) => y >= -ON_PLANE);
+  const half = (line: readonly Point[]) => line.filter(([, y]) => y >= -ON_PLANE);
   const base = body.base && { ...body.base, under: half(body.base.under), top: half(body.base.top) };
   return { ...body, walls, base };
 }

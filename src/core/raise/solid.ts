@@ -11,7 +11,7 @@ import { elevation } from '../piece/elevation.ts';
 import type { Target } from '../target/target.ts';
 import { acrossOf } from '../forms/stand/stand.ts';
 import { plate, raiseAdded } from './added.ts';
-import type { RaisedPart, Ribbon } from './body.ts';
+import type { RaisedPart, Ribbon } from '../forms/kind/body.ts';
 import { raisePiece } from './pushed.ts';
 import { standingBody } from './raise.ts';
 import type { Point, Point3 } from '../geometry/point.ts';

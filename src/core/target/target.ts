@@ -1,6 +1,7 @@
 import { DEFAULT_SHRINKAGE, DEFAULT_WET_DENSITY } from '../units/shrinkage.ts';
 import type { SheetForm } from './sheetForm.ts';
 import type { Belly } from './belly.ts';
+import type { GoresForm } from './goresForm.ts';
 import type { Feet } from './feet.ts';
 import type { Handle } from './handle.ts';
 import type { Lid } from './lid.ts';
@@ -97,6 +98,7 @@ export type Form =
   | FacetForm
   | BoxForm
   | LoftForm
+  | GoresForm
   | FormerForm
   | MouldForm
   | MeshForm
@@ -115,6 +117,7 @@ export const FORM_KINDS: readonly FormKind[] = [
   'facet',
   'box',
   'loft',
+  'gores',
   'former',
   'mould',
   'mesh',

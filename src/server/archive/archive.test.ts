@@ -4,7 +4,16 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { openDatabase, type Database } from '../models/database.ts';
 import { seedDemo } from '../services/seed.ts';
-import { all, filesIn, manifestIn, noise, NOW, photographsIn, writtenTo } from './archiveFiles.test.helper.ts';
+import {
+  all,
+  DEMO_DESIGNS,
+  filesIn,
+  manifestIn,
+  noise,
+  NOW,
+  photographsIn,
+  writtenTo,
+} from './archiveFiles.test.helper.ts';
 import { mergeArchive, restoreExactly } from './applyArchive.ts';
 import { MANIFEST } from './archiveFormat.ts';
 import { stageArchive } from './stageArchive.ts';
@@ -90,7 +99,7 @@ describe('an archive of the whole studio', () => {
       expect([name, files.get(name)?.length, sha256(files.get(name) as Buffer)]).toEqual([name, bytes, sum]);
     for (const [name, bytes] of files)
       if (name.endsWith('.json')) expect(() => JSON.parse(String(bytes)) as unknown).not.toThrow();
-    expect(manifest.counts).toMatchObject({ designs: 21, photographs: 20 });
+    expect(manifest.counts).toMatchObject({ designs: DEMO_DESIGNS, photographs: 20 });
     expect(manifest.counts['revisions']).toBeGreaterThan(5000);
   });
 

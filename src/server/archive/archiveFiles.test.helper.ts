@@ -11,6 +11,9 @@ import { writeArchive } from './writeArchive.ts';
 
 export const NOW = new Date('2026-11-30T09:00:00.000Z');
 
+/** How many designs the demo studio has. */
+export const DEMO_DESIGNS = readdirSync('demo').filter((file) => file.endsWith('.fawn.json')).length;
+
 /** Every row of a database, by table. */
 export const all = async (database: Database): Promise<Record<string, readonly Row[]>> =>
   Object.fromEntries(await Promise.all(TABLES.map(async (one) => [one.name, await rowsOf(database, one)] as const)));

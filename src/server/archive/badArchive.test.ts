@@ -9,7 +9,7 @@ import { buildApp } from '../app.ts';
 import { openDatabase, type Database } from '../models/database.ts';
 import { seedDemo } from '../services/seed.ts';
 import { ownWorkshop } from '../workshop/workshop.ts';
-import { all, filesIn, forged, manifestIn, writtenTo, zippedTo } from './archiveFiles.test.helper.ts';
+import { all, DEMO_DESIGNS, filesIn, forged, manifestIn, writtenTo, zippedTo } from './archiveFiles.test.helper.ts';
 import { MANIFEST } from './archiveFormat.ts';
 import { stageArchive } from './stageArchive.ts';
 import { sha256 } from './tables.ts';
@@ -120,13 +120,13 @@ describe('a bad archive', () => {
     const refused = await send(Buffer.from('a bowl'));
     expect([refused.status, (refused.body as { code?: string; error?: string }).error]).toEqual([422, 'bad-archive']);
     const offer = (await send(readFileSync(archive)).expect(201)).body as ArchiveOffer;
-    expect(offer).toMatchObject({ counts: { designs: 21 }, clashes: [] });
+    expect(offer).toMatchObject({ counts: { designs: DEMO_DESIGNS }, clashes: [] });
     expect(await all(other)).toEqual(before);
     await agent.post(`/api/archive/${randomUUID()}`).send({ mode: 'merge' }).expect(404);
     await agent.post(`/api/archive/${offer.token}`).send({ mode: 'merge' }).expect(204);
     await agent.post(`/api/archive/${offer.token}`).send({ mode: 'exactly' }).expect(404);
     const designs = (await agent.get('/api/designs').expect(200)).body as Design[];
-    expect(designs).toHaveLength(21);
+    expect(designs).toHaveLength(DEMO_DESIGNS);
     expect(designs.map(({ id }) => id)).toContain(mine.id);
     const out = await agent
       .get('/api/archive')

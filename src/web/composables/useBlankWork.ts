@@ -1,5 +1,5 @@
+import type { Blank } from '../../core/forms/kind/blank.ts';
 import { onScopeDispose, ref } from 'vue';
-import type { Blank } from '../../core/forms/mould/blank.ts';
 import type { BlankQuestion, BlankReply } from '../workers/blankWork.ts';
 import { blankJob } from '../workers/blankJob.ts';
 

@@ -1,5 +1,5 @@
+import type { Blank } from '../../core/forms/kind/blank.ts';
 import { computed, shallowRef, watch, type ShallowRef } from 'vue';
-import type { Blank } from '../../core/forms/mould/blank.ts';
 import { isDraped, type DrapedTarget } from '../../core/forms/mould/draped.ts';
 import { limitsOf, withinLimits } from '../../core/forms/mould/limits.ts';
 import type { Target } from '../../core/target/target.ts';

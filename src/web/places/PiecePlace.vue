@@ -2,7 +2,7 @@
 import { computed, onMounted, onUnmounted, reactive, ref, watch, watchEffect } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import { useDisplay } from 'vuetify';
-import type { FigureId } from '../../core/piece/explain/step.ts';
+import type { FigureId } from '../../core/forms/kind/step.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import ConflictNote from '../components/piece/ConflictNote.vue';
 import SaidFigures from '../components/piece/SaidFigures.vue';

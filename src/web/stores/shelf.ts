@@ -8,6 +8,7 @@ import { planShrunk } from '../../core/parts/plan/plan.ts';
 import type { DrawnPlan } from '../../core/target/plan.ts';
 import { MM_PER_INCH } from '../../core/numbers.ts';
 import { freshTarget } from '../../core/forms/freshTarget.ts';
+import { KINDS } from '../../core/forms/kinds.ts';
 import { TARGET_DEFAULTS, type FormKind, type Target } from '../../core/target/target.ts';
 import { elevation } from '../../core/piece/elevation.ts';
 import { api } from '../api.ts';
@@ -21,22 +22,6 @@ import { useSettings } from './settings.ts';
 
 /** Drawings are worked out for so long at a time (ms). */
 const DRAW_AT_ONCE = 10;
-
-/** What a new piece is called by its form. */
-const NEW_NAMES: Readonly<Record<FormKind, string>> = {
-  cylinder: 'tumbler',
-  taper: 'cup',
-  stack: 'vase',
-  oval: 'oval',
-  facet: 'facetted cup',
-  box: 'box',
-  loft: 'dish',
-  former: 'pipe cup',
-  mould: 'tray',
-  mesh: 'tray',
-  stand: 'stand',
-  sheet: 'leaf',
-};
 
 /** The designs on the shelf, in the order in which they came. */
 export const useShelf = defineStore('shelf', () => {
@@ -164,7 +149,7 @@ export const useShelf = defineStore('shelf', () => {
   /** `New tumbler`, or `New tumbler 2` when there is one. */
   function freshName(kind: FormKind): string {
     const names = new Set(designs.value.map((design) => design.name));
-    const first = `New ${NEW_NAMES[kind]}`;
+    const first = `New ${KINDS[kind].words.piece}`;
     let name = first;
     for (let number = 2; names.has(name); number += 1) name = `${first} ${number}`;
     return name;

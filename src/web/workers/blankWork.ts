@@ -1,5 +1,5 @@
+import type { Blank } from '../../core/forms/kind/blank.ts';
 import { meshFindings, takeFindings, type Mesh, type MeshFindings } from '../../core/geometry/mesh/mesh.ts';
-import type { Blank } from '../../core/forms/mould/blank.ts';
 import { meshOf, type DrapedTarget } from '../../core/forms/mould/draped.ts';
 import { drapedMeshTrouble, foundSound } from '../../core/forms/mould/drapedFaults.ts';
 import { mouldOfMesh, readMouldMesh, type MeshLook, type MeshTaking } from '../../core/forms/mould/importedMould.ts';

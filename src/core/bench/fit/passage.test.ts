@@ -1,7 +1,7 @@
 import { DEFAULT_HANDLE } from '../../target/handle.ts';
 import { DEFAULT_LID } from '../../target/lid.ts';
 import { hull } from '../../geometry/outline/hull.ts';
-import type { RaisedPart } from '../../raise/body.ts';
+import type { RaisedPart } from '../../forms/kind/body.ts';
 import { raiseAdded } from '../../raise/added.ts';
 import { raisePiece } from '../../raise/pushed.ts';
 import { standingBody } from '../../raise/raise.ts';

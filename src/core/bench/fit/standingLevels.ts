@@ -7,7 +7,7 @@ import { pointsAt, stationsAround } from '../../geometry/outline/stations.ts';
 import { circle, type PlanPoint, type Support } from '../../geometry/outline/support.ts';
 import { additionsOf, handleAside, lugPoints } from '../../forms/additions.ts';
 import { kindOf } from '../../forms/kinds.ts';
-import type { Standing } from '../../forms/standing/standing.ts';
+import type { Standing } from '../../forms/kind/standing.ts';
 import type { Target } from '../../target/target.ts';
 
 /** The part of a standing piece that reaches farthest at a height. */

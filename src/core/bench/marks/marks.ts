@@ -1,19 +1,14 @@
 import { bounds } from '../../geometry/outline/outline.ts';
 import type { Mark, Part } from '../../parts/part/part.ts';
-import type { DevelopedForm, WallPlace } from '../../forms/kind.ts';
+import type { DevelopedForm, WallPlace } from '../../forms/kind/kind.ts';
 import { additionsOf } from '../../forms/additions.ts';
 import { kindOf } from '../../forms/kinds.ts';
-import { conesOf } from '../../forms/roundBands.ts';
+import { conesOf, seamTurn } from '../../forms/round/bands.ts';
 import { placeWord, type MarkedPlace, type Target } from '../../target/target.ts';
 import { between, END_TICK, joinsOf, panelCount, placesOf, TICK } from './marking.ts';
 import { withPanelMarks } from './panelMarks.ts';
 import { repeatsOf } from './repeats.ts';
 import { wallLines, type WallLines } from './wallLines.ts';
-
-/** Angle of a band's first seam (degrees): every second band is turned by half a piece, so that no two seams stand in line. */
-export function seamTurn(band: number, panels: number): number {
-  return (band % 2) * (180 / panels);
-}
 
 function panelLines(lines: WallLines, count: number): Mark[] {
   return Array.from({ length: count - 1 }, (_, index): Mark => {
@@ -158,6 +153,8 @@ export function markedParts(target: Target, { parts, placeAt, shareAt, numbers, 
   const { marks = {}, seam, form } = target;
   if (panels)
     return parts.map((part) => (part.role === 'base' ? withFeet(part, target) : withPanelMarks(part, panels, target)));
+  if (!kindOf(target).traits.markable)
+    return parts.map((part) => (part.role === 'base' ? withFeet(part, target) : part));
   const walls = parts.filter(({ role }) => role === 'wall');
   const girth = Math.max(
     numbers.wrapLength ?? 0,

@@ -1,3 +1,4 @@
+import { kindOfForm } from '../../forms/kinds.ts';
 import { degrees } from '../../numbers.ts';
 import type { JoinPlace, Target } from '../../target/target.ts';
 
@@ -60,5 +61,5 @@ export function placesFrom({ form }: Target): string {
 
 /** Whether places and lines can be marked on the wall of this form. */
 export function isMarkable({ form }: Target): boolean {
-  return ['cylinder', 'taper', 'stack', 'oval', 'loft', 'former', 'facet', 'box'].includes(form.kind);
+  return kindOfForm(form).traits.markable === true;
 }

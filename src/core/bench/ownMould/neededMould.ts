@@ -1,7 +1,7 @@
 import { firedLength } from '../../units/shrinkage.ts';
 import { scaledDrawn, supportOf } from '../../parts/plan/plan.ts';
 import { kindOf } from '../../forms/kinds.ts';
-import { acrossOf } from '../../forms/standing/standing.ts';
+import { acrossOf } from '../../forms/kind/standing.ts';
 import type { Target } from '../../target/target.ts';
 import type { DrapedTarget } from '../../forms/mould/draped.ts';
 import type { MouldForm } from '../../target/mouldForm.ts';

@@ -1,6 +1,6 @@
 import { footLetter, placeFeet } from '../../forms/bentSheet/placeFeet.ts';
 import { wetLength } from '../../units/shrinkage.ts';
-import { isDraped } from '../../forms/mould/draped.ts';
+import { kindOf } from '../../forms/kinds.ts';
 import { isRolled, isWall, type Part } from '../../parts/part/part.ts';
 import type { Target } from '../../target/target.ts';
 import { tracingPhrases, tracingWay } from '../../parts/part/tracing.ts';
@@ -100,7 +100,6 @@ export function aboutTemplate(target: Target, style: LengthStyle, revision: numb
   const whole = [target.name, revision === null ? null : `revision ${revision}`, shrinks, tool]
     .filter(Boolean)
     .join(' · ');
-  const bent = !isDraped(target) && target.form.kind !== 'sheet';
   return {
     whole,
     of: (part) =>
@@ -109,13 +108,7 @@ export function aboutTemplate(target: Target, style: LengthStyle, revision: numb
         : [
             `Slab ${writeLength(part.thickness, style)}: rolled to that at any scale of the paper. ` +
               `You see its ${part.faceUp}; the ${other(part.faceUp)} lies on the table.`,
-            ...(isWall(part) &&
-            bent &&
-            target.form.kind !== 'facet' &&
-            target.form.kind !== 'box' &&
-            target.form.kind !== 'stand'
-              ? [`Seam: ${seamWords(target, style)}.`]
-              : []),
+            ...(isWall(part) && kindOf(target).traits.seam ? [`Seam: ${seamWords(target, style)}.`] : []),
             ...(part.id === 'sheet' ? feetWords(target, part, style) : []),
             ...(isRolled(part) ? ['Roll the slab along the arrow.'] : []),
             ...(part.id === 'wall' ? traceWords(target, part, style) : []),

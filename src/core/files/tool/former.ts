@@ -1,11 +1,9 @@
+import { kindOf } from '../../forms/kinds.ts';
 import type { Mesh } from '../../geometry/mesh/mesh.ts';
 import { raise, standingBody } from '../../raise/raise.ts';
 import type { Target } from '../../target/target.ts';
 import { fan, meanPoint, planSize, strip, type Tool } from './mouldTool.ts';
 import type { Point3 } from '../../geometry/point.ts';
-
-/** Forms whose wall goes round a former. */
-const ROUND = ['cylinder', 'taper', 'oval', 'facet', 'box', 'loft'];
 
 /** Points closer than this count as one (mm). */
 const ONE = 0.05;
@@ -64,7 +62,7 @@ function inwards(line: readonly Point3[], by: number): Point3[] {
  * @throws Error where its ends cannot be cut into triangles
  */
 export function formerOf(target: Target, clearance: number): FormerMade {
-  if (!ROUND.includes(target.form.kind)) return { kind: 'refused', rule: 'has no wall that one former fits' };
+  if (!kindOf(target).traits.former) return { kind: 'refused', rule: 'has no wall that one former fits' };
   const whole = insideLines(target);
   const level = (line: readonly Point3[]) => line.every(([, , z]) => Math.abs(z - (line[0]?.[2] ?? 0)) < ONE);
   if (whole.foot.length < 3 || !level(whole.foot) || !level(whole.rim))

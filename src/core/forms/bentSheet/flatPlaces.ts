@@ -1,4 +1,4 @@
-import type { LaidMesh } from '../mould/cutMesh.ts';
+import type { LaidMesh } from '../kind/blank.ts';
 import { doubleNormals, meshArea } from '../../geometry/mesh/mesh.ts';
 import type { Placed } from './bentSheet.ts';
 import type { Point } from '../../geometry/point.ts';

@@ -1,5 +1,5 @@
+import type { LaidMesh } from '../kind/blank.ts';
 import { blankBase } from '../mould/blank.ts';
-import type { LaidMesh } from '../mould/cutMesh.ts';
 import { spacingFor } from '../mould/draped.ts';
 import type { MouldForm } from '../../target/mouldForm.ts';
 import { mouldMesh } from '../mould/mouldMesh.ts';

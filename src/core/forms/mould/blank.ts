@@ -1,35 +1,15 @@
+import type { Cut, LaidMesh, Blank } from '../kind/blank.ts';
 import { flatten } from '../../geometry/flatten/flatten.ts';
 import { borderOf, vertexCount, type Mesh } from '../../geometry/mesh/mesh.ts';
 import { TAU } from '../../numbers.ts';
-import { cutMesh, type Cut, type CutLine, type LaidMesh } from './cutMesh.ts';
-import type { DartProposal } from '../../target/mouldForm.ts';
+import { cutMesh, type CutLine } from './cutMesh.ts';
 import { finerAbout, spacingOf } from './partTriangles.ts';
-import { strainOf, type Strain } from './strain.ts';
+import { strainOf } from './strain.ts';
 
 /** Progress of the work, and what stops it. */
 export interface BlankRun {
   readonly step?: (share: number) => void;
   readonly going?: () => boolean;
-}
-
-/** A blank: the neutral surface as formed, the same laid flat, and the strain between. */
-export interface Blank extends LaidMesh {
-  readonly cuts: readonly Cut[];
-  readonly strain: Strain;
-  /** Vertices of the flat border once round. */
-  readonly border: readonly number[];
-  /** Mean symmetric distortion, number of steps, and whether it converged. */
-  readonly distortion: number;
-  readonly iterations: number;
-  readonly converged: boolean;
-  /** Fine enough for the knife and for advice; a quick one is for drawing only. */
-  readonly fine: boolean;
-  /** Darts that could not be cut, as their places in the list. */
-  readonly missed: readonly number[];
-  /** How deep each dart is cut (mm), where deeper was asked for and would read worse. */
-  readonly cutTo?: readonly number[];
-  /** What darts would do, once it has been looked for. */
-  readonly proposal?: DartProposal;
 }
 
 /** Turns a layout about its middle so that it lies as the formed piece does, seen from above. */

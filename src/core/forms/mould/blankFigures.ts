@@ -1,4 +1,4 @@
-import type { Blank } from './blank.ts';
+import type { Blank } from '../kind/blank.ts';
 
 /** What the clay of a blank must do, in a few figures (fractions of length and thickness). */
 export interface BlankFigures {

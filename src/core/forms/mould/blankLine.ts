@@ -1,9 +1,9 @@
+import type { Cut } from '../kind/blank.ts';
 import type { Outline } from '../../geometry/outline/outline.ts';
 import { mirrored } from '../../geometry/outline/outline.ts';
 import type { Lean } from '../../parts/part/lean.ts';
 import { leanWord } from '../../parts/part/lean.ts';
 import { arcLine } from '../../geometry/outline/arcLine.ts';
-import type { Cut } from './cutMesh.ts';
 import type { Point } from '../../geometry/point.ts';
 
 /** The border of a flat blank in stretches: along the rim, and the two sides of each dart, all in one direction round. */

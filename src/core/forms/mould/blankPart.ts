@@ -1,8 +1,8 @@
+import type { Blank } from '../kind/blank.ts';
 import { area, bounds, type Outline } from '../../geometry/outline/outline.ts';
 import type { Mark, Part } from '../../parts/part/part.ts';
 import { seamAllowance } from '../../parts/seam/seam.ts';
 import { arcLine } from '../../geometry/outline/arcLine.ts';
-import type { Blank } from './blank.ts';
 import { blankLine, stretchesOf, turnedOver, withMargin, type BlankStretch } from './blankLine.ts';
 import type { DrapedTarget } from './draped.ts';
 import type { Point } from '../../geometry/point.ts';

@@ -1,18 +1,6 @@
-import type { Mesh } from '../../geometry/mesh/mesh.ts';
+import type { LaidMesh, Cut } from '../kind/blank.ts';
 import { partTriangles, spacingOf } from './partTriangles.ts';
 import type { Point } from '../../geometry/point.ts';
-
-/** A mesh and its flat layout (x, y of each vertex, mm). */
-export interface LaidMesh {
-  readonly mesh: Mesh;
-  readonly uv: Float64Array;
-}
-
-/** Both sides of a cut as vertices from the border to the tip, which both share. */
-export interface Cut {
-  readonly left: readonly number[];
-  readonly right: readonly number[];
-}
 
 /** A vertex closer to the line than this share of the mesh's spacing counts as on it. */
 const SNAP = 0.04;

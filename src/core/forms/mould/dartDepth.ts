@@ -1,4 +1,5 @@
-import { cutBlank, dartWay, type Blank, type BlankBase, type BlankRun } from './blank.ts';
+import type { Blank } from '../kind/blank.ts';
+import { cutBlank, dartWay, type BlankBase, type BlankRun } from './blank.ts';
 import { cutMesh, type CutLine } from './cutMesh.ts';
 import type { Dart, StrainLimits } from '../../target/mouldForm.ts';
 

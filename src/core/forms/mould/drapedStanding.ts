@@ -3,7 +3,7 @@ import { hull, hullReach } from '../../geometry/outline/hull.ts';
 import { inward } from '../../geometry/outline/derived.ts';
 import { type Support } from '../../geometry/outline/support.ts';
 import { borderOf, type Mesh } from '../../geometry/mesh/mesh.ts';
-import type { Reach, Standing } from '../standing/standing.ts';
+import type { Reach, Standing } from '../kind/standing.ts';
 import { faceMesh, meshOf, offsetsOf, type DrapedTarget } from './draped.ts';
 import { hollowBelowRim, mouldMeasures } from './mouldMeasures.ts';
 import { mouldSurface } from './mouldSurface.ts';

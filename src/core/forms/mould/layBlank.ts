@@ -1,9 +1,9 @@
+import type { Strain, Blank } from '../kind/blank.ts';
 import { borderOf, meshArea, vertexCount, type Mesh } from '../../geometry/mesh/mesh.ts';
-import { blankBase, type Blank, type BlankRun } from './blank.ts';
+import { blankBase, type BlankRun } from './blank.ts';
 import { bestDarted, dartedOf } from './dartDepth.ts';
 import { faceMesh, meshOf, type DrapedTarget } from './draped.ts';
 import { limitsOf } from './limits.ts';
-import type { Strain } from './strain.ts';
 
 /** Vertices of a blank: a quick one for every keystroke, a fine one for the knife. */
 export const BLANK_VERTICES = { quick: 160, fine: 2600 } as const;

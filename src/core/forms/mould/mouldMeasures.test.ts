@@ -1,5 +1,5 @@
 import type { Mesh } from '../../geometry/mesh/mesh.ts';
-import type { Reach } from '../standing/standing.ts';
+import type { Reach } from '../kind/standing.ts';
 import { volumeBelow } from './drapedStanding.ts';
 import type { MouldForm } from '../../target/mouldForm.ts';
 import { hollowBelowRim, mouldMeasures } from './mouldMeasures.ts';

@@ -2,7 +2,7 @@ import { planArea } from '../../geometry/outline/planMeasures.ts';
 import { pointAt } from '../../geometry/outline/stations.ts';
 import { turned } from '../../geometry/outline/support.ts';
 import { TAU } from '../../numbers.ts';
-import type { Reach } from '../standing/standing.ts';
+import type { Reach } from '../kind/standing.ts';
 import { middleOfMould } from './mouldMesh.ts';
 import { movedMould, type MouldSurface, type MovedMould } from './mouldSurface.ts';
 import type { Bearing } from './roundTable.ts';

@@ -1,4 +1,4 @@
-import type { LaidMesh } from './cutMesh.ts';
+import type { LaidMesh } from '../kind/blank.ts';
 
 /** Splits triangles at the middle vertices of their edges: one, two or three of them. */
 export function partTriangles(triangles: Uint32Array, middle: (a: number, b: number) => number | undefined): number[] {

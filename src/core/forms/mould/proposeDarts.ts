@@ -1,8 +1,9 @@
+import type { Blank } from '../kind/blank.ts';
 import { limitsOf, withinLimits } from './limits.ts';
 import { onDemand, remembered, TAU } from '../../numbers.ts';
 import { turned } from '../../geometry/outline/support.ts';
 import { supportOf } from '../../parts/plan/plan.ts';
-import { blankBase, type Blank, type BlankBase, type BlankRun } from './blank.ts';
+import { blankBase, type BlankBase, type BlankRun } from './blank.ts';
 import { dartedOf } from './dartDepth.ts';
 import { faceMesh, type DrapedTarget } from './draped.ts';
 import { layBlank } from './layBlank.ts';

@@ -1,22 +1,7 @@
+import type { Cut, LaidMesh, Strain } from '../kind/blank.ts';
 import { stretches } from '../../geometry/flatten/distortion.ts';
 import { restShapes } from '../../geometry/flatten/restShapes.ts';
 import type { Mesh } from '../../geometry/mesh/mesh.ts';
-import type { Cut, LaidMesh } from './cutMesh.ts';
-
-/** Strain of the clay between the flat blank and the formed piece, at each vertex (fractions). */
-export interface Strain {
-  /** How much longer the slab becomes where it grows most, and how much shorter where it gathers most. */
-  readonly stretch: Float64Array;
-  readonly gather: Float64Array;
-  /** Thickness left, as a fraction of the slab's: one over both stretches. */
-  readonly thickness: Float64Array;
-  /** The most that a patch of the slab must do, and the least and greatest thickness of one. */
-  readonly most: { readonly stretch: number; readonly gather: number; readonly thin: number; readonly thick: number };
-  /** Where the most gathers: at the tip of a dart, or anywhere else. */
-  readonly gathers: 'tip' | 'elsewhere';
-  /** Flat area (mm2), and flat area times thickness left over formed area, which is 1 when no clay is lost. */
-  readonly flatArea: number;
-}
 
 /** What the strain depends on besides the mesh: the slab's thickness (mm), and its darts as cut. */
 export interface Feel {

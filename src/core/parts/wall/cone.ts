@@ -1,5 +1,6 @@
 import { degrees, root } from '../../numbers.ts';
 import type { Base, Rim } from '../../target/target.ts';
+import { roundBase, type RoundBase, type RoundSlab } from './roundBase.ts';
 
 /** A conical band by its outer line, wet mm; angles in radians, positive when it flares upward. */
 export interface ConeLine {
@@ -59,56 +60,14 @@ export function neutralRim(line: ConeLine, height: number, cut: { rim: Rim; wall
   return sine > 0 ? height - cut.k * cut.wall * sine : height - (1 - cut.k) * cut.wall * -sine;
 }
 
-/** A base disc under or within a cone: diameters of its under and upper face, lean of its edge seen inside up (degrees). */
-export interface ConeBase {
-  /** Height at which the wall's neutral surface starts. */
-  readonly start: number;
-  /** Lean of the wall's foot, degrees, signed as seen with the inside face up. */
-  readonly footLean: number;
-  readonly disc: { readonly under: number; readonly top: number; readonly lean: number } | null;
-}
-
-/** Wall, floor and neutral fraction that a base is joined with. Wet mm. */
-export interface ConeSlab {
-  readonly wall: number;
-  readonly floor: number;
-  readonly neutralFraction: number;
-}
-
-/**
- * Where the wall starts and what its base is, for each school (geometry: cone, cylinder). A level edge of a slanting
- * wall leans by a: tucked at the foot of a flare as seen with the inside up.
- */
-export function coneBase(line: ConeLine, base: Base, slab: ConeSlab): ConeBase {
-  const { wall: t, floor: tb, neutralFraction: k } = slab;
-  const level = -degrees(line.halfAngle);
-  const grown = 2 * base.trim;
-  const disc = (under: number, top: number) => ({
-    under: under + grown,
-    top: top + grown,
-    lean: degrees(Math.atan((under - top) / 2 / tb)),
-  });
-  const outer = (z: number) => 2 * outerRadius(line, z);
-  const inner = (z: number) => 2 * radiusInside(line, z, t);
-  switch (base.join) {
-    case 'none':
-      return { start: 0, footLean: level, disc: null };
-    case 'under': {
-      // A disc that is trimmed to the wall after joining is cut straight down, as wide as the wider face needs.
-      const wide = Math.max(outer(0), outer(tb));
-      return { start: tb, footLean: level, disc: base.trim > 0 ? disc(wide, wide) : disc(outer(0), outer(tb)) };
-    }
-    case 'inside':
-      return { start: 0, footLean: level, disc: disc(inner(0), inner(tb)) };
-    case 'skirt':
-      return { start: tb, footLean: level, disc: disc(outer(tb) + 2 * base.overlap, outer(tb)) };
-    case 'mitre': {
-      // The slant runs from the outer edge on the table to the inner edge on the floor.
-      const across = (inner(tb) - outer(0)) / 2;
-      const along = across * Math.sin(line.halfAngle) + tb * Math.cos(line.halfAngle);
-      return { start: tb * (1 - k), footLean: degrees(Math.atan(along / t)), disc: disc(outer(0), inner(tb)) };
-    }
-  }
+/** Where a conical wall starts and what its base is (wet mm). */
+export function coneBase(line: ConeLine, base: Base, slab: RoundSlab): RoundBase {
+  const faces = {
+    outer: (z: number) => outerRadius(line, z),
+    inner: (z: number) => radiusInside(line, z, slab.wall),
+    slopeAt: () => line.halfAngle,
+  };
+  return roundBase(faces, base, slab);
 }
 
 /** A developed conical band. Wet mm and degrees, on the neutral surface. */

@@ -1,6 +1,6 @@
 import { additionsOf } from '../../forms/additions.ts';
 import type { Target } from '../../target/target.ts';
-import type { Step } from './step.ts';
+import type { Step } from '../../forms/kind/step.ts';
 import { ROUNDING } from '../../numbers.ts';
 
 /** Steps to a strap, or to a pulled handle, as it is cut or drawn out. */

@@ -9,7 +9,7 @@ import { targetsOfEveryKind } from '../everyKind.test.helper.ts';
 import type { Target } from '../../target/target.ts';
 import { randomTarget, targetWith } from '../targets.test.helper.ts';
 import { explain } from './explain.ts';
-import type { FigureId, Step } from './step.ts';
+import type { FigureId, Step } from '../../forms/kind/step.ts';
 
 const FIGURES: readonly FigureId[] = [
   'cutLength',

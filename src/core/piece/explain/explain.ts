@@ -4,10 +4,7 @@ import type { Development } from '../develop.ts';
 import { kindOf } from '../../forms/kinds.ts';
 import type { Target } from '../../target/target.ts';
 import { flangeSteps, handleSteps, lidSteps } from './added.ts';
-import { blankSteps, slotSteps, stripSteps } from './tools.ts';
-import { shapedSteps } from './shaped.ts';
-import type { FigureId, Step } from './step.ts';
-import { baseSteps, heightSteps, lengthSteps } from './straight.ts';
+import type { FigureId, Step } from '../../forms/kind/step.ts';
 
 function slabSteps({ slabs, parts }: Development): Step[] {
   return slabs.map((slab) => ({
@@ -69,10 +66,6 @@ function bevelSteps({ seam, slab }: Target, { numbers }: Development): Step[] {
   ];
 }
 
-function isStraight(target: Target): boolean {
-  return target.form.kind === 'cylinder' || target.form.kind === 'former';
-}
-
 /**
  * How a figure came about: the formula and the same with this piece's figures, one line a step.
  *
@@ -80,21 +73,8 @@ function isStraight(target: Target): boolean {
  * @returns the steps in order; empty when the piece has no such figure, or none of its own steps for it
  */
 export function explain(figure: FigureId, target: Target, developed: Development, band = 0): Step[] {
-  const { numbers, finished } = developed;
+  const { finished } = developed;
   switch (figure) {
-    case 'cutLength':
-      if (target.form.kind === 'stand') return stripSteps(target);
-      return isStraight(target) ? lengthSteps(target, developed) : blankSteps(target, developed);
-    case 'cutHeight':
-      return isStraight(target) ? heightSteps(target, developed) : blankSteps(target, developed);
-    case 'slot':
-      return slotSteps(target);
-    case 'baseDiameter':
-    case 'baseTopDiameter': {
-      const across = numbers[figure];
-      if (across === undefined || !isStraight(target)) return [];
-      return baseSteps(target, across, figure === 'baseDiameter' ? 'under' : 'top');
-    }
     case 'bevelRun':
       return bevelSteps(target, developed);
     case 'handleLength':
@@ -118,6 +98,6 @@ export function explain(figure: FigureId, target: Target, developed: Development
         },
       ];
     default:
-      return shapedSteps(figure, target, developed, band);
+      return kindOf(target).explain(figure, { target, developed, band });
   }
 }

@@ -3,7 +3,7 @@ import { firedLength } from '../../units/shrinkage.ts';
 import type { Development } from '../../piece/develop.ts';
 import { formSizes } from '../../forms/formSizes.ts';
 import { kindOf } from '../../forms/kinds.ts';
-import type { FormKind, Target } from '../../target/target.ts';
+import type { Target } from '../../target/target.ts';
 
 /** A finished size, and between what it comes out of the kiln. Lengths fired mm. */
 export interface FinishedSize {
@@ -13,16 +13,13 @@ export interface FinishedSize {
   readonly between: readonly [number, number];
 }
 
-/** Forms whose sizes are a tool's, a device's or the flat sheet's: what comes out of the kiln is measured on the standing piece. */
-const OF_A_TOOL: readonly FormKind[] = ['mould', 'mesh', 'stand', 'sheet'];
-
 /**
  * Every length of the finished piece with the interval that the clay's shrinkage leaves it: the piece is cut for the
  * target's own figure, and the true one lies in `interval` (fractions).
  */
 export function finishedBetween(target: Target, interval: readonly [number, number]): FinishedSize[] {
   const { form, size, clay } = target;
-  if (OF_A_TOOL.includes(form.kind)) return formedBetween(target, interval);
+  if (kindOf(target).traits.ofTool) return formedBetween(target, interval);
   const wet = size.state === 'wet' || form.kind === 'former';
   return formSizes(form)
     .filter(({ unit }) => unit !== 'count')

@@ -1,9 +1,9 @@
+import { drawnPlanFaults, planRanges } from '../../forms/kind/ranged.ts';
 import { shortValue, type Fault } from '../../errors.ts';
 import { LIMITS } from '../../target/target.ts';
 import { rangeFaults, textFaults } from '../../ranges.ts';
 import { mouldFaults } from '../../forms/mould/drapedFaults.ts';
 import type { MouldForm } from '../../target/mouldForm.ts';
-import { drawnPlanFaults, planRanges } from '../../forms/checkTarget.ts';
 import { isDay } from '../../day.ts';
 import { CHECK_LENGTHS, printerFinding } from '../printer/printerCheck.ts';
 import { KIT, KIT_LIMITS, type KitItem, type PrinterCheck } from './kit.ts';

@@ -1,7 +1,7 @@
 import type { MouldForm } from '../../target/mouldForm.ts';
 import { planShrunk, supportOf } from '../../parts/plan/plan.ts';
 import type { PlanOutline } from '../../target/plan.ts';
-import { acrossOf } from '../../forms/standing/standing.ts';
+import { acrossOf } from '../../forms/kind/standing.ts';
 import { sizeOf, type KitItem } from './kit.ts';
 
 /** A mould of the kit as it was drawn: the tool alone, without what a piece adds to it. */

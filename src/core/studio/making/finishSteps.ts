@@ -2,7 +2,7 @@ import { bellyDiameter } from '../../target/belly.ts';
 import { wetLength } from '../../units/shrinkage.ts';
 import type { Development } from '../../piece/develop.ts';
 import type { Target } from '../../target/target.ts';
-import { toWet } from '../../forms/standing/wetSize.ts';
+import { toWet } from '../../forms/kind/wetSize.ts';
 import type { Phrase } from '../../units/phrase.ts';
 import { waitStep, WETTED } from './wallSteps.ts';
 import { WHY, type Schools, type WorkStep } from './workStep.ts';

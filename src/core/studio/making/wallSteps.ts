@@ -1,3 +1,4 @@
+import { kindOf } from '../../forms/kinds.ts';
 import type { Part } from '../../parts/part/part.ts';
 import type { FacetForm, Target } from '../../target/target.ts';
 import type { Cover } from '../drying/air.ts';
@@ -171,11 +172,7 @@ export function wallWork(target: Target, walls: readonly Part[], schools: School
               ? 'Curl it towards you: the face that lies up comes inside.'
               : 'Turn it over first: the face that lay up comes outside.',
           ],
-          [
-            form.kind === 'loft'
-              ? 'It bends at the corners; what is flat stays flat.'
-              : 'Let the ends meet a little way off the table, then stand it up.',
-          ],
+          [kindOf(target).words.bending ?? 'Let the ends meet a little way off the table, then stand it up.'],
         ],
     part: walls[0]?.id ?? 'wall',
     tools: sleeve ? ['former', 'paper', 'tape'] : ['board'],

@@ -1,8 +1,8 @@
+import { tracedEdge } from '../../forms/kind/tracedSteps.ts';
 import { edgeAt } from '../../geometry/outline/outline.ts';
 import type { Part } from '../../parts/part/part.ts';
 import { checkTarget } from '../../forms/checkTarget.ts';
 import { develop } from '../../piece/develop.ts';
-import { tracedEdge } from '../../piece/explain/shaped.ts';
 import { newTarget, type Base, type Target } from '../../target/target.ts';
 import { randomTarget, targetWith } from '../../piece/targets.test.helper.ts';
 import { seeded } from '../../seeded.ts';

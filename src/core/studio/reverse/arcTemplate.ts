@@ -1,7 +1,7 @@
 import { degrees, radians, TAU } from '../../numbers.ts';
 import { distanceToUpper, inset, turnedLean } from '../../parts/part/lean.ts';
 import { seamEnds } from '../../parts/seam/seam.ts';
-import { measuredFrom } from '../../forms/standing/wetSize.ts';
+import { measuredFrom } from '../../forms/kind/wetSize.ts';
 import { coneBase } from '../../parts/wall/cone.ts';
 import { impossible, made, sizeFactor, type Making, type Reversed } from './reversed.ts';
 import type { ArcTemplate } from '../../target/arcTemplate.ts';

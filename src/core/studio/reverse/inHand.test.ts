@@ -1,7 +1,7 @@
+import { tracedEdge } from '../../forms/kind/tracedSteps.ts';
 import { develop } from '../../piece/develop.ts';
 import { newTarget, type Target } from '../../target/target.ts';
 import { bounds } from '../../geometry/outline/outline.ts';
-import { tracedEdge } from '../../piece/explain/shaped.ts';
 import { cutBase } from './cutter.ts';
 import { followInHand, pieceInHand } from './inHand.ts';
 import type { InHand } from '../../target/inHand.ts';

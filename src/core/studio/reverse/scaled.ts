@@ -1,4 +1,5 @@
 import { formSizes } from '../../forms/formSizes.ts';
+import { kindOfForm } from '../../forms/kinds.ts';
 import { scaledBelly } from '../../target/belly.ts';
 import { scaledSheet } from '../../forms/bentSheet/sheetForm.ts';
 import type { Form, Target } from '../../target/target.ts';
@@ -15,14 +16,13 @@ function isHeight(key: string): boolean {
 
 /** Whether a size belongs to the rim or the foot of a form. */
 function belongsTo(form: Form, edge: 'rim' | 'foot', key: string): boolean {
-  if (form.kind === 'stack') return key === `profile.${edge === 'foot' ? 0 : form.profile.length - 1}.1`;
-  return key === edge || key.startsWith(`${edge}.`);
+  const path = kindOfForm(form).edges?.(form)?.[edge];
+  return path !== undefined && (key === path || key.startsWith(`${path}.`));
 }
 
 /** What can be kept of a form: a rim and a foot of their own only where it has them. */
 export function keepsOf(form: Form): readonly Keep[] {
-  const edges = ['taper', 'stack', 'facet', 'loft'].includes(form.kind);
-  return edges ? KEEPS : KEEPS.filter((keep) => keep !== 'rim' && keep !== 'foot');
+  return kindOfForm(form).edges?.(form) ? KEEPS : KEEPS.filter((keep) => keep !== 'rim' && keep !== 'foot');
 }
 
 function isKept(form: Form, keep: Keep, key: string): boolean {

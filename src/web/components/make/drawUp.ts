@@ -1,7 +1,7 @@
+import type { Blank } from '../../../core/forms/kind/blank.ts';
 import type { Bench } from '../../../core/advice/bench.ts';
 import { orderOfWork } from '../../../core/studio/making/orderOfWork.ts';
 import type { Schools, WorkStep } from '../../../core/studio/making/workStep.ts';
-import type { Blank } from '../../../core/forms/mould/blank.ts';
 import { develop } from '../../../core/piece/develop.ts';
 import type { Target } from '../../../core/target/target.ts';
 import { slabsToRoll } from '../../../core/studio/slabPlan/quickPlan.ts';

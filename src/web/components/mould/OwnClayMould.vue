@@ -5,7 +5,7 @@ import type { Fault } from '../../../core/errors.ts';
 import { castsOf, modelOf } from '../../../core/bench/ownMould/castMould.ts';
 import type { MouldCast, OwnMould } from '../../../core/target/mouldForm.ts';
 import { supportOf } from '../../../core/parts/plan/plan.ts';
-import { acrossOf } from '../../../core/forms/standing/standing.ts';
+import { acrossOf } from '../../../core/forms/kind/standing.ts';
 import { useLengths } from '../../composables/useLengths.ts';
 import { usePiece } from '../../stores/piece.ts';
 import { useClays } from '../../stores/records.ts';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
+import type { Blank } from '../../../core/forms/kind/blank.ts';
 import { useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
-import type { Blank } from '../../../core/forms/mould/blank.ts';
 import type { Dart, StrainLimits } from '../../../core/target/mouldForm.ts';
 import { vDrag, type DragVerbs } from '../../composables/vDrag.ts';
 import { useLengths } from '../../composables/useLengths.ts';

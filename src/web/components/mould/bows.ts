@@ -1,4 +1,4 @@
-import type { Blank } from '../../../core/forms/mould/blank.ts';
+import type { Blank } from '../../../core/forms/kind/blank.ts';
 
 /** Gradient of the figures at each vertex, along u and v of the flat blank: the mean of its triangles, weighted by area. */
 function slopesOf({ mesh: { triangles }, uv }: Pick<Blank, 'mesh' | 'uv'>, values: Float64Array): Float64Array {

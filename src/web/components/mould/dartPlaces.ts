@@ -1,4 +1,4 @@
-import type { Blank } from '../../../core/forms/mould/blank.ts';
+import type { Blank } from '../../../core/forms/kind/blank.ts';
 import type { Dart } from '../../../core/target/mouldForm.ts';
 import type { Projected } from './mapViews.ts';
 

@@ -1,4 +1,4 @@
-import type { Blank } from '../../../core/forms/mould/blank.ts';
+import type { Blank } from '../../../core/forms/kind/blank.ts';
 import { seeded } from '../../../core/seeded.ts';
 import { flatView, formedView, paintOrder } from './mapViews.ts';
 

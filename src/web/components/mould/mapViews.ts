@@ -1,4 +1,4 @@
-import type { Blank } from '../../../core/forms/mould/blank.ts';
+import type { Blank } from '../../../core/forms/kind/blank.ts';
 
 /** A vertex on the screen (px), and how near it is to the eye. */
 export interface Projected {

@@ -1,5 +1,5 @@
+import type { Blank } from '../../../core/forms/kind/blank.ts';
 import { interpolateLab, piecewise, rgb } from 'd3';
-import type { Blank } from '../../../core/forms/mould/blank.ts';
 import { feltOver } from '../../../core/forms/mould/felt.ts';
 import { bowsOf } from './bows.ts';
 

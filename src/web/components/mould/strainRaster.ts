@@ -1,4 +1,4 @@
-import type { Blank } from '../../../core/forms/mould/blank.ts';
+import type { Blank } from '../../../core/forms/kind/blank.ts';
 import type { Projected } from './mapViews.ts';
 import type { MapFigures } from './strainDrawing.ts';
 

@@ -1,5 +1,5 @@
+import type { Blank } from '../../../core/forms/kind/blank.ts';
 import { onUnmounted, type Ref } from 'vue';
-import type { Blank } from '../../../core/forms/mould/blank.ts';
 import { type Projected } from './mapViews.ts';
 import { mapLadder, type MapFigures } from './strainDrawing.ts';
 import { paintMap } from './strainRaster.ts';

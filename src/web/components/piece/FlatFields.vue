@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
+import { kindOf } from '../../../core/forms/kinds.ts';
 import type { Base, Target } from '../../../core/target/target.ts';
 import type { Seam } from '../../../core/target/seam.ts';
 import { usePiece } from '../../stores/piece.ts';
@@ -42,7 +43,14 @@ const putNeutral = (neutralFraction: number) =>
   put('slab.neutralFraction', { slab: { ...target.value.slab, neutralFraction } });
 /** A strip is rolled, not joined: it has neither seam nor base. */
 const strip = computed(() => ['stand', 'sheet'].includes(target.value.form.kind));
-const flatPanels = computed(() => target.value.form.kind === 'facet' || target.value.form.kind === 'box');
+const traits = computed(() => kindOf(target.value).traits);
+/** Which seams it is joined with where its parts are pieces of their own; null where any will do. */
+const ownSeams = computed(() => kindOf(target.value).seams?.(target.value.form).kinds ?? null);
+const seamWays = computed(() =>
+  target.value.form.kind === 'box'
+    ? CORNER_WAYS
+    : SEAM_WAYS.filter(({ value }) => ownSeams.value?.includes(value) !== false),
+);
 const baseWay = computed<BaseWay>(() =>
   base.value.join === 'under' && base.value.trim > 0 ? 'traced' : base.value.join,
 );
@@ -68,15 +76,15 @@ const done = () => piece.endGesture();
     />
     <template v-if="!strip">
       <ChoiceField
-        v-if="target.form.kind !== 'facet'"
+        v-if="seamWays.length > 1"
         :label="target.form.kind === 'box' ? 'Corners' : 'Seam'"
         name="seam"
         :value="seam.kind"
-        :choices="target.form.kind === 'box' ? CORNER_WAYS : SEAM_WAYS"
+        :choices="seamWays"
         @choose="(kind) => piece.change({ ...target, seam: seamOfKind(kind, seam.panels) })"
       />
       <NumberField
-        v-if="seam.kind === 'bevel' && !flatPanels"
+        v-if="seam.kind === 'bevel' && !traits.panels"
         label="Slant, from the face"
         name="angle"
         unit="°"
@@ -108,7 +116,7 @@ const done = () => piece.endGesture();
         :choices="FOLD_WAYS"
         @choose="(fold) => target.form.kind === 'facet' && piece.change({ ...target, form: { ...target.form, fold } })"
       />
-      <div v-if="target.form.kind === 'taper' || target.form.kind === 'stack'" class="explained">
+      <div v-if="traits.rimCut" class="explained">
         <WordHelp word="square rim, level rim" />
         <ChoiceField
           label="Rim"
@@ -119,7 +127,7 @@ const done = () => piece.endGesture();
         />
       </div>
       <NumberField
-        v-if="!flatPanels"
+        v-if="!ownSeams"
         label="Wall in pieces"
         name="panels"
         unit=""

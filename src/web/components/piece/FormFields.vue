@@ -8,13 +8,14 @@ import { planReach } from '../../../core/parts/plan/plan.ts';
 import type { PlanOutline } from '../../../core/target/plan.ts';
 import { formOfKind } from '../../../core/forms/formOfKind.ts';
 import { formSizes } from '../../../core/forms/formSizes.ts';
-import { MOST_PROFILE_POINTS, type FormKind, type StackForm, type Target } from '../../../core/target/target.ts';
+import type { FormKind, Target } from '../../../core/target/target.ts';
 import { usePiece } from '../../stores/piece.ts';
 import ChoiceField from '../fields/ChoiceField.vue';
 import OptionalLength from '../fields/OptionalLength.vue';
 import LengthField from '../fields/LengthField.vue';
 import NumberField from '../fields/NumberField.vue';
-import { FormGrid, MouldFields, PlanFile, SheetFields } from './laterParts.ts';
+import ProfilePoints from './ProfilePoints.vue';
+import { FormGrid, GoreFields, MouldFields, PlanFile, SheetFields } from './laterParts.ts';
 import { useOpenedParts } from '../../composables/openedParts.ts';
 import { without } from '../../without.ts';
 import { FORM_WAYS, planOfKind, planWays } from './formWays.ts';
@@ -56,13 +57,6 @@ function choosePlan(edge: 'rim' | 'foot', kind: PlanOutline['kind']): void {
   if (plan) piece.change({ ...piece.target, form: { ...now, [edge]: planOfKind(kind, planReach(plan)) } });
 }
 
-/** A new point stands half a band above the last but one, so that the piece keeps its height. */
-function addPoint(stack: StackForm): void {
-  const [low = [0, 0], high = [0, 0]] = stack.profile.slice(-2);
-  const middle = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2 + 2] as const;
-  piece.change({ ...piece.target, form: { ...stack, profile: [...stack.profile.slice(0, -1), middle, high] } });
-}
-
 const ROLL_WAYS = [
   { value: 'one', title: 'both alike', why: 'One size for both ends of the strip.' },
   { value: 'two', title: 'back larger', why: 'A large roll holds the back, a small one stops the foot.' },
@@ -94,11 +88,6 @@ function fromRing(ring: number): readonly Fault[] {
   if (oval) return piece.change({ ...target, form: oval }, 'form.ring');
   return [{ code: 'impossible-piece', path: 'form.width', value: `${ring}`, rule: 'makes no oval of that length' }];
 }
-
-function dropPoint(stack: StackForm): void {
-  const profile = stack.profile.filter((_, index) => index !== stack.profile.length - 2);
-  piece.change({ ...piece.target, form: { ...stack, profile } });
-}
 </script>
 
 <template>
@@ -108,6 +97,7 @@ function dropPoint(stack: StackForm): void {
     </ChoiceField>
     <MouldFields v-if="stands('hold') && (form.kind === 'mould' || form.kind === 'mesh')" />
     <SheetFields v-if="stands('hold') && form.kind === 'sheet'" />
+    <GoreFields v-if="form.kind === 'gores'" :form="form" />
     <template v-if="form.kind === 'loft' || form.kind === 'mould'">
       <ChoiceField
         v-for="edge in plannedEdges"
@@ -164,18 +154,12 @@ function dropPoint(stack: StackForm): void {
       :take="fromRing"
       :done="() => piece.endGesture()"
     />
-    <div v-if="form.kind === 'stack'" class="points">
-      <VBtn :disabled="form.profile.length >= MOST_PROFILE_POINTS" @click="addPoint(form)"> Add a band </VBtn>
-      <VBtn :disabled="form.profile.length <= 2" @click="dropPoint(form)"> Take one off </VBtn>
-    </div>
+    <ProfilePoints
+      v-if="form.kind === 'stack'"
+      :profile="form.profile"
+      adds="Add a band"
+      :least="2"
+      @change="(profile) => form.kind === 'stack' && piece.change({ ...piece.target, form: { ...form, profile } })"
+    />
   </div>
 </template>
-
-<style scoped>
-.points {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-  padding: 8px 0;
-}
-</style>

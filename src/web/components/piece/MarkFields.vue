@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
+import { kindOf } from '../../../core/forms/kinds.ts';
 import { isMarkable, placesFrom, placeWays } from '../../../core/bench/marks/placeWays.ts';
 import type { Repeat } from '../../../core/bench/marks/repeats.ts';
 import { isWall } from '../../../core/parts/part/part.ts';
@@ -29,7 +30,7 @@ const repeats = computed(() => piece.beside.developed.repeats ?? []);
 
 const ways = computed(() => placeWays(piece.beside.target));
 /** Panels that stand flat have their repeats each for itself. */
-const flat = computed(() => ['facet', 'box'].includes(piece.target.form.kind));
+const flat = computed(() => kindOf(piece.target).traits.panels === true);
 /** How many parts a wall of flat panels is marked in: each panel is divided for itself. */
 const divided = computed(() => {
   if (!flat.value || !marks.value.panels) return 0;

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
 import { isDraped } from '../../../core/forms/mould/draped.ts';
-import type { FigureId } from '../../../core/piece/explain/step.ts';
+import type { FigureId } from '../../../core/forms/kind/step.ts';
 import { useShortcuts } from '../../composables/useShortcuts.ts';
 import type { Stage } from '../../router.ts';
 import { usePiece } from '../../stores/piece.ts';

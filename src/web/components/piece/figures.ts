@@ -1,9 +1,11 @@
+import { tracedEdge } from '../../../core/forms/kind/tracedSteps.ts';
 import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
 import { bounds, type Outline } from '../../../core/geometry/outline/outline.ts';
 import { isWall, type Part } from '../../../core/parts/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
-import { tracedEdge } from '../../../core/piece/explain/shaped.ts';
-import type { FigureId } from '../../../core/piece/explain/step.ts';
+import { kindOfForm } from '../../../core/forms/kinds.ts';
+import type { Target } from '../../../core/target/target.ts';
+import type { FigureId } from '../../../core/forms/kind/step.ts';
 import { scaleUp, type MassSystem } from '../../../core/units/mass.ts';
 import type { Phrase } from '../../../core/units/phrase.ts';
 
@@ -67,10 +69,12 @@ function panelWidth(part: Part, edge: 'foot' | 'rim', folded = 0): number {
   return part.id === 'panel' ? tracedEdge(part, edge).length : folded;
 }
 
-function wallFigures({ numbers, parts }: Development): Figure[] {
+function wallFigures({ form }: Target, { numbers, parts }: Development): Figure[] {
   const walls = parts.filter(isWall);
   const [first] = walls;
   if (!first) return [];
+  const own = kindOfForm(form).figures?.(form, numbers);
+  if (own) return own.map(({ id, label, mm }) => lengthFigure(id, label, mm));
   if (numbers.wrapLength !== undefined) return straightWall(first, numbers.wrapLength);
   if (numbers.bands) {
     return numbers.bands.flatMap((band, index) => {
@@ -152,13 +156,13 @@ function weight(id: FigureId, label: string, grams: number, more: Partial<Figure
 }
 
 /** The figures to measure with a ruler, the largest on the screen: lines as they are traced on the face that lies up. */
-export function figuresToMeasure(developed: Development, scale: MassSystem): Figure[] {
+export function figuresToMeasure(target: Target, developed: Development, scale: MassSystem): Figure[] {
   const { numbers, slabs, parts, lumps = [] } = developed;
   // Each slab and lump is weighed by itself, and rounded up to what a bench scale shows.
   const rolled = slabs.reduce((sum, slab) => sum + scaleUp(slab.mass, scale), 0);
   const mass = lumps.reduce((sum, lump) => sum + lump.count * scaleUp(lump.mass, scale), rolled);
   return [
-    ...wallFigures(developed),
+    ...wallFigures(target, developed),
     ...parts.filter(({ role }) => role === 'base').flatMap(baseFigures),
     ...(numbers.slot === undefined ? [] : [lengthFigure('slot', 'Slot', numbers.slot)]),
     ...addedFigures(developed),

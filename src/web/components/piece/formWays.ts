@@ -1,22 +1,14 @@
+import { KINDS } from '../../../core/forms/kinds.ts';
 import type { PlanOutline } from '../../../core/target/plan.ts';
 import type { FacetForm, FormKind, Rim } from '../../../core/target/target.ts';
 import type { Choice } from '../fields/choice.ts';
 
 /** The forms in the order of how often they are made. */
-export const FORM_WAYS: readonly Choice<FormKind>[] = [
-  { value: 'cylinder', title: 'straight, round', why: 'A tumbler, jar or sleeve: one rectangle and a disc.' },
-  { value: 'taper', title: 'tapered', why: 'A cup that flares or closes: an arc and a disc.' },
-  { value: 'mould', title: 'over or in a mould', why: 'Trays and bowls from one blank: a hump or a hollow.' },
-  { value: 'box', title: 'box', why: 'Four flat sides with mitred or butted corners.' },
-  { value: 'oval', title: 'oval', why: 'A straight wall on an ellipse: one rectangle and an oval base.' },
-  { value: 'facet', title: 'facets', why: 'Flat sides, straight or tapered: panels, or one strip with grooves.' },
-  { value: 'stack', title: 'stacked tapers', why: 'Belly and neck: an arc for each band, their seams apart.' },
-  { value: 'loft', title: 'one outline to another', why: 'Square to round, oval to round, or off-centre.' },
-  { value: 'sheet', title: 'a bent sheet', why: 'A leaf, or any outline with holes, bent over a bottle.' },
-  { value: 'former', title: 'round a former', why: 'What a pipe or can that you own gives.' },
-  { value: 'stand', title: 'a rolled stand', why: 'A strip rolled from both ends, for a phone or a card.' },
-  { value: 'mesh', title: 'a mould from a file', why: 'A mould that was read from OBJ or STL.' },
-];
+export const FORM_WAYS: readonly Choice<FormKind>[] = Object.entries(KINDS).map(([kind, { words }]) => ({
+  value: kind as FormKind,
+  title: words.title,
+  why: words.why,
+}));
 
 export const FOLD_WAYS: readonly Choice<FacetForm['fold']>[] = [
   { value: 'separate', title: 'separate panels', why: 'Every side is mitred and joined: crisp edges.' },

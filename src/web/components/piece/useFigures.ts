@@ -19,7 +19,9 @@ export function useFigures() {
     const { target, developed } = piece.beside;
     return { ...developed, slabs: slabPlan.slabsFor(target, developed) };
   });
-  const measure = computed(() => figuresToMeasure(planned.value, settings.unit === 'inch' ? 'lb' : 'g'));
+  const measure = computed(() =>
+    figuresToMeasure(piece.beside.target, planned.value, settings.unit === 'inch' ? 'lb' : 'g'),
+  );
   const finished = computed(() => finishedFigures(planned.value));
   return { planned, measure, finished };
 }

@@ -2,6 +2,7 @@
 import { computed } from 'vue';
 import type { Fault } from '../../../core/errors.ts';
 import type { Development } from '../../../core/piece/develop.ts';
+import { kindOf } from '../../../core/forms/kinds.ts';
 import type { Target } from '../../../core/target/target.ts';
 import { wetAndFired } from '../../../core/piece/wetFired.ts';
 import { useOpenedParts } from '../../composables/openedParts.ts';
@@ -39,18 +40,17 @@ const lengths = useLengths();
 const piece = usePiece();
 /** The caption and what the piece must fit are drawn after the piece, so that a key redraws the piece first. */
 const rested = computed(() => piece.beside.target);
-const ROUND = ['cylinder', 'former', 'taper', 'stack'];
 /** Height of the drawn rim for its width: a ring seen from a little above. */
 const RIM_TILT = 0.075;
-const OPEN = ['cylinder', 'former', 'taper', 'stack', 'oval', 'loft'];
+const traits = computed(() => kindOf(props.target).traits);
 
 const handles = computed(() => draggedSizes(props.target));
 const tags = computed(() => shapeTags(handles.value, props.places));
-const sign = (handle: DraggedSize) => (ROUND.includes(props.target.form.kind) && handle.axis === 'across' ? 'Ø ' : '');
+const sign = (handle: DraggedSize) => (traits.value.round && handle.axis === 'across' ? 'Ø ' : '');
 const lines = computed(() => tags.value.map(({ line }) => line).join(''));
 const at = computed(() => [props.places.wetLeft, props.places.ground] as const);
 const rings = computed(() => {
-  if (!OPEN.includes(props.target.form.kind) || props.target.lid) return [];
+  if (!traits.value.open || props.target.lid) return [];
   const { fired, middle, ground, scale } = props.places;
   const ring = (left: number, right: number, z: number) => ({
     cx: middle + ((left + right) / 2) * scale,

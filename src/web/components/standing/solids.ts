@@ -1,5 +1,5 @@
 import { BufferAttribute, BufferGeometry } from 'three';
-import type { RaisedPart, Ribbon } from '../../../core/raise/body.ts';
+import type { RaisedPart, Ribbon } from '../../../core/forms/kind/body.ts';
 import type { Point3 } from '../../../core/geometry/point.ts';
 
 /** The four kinds of surface that are painted apart. */

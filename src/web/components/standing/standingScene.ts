@@ -19,7 +19,7 @@ import {
   type Object3D,
 } from 'three';
 import { OrbitControls } from 'three/examples/jsm/controls/OrbitControls.js';
-import type { RaisedPart } from '../../../core/raise/body.ts';
+import type { RaisedPart } from '../../../core/forms/kind/body.ts';
 import { handGhost, rackGhost } from './ghosts.ts';
 import { edgeLines, faceGeometry, type PaintedFace } from './solids.ts';
 

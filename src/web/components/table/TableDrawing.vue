@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import { isPlate } from '../../../core/parts/part/part.ts';
 import type { Development } from '../../../core/piece/develop.ts';
-import type { FigureId } from '../../../core/piece/explain/step.ts';
+import type { FigureId } from '../../../core/forms/kind/step.ts';
 import type { Target } from '../../../core/target/target.ts';
 import { partDimensions } from './dimensionLines.ts';
 import FigureTag from './FigureTag.vue';

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core';
 import { computed, h, ref } from 'vue';
-import type { FigureId } from '../../../core/piece/explain/step.ts';
+import type { FigureId } from '../../../core/forms/kind/step.ts';
 import { isDraped } from '../../../core/forms/mould/draped.ts';
 import { NARROW_TABLE } from '../../composables/tableLayout.ts';
 import { useRehearsal } from '../../composables/useRehearsal.ts';

@@ -1,9 +1,9 @@
+import type { FormSize } from '../../../core/forms/kind/formSize.ts';
 import { additionSizes } from '../../../core/forms/additionSizes.ts';
 import { elevation } from '../../../core/piece/elevation.ts';
-import { formSizes, type FormSize } from '../../../core/forms/formSizes.ts';
-import { wallPoints } from '../../../core/forms/mould/drawnWall.ts';
-import { planReach } from '../../../core/parts/plan/plan.ts';
-import type { Form, Target } from '../../../core/target/target.ts';
+import { formSizes } from '../../../core/forms/formSizes.ts';
+import { kindOfForm } from '../../../core/forms/kinds.ts';
+import type { Target } from '../../../core/target/target.ts';
 
 /** A size that can be dragged on the elevation: where its handle sits on the fired outline (mm), and which way it goes. */
 export interface DraggedSize {
@@ -60,6 +60,7 @@ function handleOf(size: FormSize, height: number, profile: readonly (readonly [n
     case 'depth':
       return up(1);
     case 'diameter':
+    case 'ball':
       return across(0.5);
     case 'roll':
       return { ...up(1), fired: true };
@@ -79,18 +80,10 @@ function handleOf(size: FormSize, height: number, profile: readonly (readonly [n
   }
 }
 
-/** Heights and widths of the points that can be dragged: of stacked tapers, and of a mould's drawn wall (mm). */
-function profileOf(form: Form): readonly (readonly [number, number])[] {
-  if (form.kind === 'stack') return form.profile;
-  if (form.kind !== 'mould') return [];
-  const points = wallPoints(form).map(({ up, across }) => [up, across] as const);
-  return points.length > 0 ? [[0, 0], ...points, [form.depth, planReach(form.rim)]] : [];
-}
-
 /** Sizes of a piece that can be dragged on its elevation. */
 export function draggedSizes(target: Target): DraggedSize[] {
   const { form } = target;
-  const profile = profileOf(form);
+  const profile = kindOfForm(form).profile?.(form) ?? [];
   const height = profile.at(-1)?.[0] ?? ('height' in form ? form.height : 1);
   const sizes = formSizes(form)
     .map((size) => handleOf(size, height, profile))

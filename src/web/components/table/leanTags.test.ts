@@ -56,7 +56,11 @@ describe('tags of leaning edges', () => {
     [374, Infinity],
   ])('stand clear of each other and of the seam letters on a table of %d by %d', (width, height) => {
     let met = 0;
-    for (const target of [...long, ...targetsOfEveryKind(17, 48)]) {
+    for (const target of [
+      ...long,
+      ...targetsOfEveryKind(17, 48),
+      ...targetsOfEveryKind(18, 40, ['facet', 'box', 'gores']),
+    ]) {
       const developed = develop(target);
       const { parts, scale } = tablePlaces(target, developed, layTable(target, developed, { width, height }));
       for (const place of parts) {

@@ -128,12 +128,14 @@ export const TAG_END = { high: 10, low: 32 } as const;
 /** As much of a part a tag on it takes at the most (px). */
 const TAG_ON_PART = 160;
 
-/** Whether a part is shorter than the tags that would lie on it side by side. */
+/** Whether a part is shorter than the tags that would lie on it side by side, clear of what its underside reaches further. */
 function tooShort(part: Part, scale: number): boolean {
   const { minX, maxX, minY, maxY } = bounds(part.outline);
+  const traced = maxX - minX;
+  const clear = 2 * traced - slabBox(part).length;
   const side = leaningEdges(part).filter(({ edge }) => edge !== 'rim').length;
   const end = (maxY - minY) * scale < LOW_WALL ? TAG_END.low : TAG_END.high;
-  return (maxX - minX) * scale < side * TAG_ON_PART + 2 * end;
+  return clear * scale < side * TAG_ON_PART + 2 * end;
 }
 
 /** Only a long, straight wall on a wide table can carry its tags. */
@@ -186,10 +188,14 @@ export function layTable(target: Target, { parts }: Development, room: Box): Lai
     const hanging = new Set(things.filter(({ tags }) => tags > 0).map(({ id }) => id));
     return { ...tableLayout([...walls, ...bases, piece], room), hanging, tagsAcross };
   };
-  const first = laid((part) => mayCarry(part, narrow));
-  const carries = (part: Part) => mayCarry(part, narrow) && !tooShort(part, first.scale);
-  const crowded = parts.some((part) => mayCarry(part, narrow) && tooShort(part, first.scale));
-  return crowded ? laid(carries) : first;
+  // Tags that hang take room and make the whole smaller, so that the next part may become too short for its own.
+  let carrying = new Set(parts.filter((part) => mayCarry(part, narrow)));
+  for (;;) {
+    const table = laid((part) => carrying.has(part));
+    const long = new Set([...carrying].filter((part) => !tooShort(part, table.scale)));
+    if (long.size === carrying.size) return table;
+    carrying = long;
+  }
 }
 
 /** Where everything stands in a layout. */
