@@ -22,9 +22,10 @@ describe('a piece of strips', () => {
     await textOf(page.locator('main'), /Cut \d+ strips, or bend it softer/);
     await page.locator('button[name="side"]').click();
     await page.getByRole('option', { name: /^a profile/ }).click();
-    await countOf(page.getByRole('slider', { name: /^Drag: Across/ }), 2);
+    const widths = page.locator('input[name^="profile."][name$=".1"]');
+    await countOf(widths, 3);
     await page.getByRole('button', { name: 'Add a point' }).click();
-    await countOf(page.getByRole('slider', { name: /^Drag: Across/ }), 3);
+    await countOf(widths, 4);
     await page.keyboard.press('2');
     await countOf(page.locator('[data-part="gore"]'), 1);
     expect(visit.now.troubles).toEqual([]);

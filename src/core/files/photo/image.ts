@@ -59,12 +59,13 @@ export function partingValue(values: Float32Array, most: number): number {
   return ((at + 1) / BINS) * most;
 }
 
-/** Terms of a light that changes evenly over a picture, from -1 to 1 both ways. */
-function terms(x: number, y: number): readonly number[] {
-  return [1, x, y, x * x, x * y, y * y];
-}
+/** Terms of a light that changes evenly over a picture, from -1 to 1 both ways: 1, x, y, x x, x y, y y. */
+const TERMS = 6;
 
-/** Light that falls on a plane, as a quadratic of the place. */
+/** No place on a picture is darker than this share of it: what is divided by it stays finite. */
+const LEAST_LIGHT = 0.02;
+
+/** Light that falls on a plane, as a quadratic of the place: the shares of its terms. */
 export class EvenLight {
   constructor(
     readonly width: number,
@@ -73,11 +74,9 @@ export class EvenLight {
   ) {}
 
   at(x: number, y: number): number {
-    const all = terms((2 * x) / this.width - 1, (2 * y) / this.height - 1);
-    return Math.max(
-      0.02,
-      all.reduce((sum, term, index) => sum + term * (this.shares[index] ?? 0), 0),
-    );
+    const [u, v] = [(2 * x) / this.width - 1, (2 * y) / this.height - 1];
+    const [whole = 0, across = 0, up = 0, bowed = 0, skew = 0, bent = 0] = this.shares;
+    return Math.max(LEAST_LIGHT, whole + u * (across + u * bowed + v * skew) + v * (up + v * bent));
   }
 }
 
@@ -88,18 +87,18 @@ export function evenLight(
   solve: (rows: readonly (readonly number[])[]) => number[] | null,
 ): EvenLight | null {
   const { width, height, light } = image;
-  const rows = Array.from({ length: 6 }, () => new Array<number>(7).fill(0));
+  const rows = Array.from({ length: TERMS }, () => new Array<number>(TERMS + 1).fill(0));
+  const all = new Float64Array(TERMS + 1);
   let count = 0;
-  for (let y = 0; y < height; y += 1) {
-    for (let x = 0; x < width; x += 1) {
-      const at = y * width + x;
-      if (!chosen(at)) continue;
-      count += 1;
-      const all = [...terms((2 * x) / width - 1, (2 * y) / height - 1), light[at] as number];
-      for (let row = 0; row < 6; row += 1)
-        for (let column = 0; column < 7; column += 1)
-          (rows[row] as number[])[column] =
-            ((rows[row] as number[])[column] as number) + (all[row] as number) * (all[column] as number);
+  for (let at = 0; at < light.length; at += 1) {
+    if (!chosen(at)) continue;
+    count += 1;
+    const [x, y] = [(2 * (at % width)) / width - 1, (2 * Math.floor(at / width)) / height - 1];
+    all.set([1, x, y, x * x, x * y, y * y, light[at] as number]);
+    for (let row = 0; row < TERMS; row += 1) {
+      const own = rows[row] as number[];
+      for (let column = 0; column <= TERMS; column += 1)
+        own[column] = (own[column] as number) + (all[row] as number) * (all[column] as number);
     }
   }
   const solved = count > 60 ? solve(rows) : null;

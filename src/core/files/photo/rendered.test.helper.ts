@@ -51,8 +51,9 @@ export function rendered(scene: Scene): GreyImage {
       const dot = Math.max(0.05, Math.abs(u2 - u));
       const sheet = Math.max(-u, u - paper.width, -v, v - paper.height);
       const on = step(sheet, dot);
-      const thing = step(shape([u, v]), dot);
-      const shade = 1 - shadow.dark * step(shape([u - shadow.by[0], v - shadow.by[1]]), shadow.soft);
+      // Things and their shadows lie on the sheet.
+      const thing = on > 0 ? step(shape([u, v]), dot) : 0;
+      const shade = on > 0 ? 1 - shadow.dark * step(shape([u - shadow.by[0], v - shadow.by[1]]), shadow.soft) : 1;
       const grain = scene.table * (1 + 0.1 * Math.sin(u * 0.7) * Math.sin(v * 0.9));
       const ground = (1 - on) * grain + on * PAPER * shade;
       const falling = 1 - falls * (x / width) * (0.6 + 0.4 * (y / height));

@@ -3,7 +3,7 @@ import { insideLine } from '../../geometry/outline/insideLine.ts';
 import type { Outline, Vertex } from '../../geometry/outline/outline.ts';
 import { homography, inverse, mapped, solveLinear, type Homography, type Quad } from '../screen/homography.ts';
 import { areaOf, contoursAt } from './contours.ts';
-import { evenLight, lightAt, partingValue, type GreyImage, type Pixel } from './image.ts';
+import { evenLight, lightAt, partingValue, type EvenLight, type GreyImage, type Pixel } from './image.ts';
 import { cornered } from './corners.ts';
 import type { SheetFound } from './findSheet.ts';
 
@@ -27,6 +27,10 @@ const EDGE = 3;
 
 /** The light is fitted to every dot of so many. */
 const SPARSE = 7;
+
+/** So often it is fitted, each time to the dots that are as light as the fit before says paper is, by shares of it. */
+const FITS = 6;
+const PAPER_SHARE = { least: 0.93, greatest: 1.1 } as const;
 
 /** Least contrast of what lies on the paper, as a share of the paper's light. */
 const LEAST_CONTRAST = 0.12;
@@ -78,22 +82,21 @@ function flatten(image: GreyImage, { lens }: SheetFound, map: Homography, wide: 
   for (let y = 0; y < rows; y += 1) for (let x = 0; x < columns; x += 1) light[y * columns + x] = seen(mm([x, y]));
   const raw: GreyImage = { width: columns, height: rows, light };
   const bright = partingValue(light, 1);
-  let paper = Uint8Array.from(light, (value) => (value > bright ? 1 : 0));
-  let even = evenLight(raw, (at) => at % SPARSE === 0 && paper[at] === 1, solveLinear);
-  for (let round = 0; round < 6 && even; round += 1) {
+  // Its light is fitted to every seventh dot of paper.
+  const share = (now: EvenLight, at: number) => (light[at] as number) / now.at(at % columns, Math.floor(at / columns));
+  let even = evenLight(raw, (at) => at % SPARSE === 0 && (light[at] as number) > bright, solveLinear);
+  for (let round = 0; round < FITS && even; round += 1) {
     const now = even;
-    paper = Uint8Array.from(light, (value, at) => {
-      const share = value / now.at(at % columns, Math.floor(at / columns));
-      return share > 0.93 && share < 1.1 ? 1 : 0;
-    });
-    even = evenLight(raw, (at) => at % SPARSE === 0 && paper[at] === 1, solveLinear) ?? even;
+    const isPaper = (at: number) => {
+      const own = share(now, at);
+      return own > PAPER_SHARE.least && own < PAPER_SHARE.greatest;
+    };
+    even = evenLight(raw, (at) => at % SPARSE === 0 && isPaper(at), solveLinear) ?? even;
   }
   if (!even) return null;
   const falls = even;
-  const evened: GreyImage = {
-    ...raw,
-    light: light.map((value, at) => value / falls.at(at % columns, Math.floor(at / columns))),
-  };
+  const evened: GreyImage = { ...raw, light: new Float32Array(light.length) };
+  for (let at = 0; at < light.length; at += 1) evened.light[at] = share(falls, at);
   return { image: evened, mm, light: (at) => seen(at) / falls.at((at[0] - EDGE) / DOT, (at[1] - EDGE) / DOT) };
 }
 

@@ -4,30 +4,19 @@ import { bestDarted, flatDepths, readingOf } from './dartDepth.ts';
 import { faceMesh } from './draped.ts';
 import { BLANK_VERTICES } from './layBlank.ts';
 import { limitsOf } from './limits.ts';
-import type { Dart } from '../../target/mouldForm.ts';
-import { circle, ellipse, mould, rounded } from './moulds.test.helper.ts';
+import { circle, ellipse, evenDarts, mould, rounded } from './moulds.test.helper.ts';
 
 /** Vertices that are enough where a wall runs smoothly into its floor. */
 const COARSER = 1000;
 
-/** Darts of one depth (mm), evenly round the rim. */
-function evenDarts(count: number, depth: number): Dart[] {
-  return Array.from({ length: count }, (_, index) => ({ at: (45 + (360 * index) / count) % 360, depth }));
-}
-
 describe('the depth of darts', () => {
   it.each([
     ['bowl', [1, 6], COARSER, mould({ rim: circle(240), depth: 90, wall: 'dome' })],
-    ['half a sphere', [1, 12], COARSER, mould({ rim: circle(180), depth: 88, wall: 'dome' })],
-    [
-      'cone',
-      [1, 2, 3],
-      BLANK_VERTICES.fine,
-      mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' }),
-    ],
+    ['half a sphere', [12], COARSER, mould({ rim: circle(180), depth: 88, wall: 'dome' })],
+    ['cone', [1, 3], BLANK_VERTICES.fine, mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' })],
     [
       'tray',
-      [1, 6],
+      [6],
       BLANK_VERTICES.fine,
       mould({ rim: rounded(320, 210, 50), foot: rounded(270, 160, 34), depth: 45, wall: 'straight' }),
     ],
@@ -38,7 +27,7 @@ describe('the depth of darts', () => {
     const whole = bestDarted(base, [], feel);
     for (const count of counts) {
       let [least, distortion] = [readingOf(whole, feel.limits), whole.distortion];
-      for (const depth of [15, 45, 65, 85, 115]) {
+      for (const depth of [15, 65, 115]) {
         const blank = bestDarted(base, evenDarts(count, depth), feel);
         if (!blank.cutTo) expect(blank.distortion).toBeLessThan(1.01 * distortion);
         distortion = Math.min(distortion, blank.distortion);
@@ -70,19 +59,5 @@ describe('the depth of darts', () => {
       /^Darts A and B are cut (8|9)\d\.\d mm deep/,
     );
     expect(bestDarted(base, evenDarts(2, 60), feel).cutTo).toBeUndefined();
-  });
-
-  it.each([
-    ['bowl', 1, mould({ rim: circle(240), depth: 90, wall: 'dome' })],
-    ['half a sphere', 5, mould({ rim: circle(180), depth: 88, wall: 'dome' })],
-    ['cone', 3, mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' })],
-    ['oval', 4, mould({ rim: ellipse(320, 210), foot: ellipse(240, 140), depth: 50, wall: 'curved' })],
-  ])('are as deep on the flat blank of a %s as was asked for, within a quarter of a millimetre', (_, count, target) => {
-    const feel = { thickness: target.slab.wall, limits: limitsOf(target) };
-    const base = blankBase(faceMesh(target, 'neutral', BLANK_VERTICES.fine));
-    for (const depth of [22.7, 47.3]) {
-      const flat = flatDepths(bestDarted(base, evenDarts(count, depth), feel), count);
-      for (const found of flat) expect(Math.abs(found - depth)).toBeLessThan(0.25);
-    }
   });
 });

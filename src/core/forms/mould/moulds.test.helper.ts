@@ -1,6 +1,6 @@
 import { newTarget, type Target } from '../../target/target.ts';
 import { isDraped, type DrapedTarget } from './draped.ts';
-import type { MouldForm } from '../../target/mouldForm.ts';
+import type { Dart, MouldForm } from '../../target/mouldForm.ts';
 
 /** Made-up moulds for tests. */
 export const circle = (diameter: number) => ({ kind: 'circle', diameter }) as const;
@@ -13,3 +13,8 @@ export const mould = (form: Partial<MouldForm> & Pick<MouldForm, 'rim' | 'depth'
   return target;
 };
 export const TRAY = mould({ rim: rounded(320, 210, 50), foot: rounded(270, 160, 34), depth: 32, wall: 'straight' });
+
+/** Darts of one depth (mm), evenly round the rim. */
+export function evenDarts(count: number, depth: number): Dart[] {
+  return Array.from({ length: count }, (_, index) => ({ at: (45 + (360 * index) / count) % 360, depth }));
+}
