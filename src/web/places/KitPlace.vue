@@ -2,76 +2,35 @@
 import { computed, onMounted, onUnmounted, ref, watch } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
 import { useDisplay } from 'vuetify';
-import type { Kept } from '../../contract/records.ts';
-import { KIT, KIT_KINDS, type KitItem, type KitKind } from '../../core/studio/kit/kit.ts';
+import type { KitItem } from '../../core/studio/kit/kit.ts';
+import BookConflicts from '../components/frame/BookConflicts.vue';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
+import SheetDialog from '../components/frame/SheetDialog.vue';
+import AddToKit from '../components/kit/AddToKit.vue';
+import ChosenThing from '../components/kit/ChosenThing.vue';
 import DevicesPart from '../components/kit/DevicesPart.vue';
-import StudioArchive from '../components/kit/StudioArchive.vue';
 import HouseWay from '../components/kit/HouseWay.vue';
-import KitFields from '../components/kit/KitFields.vue';
+import KitShelf from '../components/kit/KitShelf.vue';
 import KitTable from '../components/kit/KitTable.vue';
-import KitThing from '../components/kit/KitThing.vue';
+import StudioArchive from '../components/kit/StudioArchive.vue';
 import { useLengths } from '../composables/useLengths.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { useKit } from '../stores/records.ts';
-import BookConflicts from '../components/frame/BookConflicts.vue';
-import SheetDialog from '../components/frame/SheetDialog.vue';
 
-/** Said while the kit is empty. */
-const NOTHING_YET =
-  'Say what you own: patterns then keep to your roller and boards, offer your sticks and cutters, ' +
-  'and count how many pieces stand on a kiln shelf.';
-
-/** What the potter owns, drawn as it is, each kind at one scale. */
+/** What the potter owns, and how the house works. */
 const kit = useKit();
 const lengths = useLengths();
 const route = useRoute();
 const router = useRouter();
-const words = ref('');
 const adding = ref(false);
 
 const shown = computed(() => kit.list.find(({ id }) => id === route.params['id']));
-const groups = computed(() => {
-  const asked = words.value.trim().toLowerCase();
-  const found = kit.list.filter(({ body }) => body.name.toLowerCase().includes(asked));
-  return KIT_KINDS.flatMap((kind) => {
-    const items = found.filter(({ body }) => body.kind === kind);
-    return items.length > 0
-      ? [{ kind, title: items.length > 1 ? KIT[kind].many : KIT[kind].one, items, widest: widest(items) }]
-      : [];
-  });
-});
-
-/** The largest figure of a group: its drawings share one scale. */
-function widest(items: readonly Kept<'kit'>[]): number {
-  return Math.max(
-    ...items.flatMap(({ body }) =>
-      KIT[body.kind].sizes.filter(({ key }) => key !== 'clear').map(({ key }) => body.sizes[key] ?? 0),
-    ),
-  );
-}
 
 /** A thing in a few words. */
 const told = ({ sizes }: KitItem) =>
   Object.values(sizes)
     .map((mm) => lengths.figure(mm))
     .join(' × ');
-
-async function add(kind: KitKind): Promise<void> {
-  adding.value = false;
-  const { one, sizes } = KIT[kind];
-  const usual = Object.fromEntries(sizes.map((size) => [size.key, size.usual]));
-  const body: KitItem = { kind, name: one, sizes: usual, ...(kind === 'roller' && { settings: [10, 8, 6] }) };
-  const made = await kit.create(body);
-  if (made) void router.push({ name: 'kit', params: { id: made.id } });
-}
-
-async function remove(id: string): Promise<void> {
-  await kit.remove(id);
-  void router.replace({ name: 'kit' });
-}
-
-const putShown = (body: KitItem, group: string | null) => (shown.value ? kit.change(shown.value.id, body, group) : []);
 
 /** On a phone the figures of a thing come up over the kit, and go away again. */
 const { smAndDown: phone } = useDisplay();
@@ -114,36 +73,7 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
     </EmptyPlace>
     <div v-else class="bench">
       <div class="middle">
-        <div class="verbs">
-          <VTextField
-            v-model="words"
-            class="bare"
-            type="search"
-            aria-label="Find in the kit"
-            placeholder="Find in the kit"
-          />
-          <VBtn variant="flat" @click="adding = true">Add something</VBtn>
-        </div>
-        <EmptyPlace v-if="kit.list.length === 0" title="The kit is empty" :words="NOTHING_YET" />
-        <EmptyPlace v-else-if="groups.length === 0" title="Nothing in the kit is called that" />
-        <div class="groups">
-          <section v-for="group in groups" :key="group.kind" :aria-label="group.title">
-            <h2>{{ group.title }}</h2>
-            <ul>
-              <li v-for="item in group.items" :key="item.id">
-                <RouterLink
-                  :to="{ name: 'kit', params: { id: item.id } }"
-                  :class="{ here: item.id === shown?.id }"
-                  :aria-current="item.id === shown?.id ? 'page' : undefined"
-                  :data-kit="item.body.name"
-                >
-                  <KitThing :item="item.body" :widest="group.widest" />
-                  <span>{{ item.body.name }}</span>
-                </RouterLink>
-              </li>
-            </ul>
-          </section>
-        </div>
+        <KitShelf :items="kit.list" :shown="shown?.id" @add="adding = true" />
         <KitTable />
         <HouseWay />
         <DevicesPart />
@@ -151,14 +81,7 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
       </div>
       <aside class="right" :aria-label="phone ? 'Caution' : 'The thing that is chosen'">
         <template v-if="!phone">
-          <KitFields
-            v-if="shown"
-            :key="shown.id"
-            :item="shown.body"
-            :put="putShown"
-            :done="kit.endGesture"
-            @remove="remove(shown.id)"
-          />
+          <ChosenThing v-if="shown" :item="shown" />
           <p v-else>Press a thing to change its figures.</p>
         </template>
         <VAlert type="warning" role="note">
@@ -168,31 +91,11 @@ watch(shown, (item) => (document.title = `${item?.body.name ?? 'Kit'} · Fawn Ta
     </div>
     <SheetDialog v-if="phone" v-model="changing" aria-label="The thing that is chosen">
       <section class="sheet-card">
-        <KitFields
-          v-if="shown"
-          :key="shown.id"
-          :item="shown.body"
-          :put="putShown"
-          :done="kit.endGesture"
-          @remove="remove(shown.id)"
-        />
+        <ChosenThing v-if="shown" :item="shown" />
         <VBtn variant="flat" @click="changing = false">Done</VBtn>
       </section>
     </SheetDialog>
-    <SheetDialog v-model="adding" aria-label="Add something to the kit">
-      <section class="sheet-card" aria-label="Add something to the kit">
-        <h2>What is it</h2>
-        <VList aria-label="Kinds of things">
-          <VListItem
-            v-for="kind in KIT_KINDS"
-            :key="kind"
-            :data-kind="kind"
-            :title="KIT[kind].one"
-            @click="add(kind)"
-          />
-        </VList>
-      </section>
-    </SheetDialog>
+    <AddToKit v-model="adding" />
   </main>
 </template>
 
@@ -219,66 +122,12 @@ h1 {
   padding: 16px 26px;
   background: var(--cloth);
 }
-.verbs {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px 16px;
-  justify-content: space-between;
-}
-.verbs input {
-  flex: 0 1 280px;
-  min-height: 44px;
-  padding: 4px 12px;
-  border: 1.5px solid var(--line);
-  border-radius: 10px;
-  background: var(--panel);
-}
-.groups {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 40px;
-}
-section h2 {
-  margin-top: 18px;
-  font-size: 17px;
-}
-ul {
-  display: flex;
-  flex-wrap: wrap;
-  align-items: end;
-  gap: 6px 14px;
-  padding: 0 0 6px;
-  list-style: none;
-  border-bottom: 1px solid var(--line);
-}
-.middle li a {
-  display: grid;
-  justify-items: center;
-  align-content: end;
-  gap: 4px;
-  min-width: 84px;
-  min-height: 88px;
-  padding: 8px;
-  border-radius: 10px;
-  color: var(--ink);
-  text-decoration: none;
-}
-.middle li a:hover span {
-  text-decoration: underline;
-}
-.middle .here {
-  background: var(--press-soft);
-  outline: 2px solid var(--press);
-}
 .right {
   display: grid;
   gap: 18px;
   align-content: start;
   padding: 18px;
   border-left: 1px solid var(--line);
-}
-.kinds {
-  border: 0;
 }
 @media (max-width: 699px) {
   .bench {

@@ -1,25 +1,20 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted, reactive, ref, watch, watchEffect } from 'vue';
+import { computed, onMounted, onUnmounted, ref, watch, watchEffect } from 'vue';
 import { onBeforeRouteLeave, useRoute, useRouter } from 'vue-router';
-import { useDisplay } from 'vuetify';
-import type { FigureId } from '../../core/forms/kind/step.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import ConflictNote from '../components/piece/ConflictNote.vue';
-import SaidFigures from '../components/piece/SaidFigures.vue';
-import PieceFigures from '../components/piece/PieceFigures.vue';
+import PieceBench from '../components/piece/PieceBench.vue';
+import PieceDialogs from '../components/piece/PieceDialogs.vue';
 import PieceHeading from '../components/piece/PieceHeading.vue';
-import PieceStage from '../components/piece/PieceStage.vue';
-import StageFields from '../components/piece/StageFields.vue';
+import SaidFigures from '../components/piece/SaidFigures.vue';
 import StageRuler from '../components/piece/StageRuler.vue';
 import type { Figure } from '../components/piece/figures.ts';
+import { MakeStage } from '../components/piece/laterParts.ts';
 import { useFigures } from '../components/piece/useFigures.ts';
-import { fetchSoon, HistoryDialog, HowDialog, MakeStage, MeshDialog } from '../components/piece/laterParts.ts';
+import { openInParts } from '../composables/openedParts.ts';
 import { leadTo } from '../composables/useLead.ts';
 import { useShortcuts } from '../composables/useShortcuts.ts';
 import { STAGES, type Stage } from '../router.ts';
-import { nextTask } from '../composables/nextTask.ts';
-import { openInParts } from '../composables/openedParts.ts';
-import { useMouldReading } from '../stores/mouldReading.ts';
 import { usePiece } from '../stores/piece.ts';
 import { useClays, useKit } from '../stores/records.ts';
 
@@ -27,16 +22,13 @@ import { useClays, useKit } from '../stores/records.ts';
 const route = useRoute();
 const router = useRouter();
 const piece = usePiece();
-const reading = useMouldReading();
 const id = computed(() => String(route.params['id']));
 const missing = computed(() => piece.state === 'missing');
 const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
-/** On a narrow screen the drawing stays in view, and one of these beside or under it. */
-const { mdAndDown: narrow } = useDisplay();
-const tab = ref<'change' | 'measure' | 'advice'>('change');
-const warnings = computed(() => piece.beside.developed.checks.filter(({ level }) => level !== 'note').length);
 const how = ref<Figure | null>(null);
 const history = ref(false);
+/** What stands beside the drawing of a narrow screen; it is still there after Make. */
+const tab = ref<'change' | 'measure' | 'advice'>('change');
 
 const { planned, measure, finished } = useFigures();
 /** A new piece waits for its first size. */
@@ -45,20 +37,6 @@ function startTyping(): void {
   document.querySelector<HTMLInputElement>('.left input')?.focus();
 }
 
-/** Dialogs are made when they are asked for, or at rest, each in a task of its own. They stay, to close and give the keyboard back. */
-const made = reactive(new Set<'how' | 'history' | 'mesh'>());
-fetchSoon(async () => {
-  for (const dialog of ['how', 'history', 'mesh'] as const) {
-    made.add(dialog);
-    await nextTask();
-  }
-});
-watch([how, history, () => reading.asked], ([asked, past, mesh]) => {
-  if (asked) made.add('how');
-  if (past) made.add('history');
-  if (mesh) made.add('mesh');
-});
-
 const stands = openInParts(
   () => piece.state === 'ready',
   () => (window.history.state as { fresh?: boolean } | null)?.fresh && startTyping(),
@@ -66,11 +44,6 @@ const stands = openInParts(
 
 /** Worked out in a task of its own, before the list that shows it. */
 watchEffect(() => stands('measured') && measure.value);
-
-/** A figure that is pressed on the drawing stands in the list too. */
-const askOnTable = (id: FigureId) => {
-  how.value = measure.value.find((figure) => figure.id === id) ?? null;
-};
 
 const go = (to: Stage) => void router.replace({ name: 'piece', params: { id: id.value, stage: to } });
 /** To the templates, the keyboard on the one that is printed. */
@@ -133,35 +106,17 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
     <ConflictNote />
     <SaidFigures v-if="stands('said')" :figures="measure" />
     <MakeStage v-if="stage === 'make'" />
-    <div v-else class="bench" :class="{ narrow }">
-      <VTabs v-if="narrow" v-model="tab" class="tabs" grow height="48" aria-label="Beside the drawing">
-        <VTab value="change">Change</VTab>
-        <VTab value="measure">Measure</VTab>
-        <VTab v-if="stage !== 'slab'" value="advice"
-          >Advice<span v-if="warnings">: {{ warnings }}</span></VTab
-        >
-      </VTabs>
-      <aside v-show="!narrow || tab === 'change'" class="left" aria-label="What to change">
-        <StageFields v-if="stands('form')" :stage="stage" />
-      </aside>
-      <div class="stage" role="region" aria-label="Drawing" :tabindex="narrow ? 0 : undefined">
-        <PieceStage v-if="stands('drawing')" :stage="stage" @how="askOnTable" @go="go" />
-      </div>
-      <aside v-show="!narrow || tab !== 'change'" class="right" aria-label="Figures and advice">
-        <PieceFigures
-          v-if="stands('figures')"
-          :stage="stage"
-          :shown="!narrow ? 'both' : tab === 'advice' ? 'advice' : 'measure'"
-          :measure="measure"
-          :finished="finished"
-          @how="(figure) => (how = figure)"
-        />
-        <VBtn v-if="stage !== 'cut'" variant="flat" class="wide" @click="print">Print the templates</VBtn>
-      </aside>
-    </div>
-    <HowDialog v-if="made.has('how')" v-model="how" :developed="planned" />
-    <HistoryDialog v-if="made.has('history')" v-model="history" />
-    <MeshDialog v-if="made.has('mesh')" />
+    <PieceBench
+      v-else
+      v-model:tab="tab"
+      :stage="stage"
+      :measure="measure"
+      :finished="finished"
+      @how="(figure) => (how = figure)"
+      @go="go"
+      @print="print"
+    />
+    <PieceDialogs v-model:how="how" v-model:history="history" :developed="planned" />
   </main>
 </template>
 
@@ -179,95 +134,12 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
   flex-direction: column;
   flex: 1;
 }
-.bench {
-  flex: 1;
-  display: grid;
-  grid-template-columns: 292px minmax(0, 1fr) 272px;
-  grid-template-areas: 'left stage right';
-  align-items: stretch;
-}
-.left,
-.right {
-  contain: layout style;
-  padding: 16px 18px;
-}
-.left {
-  grid-area: left;
-  border-right: 1px solid var(--line);
-}
-.stage {
-  grid-area: stage;
-  position: sticky;
-  top: 0;
-  height: calc(100vh - 104px);
-  min-height: 480px;
-}
-.right {
-  grid-area: right;
-  border-left: 1px solid var(--line);
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 14px;
-  align-content: start;
-}
-.wide {
-  width: 100%;
-}
-@media print {
-  .bench {
-    display: block;
-  }
-  .left,
-  .tabs,
-  .wide {
-    display: none;
-  }
-  .stage {
-    position: static;
-    height: auto;
-  }
-}
 /* Narrower than this, what is beside the drawing takes turns; each scrolls for itself. */
 @media screen and (max-width: 1199px) {
   .piece {
     height: calc(100dvh - 56px);
     min-height: 320px;
     flex: none;
-  }
-  .bench {
-    min-height: 0;
-    grid-template-columns: minmax(0, 1fr) minmax(300px, 36%);
-    grid-template-rows: auto minmax(0, 1fr);
-    grid-template-areas: 'stage tabs' 'stage panel';
-  }
-  .tabs {
-    grid-area: tabs;
-    border-bottom: 1px solid var(--line);
-    border-left: 1px solid var(--line);
-  }
-  .left,
-  .right {
-    grid-area: panel;
-    min-width: 0;
-    overflow: auto;
-    border-right: 0;
-    border-left: 1px solid var(--line);
-  }
-  .stage {
-    position: static;
-    height: auto;
-    min-height: 0;
-    overflow: auto;
-  }
-}
-@media screen and (max-width: 1199px) and (orientation: portrait) {
-  .bench {
-    grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: minmax(0, 46fr) auto minmax(0, 54fr);
-    grid-template-areas: 'stage' 'tabs' 'panel';
-  }
-  .tabs {
-    border-top: 1px solid var(--line);
   }
 }
 </style>

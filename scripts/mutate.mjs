@@ -1,0 +1,124 @@
+// Changes the code in small ways, one at a time, and says which changes no test notices: npm run mutate -- FILES AND FOLDERS.
+// --sample 100 tries so many places of them only, and --seed 7 draws others; --tests core/forms,core/raise runs the tests of such paths alone.
+import { mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { Stryker } from '@stryker-mutator/core';
+import { Instrumenter } from '@stryker-mutator/instrumenter';
+import jestConfig from '../jest.config.mjs';
+
+/** What is mutated when nothing is named. */
+const ROOMS = ['src/core', 'src/contract', 'src/server'];
+
+/** Words are read by people, and a whole block that is left out is tried by its parts. */
+const LEFT_OUT = ['StringLiteral', 'BlockStatement'];
+
+/** Tests that take longest, and notice what shorter ones notice: run only where they are named. */
+const LONG = ['photo/tracePhoto', 'mould/dart', 'mould/flatDepths', 'sheet/pages', 'stl/stl', 'web/fuzz'];
+
+/** Where the report is written; git leaves it out. */
+const REPORT = 'data/mutation/report.json';
+
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: {
+    sample: { type: 'string' },
+    seed: { type: 'string', default: '1' },
+    tests: { type: 'string' },
+    workers: { type: 'string', default: '2' },
+  },
+});
+
+/** The source files of a path: no tests, no helpers of tests. */
+function sources(path) {
+  if (!statSync(path).isDirectory()) return [path];
+  return readdirSync(path, { recursive: true, encoding: 'utf8' })
+    .filter((file) => file.endsWith('.ts') && !/\.test(\.helper)?\.ts$/.test(file))
+    .map((file) => join(path, file));
+}
+
+/** Chance that a seed repeats (mulberry32). */
+function seeded(seed) {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+const silent = { info() {}, debug() {}, isDebugEnabled: () => false, warn: console.warn, error: console.error };
+
+/** Every place in the files that can be changed, as `file:line:column-line:column`, each once. */
+async function placesIn(files) {
+  const { mutants } = await new Instrumenter(silent).instrument(
+    files.map((name) => ({ name, mutate: true, content: readFileSync(name, 'utf8') })),
+    { plugins: null, excludedMutations: LEFT_OUT, ignorers: [], noHeader: true },
+  );
+  const at = ({ line, column }) => `${line + 1}:${column}`;
+  const names = mutants.map(({ fileName, location }) => `${fileName}:${at(location.start)}-${at(location.end)}`);
+  return [...new Set(names)];
+}
+
+/** So many of the places, drawn by a seed. */
+function drawn(places, count, seed) {
+  const random = seeded(seed);
+  const left = [...places];
+  const found = [];
+  while (found.length < count && left.length > 0) found.push(...left.splice(Math.floor(random() * left.length), 1));
+  return found;
+}
+
+const files = (positionals.length > 0 ? positionals : ROOMS).flatMap(sources);
+const places = values.sample ? drawn(await placesIn(files), Number(values.sample), Number(values.seed)) : files;
+if (places.length === 0) throw new Error('nothing to change in the files given');
+
+const [unit, api] = jestConfig.projects;
+const chosen = values.tests
+  ?.split(',')
+  .flatMap((path) => [`<rootDir>/src/${path}/**/*.test.ts`, `<rootDir>/src/${path}*.test.ts`]);
+const config = { ...unit, testMatch: chosen ?? [...unit.testMatch, ...api.testMatch] };
+delete config.displayName;
+mkdirSync(join(REPORT, '..'), { recursive: true });
+writeFileSync(join(REPORT, '..', 'places.json'), JSON.stringify(places, null, 1));
+const results = await new Stryker({
+  mutate: places,
+  mutator: { excludedMutations: LEFT_OUT },
+  testRunner: 'jest',
+  testRunnerNodeArgs: ['--max-old-space-size=4096'],
+  plugins: ['@stryker-mutator/jest-runner'],
+  jest: {
+    projectType: 'custom',
+    config: {
+      ...config,
+      testTimeout: jestConfig.testTimeout,
+      testPathIgnorePatterns: [
+        ...config.testPathIgnorePatterns,
+        ...LONG.filter((path) => !values.tests?.includes(path)),
+      ],
+    },
+    enableFindRelatedTests: !values.tests,
+  },
+  coverageAnalysis: 'perTest',
+  concurrency: Number(values.workers),
+  ignorePatterns: ['/data', '/dist', '/e2e', '/bench', '/docs/screenshots'],
+  tempDirName: 'data/mutation/work',
+  reporters: ['clear-text', 'json'],
+  clearTextReporter: { allowColor: false, logTests: false, reportTests: false, reportScoreTable: false },
+  jsonReporter: { fileName: REPORT },
+  thresholds: { high: 95, low: 85, break: null },
+  timeoutMS: 60_000,
+  dryRunTimeoutMinutes: 60,
+  allowEmpty: true,
+}).runMutationTest();
+
+const counted = Object.groupBy
+  ? Object.groupBy(results, ({ status }) => status)
+  : results.reduce((all, one) => ({ ...all, [one.status]: [...(all[one.status] ?? []), one] }), {});
+const of = (...names) => names.reduce((sum, name) => sum + (counted[name]?.length ?? 0), 0);
+const [noticed, missed] = [of('Killed', 'Timeout', 'RuntimeError'), of('Survived', 'NoCoverage')];
+console.log(
+  `${noticed + missed} changes in ${places.length} places: ${noticed} noticed, ${missed} not ` +
+    `(${((100 * noticed) / (noticed + missed || 1)).toFixed(1)} % noticed)`,
+);
