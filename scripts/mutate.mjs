@@ -1,5 +1,6 @@
 // Changes the code in small ways, one at a time, and says which changes no test notices: npm run mutate -- FILES AND FOLDERS.
-// --sample 100 tries so many places of them only, and --seed 7 draws others; --tests core/forms,core/raise runs the tests of such paths alone.
+// --sample 100 tries so many places of them only, and --seed 7 draws others; --tests core/forms,core/raise runs the tests of such paths alone;
+// --constants tries what is worked out once, when a file is read, too, and takes much longer.
 import { mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
@@ -25,6 +26,7 @@ const { values, positionals } = parseArgs({
     sample: { type: 'string' },
     seed: { type: 'string', default: '1' },
     tests: { type: 'string' },
+    constants: { type: 'boolean', default: false },
     workers: { type: 'string', default: '2' },
   },
 });
@@ -101,6 +103,8 @@ const results = await new Stryker({
     enableFindRelatedTests: !values.tests,
   },
   coverageAnalysis: 'perTest',
+  // A figure that is worked out once, when its file is read, can only be tried with all tests of the run.
+  ignoreStatic: !values.constants,
   concurrency: Number(values.workers),
   ignorePatterns: ['/data', '/dist', '/e2e', '/bench', '/docs/screenshots'],
   tempDirName: 'data/mutation/work',
