@@ -1,5 +1,5 @@
 import type { Model } from 'sequelize';
-import { DataTypes, type ModelStatic, type Sequelize } from 'sequelize';
+import { DataTypes, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize';
 
 /** A row of `makings`. `schools` is JSON text. Makings that were taken away stay, with `deletedAt` set. */
 export interface MakingRow extends Model {
@@ -47,6 +47,55 @@ export interface EntryRow extends Model {
   at: Date;
 }
 
+/** A row of `marks`: what a hand found, and for how long and how the part had dried by then. */
+export interface MarkRow extends EntryRow {
+  kind: string;
+  hours: number | null;
+  thickness: number | null;
+  faces: string | null;
+  cover: string | null;
+  support: string | null;
+}
+
+/** A row of `measurements`. */
+export interface MeasurementRow extends EntryRow {
+  what: string;
+  value: number;
+  state: string;
+}
+
+/** A row of `faults`, and where on the piece, in shares of its drawing. */
+export interface FaultRow extends EntryRow {
+  kind: string;
+  x: number | null;
+  y: number | null;
+}
+
+/** A row of `notes`. */
+export interface NoteRow extends EntryRow {
+  text: string;
+}
+
+/** A row of `photographs`: the hash of its file, and its size in dots. */
+export interface PhotographRow extends EntryRow {
+  hash: string;
+  width: number;
+  height: number;
+}
+
+/** What was answered, as SQLite keeps it. */
+type Answer = boolean | 0 | 1 | null;
+
+/** A row of `critiques`. */
+export interface CritiqueRow extends EntryRow {
+  holds: Answer;
+  even: Answer;
+  balanced: Answer;
+  fits: Answer;
+  rating: number | null;
+  text: string;
+}
+
 /** A row of `strikes`. */
 export interface StrikeRow extends Model {
   id: string;
@@ -73,13 +122,13 @@ export interface MakingTables {
   readonly makings: ModelStatic<MakingRow>;
   readonly makingPieces: ModelStatic<MakingPieceRow>;
   readonly makingSteps: ModelStatic<MakingStepRow>;
-  readonly marks: ModelStatic<EntryRow>;
-  readonly measurements: ModelStatic<EntryRow>;
-  readonly faults: ModelStatic<EntryRow>;
-  readonly notes: ModelStatic<EntryRow>;
-  readonly photographs: ModelStatic<EntryRow>;
+  readonly marks: ModelStatic<MarkRow>;
+  readonly measurements: ModelStatic<MeasurementRow>;
+  readonly faults: ModelStatic<FaultRow>;
+  readonly notes: ModelStatic<NoteRow>;
+  readonly photographs: ModelStatic<PhotographRow>;
   readonly strikes: ModelStatic<StrikeRow>;
-  readonly critiques: ModelStatic<EntryRow>;
+  readonly critiques: ModelStatic<CritiqueRow>;
   readonly revisionFacts: ModelStatic<RevisionFactsRow>;
 }
 
@@ -88,8 +137,8 @@ const { BOOLEAN, STRING, TEXT, INTEGER, DOUBLE, DATE, UUID } = DataTypes;
 /** Binds the tables of makings to models. */
 export function defineMakings(sequelize: Sequelize): MakingTables {
   const within = { makingId: { type: UUID, primaryKey: true }, piece: { type: INTEGER, primaryKey: true } };
-  const entries = (tableName: string, columns: object) =>
-    sequelize.define<EntryRow>(
+  const entries = <Row extends EntryRow>(tableName: string, columns: object) =>
+    sequelize.define<Row>(
       tableName,
       {
         id: { type: UUID, primaryKey: true },
@@ -99,7 +148,7 @@ export function defineMakings(sequelize: Sequelize): MakingTables {
         step: STRING,
         at: DATE,
         ...columns,
-      },
+      } as ModelAttributes<Row>,
       { tableName, timestamps: false },
     );
   const tables = {
@@ -129,7 +178,7 @@ export function defineMakings(sequelize: Sequelize): MakingTables {
       { ...within, place: { type: INTEGER, primaryKey: true }, step: STRING, body: TEXT },
       { tableName: 'making_steps', timestamps: false },
     ),
-    marks: entries('marks', {
+    marks: entries<MarkRow>('marks', {
       kind: STRING,
       hours: DOUBLE,
       thickness: DOUBLE,
@@ -137,10 +186,10 @@ export function defineMakings(sequelize: Sequelize): MakingTables {
       cover: STRING,
       support: STRING,
     }),
-    measurements: entries('measurements', { what: STRING, value: DOUBLE, state: STRING }),
-    faults: entries('faults', { kind: STRING, x: DOUBLE, y: DOUBLE }),
-    notes: entries('notes', { text: TEXT }),
-    critiques: entries('critiques', {
+    measurements: entries<MeasurementRow>('measurements', { what: STRING, value: DOUBLE, state: STRING }),
+    faults: entries<FaultRow>('faults', { kind: STRING, x: DOUBLE, y: DOUBLE }),
+    notes: entries<NoteRow>('notes', { text: TEXT }),
+    critiques: entries<CritiqueRow>('critiques', {
       holds: BOOLEAN,
       even: BOOLEAN,
       balanced: BOOLEAN,
@@ -148,7 +197,7 @@ export function defineMakings(sequelize: Sequelize): MakingTables {
       rating: INTEGER,
       text: TEXT,
     }),
-    photographs: entries('photographs', { hash: STRING, width: INTEGER, height: INTEGER }),
+    photographs: entries<PhotographRow>('photographs', { hash: STRING, width: INTEGER, height: INTEGER }),
     strikes: sequelize.define<StrikeRow>(
       'strike',
       { id: { type: UUID, primaryKey: true }, makingId: UUID, of: UUID, out: BOOLEAN, at: DATE },

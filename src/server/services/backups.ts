@@ -1,5 +1,6 @@
 import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Model, ModelStatic } from 'sequelize';
 import { DATABASE_FILE } from '../models/checkFile.ts';
 import type { Database } from '../models/database.ts';
 
@@ -25,19 +26,18 @@ export function backupsOf(folder: string): string[] {
     : [];
 }
 
-/** Tables whose rows tell when they were last changed, and those whose rows never change. */
-const CHANGED = ['designs', 'records', 'makings'] as const;
-const ADDED = ['marks', 'measurements', 'faults', 'notes', 'photographs', 'strikes', 'critiques'] as const;
-
 /** What was changed last, as text: two states that differ have another. */
-async function stateOf({ sequelize }: Database): Promise<string> {
-  const rows = await Promise.all([
-    ...CHANGED.map((table) =>
-      sequelize.query(`SELECT count(*) AS count, max(updatedAt) AS updated, max(deletedAt) AS deleted FROM ${table}`),
-    ),
-    ...ADDED.map((table) => sequelize.query(`SELECT count(*) AS count FROM ${table}`)),
-  ]);
-  return JSON.stringify(rows.map(([found]) => found));
+async function stateOf(database: Database): Promise<string> {
+  const { designs, records, makings, marks, measurements, faults, notes, photographs, strikes, critiques } = database;
+  const all = { paranoid: false };
+  // Rows of the first tables tell when they were last changed; those of the others never change.
+  const changed = [designs, records, makings].map((table: ModelStatic<Model>) =>
+    Promise.all([table.count(all), table.max('updatedAt', all), table.max('deletedAt', all)]),
+  );
+  const added = [marks, measurements, faults, notes, photographs, strikes, critiques].map((table: ModelStatic<Model>) =>
+    table.count(),
+  );
+  return JSON.stringify(await Promise.all([...changed, ...added]));
 }
 
 /**

@@ -1,10 +1,11 @@
 import { createHash, randomUUID } from 'node:crypto';
-import { Op, type Transaction } from 'sequelize';
+import type { Transaction } from 'sequelize';
 import type { Design, Revision, RevisionCause, RevisionEntry } from '../../contract/api.ts';
 import type { Target } from '../../core/target/target.ts';
 import type { Database } from '../models/database.ts';
 import type { DesignRow } from '../models/designRow.ts';
 import type { RevisionRow } from '../models/revisionRow.ts';
+import { nameHas } from './nameHas.ts';
 import { Refusal } from '../refusal.ts';
 import type { ReadTarget } from '../workshop/work.ts';
 
@@ -123,16 +124,7 @@ export function designService(database: Database) {
 
   return {
     async list({ find, limit, offset }: ListQuery): Promise<ListPage> {
-      const escaped = find.replace(/[\\%_]/g, (sign) => `\\${sign}`);
-      const where = find
-        ? {
-            name: {
-              [Op.and]: [
-                database.sequelize.literal(`name LIKE ${database.sequelize.escape(`%${escaped}%`)} ESCAPE '\\'`),
-              ],
-            },
-          }
-        : {};
+      const where = find ? nameHas('design', find) : {};
       // Plain rows: building a model of each takes longer than reading them.
       const [total, rows] = await Promise.all([
         designs.count({ where }),

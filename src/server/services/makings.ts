@@ -1,13 +1,14 @@
-import { Op, type Transaction } from 'sequelize';
+import { Op, type FindOptions, type Model, type ModelStatic, type Transaction } from 'sequelize';
 import type { Entries, Making, MakingHead, MakingLine, MakingNow, MakingStart } from '../../contract/makings.ts';
-import type { Air } from '../../core/studio/drying/air.ts';
 import type { FoundMark } from '../../core/studio/making/waitWindow.ts';
 import type { Database } from '../models/database.ts';
-import type { MakingPieceRow, MakingRow } from '../models/makingRows.ts';
+import type { EntryRow, MakingRow } from '../models/makingRows.ts';
+import { plainRows, type Plain } from '../models/plainRows.ts';
 import { Refusal } from '../refusal.ts';
 import { marksKept } from './markRows.ts';
+import { nameHas } from './nameHas.ts';
 import { group, ordersKept } from './ordersKept.ts';
-import { columns, critiqueOf, entryOf, headOf, iso, isoOr, markOf, markRow } from './makingColumns.ts';
+import { airOf, columns, critiqueOf, entryOf, headOf, iso, isoOr, markOf, markRow, strikeOf } from './makingColumns.ts';
 
 /** Which makings a list shows. */
 export interface MakingsQuery {
@@ -39,29 +40,25 @@ export function makingService(database: Database) {
     return row;
   }
 
-  /** A table of what is added to makings and never changed. */
-  type Added = Database['marks' | 'strikes'];
-
-  const rowsOf = async (table: Added, ids: readonly string[], transaction?: Transaction) =>
-    (await (table as Database['marks']).findAll({
-      where: { makingId: [...ids] },
-      order: [
-        ['at', 'ASC'],
-        ['id', 'ASC'],
-      ],
-      raw: true,
-      transaction,
-    })) as unknown as Record<string, unknown>[];
+  /** What was added to a making, oldest first. */
+  const oldestFirst = (makingId: string, transaction?: Transaction): FindOptions => ({
+    where: { makingId },
+    order: [
+      ['at', 'ASC'],
+      ['id', 'ASC'],
+    ],
+    transaction,
+  });
 
   const ordersOf = ordersKept(database);
   const marksOf = marksKept(database);
 
   /** Several makings with their steps and marks, by a few queries in all. */
-  async function wholes(rows: readonly MakingRow[], transaction?: Transaction): Promise<MakingNow[]> {
+  async function wholes(rows: readonly Plain<MakingRow>[], transaction?: Transaction): Promise<MakingNow[]> {
     const ids = rows.map(({ id }) => id);
     const where = { makingId: ids };
     const [pieces, orders, pressed] = await Promise.all([
-      makingPieces.findAll({ where, order: ['piece'], raw: true, transaction }) as unknown as Promise<MakingPieceRow[]>,
+      plainRows(makingPieces, { where, order: ['piece'], transaction }),
       ordersOf(ids, transaction),
       marksOf(ids, transaction),
     ]);
@@ -83,48 +80,45 @@ export function makingService(database: Database) {
     }));
   }
 
-  async function whole(row: MakingRow, transaction?: Transaction): Promise<Making> {
+  async function whole(row: Plain<MakingRow>, transaction?: Transaction): Promise<Making> {
     const [now] = await wholes([row], transaction);
-    const read = async <T>(table: Added) =>
-      (await rowsOf(table, [row.id], transaction)).map((entry) => entryOf<T>(entry));
+    const own = oldestFirst(row.id, transaction);
+    const entries = async <T>(table: ModelStatic<EntryRow>) =>
+      (await plainRows(table, own)).map((one) => entryOf<T>(one));
     return {
       ...(now as MakingNow),
-      measurements: await read<Making['measurements'][number]>(measurements),
-      faults: await read<Making['faults'][number]>(faults),
-      notes: await read<Making['notes'][number]>(notes),
-      photographs: await read<Making['photographs'][number]>(photographs),
-      critiques: (await rowsOf(critiques, [row.id], transaction)).map(critiqueOf),
-      strikes: (await read<Making['strikes'][number]>(strikes)).map(({ id, of, out, at }) => ({
-        id,
-        of,
-        out: Boolean(out),
-        at,
-      })),
+      measurements: await entries<Making['measurements'][number]>(measurements),
+      faults: await entries<Making['faults'][number]>(faults),
+      notes: await entries<Making['notes'][number]>(notes),
+      photographs: await entries<Making['photographs'][number]>(photographs),
+      critiques: (await plainRows(critiques, own)).map(critiqueOf),
+      strikes: (await plainRows(strikes, own)).map(strikeOf),
     };
   }
 
   /** What hands have found of a clay in all makings, each with the air of its own, for the factor that is learned. */
   async function found(clay: string): Promise<FoundMark[]> {
-    const own = (await makings.findAll({
+    const own = await plainRows(makings, {
       where: { clay },
       attributes: ['id', 'temperature', 'humidity', 'speed'],
-      raw: true,
-    })) as unknown as ({ id: string } & Air)[];
-    const airs = new Map(own.map(({ id, temperature, humidity, speed }) => [id, { temperature, humidity, speed }]));
-    const rows = (await marks.findAll({
+    });
+    const airs = new Map(own.map((row) => [row.id, airOf(row)]));
+    const rows = await plainRows(marks, {
       where: { makingId: [...airs.keys()], hours: { [Op.not]: null } },
       order: [['at', 'DESC']],
       limit: 500,
-      raw: true,
-    })) as unknown as Record<string, unknown>[];
-    return rows.map((row) => ({ ...markOf(row), air: airs.get(row['makingId'] as string) as Air }));
+    });
+    return rows.flatMap((row): FoundMark[] => {
+      const air = airs.get(row.makingId);
+      return air ? [{ ...markOf({ ...row, at: iso(row.at) }), air }] : [];
+    });
   }
 
   return {
     /** A page of all makings, newest first, and how many there are. */
     async list({ limit, offset, find, design }: MakingsQuery): Promise<{ lines: MakingLine[]; total: number }> {
       const { rows, count } = await makings.findAndCountAll({
-        ...(find && { where: { name: { [Op.substring]: find } } }),
+        ...(find && { where: nameHas('making', find) }),
         ...(design !== undefined && {
           include: { model: makingPieces, as: 'pieces', where: { designId: design }, attributes: [] },
           distinct: true,
@@ -136,11 +130,7 @@ export function makingService(database: Database) {
           ['id', 'ASC'],
         ],
       });
-      const pieces = (await makingPieces.findAll({
-        where: { makingId: rows.map(({ id }) => id) },
-        order: ['piece'],
-        raw: true,
-      })) as unknown as MakingPieceRow[];
+      const pieces = await plainRows(makingPieces, { where: { makingId: rows.map(({ id }) => id) }, order: ['piece'] });
       const piecesOf = group(pieces, ({ makingId }) => makingId);
       const lines = rows.map((row): MakingLine => {
         const { name, clay, startedAt, dueAt } = headOf(row);
@@ -158,13 +148,12 @@ export function makingService(database: Database) {
     /** Everything in work, oldest first, with steps and marks. */
     async now(): Promise<MakingNow[]> {
       return wholes(
-        await makings.findAll({
+        await plainRows(makings, {
           where: { endedAt: null },
           order: [
             ['startedAt', 'ASC'],
             ['id', 'ASC'],
           ],
-          raw: true,
         }),
       );
     },
@@ -225,7 +214,7 @@ export function makingService(database: Database) {
     async keep(id: string, entries: Entries): Promise<Making> {
       return database.write(async (transaction) => {
         const row = await rowOf(id, transaction);
-        const kept: readonly [Added, readonly object[]][] = [
+        const kept: readonly (readonly [ModelStatic<Model>, readonly object[]])[] = [
           [marks, entries.marks.map(markRow)],
           [measurements, entries.measurements],
           [faults, entries.faults],
@@ -234,10 +223,8 @@ export function makingService(database: Database) {
           [critiques, entries.critiques],
         ];
         for (const [table, rows] of kept) {
-          await (table as Database['marks']).bulkCreate(rows.map((entry) => ({ ...entry, makingId: id })) as never, {
-            transaction,
-            ignoreDuplicates: true,
-          });
+          const added = rows.map((entry) => ({ ...entry, makingId: id }));
+          await table.bulkCreate(added, { transaction, ignoreDuplicates: true });
         }
         return whole(row, transaction);
       });

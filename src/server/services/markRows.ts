@@ -2,7 +2,7 @@ import { LRUCache } from 'lru-cache';
 import { QueryTypes, type Transaction } from 'sequelize';
 import { inOrder, type Mark } from '../../core/studio/making/making.ts';
 import type { Database } from '../models/database.ts';
-import { iso } from './makingColumns.ts';
+import { iso, markOf } from './makingColumns.ts';
 import { group } from './ordersKept.ts';
 
 /** Columns of a mark in the text that the database writes of it. */
@@ -26,12 +26,8 @@ const UTC = /^(\d{4}-\d\d-\d\d) (\d\d:\d\d:\d\d\.\d{3}) \+00:00$/;
 const timeOf = (text: string) => (UTC.test(text) ? text.replace(UTC, '$1T$2Z') : iso(text));
 
 /** A mark as it was sent. */
-function markOf([, id, piece, number, step, at, kind, hours, thickness, faces, cover, support]: Cells): Mark {
-  const drying =
-    hours === null
-      ? {}
-      : { drying: { hours, part: { thickness, faces, cover, ...(support !== null && { support }) } } };
-  return { id, piece, number, step, at: timeOf(at), kind, ...drying } as Mark;
+function markIn([, id, piece, number, step, at, kind, hours, thickness, faces, cover, support]: Cells): Mark {
+  return markOf({ id, piece, number, step, at: timeOf(at), kind, hours, thickness, faces, cover, support });
 }
 
 /** Number of makings whose marks are cached. */
@@ -69,7 +65,7 @@ export function marksKept({ sequelize }: Database) {
       { type: QueryTypes.SELECT, replacements: { ids: [...ids] }, transaction },
     );
     for (const [making, cells] of group(JSON.parse(row?.text ?? '[]') as Cells[], ([makingId]) => makingId)) {
-      found.set(making, inOrder(cells.map(markOf)));
+      found.set(making, inOrder(cells.map(markIn)));
     }
     return found;
   }

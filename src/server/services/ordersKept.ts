@@ -1,6 +1,7 @@
 import { LRUCache } from 'lru-cache';
 import type { Transaction } from 'sequelize';
 import type { WorkStep } from '../../core/studio/making/workStep.ts';
+import { plainRows, type Plain } from '../models/plainRows.ts';
 import type { Database } from '../models/database.ts';
 import type { MakingStepRow } from '../models/makingRows.ts';
 
@@ -33,13 +34,12 @@ export function ordersKept({ makingSteps }: Database) {
     const orders = new Map(ids.map((id) => [id, kept.get(id)]));
     const missing = ids.filter((id) => !orders.get(id));
     if (missing.length === 0) return orders;
-    const rows = (await makingSteps.findAll({
+    const rows = await plainRows(makingSteps, {
       where: { makingId: missing },
       order: ['piece', 'place'],
-      raw: true,
       transaction,
-    })) as unknown as MakingStepRow[];
-    const stepOf = ({ body }: MakingStepRow): WorkStep => {
+    });
+    const stepOf = ({ body }: Plain<MakingStepRow>): WorkStep => {
       const known = stepsKept.get(body) ?? (JSON.parse(body) as WorkStep);
       stepsKept.set(body, known);
       return known;

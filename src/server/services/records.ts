@@ -1,11 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { Transaction } from 'sequelize';
 import type { Kept, RecordBodies, RecordKind } from '../../contract/records.ts';
+import { plainRows, type Plain } from '../models/plainRows.ts';
 import type { Database } from '../models/database.ts';
 import type { RecordRow } from '../models/recordRow.ts';
 import { Refusal } from '../refusal.ts';
 
-function toKept<K extends RecordKind>(row: RecordRow): Kept<K> {
+function toKept<K extends RecordKind>(row: Plain<RecordRow>): Kept<K> {
   return {
     id: row.id,
     body: JSON.parse(row.body) as RecordBodies[K],
@@ -28,14 +29,13 @@ export function recordService(database: Database) {
   return {
     /** All records of a kind, in the order in which they were made: they are searched where they are shown. */
     async list<K extends RecordKind>(kind: K): Promise<Kept<K>[]> {
-      const rows = (await records.findAll({
-        raw: true,
+      const rows = await plainRows(records, {
         where: { kind },
         order: [
           ['createdAt', 'ASC'],
           ['id', 'ASC'],
         ],
-      })) as unknown as readonly RecordRow[];
+      });
       return rows.map((row) => toKept<K>(row));
     },
 

@@ -32,7 +32,14 @@ function sharesOf(entries: Entries): Entries[] {
   const most = Math.max(...LISTS.map((list) => entries[list].length));
   return Array.from({ length: Math.ceil(most / KEPT_AT_ONCE) }, (_, share) => {
     const [from, to] = [share * KEPT_AT_ONCE, (share + 1) * KEPT_AT_ONCE];
-    return Object.fromEntries(LISTS.map((list) => [list, entries[list].slice(from, to)])) as unknown as Entries;
+    return {
+      marks: entries.marks.slice(from, to),
+      measurements: entries.measurements.slice(from, to),
+      faults: entries.faults.slice(from, to),
+      notes: entries.notes.slice(from, to),
+      strikes: entries.strikes.slice(from, to),
+      critiques: entries.critiques.slice(from, to),
+    };
   });
 }
 
