@@ -222,4 +222,11 @@ export const formSchema = Joi.object({
     otherwise: Joi.forbidden(),
   }),
   sleeve: only('kind', ['former'], 0),
+}).when(Joi.object({ kind: 'gores' }).unknown(), {
+  // By a profile, or by a ball with its foot and height.
+  then: Joi.object().xor('ball', 'profile').and('ball', 'foot', 'height').messages({
+    'object.missing': 'needs a profile, or a ball with its foot and height',
+    'object.xor': 'is given by a profile or by a ball, not both',
+    'object.and': 'needs ball, foot and height together, and none of them beside a profile',
+  }),
 });
