@@ -143,7 +143,9 @@ export function raise(body: Body, f: number): RaisedPart[] {
   const walls = body.walls.map((wall) => {
     if (wall.kind === 'panels') return raisedChain(wall, body, reach, f);
     if (wall.kind === 'strip') {
-      const way = { f, faceUp: body.faceUp, reach: reach + stripBack(wall) };
+      // Without a base the feet would lie over one another: they keep the round that they stand on.
+      const round = Math.max(reach, GAP + (wall.rows[0]?.radius ?? 0));
+      const way = { f, faceUp: body.faceUp, reach: round + stripBack(wall) };
       return aboveTable(raisedStrip(wall, way), f);
     }
     if (wall.band > band) {

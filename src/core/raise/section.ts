@@ -1,5 +1,12 @@
 import { degrees, ROUNDING } from '../numbers.ts';
-import type { BentWall, Body, PanelChain, StandingPanel, StripWall } from '../forms/kind/body.ts';
+import {
+  rowsBetween,
+  type BentWall,
+  type Body,
+  type PanelChain,
+  type StandingPanel,
+  type StripWall,
+} from '../forms/kind/body.ts';
 import { normalOf } from './hinges.ts';
 import { length, plus, times } from './pose.ts';
 import type { Point, Point3 } from '../geometry/point.ts';
@@ -50,7 +57,8 @@ function loweredStrip(wall: StripWall, z: number): StripWall[] {
   const share = (z - low.z) / (high.z - low.z);
   const between = (key: keyof typeof low) => low[key] + share * (high[key] - low[key]);
   const top = { radius: between('radius'), z, slope: between('slope'), along: between('along') };
-  return [{ ...wall, rows: [...wall.rows.slice(0, next), top], rimLean: degrees(top.slope) }];
+  const rows = rowsBetween([...wall.rows.slice(0, next), top], wall);
+  return [{ ...wall, rows, rimLean: degrees(top.slope) }];
 }
 
 function halfStrip(wall: StripWall): StripWall[] {

@@ -1,6 +1,6 @@
 import { TAU } from '../../numbers.ts';
 import type { Target } from '../../target/target.ts';
-import { RULINGS, ring, type Body, type StripWall } from '../kind/body.ts';
+import { RULINGS, ring, rowsBetween, type Body, type StripWall } from '../kind/body.ts';
 import { goreBase, goreWall } from './goreWall.ts';
 import { stripOf } from './gores.ts';
 import { lengthAlong } from './side.ts';
@@ -18,10 +18,11 @@ export function goreBody(target: Target, rulings = RULINGS): Body {
     const u = from + ((to - from) * row) / count;
     return { ...side.at(u, neutral), along: lengthAlong(side, neutral, from, u) };
   });
+  const clear = rowsBetween(rows, { thickness: slab.wall, neutralFraction: slab.neutralFraction });
   const walls = Array.from({ length: strips }, (_, index): StripWall => ({
     kind: 'strip',
     part: 'gore',
-    rows,
+    rows: clear,
     turn: (TAU * (index + 0.5)) / strips,
     sweep: TAU / strips,
     from: -Math.PI / strips,

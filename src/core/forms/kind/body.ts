@@ -28,17 +28,19 @@ export interface BentWall {
   readonly band: number;
 }
 
+/** A row of a strip: radius, height and slope of its neutral surface, and how far along the middle line it lies (mm, radians). */
+export interface StripRow {
+  readonly radius: number;
+  readonly z: number;
+  readonly slope: number;
+  readonly along: number;
+}
+
 /** A strip as it stands, bent along its middle and across it, by rows of its neutral surface from foot to rim. Wet mm, radians. */
 export interface StripWall {
   readonly kind: 'strip';
   readonly part: string;
-  /** Radius, height and slope of the wall at a row, and how far along the middle line it lies. */
-  readonly rows: readonly {
-    readonly radius: number;
-    readonly z: number;
-    readonly slope: number;
-    readonly along: number;
-  }[];
+  readonly rows: readonly StripRow[];
   /** Where its middle stands round from the first seam, and how far round a whole strip reaches. */
   readonly turn: number;
   readonly sweep: number;
@@ -111,4 +113,16 @@ export function platePoints(under: Support, top: Support): { readonly under: Poi
   const stations = stationsOf(mergedFlats(under, top), RULINGS).slice(0, -1);
   const line = (shape: Support) => stations.map(({ phi, side }) => pointAt(shape, phi, side));
   return { under: line(under), top: line(top) };
+}
+
+/** The rows of a strip whose faces both lie between its level ends: nearer to them a slanting slab would reach past the cut. */
+export function rowsBetween(
+  rows: readonly StripRow[],
+  { thickness, neutralFraction: k }: Pick<StripWall, 'thickness' | 'neutralFraction'>,
+): StripRow[] {
+  const [low, high] = [rows[0]?.z ?? 0, rows.at(-1)?.z ?? 0];
+  return rows.filter(({ z, slope }, index) => {
+    const reach = Math.max(k, 1 - k) * thickness * Math.abs(Math.sin(slope));
+    return index === 0 || index === rows.length - 1 || (z - reach > low && z + reach < high);
+  });
 }
