@@ -19,7 +19,7 @@ describe('a piece of strips', () => {
     await type(page, 'strips', '4');
     await textOf(page.locator('main'), /from 5 to 16/);
     await type(page, 'strips', '6');
-    await textOf(page.locator('main'), /Cut \d+ strips, or bend it softer/);
+    await textOf(page.locator('main'), /Cut \d+ strips, or bend them softer/);
     await page.locator('button[name="side"]').click();
     await page.getByRole('option', { name: /^a profile/ }).click();
     const widths = page.locator('input[name^="profile."][name$=".1"]');

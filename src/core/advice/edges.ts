@@ -44,8 +44,8 @@ export function checkEdges({ strips, numbers, stiffness }: EdgesOf): Check | nul
     phrase: [
       ...phrase,
       more <= STRIPS_LIMITS.greatest
-        ? `Cut ${more} strips, or bend it softer.`
-        : 'No number of strips gathers less: make its side less round, or bend it softer.',
+        ? `Cut ${more} strips, or bend them softer.`
+        : `Even ${STRIPS_LIMITS.greatest} strips gather more: make the side less round, or bend them softer.`,
     ],
   };
 }

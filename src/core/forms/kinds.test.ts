@@ -10,6 +10,7 @@ import { formOfKind } from './formOfKind.ts';
 import { formSizes } from './formSizes.ts';
 import { KINDS } from './kinds.ts';
 import { roughSize } from './roughSize.ts';
+import { usedSeam } from './usedSeam.ts';
 
 const tumbler: Form = { kind: 'cylinder', diameter: 84, height: 110 };
 /** One of every kind but the mould that is read from a file. */
@@ -142,5 +143,9 @@ describe('the list of kinds', () => {
   ])('says on a %s whether %j is left out: %s', (kind, seam, left) => {
     const { checks } = develop(level(formOfKind(kind, tumbler), { seam }));
     expect(checks.some(({ code }) => code === 'seam-unused')).toBe(left);
+    const target = level(formOfKind(kind, tumbler), { seam });
+    // What is cut is what is said: a seam that is left out is a butt.
+    const own = KINDS[kind].seams?.(target.form).kinds.includes(seam.kind) !== false;
+    expect(usedSeam(target)).toEqual(own ? seam : { kind: 'butt', panels: 1 });
   });
 });

@@ -1,3 +1,4 @@
+import { usedSeam } from '../forms/usedSeam.ts';
 import { isDraped } from '../forms/mould/draped.ts';
 import { once, radians, ROUNDING } from '../numbers.ts';
 import type { SizeState, Target } from '../target/target.ts';
@@ -112,7 +113,7 @@ function drawnPortrait(target: Target, state: SizeState): Portrait | null {
   };
   const toLight = unit(LIGHT);
   // Ends that are joined lie within the clay; a lapped end shows.
-  const hidden = (one: Seen) => one.face === 'cut' && target.form.kind !== 'stand' && target.seam.kind !== 'lap';
+  const hidden = (one: Seen) => one.face === 'cut' && target.form.kind !== 'stand' && usedSeam(target).kind !== 'lap';
   const shown = seen
     .filter((one) => one.front && !hidden(one))
     .sort((one, other) => one.depth - other.depth)

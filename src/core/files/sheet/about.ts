@@ -1,6 +1,7 @@
 import { footLetter, placeFeet } from '../../forms/bentSheet/placeFeet.ts';
 import { wetLength } from '../../units/shrinkage.ts';
 import { kindOf } from '../../forms/kinds.ts';
+import { usedSeam } from '../../forms/usedSeam.ts';
 import { isRolled, isWall, type Part } from '../../parts/part/part.ts';
 import type { Target } from '../../target/target.ts';
 import { tracingPhrases, tracingWay } from '../../parts/part/tracing.ts';
@@ -16,7 +17,8 @@ export interface About {
 }
 
 /** What is done at a seam, by its kind. */
-function seamWords({ seam }: Target, style: LengthStyle): string {
+function seamWords(target: Target, style: LengthStyle): string {
+  const seam = usedSeam(target);
   switch (seam.kind) {
     case 'bevel':
       return seam.angle >= 90

@@ -139,7 +139,7 @@ describe('gores', () => {
   it.each<[string, Form, string, RegExp]>([
     ['a foot wider than the ball', { ...BALL, foot: 190 } as Form, 'form.foot', /narrower than the ball/],
     ['a rim past the top', { ...BALL, height: 200 } as Form, 'form.height', /past the top/],
-    ['a wall that lies flat', { ...BALL, foot: 12 } as Form, 'form.height', /flatter than 80/],
+    ['a wall that lies flat', { ...BALL, foot: 12 } as Form, 'form.height', /more than 80/],
     ['too few strips', { ...BALL, strips: 4 } as Form, 'form.strips', /from 5 to 16/],
     ['half a strip', { ...BALL, strips: 7.5 } as Form, 'form.strips', /whole number/],
     [

@@ -168,7 +168,7 @@ export function faults(target: Target): Fault[] {
       if (radius <= 0)
         return impossible('slab.wall', target.slab.wall, 'leaves nothing inside where the piece is narrowest');
       if (Math.abs(degrees(slope)) > STEEPEST)
-        return impossible(path, wall.height, `lies flatter than ${STEEPEST}° from upright: no strip stands so`);
+        return impossible(path, wall.height, `leans more than ${STEEPEST}° from upright: no strip stands like that`);
     }
   }
   return [];

@@ -24,10 +24,9 @@ export const goresKind: FormKindWork<GoresForm> = {
     title: 'gores',
     why: 'A deep bowl or a round vase: equal strips from foot to rim, bent across.',
     piece: 'round vase',
-    bending:
-      'Bend each along its length and across it, over a ball or a round former, until its edges lie on the round.',
+    bending: 'Along their length and across, over a ball or a round former; paddle the edges in as they come round.',
   },
-  traits: { round: true, open: true, seam: true },
+  traits: { round: true, open: true, seam: true, bulges: true },
   seams: () => ({ kinds: ['bevel', 'butt'], how: 'The strips are cut one by one and meet edge to edge.' }),
   ranges: (form) => [
     ['strips', form.strips, STRIPS_LIMITS, 'count'],

@@ -138,6 +138,8 @@ export interface FormTraits {
   readonly former?: true;
   /** Its sizes are those of a tool or a flat outline, and the piece is measured as it stands. */
   readonly ofTool?: true;
+  /** Its wall is round both ways: its parts are bent along and across, and no seam of it rolls on a table. */
+  readonly bulges?: true;
   /** Its plan has corners. */
   readonly cornered?: true;
   /** Its walls are flat panels. */

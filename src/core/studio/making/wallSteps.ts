@@ -1,4 +1,5 @@
 import { kindOf } from '../../forms/kinds.ts';
+import { usedSeam } from '../../forms/usedSeam.ts';
 import type { Part } from '../../parts/part/part.ts';
 import type { FacetForm, Target } from '../../target/target.ts';
 import type { Cover } from '../drying/air.ts';
@@ -26,7 +27,9 @@ export function stiffen(thickness: number, cover: Cover = 'open'): WorkStep {
 }
 
 /** What is done at the seam of a bent wall. */
-function seamSays({ seam, slab }: Target, joins: Schools['joins']): Phrase[] {
+function seamSays(target: Target, joins: Schools['joins']): Phrase[] {
+  const { slab } = target;
+  const seam = usedSeam(target);
   const score = `Score both faces in two directions and ${WETTED[joins]}.`;
   switch (seam.kind) {
     case 'bevel':
@@ -49,7 +52,9 @@ function seamSays({ seam, slab }: Target, joins: Schools['joins']): Phrase[] {
 }
 
 /** Joining the ends of a wall that is bent round; `seams` in all. */
-function bentSeam(target: Target, seams: number, schools: Schools): WorkStep {
+function bentSeam(target: Target, walls: readonly Part[], schools: Schools): WorkStep {
+  const seams = walls.reduce((sum, { count }) => sum + count, 0);
+  const rolled = schools.seam === 'rolled' && !kindOf(target).traits.bulges;
   return {
     id: 'seam',
     act: 'join',
@@ -58,13 +63,11 @@ function bentSeam(target: Target, seams: number, schools: Schools): WorkStep {
       ...seamSays(target, schools.joins),
       [
         'Press from both sides, a hand behind; ',
-        schools.seam === 'rolled'
-          ? 'then roll the seam on the table, a few passes.'
-          : 'then paddle it against a hand or a stick inside.',
+        rolled ? 'then roll the seam on the table, a few passes.' : 'then paddle it against a hand or a stick inside.',
       ],
     ],
-    part: 'wall',
-    tools: ['scoring tool', 'brush', 'rib', ...(schools.seam === 'paddled' ? ['paddle'] : [])],
+    part: walls[0]?.id ?? 'wall',
+    tools: ['scoring tool', 'brush', 'rib', ...(rolled ? [] : ['paddle'])],
     until: 'No split along the outside of the seam, nor at its ends.',
     schools: `${WHY.joins} ${WHY.seam}`,
     minutes: 8 * seams,
@@ -141,20 +144,23 @@ function foldedStrip(form: FacetForm, strip: Part | undefined, schools: Schools,
 
 /** Bending, standing up and closing the wall of any form that has one. */
 export function wallWork(target: Target, walls: readonly Part[], schools: Schools, groove?: number): WorkStep[] {
-  const { form, seam } = target;
+  const { form } = target;
   const pieces = walls.reduce((sum, { count }) => sum + count, 0);
   const flat = form.kind === 'box' || (form.kind === 'facet' && form.fold === 'separate');
   if (flat) return [panelSeams(walls, schools)];
   if (form.kind === 'facet') return foldedStrip(form, walls[0], schools, groove ?? 360 / form.sides);
   const sleeve = form.kind === 'former';
+  const { bulges } = kindOf(target).traits;
   const wrap: WorkStep = {
     id: 'wrap',
     act: 'form',
     title: sleeve
       ? 'Wrap the wall round the former'
-      : pieces > 1
-        ? `Curl the ${pieces} pieces of the wall`
-        : 'Curl the wall',
+      : bulges
+        ? `Bend the ${pieces} strips`
+        : pieces > 1
+          ? `Curl the ${pieces} pieces of the wall`
+          : 'Curl the wall',
     says: sleeve
       ? [
           [
@@ -177,9 +183,11 @@ export function wallWork(target: Target, walls: readonly Part[], schools: School
     part: walls[0]?.id ?? 'wall',
     tools: sleeve ? ['former', 'paper', 'tape'] : ['board'],
     until:
-      seam.kind === 'cut-in-place'
+      usedSeam(target).kind === 'cut-in-place'
         ? 'The ends overlap evenly from foot to rim.'
-        : 'The ends meet from foot to rim without a pull.',
+        : bulges
+          ? 'Each keeps its curve by itself, and its edges meet the next one’s from foot to rim.'
+          : 'The ends meet from foot to rim without a pull.',
     ...(sleeve && { caution: 'Do not heat plastic formers.' }),
     minutes: 4,
   };
@@ -202,5 +210,5 @@ export function wallWork(target: Target, walls: readonly Part[], schools: School
           },
         ]
       : [];
-  return [wrap, bentSeam(target, pieces, schools), ...stack];
+  return [wrap, bentSeam(target, walls, schools), ...stack];
 }
