@@ -71,6 +71,21 @@ export default tseslint.config(
       ],
     },
   },
+  {
+    // A tolerance has a name that says of what: a constant, or one of src/core/numbers.ts.
+    files: ['src/**/*.{ts,vue}'],
+    ignores: ['**/*.test.ts', '**/*.test.helper.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            ':not(:matches(VariableDeclarator, Property, UnaryExpression, ArrayExpression, TSAsExpression)) > Literal[raw=/e-\\d+$/]',
+          message: 'Give a tolerance a name, or take one from core/numbers.ts.',
+        },
+      ],
+    },
+  },
   ...Object.entries(MAY_NOT_SEE).map(oneWay),
   prettier,
   // After the formatter's own, which leaves lines alone that it cannot break.

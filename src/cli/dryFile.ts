@@ -1,3 +1,4 @@
+import { ROUNDING } from '../core/numbers.ts';
 import { readDryJob, type DryJob } from '../contract/drySchema.ts';
 import { dryPart, dryPlainly } from '../core/studio/drying/partDrying.ts';
 import { readJson } from './readJson.ts';
@@ -8,9 +9,9 @@ const BAD_INPUT = 2;
 
 /** The hours of a curve: every so many, and the last. */
 function hoursOf({ hours, every }: DryJob): number[] {
-  const count = Math.floor(hours / every + 1e-9);
+  const count = Math.floor(hours / every + ROUNDING);
   const found = Array.from({ length: count + 1 }, (_, index) => index * every);
-  return (found.at(-1) as number) < hours * (1 - 1e-9) ? [...found, hours] : found;
+  return (found.at(-1) as number) < hours * (1 - ROUNDING) ? [...found, hours] : found;
 }
 
 /** Parts as they dry, in the shape that is printed. */

@@ -16,6 +16,12 @@ export const ROUNDING = 1e-9;
 /** Smallest bulge that still is an arc; below it the edge is a straight line (ratio of sagitta to half chord). */
 export const BULGE_TOLERANCE = 1e-9;
 
+/** Angles that differ by less are one (radians): a ten-thousandth of a mm, 100 mm away. */
+export const TURN_TOLERANCE = 1e-6;
+
+/** What is divided by no less than this stays finite, and a smaller step is none (in the unit of what it is compared with). */
+export const TINY = 1e-12;
+
 /** Degrees to radians. */
 export function radians(degrees: number): number {
   return (degrees * Math.PI) / 180;

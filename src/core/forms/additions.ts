@@ -6,7 +6,7 @@ import { handleCurve, type HandleCurve, type HandleWall } from '../parts/handle/
 import { handlePart } from '../parts/handle/handlePart.ts';
 import { ballAcross, cutLid, type LidFigures } from '../parts/lid/lid.ts';
 import { cutLug, type LugFigures } from '../parts/lug/lug.ts';
-import { once, radians } from '../numbers.ts';
+import { once, radians, TURN_TOLERANCE } from '../numbers.ts';
 import { chordPoints } from '../geometry/outline/crossing.ts';
 import type { PlanPoint, Support } from '../geometry/outline/support.ts';
 import type { Part } from '../parts/part/part.ts';
@@ -81,7 +81,7 @@ export function handleAngles({ marks }: Target): readonly number[] {
 
 /** Distance from the axis to a wall of flat panels at an angle (radians, mm). */
 function panelsReach(plan: Support, phi: number): number {
-  const facing = plan.flats.filter((normal) => Math.cos(phi - normal) > 1e-6);
+  const facing = plan.flats.filter((normal) => Math.cos(phi - normal) > TURN_TOLERANCE);
   return Math.min(...facing.map((normal) => plan.h(normal) / Math.cos(phi - normal)));
 }
 

@@ -1,6 +1,6 @@
 import { usedSeam } from '../forms/usedSeam.ts';
 import { isDraped } from '../forms/mould/draped.ts';
-import { once, radians, ROUNDING } from '../numbers.ts';
+import { once, radians, ROUNDING, TURN_TOLERANCE } from '../numbers.ts';
 import type { SizeState, Target } from '../target/target.ts';
 import { cross, dot, length, minus, unit } from './pose.ts';
 import { ROUND, UP } from './portraitSize.ts';
@@ -77,7 +77,7 @@ function seenFrom(faces: readonly SolidFace[], scale: number): Seen[] {
         normal,
         // A hole is painted over the sheet round it.
         depth: face === 'hole' ? Infinity : middle,
-        front: dot(normal, toEye) > 1e-6,
+        front: dot(normal, toEye) > TURN_TOLERANCE,
       },
     ];
   });

@@ -1,3 +1,4 @@
+import { LENGTH_TOLERANCE } from '../../core/numbers.ts';
 import { inflateSync } from 'node:zlib';
 import { sizeOfLine, type CutSize, type Point } from './cutSize.ts';
 import { cubicAt } from './readBack.ts';
@@ -98,7 +99,7 @@ function cutsOf(content: string, wide: number): Point[][] {
         break;
       case 'S':
       case 's':
-        if ((isClosed || token === 's') && Math.abs(width - wide) < 1e-6) cuts.push(path);
+        if ((isClosed || token === 's') && Math.abs(width - wide) < LENGTH_TOLERANCE) cuts.push(path);
         path = [];
         break;
       default:

@@ -1,3 +1,4 @@
+import { LENGTH_TOLERANCE } from '../../core/numbers.ts';
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { Fault } from '../../core/errors.ts';
@@ -204,8 +205,8 @@ export const useSlabPlan = defineStore('slab-plan', () => {
       locked.some(
         ({ placement: at }) =>
           at.id === part &&
-          Math.hypot(at.x - x, at.y - y) < 1e-6 &&
-          Math.abs(((at.turn - turn + 540) % 360) - 180) < 1e-6,
+          Math.hypot(at.x - x, at.y - y) < LENGTH_TOLERANCE &&
+          Math.abs(((at.turn - turn + 540) % 360) - 180) < LENGTH_TOLERANCE,
       );
     live.value = found.map(({ thickness, placements }) => ({
       thickness,

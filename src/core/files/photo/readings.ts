@@ -103,13 +103,16 @@ function arcOffs(sides: ArcSides, [x, y, outer, inner, left, right]: Arc): numbe
   ];
 }
 
+/** Steps by which slopes are found: of places and radii, and of angles. */
+const SLOPE_STEP = { mm: 1e-3, radians: 1e-6 } as const;
+
 /** The template closest to all sides together, by Gauss-Newton steps from a first one. */
 function fitted(sides: ArcSides, first: Arc): Arc {
   let arc = [...first];
   for (let step = 0; step < 6; step += 1) {
     const offs = arcOffs(sides, arc as unknown as Arc);
     const slopes = arc.map((value, at) => {
-      const by = at < 4 ? 1e-3 : 1e-6;
+      const by = at < 4 ? SLOPE_STEP.mm : SLOPE_STEP.radians;
       const moved = arcOffs(sides, arc.map((one, other) => (other === at ? value + by : one)) as unknown as Arc);
       return moved.map((off, index) => (off - (offs[index] as number)) / by);
     });

@@ -33,7 +33,11 @@ const MEETING_STEPS = 20;
 /** Half a place's step for the direction of the edge, as a share of the strip. */
 const NEARBY = 1e-5;
 
-const sinc = (angle: number) => (Math.abs(angle) < 1e-4 ? 1 - (angle * angle) / 6 : Math.sin(angle) / angle);
+/** For a smaller angle its series is truer than the quotient (radians). */
+const SMALL_ANGLE = 1e-4;
+
+/** The sine of an angle over the angle. */
+const sinc = (angle: number) => (Math.abs(angle) < SMALL_ANGLE ? 1 - (angle * angle) / 6 : Math.sin(angle) / angle);
 
 /** A level circle laid flat about the strip's middle line: half its arc and half its angle (mm, radians). */
 function levelArc({ side, neutral, strips }: Strip, u: number): { along: number; angle: number } {

@@ -1,4 +1,4 @@
-import { degrees, onDemand, radians, TAU } from '../../numbers.ts';
+import { degrees, onDemand, radians, TAU, TINY } from '../../numbers.ts';
 import { STATIONS } from '../../geometry/outline/planMeasures.ts';
 import { pointsAt, stationsOf, type Station } from '../../geometry/outline/stations.ts';
 import type { Support } from '../../geometry/outline/support.ts';
@@ -64,7 +64,7 @@ export function ovalPlaces(neutral: Support, panels: number): (angle: number) =>
   return (angle) => {
     const { stations, run } = whole();
     const share = shareTo(radians(((angle % 360) + 360) % 360), stations, run);
-    const along = Math.min(panels * (1 - 1e-12), Math.max(0, share * panels));
+    const along = Math.min(panels * (1 - TINY), Math.max(0, share * panels));
     const piece = Math.floor(along);
     return { piece, foot: along - piece, rim: along - piece };
   };

@@ -1,4 +1,4 @@
-import { once, onDemand, remembered, ROUNDING } from '../../numbers.ts';
+import { once, onDemand, remembered, ROUNDING, TINY } from '../../numbers.ts';
 import { hull, hullReach } from '../../geometry/outline/hull.ts';
 import { inward } from '../../geometry/outline/derived.ts';
 import { type Support } from '../../geometry/outline/support.ts';
@@ -100,7 +100,7 @@ function shareAt(figure: (share: number) => number): number {
   if (below >= 0) return 0;
   if (above <= 0) return 1;
   let before = 0;
-  for (let step = 0; step < 60 && high - low > 1e-12; step += 1) {
+  for (let step = 0; step < 60 && high - low > TINY; step += 1) {
     const share = (low * above - high * below) / (above - below);
     const value = figure(share);
     if (Math.abs(value) < ROUNDING) return share;

@@ -1,4 +1,4 @@
-import { onDemand, ROUNDING } from '../../numbers.ts';
+import { onDemand, ROUNDING, TURN_TOLERANCE } from '../../numbers.ts';
 import { supportOf } from '../../parts/plan/plan.ts';
 import { pointAt } from '../../geometry/outline/stations.ts';
 import { between, inward } from '../../geometry/outline/derived.ts';
@@ -175,7 +175,7 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
     .map((from, index) => ({ from, to: from + turned((flats[(index + 1) % flats.length] ?? from) - from) }))
     .filter(({ from, to }) => distance <= 0 && to > from && radiusBetween(rim, from, to) <= into + ROUNDING);
   const tightAt = (phi: number, end: 'before' | 'after') => {
-    const same = (one: number, other: number) => turned(one - other + 1e-6) < 2e-6;
+    const same = (one: number, other: number) => turned(one - other + TURN_TOLERANCE) < 2 * TURN_TOLERANCE;
     return tight.find(({ from, to }) => (end === 'after' ? same(phi, from) : same(phi, to))) ?? null;
   };
   const crossing = (shape: Support, { from, to }: TightCorner): readonly [number, number] => {
@@ -221,7 +221,7 @@ export function movedMould(surface: MouldSurface, distance: number): MovedMould 
     one[1] + f * (other[1] - one[1]),
     one[2] + f * (other[2] - one[2]),
   ];
-  const isFlat = (phi: number) => flats.some((flat) => turned(flat - phi + ROUNDING) < 2e-9);
+  const isFlat = (phi: number) => flats.some((flat) => turned(flat - phi + ROUNDING) < 2 * ROUNDING);
   const onBearing = ({ phi, along }: Bearing, made: (end: 'before' | 'after') => Point3): Point3 =>
     isFlat(phi) ? mixed(made('before'), made('after'), along) : made('after');
   // In a hollow the wall starts where its offset meets the offset floor.

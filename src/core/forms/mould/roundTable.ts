@@ -1,4 +1,4 @@
-import { ROUNDING, TAU } from '../../numbers.ts';
+import { ROUNDING, TAU, TINY, TURN_TOLERANCE } from '../../numbers.ts';
 import { pointAt } from '../../geometry/outline/stations.ts';
 import { turned, type Support } from '../../geometry/outline/support.ts';
 
@@ -46,7 +46,7 @@ export function roundTable(shape: Support, tight: readonly TightCorner[]): Round
       add(Math.hypot(x1 - x0, y1 - y0), { phi: from, along: 1 });
       kept.push(length);
     } else add(0, { phi: from, along: 0 });
-    if (tight.some((corner) => turned(corner.from - from + 1e-6) < 2e-6)) return;
+    if (tight.some((corner) => turned(corner.from - from + TURN_TOLERANCE) < 2 * TURN_TOLERANCE)) return;
     const steps = Math.max(1, Math.ceil((ROUND_STEPS * (to - from)) / TAU));
     let [x, y] = pointAt(shape, from, 'after');
     for (let step = 1; step <= steps; step += 1) {
@@ -77,5 +77,5 @@ export function roundTable(shape: Support, tight: readonly TightCorner[]): Round
     return { phi: turned(one.bearing.phi + f * (by > Math.PI ? by - TAU : by)), along: 0 };
   };
   const shares = kept.map((at) => at / length);
-  return { bearingAt, kept: [...new Set(shares)].filter((share) => share < 1 - 1e-12) };
+  return { bearingAt, kept: [...new Set(shares)].filter((share) => share < 1 - TINY) };
 }

@@ -1,3 +1,4 @@
+import { TINY } from '../../numbers.ts';
 import type { Mesh } from '../mesh/mesh.ts';
 import type { Factor } from '../sparse/multifrontal.ts';
 import { BlockSystem, patternOf, type Pattern } from './blockSystem.ts';
@@ -8,6 +9,12 @@ import { relaxed } from './rough.ts';
 import { assembleJoins, coupledTriangles, joinedEdges, joinEnergy, type Join } from './joins.ts';
 import { seenFlat, stretchedInDisc } from './startLayout.ts';
 import { longestStep } from './stepLength.ts';
+
+/** So much of the mean diagonal is added to the whole diagonal, which holds free motions. */
+const STIFFENED = 1e-10;
+
+/** A step is taken if it lowers the energy by so much of what its slope promises (Armijo). */
+const ENOUGH_DOWN = 1e-4;
 
 /** How a mesh is flattened: its start, its progress, and what stops it. */
 export interface FlattenRun {
@@ -91,7 +98,7 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
   };
   const newtonWay = () => {
     const slope = slopeAt(system);
-    system.stiffen(1e-10);
+    system.stiffen(STIFFENED);
     const factor = system.factor();
     return factor && wayDown(system, factor, slope);
   };
@@ -112,10 +119,10 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
     let step = Math.min(1, 0.9 * longestStep(triangles, uv, along));
     let next = uv;
     let lower = energy;
-    for (; step > 1e-12; step /= 2) {
+    for (; step > TINY; step /= 2) {
       next = uv.map((value, index) => value + step * (along[index] as number));
       lower = energyOf(rest, next) + joinEnergy(joined, next);
-      if (lower <= energy - 1e-4 * step * promise) break;
+      if (lower <= energy - ENOUGH_DOWN * step * promise) break;
     }
     if (!(lower < energy)) {
       converged = true;

@@ -2,6 +2,9 @@ import type { BlockSystem } from './blockSystem.ts';
 import { energyOf } from './dirichlet.ts';
 import type { RestShapes } from './restShapes.ts';
 
+/** So much of the mean diagonal is added to the whole diagonal, which holds free motions. */
+const STIFFENED = 1e-9;
+
 /** Rounds of the rough flattening. */
 const ROUGH = 14;
 
@@ -35,7 +38,7 @@ export function relaxed(
       }
     }
   }
-  system.stiffen(1e-9);
+  system.stiffen(STIFFENED);
   const factor = system.factor();
   let best = { uv: from, energy };
   if (!factor) return best;

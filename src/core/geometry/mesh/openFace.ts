@@ -1,3 +1,4 @@
+import { TINY } from '../../numbers.ts';
 import { doubleNormals, type Mesh } from './mesh.ts';
 
 /** Which face of a closed body the clay meets: the outside from above, as on a hump, or the inside, as in a hollow. */
@@ -62,7 +63,7 @@ export function openFace(body: Mesh, face: TakenFace): Mesh | null {
     ([least, most], value, at) => (at % 3 === 2 ? [Math.min(least, value), Math.max(most, value)] : [least, most]),
     [Infinity, -Infinity],
   );
-  const looksUp = doubleNormals(body).map(([x, y, z]) => (outward * z) / Math.max(1e-12, Math.hypot(x, y, z)));
+  const looksUp = doubleNormals(body).map(([x, y, z]) => (outward * z) / Math.max(TINY, Math.hypot(x, y, z)));
   const isEnd = (index: number) => {
     const height = heights[index] as number;
     if ((looksUp[index] as number) < LEVEL) return false;

@@ -1,4 +1,4 @@
-import { LENGTH_TOLERANCE, once } from '../../numbers.ts';
+import { LENGTH_TOLERANCE, once, ROUNDING } from '../../numbers.ts';
 import { bounds, edgeAt, type Outline } from '../outline/outline.ts';
 
 /** How a part may be turned on the slab: freely, end for end, or not at all (it lies along the roll). */
@@ -174,7 +174,7 @@ export function distanceTo(shape: NestShape, x: number, y: number, out: Distance
       best = corner;
       const side = vx * edge.nx + vy * edge.ny >= 0 ? 1 : -1;
       out.value = side * corner;
-      const size = corner > 1e-9 ? side / corner : 0;
+      const size = corner > ROUNDING ? side / corner : 0;
       out.gx = size === 0 ? edge.nx / 2 : vx * size;
       out.gy = size === 0 ? edge.ny / 2 : vy * size;
     }
@@ -185,7 +185,7 @@ export function distanceTo(shape: NestShape, x: number, y: number, out: Distance
       if (px * edge.mx + py * edge.my < from * edge.cosine) continue;
       const off = from - edge.r;
       const far = off < 0 ? -off : off;
-      if (far < best && from > 1e-9) {
+      if (far < best && from > ROUNDING) {
         best = far;
         out.value = edge.bulges * off;
         out.gx = (edge.bulges * px) / from;

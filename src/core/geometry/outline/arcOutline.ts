@@ -1,4 +1,4 @@
-import { BULGE_TOLERANCE, TAU } from '../../numbers.ts';
+import { BULGE_TOLERANCE, TAU, TURN_TOLERANCE } from '../../numbers.ts';
 import { edgeAt, type Outline, type Vertex } from './outline.ts';
 import { turned, NORMAL_TOLERANCE, type PlanPoint, type Side, type Support } from './support.ts';
 
@@ -47,7 +47,7 @@ export function isConvex(outline: Outline): boolean {
   const { corners, along } = turnsOf(outline);
   if (corners.some((turn) => turn < -KINK_TOLERANCE) || along.some((turn) => turn < 0)) return false;
   const whole = [...corners, ...along].reduce((sum, turn) => sum + turn, 0);
-  return Math.abs(whole - TAU) < 1e-6;
+  return Math.abs(whole - TAU) < TURN_TOLERANCE;
 }
 
 /** A convex outline of lines and arcs. */

@@ -130,6 +130,9 @@ function sideOf(shape: Support, phi: number, way: -1 | 1, most: number): CornerS
   return { flat: false, most, at, rate };
 }
 
+/** Newton's steps to a meeting end when both places are this near (mm). */
+const MET = 1e-10;
+
 /** Where the two sides of a corner meet: on the lines of its flat edges, or on the curves themselves (Newton's way). */
 function cornerOf(shape: Support, from: number, to: number, before: number, after: number): SharpCorner {
   const lines: SharpCorner = { from, to, at: crossing(shape, from, to) };
@@ -143,7 +146,7 @@ function cornerOf(shape: Support, from: number, to: number, before: number, afte
     u += (dy * qv[0] - dx * qv[1]) / whole;
     v += (dy * pu[0] - dx * pu[1]) / whole;
     if (!(u >= 0 && v >= 0 && u < one.most && v < other.most)) return lines;
-    if (Math.hypot(dx, dy) < 1e-10) break;
+    if (Math.hypot(dx, dy) < MET) break;
   }
   return { from: one.flat ? from : from - u, to: other.flat ? to : to + v, at: one.at(u) };
 }

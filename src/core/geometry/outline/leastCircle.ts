@@ -1,3 +1,4 @@
+import { TINY } from '../../numbers.ts';
 import type { Point } from '../point.ts';
 
 /** A circle in the plane (mm). */
@@ -7,7 +8,7 @@ export interface Circle {
 }
 
 /** Points beyond a circle by this share of its radius still count as on it: rounding, far below a micrometre. */
-const ON_CIRCLE = 1 + 1e-12;
+const ON_CIRCLE = 1 + TINY;
 
 const within = ({ at, radius }: Circle, [x, y]: Point): boolean =>
   Math.sqrt((x - at[0]) ** 2 + (y - at[1]) ** 2) <= radius * ON_CIRCLE;

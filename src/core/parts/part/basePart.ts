@@ -1,4 +1,4 @@
-import { degrees, POINT_TOLERANCE } from '../../numbers.ts';
+import { degrees, POINT_TOLERANCE, TURN_TOLERANCE } from '../../numbers.ts';
 import { planOutline } from '../../geometry/outline/curve.ts';
 import { area, mirrored, vertexAt, type Outline } from '../../geometry/outline/outline.ts';
 import { isSharp, pointAt, stationsOf } from '../../geometry/outline/stations.ts';
@@ -50,7 +50,7 @@ const ONE_LEAN = 0.05;
 function edgeTowards(outline: Outline, phi: number): number {
   const found = outline.findIndex(([x, y], index) => {
     const [u, v] = vertexAt(outline, index + 1);
-    return Math.abs(turned(Math.atan2(x - u, v - y) - phi + Math.PI) - Math.PI) < 1e-6;
+    return Math.abs(turned(Math.atan2(x - u, v - y) - phi + Math.PI) - Math.PI) < TURN_TOLERANCE;
   });
   return Math.max(0, found);
 }
@@ -63,7 +63,8 @@ function baseLeans(base: PlanBase, up: Outline, sign: 1 | -1): Lean[] {
   const flats = mergedFlats(base.under, base.top);
   if (greatest - least > ONE_LEAN && isSharp(base.under) && isSharp(base.top)) {
     return flats.map((normal): Lean => {
-      const lean = all.find(({ phi }) => Math.abs(turned(phi - normal + Math.PI) - Math.PI) < 1e-6)?.lean ?? greatest;
+      const lean =
+        all.find(({ phi }) => Math.abs(turned(phi - normal + Math.PI) - Math.PI) < TURN_TOLERANCE)?.lean ?? greatest;
       // Seen from below the outline is turned over about the y axis.
       const from = edgeTowards(up, sign > 0 ? normal : Math.PI - normal);
       return { edge: 'side', from, to: (from + 1) % up.length, lean, word: leanWord(lean) };

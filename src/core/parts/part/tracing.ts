@@ -1,5 +1,5 @@
 import type { ArcTemplate } from '../../target/arcTemplate.ts';
-import { degrees, radians, ROUNDING } from '../../numbers.ts';
+import { degrees, radians, ROUNDING, TURN_TOLERANCE } from '../../numbers.ts';
 import { alongEdge, edgeAt } from '../../geometry/outline/outline.ts';
 import type { Mark, Part } from './part.ts';
 import type { Target } from '../../target/target.ts';
@@ -68,7 +68,7 @@ export function tracingWay({ owned }: Target, parts: readonly Part[]): TracingWa
 
 /** Lines across the wall at the template's ends, each with the number of its tracing; not cut. */
 export function tracingMarks({ outline }: Part, { sweep, steps }: Extract<TracingWay, { kind: 'traced' }>): Mark[] {
-  const within = (angle: number) => angle > 1e-6 && angle < sweep - 1e-6;
+  const within = (angle: number) => angle > TURN_TOLERANCE && angle < sweep - TURN_TOLERANCE;
   const ends = steps.flatMap(({ from, to }, index) => [
     { at: from, text: `${index + 1} starts` },
     { at: to, text: `${index + 1} ends` },

@@ -1,4 +1,4 @@
-import { degrees, root } from '../../numbers.ts';
+import { degrees, root, TURN_TOLERANCE } from '../../numbers.ts';
 import type { Base, Rim } from '../../target/target.ts';
 import { roundBase, type RoundBase, type RoundSlab } from './roundBase.ts';
 
@@ -42,7 +42,7 @@ export function coneLine(target: ConeTarget): ConeLine {
   };
   const level = Math.atan((rim - foot) / height);
   const off = (a: number) => (height - drop(a)) * Math.tan(a) - (rim - foot);
-  const steepest = Math.PI / 2 - 1e-6;
+  const steepest = Math.PI / 2 - TURN_TOLERANCE;
   const halfAngle = rimCut === 'level' ? level : (root(off, ...bracket(level, steepest)) ?? level);
   return { halfAngle, radius: face === 'outside' ? foot : foot + t / Math.cos(halfAngle) };
 }

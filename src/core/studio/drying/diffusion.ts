@@ -1,3 +1,4 @@
+import { TINY } from '../../numbers.ts';
 import type { FaceLaw, Layer, Moistures } from './layer.ts';
 
 /** Cells through the slab. */
@@ -44,7 +45,7 @@ function atFace(law: FaceLaw, cell: number, { conductance, guess }: { conductanc
     else low = moisture;
     const rise = (gain(moisture + small) - gain(moisture - small)) / (2 * small);
     const next = moisture - value / rise;
-    const near = Math.abs(next - moisture) < 1e-12;
+    const near = Math.abs(next - moisture) < TINY;
     moisture = near || (next > low && next < high) ? next : (low + high) / 2;
     if (near) break;
   }
@@ -227,7 +228,7 @@ function* momentsOf(layer: Layer, until: number): Generator<Moistures> {
       time = taken < by ? until : time + taken;
       yield moment();
     }
-    by = taken * Math.min(4, Math.max(0.2, 0.9 / Math.sqrt(Math.max(over, 1e-6))));
+    by = taken * Math.min(4, Math.max(0.2, 0.9 / Math.sqrt(Math.max(over, TINY))));
   }
 }
 

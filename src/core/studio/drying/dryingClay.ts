@@ -46,8 +46,14 @@ export function balanceAt(humidity: number): number {
   return ISOTHERM.moisture * (-Math.log(1 - Math.min(humidity, 0.999))) ** (1 / ISOTHERM.power);
 }
 
+/** Factor of Vogel's formula (Pa s). */
+const THIN_WATER = 2.414e-5;
+
+/** Diffusivity of water in clay that is plastic, at 20 °C (m2/s). */
+const PLASTIC_DIFFUSIVITY = 6e-9;
+
 /** Viscosity of water (Pa s) by temperature (°C), after Vogel. */
-const viscosity = (temperature: number) => 2.414e-5 * 10 ** (247.8 / (temperature + 133.15));
+const viscosity = (temperature: number) => THIN_WATER * 10 ** (247.8 / (temperature + 133.15));
 
 /**
  * Diffusivity of water in clay (m2/s) by moisture and temperature (°C). Of the order of 1e-9 to 1e-8 for plastic bodies
@@ -56,5 +62,5 @@ const viscosity = (temperature: number) => 2.414e-5 * 10 ** (247.8 / (temperatur
  */
 export function diffusivityAt(temperature: number): (moisture: number) => number {
   const warmth = ((temperature + 273.15) * viscosity(20)) / (293.15 * viscosity(temperature));
-  return (moisture) => 6e-9 * warmth * Math.exp(9 * (Math.min(moisture, PLASTIC) - PLASTIC));
+  return (moisture) => PLASTIC_DIFFUSIVITY * warmth * Math.exp(9 * (Math.min(moisture, PLASTIC) - PLASTIC));
 }

@@ -1,3 +1,4 @@
+import { ROUNDING, TINY } from '../../numbers.ts';
 import { COSINES, DIRECTIONS, SINES } from './footprint.ts';
 import type { Point } from '../../geometry/point.ts';
 
@@ -167,7 +168,7 @@ export class ShelfRoom {
     for (let step = 0; step < DIRECTIONS; step += 1) {
       const [cos, sin] = [COSINES[step] as number, SINES[step] as number];
       const speed = vx * cos + vy * sin;
-      if (speed > 1e-9) far = Math.min(far, (radius - (reach[step] as number) - x * cos - y * sin) / speed);
+      if (speed > ROUNDING) far = Math.min(far, (radius - (reach[step] as number) - x * cos - y * sin) / speed);
     }
     return Math.max(0, far);
   }
@@ -212,7 +213,7 @@ export class ShelfRoom {
         const [cos, sin] = [COSINES[step] as number, SINES[step] as number];
         const clear = dx * cos + dy * sin - (apart[step] as number);
         const speed = vx * cos + vy * sin;
-        if (Math.abs(speed) < 1e-12) leave = clear >= 0 ? 0 : leave;
+        if (Math.abs(speed) < TINY) leave = clear >= 0 ? 0 : leave;
         else if (speed < 0) enter = Math.max(enter, clear / -speed);
         else leave = Math.min(leave, -clear / speed);
       }

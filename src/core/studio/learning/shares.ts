@@ -1,4 +1,4 @@
-import { root, ROUNDING } from '../../numbers.ts';
+import { root, ROUNDING, TINY } from '../../numbers.ts';
 
 /** How many of how many, and between which shares the true one lies (95 %). */
 export interface Share {
@@ -33,7 +33,7 @@ function atMost(count: number, of: number, chance: number): number {
 /** A share with the exact 95 % interval of Clopper and Pearson (Biometrika 26, 1934, 404-413). Of none: from 0 to 1. */
 export function shareOf(count: number, of: number): Share {
   if (of === 0) return { count, of, low: 0, high: 1 };
-  const [least, most] = [1e-12, 1 - 1e-12];
+  const [least, most] = [TINY, 1 - TINY];
   const low = count === 0 ? 0 : (root((chance) => 1 - atMost(count - 1, of, chance) - TAIL, least, most) ?? 0);
   const high = count === of ? 1 : (root((chance) => atMost(count, of, chance) - TAIL, least, most) ?? 1);
   return { count, of, low, high };

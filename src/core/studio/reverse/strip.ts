@@ -4,6 +4,9 @@ import type { Target } from '../../target/target.ts';
 import { rollsOf, stripOf } from '../../forms/stand/stand.ts';
 import { STAND_LIMITS, type Rolls } from '../../target/standForm.ts';
 
+/** Rolls are never made smaller than by this factor. */
+const LEAST_FACTOR = 1e-3;
+
 /** The stand that an owned strip makes, or why it makes none. */
 export type StandFromStrip =
   { readonly kind: 'made'; readonly target: Target } | { readonly kind: 'impossible'; readonly rule: string };
@@ -23,7 +26,7 @@ export function standFromStrip(target: Target, length: number): StandFromStrip {
   };
   const longer = (factor: number) =>
     stripOf({ ...form, roll: scaled(factor) }, slab.wall, slab.neutralFraction, clay.shrinkage).length - length;
-  const factor = root(longer, 1e-3, STAND_LIMITS.size.greatest / Math.max(back, front));
+  const factor = root(longer, LEAST_FACTOR, STAND_LIMITS.size.greatest / Math.max(back, front));
   if (factor === null) return { kind: 'impossible', rule: 'no rolls take a strip of this length' };
   const [fault] = checkTarget(made(factor));
   if (fault) return { kind: 'impossible', rule: `gives rolls of ${scaled(factor).front.toFixed(1)} mm: ${fault.rule}` };

@@ -15,6 +15,9 @@ import NumberField from '../fields/NumberField.vue';
 import { bookedClay } from '../piece/bookedClay.ts';
 import { CAST_FACE_WAYS, MOULD_STATE_WAYS } from './mouldWays.ts';
 
+/** Shrinkages that differ by less are shown alike: a twentieth of a per cent. */
+const SAME_SHRINKAGE = 5e-4;
+
 /** A mould of the potter's own clay: how it shrank, the casts that it comes from, and the model that it needs. */
 const piece = usePiece();
 const lengths = useLengths();
@@ -45,7 +48,7 @@ const booked = computed(() => {
   if (state !== 'dry' && state !== 'bisque' && state !== 'fired') return null;
   const found = bookedClay(piece.beside.target, useClays().list);
   const mean = found && barFigures(found.clay.bars).total[state]?.mean;
-  return mean === null || mean === undefined || Math.abs(mean - (mould.value?.own?.shrinkage ?? 0)) < 5e-4
+  return mean === null || mean === undefined || Math.abs(mean - (mould.value?.own?.shrinkage ?? 0)) < SAME_SHRINKAGE
     ? null
     : mean;
 });

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
 import { computed, ref } from 'vue';
 import { drawnSheet } from '../../../core/files/drawn/drawnSheet.ts';
 import { finishedLength, scaledToFinished, type SheetSlab } from '../../../core/forms/bentSheet/finishedLength.ts';
@@ -46,7 +47,9 @@ const scaleTo = (mm: number) => put((sheet) => scaledSheet(sheet, mm / longest(s
 const grew = (mm: number) =>
   put((sheet) => {
     const by = mm / longest(sheet);
-    return Math.abs(by - 1) < 1e-6 ? without({ ...sheet, grew: undefined } as SheetForm) : { ...sheet, grew: by };
+    return Math.abs(by - 1) < LENGTH_TOLERANCE
+      ? without({ ...sheet, grew: undefined } as SheetForm)
+      : { ...sheet, grew: by };
   }, 'sheet.grew');
 
 /** Places that were taken by hand are left to the program again. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ROUNDING } from '../../../core/numbers.ts';
 import type { Blank } from '../../../core/forms/kind/blank.ts';
 import { useElementSize } from '@vueuse/core';
 import { computed, onMounted, ref, shallowRef, watch } from 'vue';
@@ -79,7 +80,7 @@ const shownAs = (value: number) =>
 /** The scale's marks: its ends, and the limit. */
 const marks = computed(() => {
   const { least, greatest } = figures.value;
-  const place = (value: number) => (100 * (value - least)) / Math.max(1e-9, greatest - least);
+  const place = (value: number) => (100 * (value - least)) / Math.max(ROUNDING, greatest - least);
   return [
     { at: 0, words: shownAs(least) },
     ...(limit.value === null ? [] : [{ at: place(limit.value), words: `limit ${percent(limit.value)}` }]),

@@ -1,3 +1,4 @@
+import { ROUNDING } from '../../../core/numbers.ts';
 import type { Blank } from '../../../core/forms/kind/blank.ts';
 
 /** Gradient of the figures at each vertex, along u and v of the flat blank: the mean of its triangles, weighted by area. */
@@ -12,7 +13,7 @@ function slopesOf({ mesh: { triangles }, uv }: Pick<Blank, 'mesh' | 'uv'>, value
     const [q, r] = [(values[b] as number) - (values[a] as number), (values[c] as number) - (values[a] as number)];
     const whole = ux * vy - uy * vx;
     const area = Math.abs(whole);
-    if (area < 1e-9) continue;
+    if (area < ROUNDING) continue;
     const side = Math.sign(whole);
     for (const vertex of [a, b, c]) {
       slopes[2 * vertex] = (slopes[2 * vertex] as number) + side * (q * vy - r * uy);

@@ -1,3 +1,4 @@
+import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
 import svgpath from 'svgpath';
 import { READ_TOLERANCE, type DrawnLine } from '../../../core/files/drawn/drawnLines.ts';
 import { arcLine } from '../../../core/geometry/outline/arcLine.ts';
@@ -72,7 +73,7 @@ export function pathLines(data: string, transforms: readonly string[], unit: num
     else if (kind === 'Q') add(bezier([at, [n(0), n(1)], [n(2), n(3)]]));
     else if (kind === 'C') add(bezier([at, [n(0), n(1)], [n(2), n(3)], [n(4), n(5)]]));
     else if (kind === 'Z' || kind === 'z') {
-      if (Math.hypot(at[0] - first[0], at[1] - first[1]) > 1e-6) add([first]);
+      if (Math.hypot(at[0] - first[0], at[1] - first[1]) > LENGTH_TOLERANCE) add([first]);
       const last = lines.at(-1);
       if (last) last.closed = true;
       at = first;

@@ -1,3 +1,4 @@
+import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
 import { MOULD_LIMITS } from '../../../core/target/mouldForm.ts';
 
 /** A wall's profile that was read, as shares out and up from the floor; or why it was not. */
@@ -38,11 +39,14 @@ export function readProfile(text: string): ProfileReading {
   const upward = (points.at(-1)?.[1] ?? 0) >= (points[0]?.[1] ?? 0) ? points : [...points].reverse();
   const [[x0, y0] = [0, 0], [x1, y1] = [0, 0]] = [upward[0], upward.at(-1)];
   const [across, rise] = [x1 - x0, y1 - y0];
-  if (!(Math.abs(across) > 1e-6) || !(rise > 1e-6)) return refused('must rise from the floor and lead outward');
+  if (!(Math.abs(across) > LENGTH_TOLERANCE) || !(rise > LENGTH_TOLERANCE))
+    return refused('must rise from the floor and lead outward');
   const profile = upward.map(([x, y]) => [(x - x0) / across, (y - y0) / rise] as const);
   const back = profile.some(
     ([out, up], index) =>
-      index > 0 && (out < (profile[index - 1]?.[0] ?? 0) - 1e-6 || up < (profile[index - 1]?.[1] ?? 0) - 1e-6),
+      index > 0 &&
+      (out < (profile[index - 1]?.[0] ?? 0) - LENGTH_TOLERANCE ||
+        up < (profile[index - 1]?.[1] ?? 0) - LENGTH_TOLERANCE),
   );
   if (back) return refused('turns back on itself: a wall leads outward and upward all the way');
   if (profile.length > MOULD_LIMITS.profile.greatest) return refused('has too many points');

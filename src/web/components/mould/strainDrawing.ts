@@ -1,3 +1,4 @@
+import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
 import type { Blank } from '../../../core/forms/kind/blank.ts';
 import { interpolateLab, piecewise, rgb } from 'd3';
 import { feltOver } from '../../../core/forms/mould/felt.ts';
@@ -50,7 +51,7 @@ export function mapFigures(
   const values = blank.cuts.length > 0 ? feltOver(blank.mesh, strain[quantity], FELT * thickness) : strain[quantity];
   const least = quantity === 'thickness' ? strain.most.thin : 0;
   const greatest = quantity === 'thickness' ? strain.most.thick : Math.max(strain.most[quantity], (limit ?? 0) * 1.1);
-  const span = Math.max(1e-6, greatest - least);
+  const span = Math.max(LENGTH_TOLERANCE, greatest - least);
   const step = STEPS.find((one) => span / one <= 8) ?? 0.2;
   return { values, bows: bowsOf(blank, values), least, greatest, step, limit };
 }

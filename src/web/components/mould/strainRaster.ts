@@ -1,3 +1,4 @@
+import { ROUNDING, TINY } from '../../../core/numbers.ts';
 import type { Blank } from '../../../core/forms/kind/blank.ts';
 import type { Projected } from './mapViews.ts';
 import type { MapFigures } from './strainDrawing.ts';
@@ -42,7 +43,7 @@ export function paintMap(
   { sharp, ladder, ink, from, to }: Brush,
 ): void {
   const { triangles } = mesh;
-  const span = Math.max(1e-9, greatest - least);
+  const span = Math.max(ROUNDING, greatest - least);
   const shades = ladder.length / 3;
   for (let at = from; at < to; at += 1) {
     const index = 3 * (order[at] as number);
@@ -51,7 +52,7 @@ export function paintMap(
     const [ux, uy] = [sharp * (x[b] as number) - x0, sharp * (y[b] as number) - y0];
     const [vx, vy] = [sharp * (x[c] as number) - x0, sharp * (y[c] as number) - y0];
     const whole = ux * vy - uy * vx;
-    if (Math.abs(whole) < 1e-9) continue;
+    if (Math.abs(whole) < ROUNDING) continue;
     const [p, q, r] = [values[a] as number, values[b] as number, values[c] as number];
     const [pq, qr, rp] = [
       4 * (bows[index] as number),
@@ -82,7 +83,7 @@ export function paintMap(
         const steep = Math.sqrt(alongX * alongX + alongY * alongY);
         const shade = 3 * Math.max(0, Math.min(shades - 1, Math.round(((value - least) / span) * (shades - 1))));
         let line = 0;
-        if (steep > 1e-12) {
+        if (steep > TINY) {
           const near = Math.round(value / step) * step;
           if (near > least && near < greatest)
             line = LINE.strength * cover(Math.abs(value - near) / steep, LINE.half * sharp);

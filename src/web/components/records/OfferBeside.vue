@@ -11,12 +11,16 @@ const props = defineProps<{ shown: ClayRecords; designs: readonly Design[] }>();
 const lengths = useLengths();
 
 const learnt = computed(() => props.shown.finding.learnt);
+/** Shrinkages that differ by less are one: a hundredth of a per cent. */
+const SAME_SHRINKAGE = 1e-4;
+
 const offers = computed(() => props.shown.finding.kind === 'offer');
 /** Designs cut for another figure than the one that is worked with, or will be. */
 const apart = computed(() =>
   props.designs.filter(
     ({ target }) =>
-      target.clay.name === props.shown.name && Math.abs(target.clay.shrinkage - props.shown.finding.shrinkage) > 1e-4,
+      target.clay.name === props.shown.name &&
+      Math.abs(target.clay.shrinkage - props.shown.finding.shrinkage) > SAME_SHRINKAGE,
   ),
 );
 const wet = computed(() => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
 import { computed, ref, watchEffect } from 'vue';
 import { capacityTo, readyToFill } from '../../../core/piece/capacityTo.ts';
 import { afterPaint } from '../../composables/afterPaint.ts';
@@ -23,7 +24,7 @@ const lengths = useLengths();
 const moved = ref<number | null>(null);
 const floor = computed(() => props.places.fired.hollow[0]?.[1] ?? 0);
 const brim = computed(() => props.places.fired.body.top);
-const depth = computed(() => Math.max(1e-6, brim.value - floor.value));
+const depth = computed(() => Math.max(LENGTH_TOLERANCE, brim.value - floor.value));
 const share = computed(() => moved.value ?? Math.max(0.5, 1 - BELOW_RIM / depth.value));
 const level = computed(() => floor.value + share.value * depth.value);
 /** What it holds follows the drawing: a key redraws the piece first. */

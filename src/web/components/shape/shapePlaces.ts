@@ -1,3 +1,4 @@
+import { LENGTH_TOLERANCE } from '../../../core/numbers.ts';
 import { elevation, type Elevation } from '../../../core/piece/elevation.ts';
 import type { Outline } from '../../../core/geometry/outline/outline.ts';
 import type { Target } from '../../../core/target/target.ts';
@@ -91,7 +92,7 @@ export function reachAt(outline: Outline, z: number): number {
   for (let index = 1; index < side.length; index += 1) {
     const [x0 = 0, z0 = 0] = side[index - 1] ?? [];
     const [x1 = 0, z1 = 0] = side[index] ?? [];
-    if (z <= z1 + 1e-6 && z1 > z0) return x0 + (Math.max(0, z - z0) / (z1 - z0)) * (x1 - x0);
+    if (z <= z1 + LENGTH_TOLERANCE && z1 > z0) return x0 + (Math.max(0, z - z0) / (z1 - z0)) * (x1 - x0);
   }
   return side.at(-1)?.[0] ?? 0;
 }
