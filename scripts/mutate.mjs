@@ -14,7 +14,7 @@ const ROOMS = ['src/core', 'src/contract', 'src/server'];
 /** Words are read by people, and a whole block that is left out is tried by its parts. */
 const LEFT_OUT = ['StringLiteral', 'BlockStatement'];
 
-/** Tests that take longest, and notice what shorter ones notice: run only where they are named. */
+/** The slowest tests: run only where they are named. */
 const LONG = ['photo/tracePhoto', 'mould/dart', 'mould/flatDepths', 'sheet/pages', 'stl/stl', 'web/fuzz'];
 
 /** Where the report is written; git leaves it out. */

@@ -19,7 +19,7 @@ export const BULGE_TOLERANCE = 1e-9;
 /** Angles that differ by less are one (radians): a ten-thousandth of a mm, 100 mm away. */
 export const TURN_TOLERANCE = 1e-6;
 
-/** What is divided by no less than this stays finite, and a smaller step is none (in the unit of what it is compared with). */
+/** The smallest divisor, and the smallest step that still counts (in the unit of what it is compared with). */
 export const TINY = 1e-12;
 
 /** Degrees to radians. */

@@ -28,7 +28,7 @@ const EDGE = 3;
 /** The light is fitted to every dot of so many. */
 const SPARSE = 7;
 
-/** So often it is fitted, each time to the dots that are as light as the fit before says paper is, by shares of it. */
+/** Number of fits. Each takes the dots whose light, as a share of the fit before, is that of paper. */
 const FITS = 6;
 const PAPER_SHARE = { least: 0.93, greatest: 1.1 } as const;
 

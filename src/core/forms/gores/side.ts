@@ -76,10 +76,10 @@ const WEIGHTS = [
   0.5688888888888889, 0.47862867049936647, 0.47862867049936647, 0.23692688505618908, 0.23692688505618908,
 ] as const;
 
-/** Parts of the way between two joints. */
+/** Each stretch between two joints is summed in so many parts. */
 const PARTS = 4;
 
-/** The sum of what grows along a side between two places, by its rate for each step of the parameter; negative backwards. */
+/** Integral of a rate along a side between two places, over its parameter; negative backwards. */
 export function sumAlong({ joints }: Side, from: number, to: number, rate: (u: number) => number): number {
   const [low, high] = [Math.min(from, to), Math.max(from, to)];
   const stops = [low, ...joints.filter((u) => u > low && u < high), high];

@@ -30,7 +30,7 @@ const PLACES = 32;
 /** Newton's steps to the corner of a layer. */
 const MEETING_STEPS = 20;
 
-/** Half a place's step for the direction of the edge, as a share of the strip. */
+/** Step by which the direction of the edge is found, as a share of the strip. */
 const NEARBY = 1e-5;
 
 /** For a smaller angle its series is truer than the quotient (radians). */
@@ -84,7 +84,7 @@ export function edgeStrain(strip: Strip): EdgeStrain {
   return { excess, most };
 }
 
-/** Leans of foot and rim as they are seen on a layer, and how far its right edge lies outside the neutral one, its left one likewise (mm). */
+/** How a layer is cut: leans of foot and rim as seen on it (degrees), and how far its sides lie outside the neutral ones (mm). */
 interface LayerCut {
   readonly foot: number;
   readonly rim: number;

@@ -176,7 +176,7 @@ export interface FormKindWork<F extends Form = Form> {
   readonly edges?: (form: F) => { readonly rim: string; readonly foot: string } | null;
   /** Heights and widths of the points of its profile that are dragged on its drawing (mm). */
   readonly profile?: (form: F) => readonly (readonly [height: number, across: number])[];
-  /** Which seams it is joined with, where not any will do and it comes in pieces of its own, and how its parts meet. */
+  /** The seams that it can be joined with, and how its parts meet; absent where any seam will do. */
   readonly seams?: (form: F) => { readonly kinds: readonly SeamKind[]; readonly how: string };
   readonly standing: (target: Target) => Standing;
   readonly develop: (target: Target) => DevelopedForm;

@@ -1,7 +1,6 @@
 import { bandsOf, seamTurn } from './bands.ts';
 import type { Target } from '../../target/target.ts';
-import { wetPiece } from './wetPiece.ts';
-import { developCylinder } from '../../parts/wall/cylinder.ts';
+import { cutWall, wetPiece } from './wetPiece.ts';
 import { radiusInside } from '../../parts/wall/cone.ts';
 import { radians, TAU } from '../../numbers.ts';
 import { type BasePlate, type BentWall, type Body, RULINGS, ring } from '../kind/body.ts';
@@ -57,16 +56,9 @@ function disc(disc: { under: number; top: number } | null, thickness: number): B
 
 /** A straight round piece as it stands. */
 export function straightBody(target: Target, rulings = RULINGS): Body {
-  const { slab, base } = target;
+  const { slab } = target;
   const piece = wetPiece(target);
-  const cut = developCylinder({
-    outside: piece.outside,
-    height: piece.height,
-    wall: slab.wall,
-    floor: slab.base,
-    neutralFraction: slab.neutralFraction,
-    base,
-  });
+  const cut = cutWall(target);
   const radius = cut.neutral / 2;
   const hoop: Hoop = {
     low: { radius, z: piece.height - cut.wallHeight },

@@ -3,10 +3,9 @@ import { supportOf } from '../../parts/plan/plan.ts';
 import { bandPart } from '../../parts/part/bandPart.ts';
 import { discPart } from '../../parts/part/discPart.ts';
 import { seamAllowance } from '../../parts/seam/seam.ts';
-import { developCylinder } from '../../parts/wall/cylinder.ts';
 import { frustum, type Reach, type Standing } from '../kind/standing.ts';
 import type { Target } from '../../target/target.ts';
-import { wetPiece } from './wetPiece.ts';
+import { cutWall, wetPiece } from './wetPiece.ts';
 import { straightBody } from './roundBody.ts';
 import { explainStraight } from './straightSteps.ts';
 import { bellyFaults, pushedOut } from './belly.ts';
@@ -34,16 +33,9 @@ function straightStanding(target: Target): Standing {
 const standing = (target: Target): Standing => pushedOut(target, straightStanding(target));
 
 function develop(target: Target): DevelopedForm {
-  const { slab, seam, base } = target;
+  const { slab, seam } = target;
   const piece = wetPiece(target);
-  const wall = developCylinder({
-    outside: piece.outside,
-    height: piece.height,
-    wall: slab.wall,
-    floor: slab.base,
-    neutralFraction: slab.neutralFraction,
-    base,
-  });
+  const wall = cutWall(target);
   const { disc } = wall;
   const { faceUp, neutralFraction } = slab;
   return {

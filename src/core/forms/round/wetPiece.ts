@@ -1,3 +1,4 @@
+import { developCylinder, type DevelopedCylinder } from '../../parts/wall/cylinder.ts';
 import type { CylinderForm, FormerForm, Target } from '../../target/target.ts';
 import { toWet } from '../kind/wetSize.ts';
 
@@ -33,4 +34,12 @@ export function wetPiece(target: Target): WetPiece {
     height: form.kind === 'former' ? form.height : toWet(form.height, target),
     floor: base.join === 'none' ? 0 : slab.base,
   };
+}
+
+/** The wall of a straight, round piece and its base as they are cut. Drawing and raising use the same. */
+export function cutWall(target: Target): DevelopedCylinder {
+  const { slab, base } = target;
+  const { outside, height } = wetPiece(target);
+  const { wall, base: floor, neutralFraction } = slab;
+  return developCylinder({ outside, height, wall, floor, neutralFraction, base });
 }
