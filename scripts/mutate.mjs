@@ -1,12 +1,14 @@
 // Changes the code in small ways, one at a time, and says which changes no test notices: npm run mutate -- FILES AND FOLDERS.
-// --sample 100 tries so many places of them only, and --seed 7 draws others; --tests core/forms,core/raise runs the tests of such paths alone;
+// --sample 100 tries so many of them only, and --seed 7 draws others; --tests core/forms,core/raise runs the tests of such paths alone;
 // --constants tries what is worked out once, when a file is read, too, and takes much longer.
-import { mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
 import { parseArgs } from 'node:util';
 import { Stryker } from '@stryker-mutator/core';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
 import jestConfig from '../jest.config.mjs';
+import { DRAWN, keyOf, TRIED } from './mutantPlugins.mjs';
 
 /** What is mutated when nothing is named. */
 const ROOMS = ['src/core', 'src/contract', 'src/server'];
@@ -52,28 +54,39 @@ function seeded(seed) {
 
 const silent = { info() {}, debug() {}, isDebugEnabled: () => false, warn: console.warn, error: console.error };
 
-/** Every place in the files that can be changed, as `file:line:column-line:column`, each once. */
-async function placesIn(files) {
+/** Every change that can be made in the files. */
+async function changesIn(files) {
   const { mutants } = await new Instrumenter(silent).instrument(
     files.map((name) => ({ name, mutate: true, content: readFileSync(name, 'utf8') })),
     { plugins: null, excludedMutations: LEFT_OUT, ignorers: [], noHeader: true },
   );
-  const at = ({ line, column }) => `${line + 1}:${column}`;
-  const names = mutants.map(({ fileName, location }) => `${fileName}:${at(location.start)}-${at(location.end)}`);
-  return [...new Set(names)];
+  return mutants.filter(({ ignoreReason }) => !ignoreReason);
 }
 
-/** So many of the places, drawn by a seed. */
-function drawn(places, count, seed) {
+/** The place of a change, as `file:line:column-line:column`. */
+function placeOf({ fileName, location }) {
+  const at = ({ line, column }) => `${line + 1}:${column}`;
+  return `${fileName}:${at(location.start)}-${at(location.end)}`;
+}
+
+/** So many of the changes, drawn by a seed. */
+function drawn(changes, count, seed) {
   const random = seeded(seed);
-  const left = [...places];
+  const left = [...changes];
   const found = [];
   while (found.length < count && left.length > 0) found.push(...left.splice(Math.floor(random() * left.length), 1));
   return found;
 }
 
 const files = (positionals.length > 0 ? positionals : ROOMS).flatMap(sources);
-const places = values.sample ? drawn(await placesIn(files), Number(values.sample), Number(values.seed)) : files;
+mkdirSync(dirname(REPORT), { recursive: true });
+rmSync(TRIED, { force: true });
+let places = files;
+if (values.sample) {
+  const sample = drawn(await changesIn(files), Number(values.sample), Number(values.seed));
+  places = [...new Set(sample.map(placeOf))];
+  writeFileSync(DRAWN, JSON.stringify(sample.map(keyOf), null, 1));
+}
 if (places.length === 0) throw new Error('nothing to change in the files given');
 
 const [unit, api] = jestConfig.projects;
@@ -82,14 +95,12 @@ const chosen = values.tests
   .flatMap((path) => [`<rootDir>/src/${path}/**/*.test.ts`, `<rootDir>/src/${path}*.test.ts`]);
 const config = { ...unit, testMatch: chosen ?? [...unit.testMatch, ...api.testMatch] };
 delete config.displayName;
-mkdirSync(join(REPORT, '..'), { recursive: true });
-writeFileSync(join(REPORT, '..', 'places.json'), JSON.stringify(places, null, 1));
 const results = await new Stryker({
   mutate: places,
   mutator: { excludedMutations: LEFT_OUT },
   testRunner: 'jest',
   testRunnerNodeArgs: ['--max-old-space-size=4096'],
-  plugins: ['@stryker-mutator/jest-runner'],
+  plugins: ['@stryker-mutator/jest-runner', fileURLToPath(new URL('./mutantPlugins.mjs', import.meta.url))],
   jest: {
     projectType: 'custom',
     config: {
@@ -108,7 +119,8 @@ const results = await new Stryker({
   concurrency: Number(values.workers),
   ignorePatterns: ['/data', '/dist', '/e2e', '/bench', '/docs/screenshots'],
   tempDirName: 'data/mutation/work',
-  reporters: ['clear-text', 'json'],
+  checkers: values.sample ? ['sample'] : [],
+  reporters: ['clear-text', 'json', 'tried'],
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false, reportScoreTable: false },
   jsonReporter: { fileName: REPORT },
   thresholds: { high: 95, low: 85, break: null },
@@ -123,6 +135,6 @@ const counted = Object.groupBy
 const of = (...names) => names.reduce((sum, name) => sum + (counted[name]?.length ?? 0), 0);
 const [noticed, missed] = [of('Killed', 'Timeout', 'RuntimeError'), of('Survived', 'NoCoverage')];
 console.log(
-  `${noticed + missed} changes in ${places.length} places: ${noticed} noticed, ${missed} not ` +
+  `${noticed + missed} changes: ${noticed} noticed, ${missed} not ` +
     `(${((100 * noticed) / (noticed + missed || 1)).toFixed(1)} % noticed)`,
 );
