@@ -1,5 +1,6 @@
 import js from '@eslint/js';
 import prettier from 'eslint-config-prettier';
+import jsdoc from 'eslint-plugin-jsdoc';
 import vue from 'eslint-plugin-vue';
 import globals from 'globals';
 import tseslint from 'typescript-eslint';
@@ -38,6 +39,19 @@ function oneWay([layer, forbidden]) {
   };
 }
 
+/** A tolerance has a name that says of what: a constant, or one of src/core/numbers.ts. */
+const NAMED_TOLERANCE = {
+  selector:
+    ':not(:matches(VariableDeclarator, Property, UnaryExpression, ArrayExpression, TSAsExpression)) > Literal[raw=/e-\\d+$/]',
+  message: 'Give a tolerance a name, or take one from core/numbers.ts.',
+};
+
+/** A call says what a choice is about: `{ fine: true }` or 'up', not `true`. */
+const NAMED_CHOICE = {
+  selector: 'CallExpression > Literal[raw=/^(true|false)$/]',
+  message: 'Name the choice: an option or a word instead of a bare boolean.',
+};
+
 export default tseslint.config(
   { ignores: ['dist/', 'node_modules/', 'data/', 'out/'] },
   js.configs.recommended,
@@ -52,6 +66,7 @@ export default tseslint.config(
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-invalid-void-type': 'off',
       'max-lines': ['error', { max: 300 }],
+      'max-params': ['error', { max: 3 }],
     },
   },
   {
@@ -72,19 +87,39 @@ export default tseslint.config(
     },
   },
   {
-    // A tolerance has a name that says of what: a constant, or one of src/core/numbers.ts.
     files: ['src/**/*.{ts,vue}'],
     ignores: ['**/*.test.ts', '**/*.test.helper.ts'],
+    rules: { 'no-restricted-syntax': ['error', NAMED_TOLERANCE] },
+  },
+  {
+    files: ['src/{core,print,cli,devices}/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.test.helper.ts'],
+    rules: { 'no-restricted-syntax': ['error', NAMED_TOLERANCE, NAMED_CHOICE] },
+  },
+  {
+    // What other files use says what it is; a migration is explained by its name and its first lines.
+    files: ['src/**/*.ts'],
+    ignores: ['**/*.test.ts', '**/*.test.helper.ts', 'src/server/migrations/**'],
+    plugins: { jsdoc },
     rules: {
-      'no-restricted-syntax': [
+      'jsdoc/require-jsdoc': [
         'error',
         {
-          selector:
-            ':not(:matches(VariableDeclarator, Property, UnaryExpression, ArrayExpression, TSAsExpression)) > Literal[raw=/e-\\d+$/]',
-          message: 'Give a tolerance a name, or take one from core/numbers.ts.',
+          publicOnly: true,
+          require: { ArrowFunctionExpression: true, ClassDeclaration: true },
+          contexts: ['TSInterfaceDeclaration', 'TSTypeAliasDeclaration'],
+          checkConstructors: false,
         },
       ],
+      'jsdoc/check-tag-names': 'error',
+      'jsdoc/empty-tags': 'error',
+      'jsdoc/no-types': 'error',
     },
+  },
+  {
+    // The rows of a table come to their test as parameters.
+    files: ['**/*.test.ts'],
+    rules: { 'max-params': 'off' },
   },
   ...Object.entries(MAY_NOT_SEE).map(oneWay),
   prettier,

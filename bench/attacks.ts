@@ -58,7 +58,10 @@ export async function attacks(): Promise<Times[]> {
       }
     })();
     const taken: Record<'save' | 'health', number[]> = { save: [], health: [] };
-    const timed = async (kind: keyof typeof taken, at: string, method: string, sent?: unknown) => {
+    const timed = async (
+      kind: keyof typeof taken,
+      { at, method, sent }: { readonly at: string; readonly method: string; readonly sent?: unknown },
+    ) => {
       const from = performance.now();
       const found = (await (await request(`${table.url}api${at}`, method, sent)).json()) as {
         id: string;
@@ -67,11 +70,15 @@ export async function attacks(): Promise<Times[]> {
       taken[kind].push(performance.now() - from);
       return found;
     };
-    let design = await timed('save', '/designs', 'POST', { target: newTarget('Tumbler') });
+    let design = await timed('save', { at: '/designs', method: 'POST', sent: { target: newTarget('Tumbler') } });
     for (let height = 100; taken.save.length * PAUSE < LASTS / 2; height += 1) {
       const target = { ...newTarget('Tumbler'), form: { kind: 'cylinder', diameter: 84, height: 100 + (height % 90) } };
-      design = await timed('save', `/designs/${design.id}`, 'PUT', { target, baseRevision: design.revision });
-      await timed('health', '/health', 'GET');
+      design = await timed('save', {
+        at: `/designs/${design.id}`,
+        method: 'PUT',
+        sent: { target, baseRevision: design.revision },
+      });
+      await timed('health', { at: '/health', method: 'GET' });
       await pause(PAUSE);
     }
     going = false;

@@ -29,9 +29,9 @@ export async function makings(): Promise<Times[]> {
       dryPlainly({ thickness: 6, faces: 'one' }, MODEL, 10_000),
     ),
     await measure('10,000 hours of drying in the open', 40, () =>
-      dryPart({ thickness: 6, faces: 'one', cover: 'open' }, ROOM, 10_000),
+      dryPart({ thickness: 6, faces: 'one', cover: 'open' }, ROOM, { hours: 10_000 }),
     ),
-    await measure('60 parts for two weeks', 10, () => batch.map((part) => dryPart(part, ROOM, 336))),
+    await measure('60 parts for two weeks', 10, () => batch.map((part) => dryPart(part, ROOM, { hours: 336 }))),
     await measure('plan of 6 pieces', 6, () => layPlan(madeUpTask(seeded(6), 6, 3), { random: seeded(1) })),
     await measure('an order of 12 and 18 pieces, laid', 3, () =>
       layOrder(orderOf(12, 18), { random: seeded(1), rounds: 400 }),

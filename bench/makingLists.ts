@@ -26,7 +26,7 @@ export async function fillMakings({ database }: TestTable, makings = MAKINGS): P
   const kept = keptTarget('Rack tumbler');
   const { id: designId } = JSON.parse(JSON.stringify(await designs.create(kept))) as Design;
   const developed = develop(JSON.parse(kept.text) as Design['target']);
-  const steps = orderOfWork(JSON.parse(kept.text) as Design['target'], developed, developed.slabs);
+  const steps = orderOfWork(JSON.parse(kept.text) as Design['target'], { developed, slabs: developed.slabs });
   const { id: clay } = await recordService(database).create('clay', {
     name: 'Siding buff',
     wetDensity: 1.95,

@@ -72,10 +72,14 @@ function batch(): void {
   ];
   const clock = timer(SECONDS);
   const told: [number, readonly PlannedSlab[]][] = [];
-  planSlabs(planGroups(pieces, rules), rules, [], {
-    random: seeded(1),
-    before: (share) => clock.share() < share,
-    better: (slabs) => told.push([clock.elapsed(), slabs]),
+  planSlabs(planGroups(pieces, rules), {
+    rules,
+    locked: [],
+    run: {
+      random: seeded(1),
+      before: (share) => clock.share() < share,
+      better: (slabs) => told.push([clock.elapsed(), slabs]),
+    },
   });
   const clay = (slabs: readonly PlannedSlab[]) =>
     slabs.reduce((sum, { length, width }) => sum + (length * width) / 1e6, 0);

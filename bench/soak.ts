@@ -18,6 +18,12 @@ export interface Soak {
   readonly memory: readonly [from: number, to: number];
 }
 
+/** What is sent; nothing for a plain GET. */
+interface Sent {
+  readonly method?: string;
+  readonly body?: unknown;
+}
+
 /** People who read, write and list beside one who asks for the slowest work all the time. */
 export async function soak(): Promise<Soak> {
   const table = await startServer();
@@ -26,7 +32,7 @@ export async function soak(): Promise<Soak> {
   const until = performance.now() + LASTS;
   const times: Record<'save' | 'read' | 'list' | 'health', number[]> = { save: [], read: [], list: [], health: [] };
   let wrong = 0;
-  const ask = async (kind: keyof typeof times, path: string, method = 'GET', body?: unknown): Promise<unknown> => {
+  const ask = async (kind: keyof typeof times, path: string, { method = 'GET', body }: Sent = {}): Promise<unknown> => {
     const from = performance.now();
     const reply = await request(`${table.url}api${path}`, method, body);
     const found = await reply.json();
@@ -41,12 +47,15 @@ export async function soak(): Promise<Soak> {
       ...newTarget(`Tumbler ${index}`),
       form: { kind: 'cylinder', diameter: 84, height },
     });
-    let design = (await ask('save', '/designs', 'POST', { target: target(100) })) as { id: string; revision: number };
+    let design = (await ask('save', '/designs', { method: 'POST', body: { target: target(100) } })) as {
+      id: string;
+      revision: number;
+    };
     for (let step = 0; performance.now() < until; step += 1) {
       if (step % STEPS === 0)
-        design = (await ask('save', `/designs/${design.id}`, 'PUT', {
-          target: target(101 + step / STEPS),
-          baseRevision: design.revision,
+        design = (await ask('save', `/designs/${design.id}`, {
+          method: 'PUT',
+          body: { target: target(101 + step / STEPS), baseRevision: design.revision },
         })) as typeof design;
       else if (step % STEPS === 1) await ask('read', `/designs/${design.id}`);
       else if (step % STEPS === 2) await ask('list', '/designs');

@@ -25,7 +25,7 @@ describe('a window that opens', () => {
     expect(await told()).toEqual([]);
     await page.clock.fastForward(3 * HOURS);
     await page.clock.runFor(90_000);
-    const found = await read(told, (all) => all.length > 0, 'a notification');
+    const found = await read(told, (all) => all.length > 0, { wanted: 'a notification' });
     expect(found).toEqual([expect.stringMatching(/^Curl the wall: Rack tumbler, until about .*Check by hand/)]);
     await page.clock.runFor(200_000);
     expect(await told()).toHaveLength(1);

@@ -15,7 +15,7 @@ async function heldPage(): Promise<void> {
   await read(
     () => page.evaluate<string[]>(pages),
     (found) => found.includes('/') && found.filter((path) => path.endsWith('.js')).length > 30,
-    'a held page',
+    { wanted: 'a held page' },
   );
 }
 
@@ -33,7 +33,7 @@ describe('with the server away', () => {
       await read(
         () => page.locator('.kicker').textContent(),
         (now) => now !== before,
-        'the next piece',
+        { wanted: 'the next piece' },
       );
     };
     for (let ticks = 0; ticks < 17; ticks += 1) await tick();
@@ -74,7 +74,7 @@ describe('with the server away', () => {
     await read(
       () => page.evaluate<number>("document.querySelector('.pictures img').naturalWidth"),
       (wide) => wide === 320,
-      'a thumbnail',
+      { wanted: 'a thumbnail' },
     );
     await page.close();
     await again.stop();
@@ -120,7 +120,7 @@ describe('with the server away', () => {
       )
         .filter(({ name }) => name === 'Soup cup')
         .map(({ target }) => target.form.height);
-    await read(heights, ([height]) => height === 77, 'the change on the server');
+    await read(heights, ([height]) => height === 77, { wanted: 'the change on the server' });
     await page.close();
     await again.stop();
   });

@@ -33,7 +33,7 @@ describe('cutting', () => {
     await read(
       () => across.inputValue(),
       (text) => /^14[5-7]\.\d/.test(text),
-      'a reading',
+      { wanted: 'a reading' },
     );
     await across.fill('145.95');
     await page.keyboard.press('Enter');
@@ -44,7 +44,7 @@ describe('cutting', () => {
       ((await (await fetch(`${table.url}api/records/kit`)).json()) as Kept<'kit'>[]).find(
         ({ body }) => body.kind === 'printer',
       )?.body.check;
-    await read(printer, (kept) => kept?.up === 198.2, 'the check in the kit');
+    await read(printer, (kept) => kept?.up === 198.2, { wanted: 'the check in the kit' });
 
     await page.goto(table.url);
     await page.locator('[data-design="Rack tumbler"] .drawing').click();

@@ -37,7 +37,7 @@ describe('measuring devices', () => {
     await read(
       () => field.inputValue(),
       (text) => /^8[1-5]\.\d\d mm$/.test(text),
-      'a reading',
+      { wanted: 'a reading' },
     );
     expect(await page.evaluate<string>('document.activeElement.name')).toBe('measured');
     // A hand that types has the field to itself.
@@ -50,13 +50,13 @@ describe('measuring devices', () => {
     await read(
       () => field.inputValue(),
       (text) => /^8[1-5]\.\d/.test(text),
-      'the reading that was put in',
+      { wanted: 'the reading that was put in' },
     );
     await page.getByRole('button', { name: 'Write it down' }).click();
     const made = await read(
       () => keptIn(visit.now, id),
       ({ measurements }) => measurements.length === 1,
-      'a measurement',
+      { wanted: 'a measurement' },
     );
     expect(Math.abs((made.measurements[0]?.value ?? 0) - 83.4)).toBeLessThan(1.5);
     expect(table.url).toBeTruthy();

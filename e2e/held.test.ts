@@ -41,7 +41,7 @@ describe('what is typed while the server is away', () => {
     await textOf(page.locator('[data-kit="Cutter 95"]'), /96\.5/);
     await countOf(page.locator('.down'), 0);
     const across = async () => ((await recordOf('kit', /Cutter 95/)).body['sizes'] as { diameter: number }).diameter;
-    await read(across, (mm) => mm === 96.5, '96.5 mm');
+    await read(across, (mm) => mm === 96.5, { wanted: '96.5 mm' });
     await page.close();
     await again.stop();
   });
@@ -113,13 +113,13 @@ describe('two tabs of one browser', () => {
     await read(
       () => height(second),
       (text) => text === '95.0 mm',
-      '95.0 mm',
+      { wanted: '95.0 mm' },
     );
     await second.getByRole('button', { name: 'Undo' }).click();
     await read(
       () => height(page),
       (text) => text === '78.0 mm',
-      '78.0 mm',
+      { wanted: '78.0 mm' },
     );
     await countOf(page.getByRole('alert').filter({ hasText: 'changed elsewhere' }), 0);
     await second.close();

@@ -38,7 +38,7 @@ describe('a kiln', () => {
     const curve = await read(
       async () => (await firing())?.curve ?? [],
       (now) => (now.at(-1)?.[0] ?? 0) > 1400,
-      'the curve',
+      { wanted: 'the curve' },
     );
     expect(peakOf(curve)?.celsius).toBeGreaterThan(1215);
     await page.reload();

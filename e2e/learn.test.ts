@@ -110,13 +110,13 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
   await read(
     async () => (await firing())?.curve.at(-1)?.[0] ?? 0,
     (minutes) => minutes > 1400,
-    'a curve',
+    { wanted: 'a curve' },
   );
   await page.getByRole('button', { name: 'The kiln was opened' }).click();
   await read(
     async () => (await firing())?.opened ?? '',
     (opened) => opened !== '',
-    'the day it was opened',
+    { wanted: 'the day it was opened' },
   );
 
   // The caliper goes from piece to piece with a hand at its button.
@@ -135,7 +135,7 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
     await read(
       () => cell.inputValue(),
       (text) => /^8\d\.\d/.test(text),
-      `a reading of piece ${number}`,
+      { wanted: `a reading of piece ${number}` },
     );
     await page.keyboard.press('Enter');
   }
@@ -143,7 +143,7 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
   await read(
     async () => fired(await get<Making>(`makings/${making}`)),
     (count) => count === 12,
-    'twelve rims',
+    { wanted: 'twelve rims' },
   );
 
   // What they say is offered, with its evidence, and taken.
@@ -159,7 +159,7 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
   await textOf(page.locator('.apart'), /The clay book says 1[12]\.\d %; this piece is cut for 10\.0 %/);
   await page.getByRole('button', { name: /^Cut it for 1[12]\.\d %$/ }).click();
   const shrinkage = async () => (await get<Design>(`designs/${design.id}`)).target.clay.shrinkage;
-  await read(shrinkage, (now) => Math.abs(now - TRUE) < 0.005, 'the learned shrinkage');
+  await read(shrinkage, (now) => Math.abs(now - TRUE) < 0.005, { wanted: 'the learned shrinkage' });
   await page.getByRole('link', { name: 'Records' }).first().click();
   await page.getByRole('link', { name: new RegExp(`^${CLAY}`) }).click();
   await page.getByRole('button', { name: /^Take 1[12]\.\d % back$/ }).click();

@@ -63,13 +63,13 @@ describe('a tumbler', () => {
     await read(
       () => page.locator('.step-view .more.now').textContent(),
       (now) => now?.trim() !== when,
-      'another time',
+      { wanted: 'another time' },
     );
     await textOf(page.locator('.strip'), /Tumblers for the galley/);
     const changed = await read(
       () => kept(id),
       (now) => now.name === 'Tumblers for the galley',
-      'the change on the server',
+      { wanted: 'the change on the server' },
     );
     // And nothing is held any more that would be sent again over what follows.
     await textOf(page.locator('main'), /All is kept\./);
@@ -138,7 +138,7 @@ describe('a tumbler', () => {
     const making = await read(
       () => kept(id),
       ({ faults }) => faults.length === 1,
-      'one fault',
+      { wanted: 'one fault' },
     );
     expect(making.measurements).toMatchObject([{ what: 'height', value: 125.4, number: 1 }]);
     expect(making.notes).toMatchObject([{ text: 'A little soft today.' }]);
@@ -181,7 +181,7 @@ describe('a making', () => {
     const making = await read(
       () => kept(id),
       ({ marks }) => marks.length === 6,
-      'six marks',
+      { wanted: 'six marks' },
     );
     expect(new Set(making.marks.map(({ id: mark }) => mark)).size).toBe(6);
     await Promise.all([page.reload(), other.reload()]);
@@ -249,7 +249,7 @@ describe('a making that is given to a class', () => {
     const made = await read(
       () => kept(line?.id ?? ''),
       ({ marks }) => marks.length === 3,
-      'three marks',
+      { wanted: 'three marks' },
     );
     expect(made.pieces[0]?.names).toEqual(['Ada', 'Ben', 'Cleo']);
     expect(made.marks.map(({ number, kind }) => [number, kind])).toEqual([

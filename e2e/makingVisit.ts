@@ -34,7 +34,7 @@ export async function toTheWait(page: Page): Promise<void> {
     await read(
       () => page.locator('.order [aria-current="step"]').textContent(),
       (now) => now !== before,
-      'the next step',
+      { wanted: 'the next step' },
     );
   }
 }

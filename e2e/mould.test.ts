@@ -102,7 +102,7 @@ describe('moulds', () => {
     await map.waitFor();
     const across = async () => number(await figure(page, 'cutLength').innerText());
     // Between the rim's width with its margin and the length along the bowl.
-    await read(across, (mm) => mm > 240 && mm < 280, '240 to 280 mm');
+    await read(across, (mm) => mm > 240 && mm < 280, { wanted: '240 to 280 mm' });
     await page.getByRole('button', { name: 'Add a dart' }).click();
     const tip = page.getByRole('slider', { name: /Tip of dart A/ });
     await tip.waitFor();

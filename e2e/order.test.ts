@@ -47,7 +47,7 @@ describe('an order', () => {
     const held = await read(
       () => page.locator('.block.held').getAttribute('aria-label'),
       (label) => label !== null,
-      'a held block',
+      { wanted: 'a held block' },
     );
     expect(held).not.toBe(before);
     expect(held).toMatch(/held$/);
@@ -56,7 +56,7 @@ describe('an order', () => {
     const body = await read(
       kept,
       (now) => now?.held.length === 1 && now.laid?.blocks.some((one) => one.held) === true,
-      'the order',
+      { wanted: 'the order' },
     );
     expect(body?.lines.map(({ name, count }) => [name, count])).toEqual([
       ['Soup cup', 12],
@@ -131,11 +131,15 @@ describe('an order', () => {
     await page.reload();
     expect(await page.locator('.block.done').getAttribute('aria-label')).toMatch(/^2\D+Ticket cup: .*, done$/);
     await textOf(verdict(page), /^All 6 fired/);
-    await read(kept, (now) => now?.laid?.blocks.filter(({ done }) => done).length === 1, 'the block that is done');
+    await read(kept, (now) => now?.laid?.blocks.filter(({ done }) => done).length === 1, {
+      wanted: 'the block that is done',
+    });
     await page.locator('input[name="order-name"]').fill('The galley by noon');
     await page.keyboard.press('Tab');
     await page.getByRole('button', { name: 'Undo' }).click();
-    await read(kept, (now) => now?.name === 'The galley' && now.makings?.length === 2, 'the makings after undo');
+    await read(kept, (now) => now?.name === 'The galley' && now.makings?.length === 2, {
+      wanted: 'the makings after undo',
+    });
     for (const id of (await kept())?.makings ?? []) await fetch(`${url}api/makings/${id}`, { method: 'DELETE' });
     await page.reload();
     await page.getByRole('button', { name: 'Begin the making again' }).waitFor();

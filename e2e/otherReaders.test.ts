@@ -118,7 +118,7 @@ const DENSITY = Math.sqrt(72 * DPI);
 describe('files as readers of other makers see them', () => {
   it.each(TARGETS)('%s: SVG and PNG drawn, the developed lines within 0.2 mm', async (_, target) => {
     const parts = partsOf(target);
-    const sheet = sheetOf(target.name, parts, { unit: 'mm' });
+    const sheet = sheetOf(target.name, parts, { style: { unit: 'mm' } });
     const svg = await writeTemplate(parts, 'svg', optionsOf(target));
     const png = await writeTemplate(parts, 'png', { ...optionsOf(target), dpi: DPI });
     for (const picture of [
@@ -129,7 +129,11 @@ describe('files as readers of other makers see them', () => {
       const found = sheet.parts.flatMap(({ part, dx, dy }) =>
         lines(part).flatMap((outline) =>
           places(outline).map(({ at, across }) =>
-            offAt(raster, ([x, y]) => [(x + dx) * DOTS - 0.5, (sheet.height - y - dy) * DOTS - 0.5], at, across),
+            offAt(raster, {
+              px: ([x, y]) => [(x + dx) * DOTS - 0.5, (sheet.height - y - dy) * DOTS - 0.5],
+              at,
+              across,
+            }),
           ),
         ),
       );
@@ -149,11 +153,11 @@ describe('files as readers of other makers see them', () => {
       const rasters = rasterise(file, DPI);
       expect(rasters).toHaveLength(pages.length);
       for (const part of parts) {
-        const tiles = stitched(part.id, pages, rasters, DOTS);
+        const tiles = stitched(part.id, { pages, rasters, dots: DOTS });
         // Each place is on one page at least; where it is on two, both are right.
         const found = lines(part).flatMap((outline) =>
           places(outline).map(({ at, across }) => {
-            const seen = tiles.map(({ raster, px }) => offAt(raster, px, at, across)).filter((off) => off !== null);
+            const seen = tiles.map(({ raster, px }) => offAt(raster, { px, at, across })).filter((off) => off !== null);
             const clear = seen.filter((off) => off !== undefined);
             return clear.length > 0 ? Math.max(...clear.map(Math.abs)) : seen.length > 0 ? undefined : null;
           }),
@@ -167,7 +171,7 @@ describe('files as readers of other makers see them', () => {
 
   it.each(TARGETS)('%s: DXF, every corner and arc within 0.01 mm', async (_, target) => {
     const parts = partsOf(target);
-    const sheet = sheetOf(target.name, parts, { unit: 'mm' });
+    const sheet = sheetOf(target.name, parts, { style: { unit: 'mm' } });
     const text = (await writeTemplate(parts, 'dxf', optionsOf(target))).toString('latin1');
     const entities = new DxfParser().parseSync(text)?.entities as unknown as {
       layer: string;
@@ -193,7 +197,7 @@ describe('files as readers of other makers see them', () => {
 
   (PLOT_READER ? it : it.skip).each(TARGETS)('%s: plot file, every line within 0.1 mm', async (_, target) => {
     const parts = partsOf(target);
-    const sheet = sheetOf(target.name, parts, { unit: 'mm' });
+    const sheet = sheetOf(target.name, parts, { style: { unit: 'mm' } });
     const drawn = plotted(await writeTemplate(parts, 'plt', optionsOf(target)));
     const wanted = sheet.parts.flatMap(({ part, dx, dy }) =>
       lines(part).map((outline) => outline.map(([x, y, bulge]) => [x + dx, y + dy, bulge] as const)),
@@ -222,14 +226,14 @@ describe('files as readers of other makers see them', () => {
   it('would see a file that is drawn a hundredth too large', async () => {
     const [, target] = TARGETS[0] as readonly [string, Target];
     const parts = partsOf(target);
-    const sheet = sheetOf(target.name, parts, { unit: 'mm' });
+    const sheet = sheetOf(target.name, parts, { style: { unit: 'mm' } });
     const raster = await greyOf(
       sharp(await writeTemplate(parts, 'svg', optionsOf(target)), { density: 1.005 * DENSITY }),
     );
     const found = sheet.parts.flatMap(({ part, dx, dy }) =>
       lines(part).flatMap((outline) =>
         places(outline).map(({ at, across }) =>
-          offAt(raster, ([x, y]) => [(x + dx) * DOTS - 0.5, (sheet.height - y - dy) * DOTS - 0.5], at, across),
+          offAt(raster, { px: ([x, y]) => [(x + dx) * DOTS - 0.5, (sheet.height - y - dy) * DOTS - 0.5], at, across }),
         ),
       ),
     );

@@ -150,7 +150,7 @@ describe('a design', () => {
       read(
         () => marked(name),
         (lines) => lines === wanted,
-        `${wanted} ${name}`,
+        { wanted: `${wanted} ${name}` },
       );
     await page.keyboard.press('2');
     await unfold(page, 'Marks on the wall');

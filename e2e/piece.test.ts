@@ -51,7 +51,7 @@ describe('a piece', () => {
     await read(
       () => drawnBox(page, wall),
       (box) => JSON.stringify(box) === JSON.stringify(before),
-      JSON.stringify(before),
+      { wanted: JSON.stringify(before) },
     );
     expect(visit.now.troubles).toEqual([]);
   });

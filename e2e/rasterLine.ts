@@ -25,7 +25,10 @@ const WIDEST = 0.65;
  * How far a drawn line lies from a place that it should go through (mm, across it). Null where none is drawn near it, undefined
  * where something crosses it.
  */
-export function offAt(raster: Raster, px: (at: Point) => Point, at: Point, across: Point): number | null | undefined {
+export function offAt(
+  raster: Raster,
+  { px, at, across }: { readonly px: (at: Point) => Point; readonly at: Point; readonly across: Point },
+): number | null | undefined {
   const steps = Math.round((2 * LOOKED) / FINE);
   const row = Array.from({ length: steps + 1 }, (_, step) => {
     const far = FINE * step - LOOKED;

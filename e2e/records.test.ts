@@ -45,7 +45,7 @@ describe('the records', () => {
     const learnt = await read(
       () => clay('Fog bank grey'),
       (now) => now?.learnt !== undefined,
-      'the clay',
+      { wanted: 'the clay' },
     );
     expect(learnt?.learnt).toMatchObject({ shrinkage: 0.118, pieces: 11, firings: 2 });
     await textOf(page.locator('.under'), /^Between .* The 11\.8 % that is worked with fits/);
@@ -62,7 +62,7 @@ describe('the records', () => {
     await read(
       () => clay('Fog bank grey'),
       (now) => now !== undefined && now.learnt === undefined,
-      'the clay, undone',
+      { wanted: 'the clay, undone' },
     );
     await textOf(page.locator('.under'), /not 10\.0 %/);
     expect(troubles).toEqual([]);
@@ -75,7 +75,7 @@ describe('the records', () => {
     await read(
       () => page.locator('.made li').count(),
       (count) => count === 2,
-      'two makings with cracks',
+      { wanted: 'two makings with cracks' },
     );
     await page.locator('.made li a').first().click();
     const cell = (what: string, number: number) => page.getByLabel(`${what}, piece ${number}, fired`);
@@ -83,11 +83,9 @@ describe('the records', () => {
     await textOf(page.locator('tbody tr').nth(3), /84\.0 mm planned: digits turned\?/);
     await cell('Rim across', 4).fill('84.2');
     await page.keyboard.press('Enter');
-    await read(
-      () => cell('Foot across', 4).evaluate((field) => field === field.ownerDocument.activeElement),
-      Boolean,
-      'the next cell',
-    );
+    await read(() => cell('Foot across', 4).evaluate((field) => field === field.ownerDocument.activeElement), Boolean, {
+      wanted: 'the next cell',
+    });
     await cell('Weight', 1).fill('351');
     await cell('Weight', 1).press('Enter');
     await cell('Height', 2).fill('');
@@ -97,7 +95,7 @@ describe('the records', () => {
     const kept = await read(
       () => ask<Making>(`makings/${line?.making}`),
       (now) => now.strikes.length === 1,
-      'the strike',
+      { wanted: 'the strike' },
     );
     expect(
       kept.measurements
@@ -113,7 +111,7 @@ describe('the records', () => {
     await read(
       () => ask<Making>(`makings/${line?.making}`),
       ({ critiques }) => critiques[0]?.holds === true,
-      'the critique',
+      { wanted: 'the critique' },
     );
     await page.reload();
     await textOf(page.locator('h1'), /Rack tumbler, 11/);

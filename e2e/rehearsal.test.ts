@@ -24,7 +24,7 @@ async function idleTimes(): Promise<number> {
       return count;
     },
     (found) => found > 0 && found === before,
-    'an end of the rehearsal',
+    { wanted: 'an end of the rehearsal' },
   );
   return count;
 }

@@ -80,13 +80,13 @@ describe('bent sheets', () => {
     await read(
       async () => number(await fired('foot-1').innerText()),
       (mm) => mm < before - 0.2,
-      'a shorter foot',
+      { wanted: 'a shorter foot' },
     );
     await page.getByRole('button', { name: 'Place the feet for me' }).click();
     await read(
       async () => number(await fired('foot-1').innerText()),
       (mm) => mm === before,
-      'the foot as it was',
+      { wanted: 'the foot as it was' },
     );
     await kept(page);
   });
@@ -184,7 +184,7 @@ describe('bent sheets', () => {
     await read(
       async () => number(await figure(page, 'cutHeight').innerText()),
       (mm) => mm > 113 && mm < 116,
-      '114 mm: 100 mm fired, and a little for the bend',
+      { wanted: '114 mm: 100 mm fired, and a little for the bend' },
     );
     await kept(page);
     await page.keyboard.press('4');

@@ -29,8 +29,8 @@ function marksOf(raster: ReadPage, dots: number): Map<string, Point> {
       const seen = offs.filter((off): off is number => typeof off === 'number');
       return seen.reduce((sum, off) => sum + off, 0) / seen.length;
     };
-    const dx = mean(ARMS.map((up) => offAt(raster, px, [x, y + up], [1, 0])));
-    const dy = mean(ARMS.map((right) => offAt(raster, px, [x + right, y], [0, 1])));
+    const dx = mean(ARMS.map((up) => offAt(raster, { px, at: [x, y + up], across: [1, 0] })));
+    const dy = mean(ARMS.map((right) => offAt(raster, { px, at: [x + right, y], across: [0, 1] })));
     if (Number.isFinite(dx + dy)) found.set(name, [x + dx, y + dy]);
   }
   return found;
@@ -40,7 +40,14 @@ function marksOf(raster: ReadPage, dots: number): Map<string, Point> {
  * The pages of a part joined as a potter joins them, mark on mark: only where the part lies on the first of them is taken from
  * the plan. `dots` a mm. Throws where two marks of one join do not agree, or a page has none.
  */
-export function stitched(id: string, pages: readonly Page[], rasters: readonly ReadPage[], dots: number): Tile[] {
+export function stitched(
+  id: string,
+  {
+    pages,
+    rasters,
+    dots,
+  }: { readonly pages: readonly Page[]; readonly rasters: readonly ReadPage[]; readonly dots: number },
+): Tile[] {
   const tiles = pages.flatMap(({ parts }, index) => {
     const raster = rasters[index] as ReadPage;
     return parts

@@ -99,16 +99,16 @@ describe('tools at Cut', () => {
         });
       return px / perMm;
     };
-    await read(wide, (mm) => Math.abs(mm - 281.03) < 0.6, '281.03 mm');
+    await read(wide, (mm) => Math.abs(mm - 281.03) < 0.6, { wanted: '281.03 mm' });
     // Kept by this browser.
     await page.reload();
-    await read(wide, (mm) => Math.abs(mm - 281.03) < 0.6, '281.03 mm again');
+    await read(wide, (mm) => Math.abs(mm - 281.03) < 0.6, { wanted: '281.03 mm again' });
     await countOf(page.getByText('This screen has not been measured'), 0);
     const place = async () => (await page.locator('.sheet path.cut').first().boundingBox())?.x ?? 0;
     const at = await place();
     await page.locator('.sheet').focus();
     await page.keyboard.press('Shift+ArrowRight');
-    await read(place, (x) => Math.abs(x - at - 10 * perMm) < 0.5, '10 mm further');
+    await read(place, (x) => Math.abs(x - at - 10 * perMm) < 0.5, { wanted: '10 mm further' });
     await page.getByRole('button', { name: 'Lock and trace' }).click();
     await page.locator('.sheet').focus();
     await page.keyboard.press('ArrowRight');
@@ -135,7 +135,7 @@ describe('tools at Cut', () => {
     await read(
       async () => (await corner.boundingBox())?.x ?? 0,
       (x) => Math.abs(x - (box?.x ?? 0) - 40) < 2,
-      'the corner 40 px further',
+      { wanted: 'the corner 40 px further' },
     );
     const [wide] = [await drawnBox(page, 'polyline.frame')];
     await page.getByRole('button', { name: 'The corners fit: throw the part' }).click();
@@ -164,7 +164,7 @@ describe('devices and files in the kit', () => {
       const strip = page.getByRole('contentinfo');
       const reading = async () =>
         Number(/[\d.]+/.exec((await strip.locator('[data-reading="caliper"]').textContent()) ?? '')?.[0]);
-      await read(reading, (mm) => Math.abs(mm - wanted) < 0.3, String(wanted), 15_000);
+      await read(reading, (mm) => Math.abs(mm - wanted) < 0.3, { wanted: String(wanted), most: 15_000 });
       await strip.getByRole('button', { name: 'Put it in' }).click();
       await page.keyboard.press('Enter');
     };
@@ -222,7 +222,7 @@ describe('devices and files in the kit', () => {
     await fold('Bars in a table');
     writeFileSync(file, 'wet;fired\n100;88,2\n100;87,9\n');
     await page.locator('input[name="bars-csv"]').setInputFiles(file);
-    await read(rows, (count) => count === before + 2, `${before + 2} bars`);
+    await read(rows, (count) => count === before + 2, { wanted: `${before + 2} bars` });
     expect(troubles).toEqual([]);
   });
 });

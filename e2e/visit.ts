@@ -63,8 +63,7 @@ export function eachVisit(
 export async function read<T>(
   from: () => Promise<T>,
   fits: (found: T) => boolean,
-  wanted = 'what was expected',
-  most = 60_000,
+  { wanted = 'what was expected', most = 60_000 }: { readonly wanted?: string; readonly most?: number } = {},
 ): Promise<T> {
   const until = Date.now() + most;
   for (;;) {
@@ -78,7 +77,7 @@ export async function read<T>(
 /** Waits until an element's text fits, and returns it. */
 export function textOf(locator: Locator, wanted: RegExp, most = 60_000): Promise<string> {
   const text = async () => ((await locator.first().textContent()) ?? '').replace(/\s+/g, ' ').trim();
-  return read(text, (found) => wanted.test(found), String(wanted), most);
+  return read(text, (found) => wanted.test(found), { wanted: String(wanted), most });
 }
 
 /** Waits until a field shows the text, and returns it. */
@@ -86,7 +85,7 @@ export const fieldSays = (page: Page, name: string, wanted: RegExp) =>
   read(
     () => page.locator(`input[name="${name}"]`).inputValue(),
     (found) => wanted.test(found),
-    String(wanted),
+    { wanted: String(wanted) },
   );
 
 /** Waits until so many elements are there. */
@@ -94,7 +93,7 @@ export const countOf = (locator: Locator, wanted: number) =>
   read(
     () => locator.count(),
     (found) => found === wanted,
-    String(wanted),
+    { wanted: String(wanted) },
   );
 
 /** Waits until everything on the piece screen is kept. */
@@ -159,7 +158,7 @@ export async function unfold(page: Page, title: string): Promise<void> {
   // What is drawn anew between the press and the release swallows a click.
   for (let press = 0; press < 3 && !(await isOpen()); press += 1) {
     await line.click();
-    await read(isOpen, (now) => now, 'unfolded', 2000).catch(() => false);
+    await read(isOpen, (now) => now, { wanted: 'unfolded', most: 2000 }).catch(() => false);
   }
-  await read(isOpen, (now) => now, `unfolded: ${title}`);
+  await read(isOpen, (now) => now, { wanted: `unfolded: ${title}` });
 }

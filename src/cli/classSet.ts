@@ -27,8 +27,7 @@ export interface ClassSummed {
 export async function classSet(
   pieces: readonly { readonly target: Target; readonly options: PageOptions }[],
   names: readonly string[],
-  out: string,
-  station: Station,
+  { out, station }: { readonly out: string; readonly station: Station },
 ): Promise<ClassSummed> {
   const { classPages } = await import('../print/writeCard.ts');
   const { writePdf } = await import('../print/pdf.ts');

@@ -20,7 +20,7 @@ export function driedParts(job: DryJob) {
   const parts = job.parts.map((part) => {
     const course = job.model
       ? dryPlainly(part, job.model, job.hours)
-      : dryPart(part, job.air, job.hours, job.clay.factor);
+      : dryPart(part, job.air, { hours: job.hours, slower: job.clay.factor });
     const { opens, closes, leatherHard, dry } = course.reached;
     const curve = hours.map((hour) => {
       const { mean, surface, core } = course.at(hour);

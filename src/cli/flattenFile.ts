@@ -40,7 +40,7 @@ export function flattenFile(file: string, call: FlattenCall, station: Station): 
   const from = performance.now();
   try {
     const { uv, distortion, stretchMin, stretchMax, iterations } = flatten(
-      neutralSurface(reading.mesh, thickness, side, TARGET_DEFAULTS.slab.neutralFraction),
+      neutralSurface(reading.mesh, { thickness, side, k: TARGET_DEFAULTS.slab.neutralFraction }),
     );
     const seconds = (performance.now() - from) / 1000;
     const pairs = Array.from({ length: uv.length / 2 }, (_, vertex) => [uv[2 * vertex], uv[2 * vertex + 1]]);

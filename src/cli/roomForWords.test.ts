@@ -104,7 +104,7 @@ describe('words on a part', () => {
     const targets = [
       ...demo,
       ...targetsOfEveryKind(7, 60),
-      ...targetsOfEveryKind(8, 30, undefined, 'all'),
+      ...targetsOfEveryKind(8, 30, { seams: 'all' }),
       ...Array.from({ length: 30 }, () => randomTarget(random)),
     ];
     const found = targets.flatMap((target) =>

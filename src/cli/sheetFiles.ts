@@ -54,7 +54,10 @@ interface SheetCall {
 }
 
 /** One value out of a list, or a complaint. */
-function chosen<T extends string>(name: string, value: string, offered: readonly T[], station: Station): T | null {
+function chosen<T extends string>(
+  name: string,
+  { value, offered, station }: { readonly value: string; readonly offered: readonly T[]; readonly station: Station },
+): T | null {
   const found = offered.find((one) => one === value);
   if (found === undefined) station.complain(`--${name}: ${value}: must be ${offered.join(' or ')}`);
   return found ?? null;
@@ -64,8 +67,10 @@ function chosen<T extends string>(name: string, value: string, offered: readonly
 function figure(
   name: string,
   value: string,
-  { least, greatest }: { least: number; greatest: number },
-  station: Station,
+  {
+    bounds: { least, greatest },
+    station,
+  }: { readonly bounds: { least: number; greatest: number }; readonly station: Station },
 ): number | null {
   const found = Number(value);
   if (value.trim() !== '' && found >= least && found <= greatest) return found;
@@ -90,13 +95,13 @@ function printerOf(value: string | undefined, paper: PaperName, station: Station
 function readCall(values: Values, station: Station): SheetCall | null {
   const formats = (values.formats ?? USUAL)
     .split(',')
-    .map((format) => chosen('formats', format.trim(), FORMATS, station));
-  const paper = chosen('paper', values.paper ?? DEFAULT_PAPER, PAPER_NAMES, station);
-  const units = chosen('units', values.units ?? 'mm', LENGTH_UNITS, station);
-  const dpi = figure('dpi', values.dpi ?? String(DEFAULT_DPI), DPI_LIMITS, station);
-  const offset = figure('offset', values.offset ?? '0', OFFSET_LIMITS, station);
-  const clearance = figure('clearance', values.clearance ?? String(CLEARANCE.usual), CLEARANCE, station);
-  const roll = values.roll === undefined ? undefined : figure('roll', values.roll, ROLL_LIMITS, station);
+    .map((format) => chosen('formats', { value: format.trim(), offered: FORMATS, station }));
+  const paper = chosen('paper', { value: values.paper ?? DEFAULT_PAPER, offered: PAPER_NAMES, station });
+  const units = chosen('units', { value: values.units ?? 'mm', offered: LENGTH_UNITS, station });
+  const dpi = figure('dpi', values.dpi ?? String(DEFAULT_DPI), { bounds: DPI_LIMITS, station });
+  const offset = figure('offset', values.offset ?? '0', { bounds: OFFSET_LIMITS, station });
+  const clearance = figure('clearance', values.clearance ?? String(CLEARANCE.usual), { bounds: CLEARANCE, station });
+  const roll = values.roll === undefined ? undefined : figure('roll', values.roll, { bounds: ROLL_LIMITS, station });
   const printer = printerOf(values.printer, paper ?? DEFAULT_PAPER, station);
   const good = formats.filter((format) => format !== null);
   if (
@@ -200,7 +205,7 @@ export async function sheetFiles(named: readonly string[], values: Values, stati
     const pages = formats.includes('pdf') ? pagesOf(parts, options).length : null;
     summary.push({ name: target.name, files, pages, parts: sizes });
   }
-  const pupils = names.length > 0 ? await classSet(pieces, names, out, station) : null;
+  const pupils = names.length > 0 ? await classSet(pieces, names, { out, station }) : null;
   const file = `${out}/summary.json`;
   station.writeFile(
     file,

@@ -24,7 +24,10 @@ interface Place {
   readonly depth: number;
 }
 
-function fault(code: Fault['code'], path: string, value: string, rule: string): Fault {
+function fault(
+  code: Fault['code'],
+  { path, value, rule }: { readonly path: string; readonly value: string; readonly rule: string },
+): Fault {
   return { code, path, value, rule };
 }
 
@@ -39,17 +42,33 @@ export function boundsFault(root: unknown): Fault | null {
     const { value, path, depth } = place;
     values += 1;
     if (values > BOUNDS.values)
-      return fault('out-of-range', path, `over ${BOUNDS.values} values`, 'the whole has too many values');
+      return fault('out-of-range', {
+        path,
+        value: `over ${BOUNDS.values} values`,
+        rule: 'the whole has too many values',
+      });
     if (typeof value === 'string' && value.length > BOUNDS.text) {
-      return fault('out-of-range', path, `${value.length} characters`, `must have at most ${BOUNDS.text} characters`);
+      return fault('out-of-range', {
+        path,
+        value: `${value.length} characters`,
+        rule: `must have at most ${BOUNDS.text} characters`,
+      });
     }
     if (typeof value !== 'object' || value === null) continue;
     if (depth >= BOUNDS.depth)
-      return fault('out-of-range', path, `${depth} deep`, `lists and objects go at most ${BOUNDS.depth} deep`);
+      return fault('out-of-range', {
+        path,
+        value: `${depth} deep`,
+        rule: `lists and objects go at most ${BOUNDS.depth} deep`,
+      });
     const within = (key: string | number) => (path ? `${path}.${key}` : `${key}`);
     if (Array.isArray(value)) {
       if (value.length > BOUNDS.entries)
-        return fault('out-of-range', path, `${value.length} entries`, `must have at most ${BOUNDS.entries} entries`);
+        return fault('out-of-range', {
+          path,
+          value: `${value.length} entries`,
+          rule: `must have at most ${BOUNDS.entries} entries`,
+        });
       for (let index = value.length - 1; index >= 0; index -= 1) {
         const item = value[index] as unknown;
         // Numbers are only counted.
@@ -60,9 +79,14 @@ export function boundsFault(root: unknown): Fault | null {
     }
     const keys = Object.keys(value);
     if (keys.length > BOUNDS.keys)
-      return fault('out-of-range', path, `${keys.length} keys`, `must have at most ${BOUNDS.keys} keys`);
+      return fault('out-of-range', {
+        path,
+        value: `${keys.length} keys`,
+        rule: `must have at most ${BOUNDS.keys} keys`,
+      });
     for (const key of keys) {
-      if (UNSAFE.includes(key)) return fault('unknown-key', within(key), key, 'this key is not known here');
+      if (UNSAFE.includes(key))
+        return fault('unknown-key', { path: within(key), value: key, rule: 'this key is not known here' });
       open.push({ value: (value as Record<string, unknown>)[key], path: within(key), depth: depth + 1 });
     }
   }

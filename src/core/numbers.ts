@@ -70,7 +70,11 @@ export function onDemand<V>(work: () => V): () => V {
 }
 
 /** The value of a key, made now if it is not there; beyond `most` values the oldest is dropped. */
-export function remembered<V>(known: Map<string, V>, name: string, make: () => V, most: number): V {
+export function remembered<V>(
+  known: Map<string, V>,
+  name: string,
+  { make, most }: { readonly make: () => V; readonly most: number },
+): V {
   const value = known.has(name) ? (known.get(name) as V) : make();
   known.delete(name);
   known.set(name, value);

@@ -22,7 +22,11 @@ export function rangeFaults(path: string, value: number | undefined, range: Rang
 }
 
 /** The fault of a text that is empty where it must not be, or too long. */
-export function textFaults(path: string, text: string | undefined, most: number, least = 0): Fault[] {
+export function textFaults(
+  path: string,
+  text: string | undefined,
+  { most, least = 0 }: { readonly most: number; readonly least?: number },
+): Fault[] {
   const length = text?.trim().length ?? 0;
   if (length >= least && length <= most) return [];
   const rule = length < least ? 'must not be empty' : `must have at most ${most} characters`;

@@ -22,7 +22,7 @@ function ground(seed = 1): Ground & { run: () => void } {
     },
   };
 }
-const PLOT = plotSheet(sheetOf('x', developWhole(newTarget('Rack tumbler')).parts, { unit: 'mm' }), 0);
+const PLOT = plotSheet(sheetOf('x', developWhole(newTarget('Rack tumbler')).parts, { style: { unit: 'mm' } }), 0);
 
 describe('a cutter that is not there', () => {
   const sent = (file: string, fault: Parameters<ReturnType<typeof simulatedCutter>['setFault']>[0] = 'none') => {

@@ -109,14 +109,23 @@ function dashOf(doc: PDFKit.PDFDocument, dash: 'dash' | 'chain' | undefined): vo
   else doc.undash();
 }
 
-function draw(doc: PDFKit.PDFDocument, letters: Letters, item: Primitive, { height, thin }: Page): void {
+function draw(
+  doc: PDFKit.PDFDocument,
+  {
+    letters,
+    item,
+    page: { height, thin },
+  }: { readonly letters: Letters; readonly item: Primitive; readonly page: Page },
+): void {
   const width = (layer: Layer) => (thin ? THIN : 1) * LINE_WIDTH[layer];
   switch (item.kind) {
     case 'path':
       dashOf(doc, item.dash);
       doc
         .lineWidth(width(item.layer))
-        .path(pathData(item.outline, 1, [0, height], plain, item.open ? 'open' : 'closed'));
+        .path(
+          pathData(item.outline, { scale: 1, origin: [0, height], write: plain, ends: item.open ? 'open' : 'closed' }),
+        );
       if (item.fill) doc.fillAndStroke(SHADE, INK);
       else doc.stroke(INK);
       return;
@@ -163,7 +172,7 @@ export function writePdf(title: string, pages: readonly Page[]): Promise<Buffer>
         const { minX, minY, maxX, maxY } = layer.clip;
         doc.rect(minX, page.height - maxY, maxX - minX, maxY - minY).clip();
       }
-      for (const item of layer.items) draw(doc, letters, item, page);
+      for (const item of layer.items) draw(doc, { letters, item, page });
       doc.restore();
     }
   }

@@ -53,7 +53,7 @@ export async function pieceFile(
       return {
         name: `${name}.stl`,
         type: 'model/stl',
-        bytes: writeTool(target, parts, format, name, { part, clearance } as ToolOptions),
+        bytes: writeTool(target, parts, { format, title: name, options: { part, clearance } as ToolOptions }),
       };
     }
     case 'frame-pdf':

@@ -12,14 +12,18 @@ export function dpiFor({ width, height }: Pick<Sheet, 'width' | 'height'>, wante
 }
 
 /** A sheet as a picture at true size: black on white, its resolution written into it. A very large sheet is drawn coarser. */
-export async function writePng(sheet: Sheet, wanted: number, thin = false): Promise<Buffer> {
+export async function writePng(
+  sheet: Sheet,
+  wanted: number,
+  { thin = false }: { readonly thin?: boolean } = {},
+): Promise<Buffer> {
   const dpi = dpiFor(sheet, wanted);
   const [width, height] = [sheet.width, sheet.height].map((mm) => Math.round((mm / MM_PER_INCH) * dpi)) as [
     number,
     number,
   ];
   // In the picture's own dots, so that no rounding of mm to px comes between.
-  const svg = writeSvg(sheet, thin).replace(
+  const svg = writeSvg(sheet, { thin }).replace(
     / width="[^"]*mm" height="[^"]*mm"/,
     ` width="${width}" height="${height}" preserveAspectRatio="none"`,
   );

@@ -24,7 +24,11 @@ export function cardPage(
   { paper, style, about, printer, student, thin, bench = DEFAULT_BENCH.slab }: CardOptions,
 ): Page {
   const developed = developWhole(target);
-  const steps = orderOfWork(target, developed, slabsToRoll(target, developed, bench), DEFAULT_SCHOOLS);
+  const steps = orderOfWork(target, {
+    developed,
+    slabs: slabsToRoll(target, developed, bench),
+    schools: DEFAULT_SCHOOLS,
+  });
   const scale = printer?.scale ?? TRUE_SCALE;
   const size = printedSize(PAPERS[paper], scale);
   const items = benchCard(
@@ -88,8 +92,7 @@ export function classPages(pieces: readonly ClassPiece[], names: readonly string
 export function writeClass(
   title: string,
   pieces: readonly ClassPiece[],
-  names: readonly string[],
-  cards = true,
+  { names, cards = true }: { readonly names: readonly string[]; readonly cards?: boolean },
 ): Promise<Buffer> {
   return writePdf(title, classPages(pieces, names, cards));
 }

@@ -25,16 +25,16 @@ export interface TemplateOptions extends PageOptions {
 
 /** Draws a template, with what was measured of it where that is known. */
 async function drawn(parts: readonly Part[], format: TemplateFormat, options: TemplateOptions): Promise<Buffer> {
-  const sheet = () => sheetOf(options.name, parts, options.style, withChecked(options));
+  const sheet = () => sheetOf(options.name, parts, { style: options.style, about: withChecked(options) });
   switch (format) {
     case 'pdf':
       return writePdf(options.name, pagesOf(parts, options));
     case 'svg':
-      return Buffer.from(writeSvg(sheet(), options.thin), 'utf8');
+      return Buffer.from(writeSvg(sheet(), { thin: options.thin }), 'utf8');
     case 'dxf':
       return Buffer.from(writeDxf(sheet()), 'ascii');
     case 'png':
-      return writePng(sheet(), options.dpi ?? DEFAULT_DPI, options.thin);
+      return writePng(sheet(), options.dpi ?? DEFAULT_DPI, { thin: options.thin });
     case 'plt':
       return Buffer.from(plotSheet(sheet(), options.offset ?? 0), 'ascii');
   }
@@ -53,8 +53,7 @@ function withChecked({ about, checked }: TemplateOptions): About | undefined {
 function measured(
   file: Buffer,
   parts: readonly Part[],
-  format: TemplateFormat,
-  options: TemplateOptions,
+  { format, options }: { readonly format: TemplateFormat; readonly options: TemplateOptions },
 ): readonly Checked[] | null {
   const whole = (cuts: readonly CutSize[]) =>
     checkedAgainst(parts, cuts) ?? parts.map(({ id }) => ({ id, ...NOTHING }));
@@ -106,7 +105,7 @@ export async function writeTemplate(
   options: TemplateOptions,
 ): Promise<Buffer> {
   const file = await drawn(parts, format, options);
-  const checked = measured(file, parts, format, options);
+  const checked = measured(file, parts, { format, options });
   if (!checked) return file;
   const wrong = checked.filter(({ off }) => !(off <= CHECKED_WITHIN));
   if (wrong.length > 0)

@@ -65,7 +65,7 @@ export function closedRouters({ database, workshop, photographs }: AppParts): Mo
   const makings = makingService(database);
   const facts = revisionFacts(database, designs, workshop);
   const made = {
-    made: madeService(database, records, facts, workshop),
+    made: madeService(database, { records, facts, workshop }),
     costs: pieceCosts(database, records, facts),
     dry: dryPieces(database),
     table: recordsTable(database, makings, records),

@@ -51,7 +51,8 @@ async function imported(folder: string, file: string, how: 'exactly' | 'here' | 
         return 2;
       }
       if (how === 'exactly') await restoreExactly(database, staged, photographs);
-      else await mergeArchive(database, staged, photographs, () => (how === 'archive' ? 'archive' : 'here'));
+      else
+        await mergeArchive(database, { staged, photographs, counts: () => (how === 'archive' ? 'archive' : 'here') });
       say(JSON.stringify({ ...staged.manifest.counts, clashes: clashes.length }));
       return 0;
     } finally {

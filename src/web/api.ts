@@ -50,7 +50,10 @@ export class Unreachable extends Error {
   }
 }
 
-async function send(path: string, method: string, body?: object, more: RequestInit = {}): Promise<Response> {
+async function send(
+  path: string,
+  { method, body, more = {} }: { readonly method: string; readonly body?: object; readonly more?: RequestInit },
+): Promise<Response> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {
@@ -70,8 +73,15 @@ async function send(path: string, method: string, body?: object, more: RequestIn
   throw new Refused(refusal);
 }
 
-async function ask<T>(path: string, method = 'GET', body?: object, more?: RequestInit): Promise<T> {
-  return (await send(path, method, body, more)).json() as Promise<T>;
+async function ask<T>(
+  path: string,
+  {
+    method = 'GET',
+    body,
+    more,
+  }: { readonly method?: string; readonly body?: object; readonly more?: RequestInit } = {},
+): Promise<T> {
+  return (await send(path, { method, body, more })).json() as Promise<T>;
 }
 
 /** A file under the name that the server gave it. */
@@ -101,7 +111,7 @@ export const api = {
   /** The whole shelf, a page at a time: each is shown as it comes. */
   list: async (shown: (designs: readonly Design[]) => Promise<void>): Promise<void> => {
     for (let offset = 0, total = 1; offset < total;) {
-      const designs = await page<Design>(await send(`/designs?offset=${offset}`, 'GET'));
+      const designs = await page<Design>(await send(`/designs?offset=${offset}`, { method: 'GET' }));
       total = designs.total;
       offset += Math.max(1, designs.lines.length);
       await shown(designs.lines);
@@ -109,20 +119,24 @@ export const api = {
     }
   },
   read: (id: string) => ready(ask<Design>(`/designs/${id}`)),
-  create: (target: Target) => ready(ask<Design>('/designs', 'POST', { target })),
+  create: (target: Target) => ready(ask<Design>('/designs', { method: 'POST', body: { target } })),
   /** The target that was sent is not sent back. */
   write: async (id: string, write: DesignWrite): Promise<Design> => {
-    const kept = await ask<Omit<Design, 'target'>>(`/designs/${id}`, 'PUT', write, {
-      headers: { Prefer: 'return=minimal' },
+    const kept = await ask<Omit<Design, 'target'>>(`/designs/${id}`, {
+      method: 'PUT',
+      body: write,
+      more: {
+        headers: { Prefer: 'return=minimal' },
+      },
     });
     return { ...kept, target: write.target };
   },
   /** Sends a last write while the page goes away. */
   writeLeaving: (id: string, write: DesignWrite) =>
-    void send(`/designs/${id}`, 'PUT', write, { keepalive: true }).catch(() => undefined),
-  duplicate: (id: string) => ready(ask<Design>(`/designs/${id}/duplicate`, 'POST')),
-  remove: async (id: string) => void (await send(`/designs/${id}`, 'DELETE')),
-  putBack: (id: string) => ask<Design>(`/designs/${id}/put-back`, 'POST'),
+    void send(`/designs/${id}`, { method: 'PUT', body: write, more: { keepalive: true } }).catch(() => undefined),
+  duplicate: (id: string) => ready(ask<Design>(`/designs/${id}/duplicate`, { method: 'POST' })),
+  remove: async (id: string) => void (await send(`/designs/${id}`, { method: 'DELETE' })),
+  putBack: (id: string) => ask<Design>(`/designs/${id}/put-back`, { method: 'POST' }),
   /** The target of an older revision. */
   revision: async (id: string, number: number): Promise<Target> => {
     const { target } = await ask<Revision>(`/designs/${id}/revisions/${number}`);
@@ -131,70 +145,83 @@ export const api = {
   },
   /** A page of the revisions, newest first, and how many there are. */
   history: async (id: string, offset: number) =>
-    page<RevisionEntry>(await send(`/designs/${id}/revisions?offset=${offset}`, 'GET')),
+    page<RevisionEntry>(await send(`/designs/${id}/revisions?offset=${offset}`, { method: 'GET' })),
   restore: (id: string, number: number, baseRevision: number) =>
-    ready(ask<Design>(`/designs/${id}/revisions/${number}/restore`, 'POST', { baseRevision })),
-  template: async (request: TemplateRequest) => fileOf(await send('/sheets', 'POST', request)),
-  printClass: async (request: ClassRequest) => fileOf(await send('/class', 'POST', request)),
+    ready(ask<Design>(`/designs/${id}/revisions/${number}/restore`, { method: 'POST', body: { baseRevision } })),
+  template: async (request: TemplateRequest) => fileOf(await send('/sheets', { method: 'POST', body: request })),
+  printClass: async (request: ClassRequest) => fileOf(await send('/class', { method: 'POST', body: request })),
   /** Sends a studio file to be looked at: nothing is taken before a word. */
   openArchive: (file: Blob, signal: AbortSignal) =>
-    ask<ArchiveOffer>('/archive', 'POST', undefined, {
-      body: file,
-      signal,
-      headers: { 'Content-Type': 'application/zip' },
+    ask<ArchiveOffer>('/archive', {
+      method: 'POST',
+      more: {
+        body: file,
+        signal,
+        headers: { 'Content-Type': 'application/zip' },
+      },
     }),
-  takeArchive: async (token: string, word: ArchiveWord) => void (await send(`/archive/${token}`, 'POST', word)),
-  leaveArchive: async (token: string) => void (await send(`/archive/${token}`, 'DELETE')),
+  takeArchive: async (token: string, word: ArchiveWord) =>
+    void (await send(`/archive/${token}`, { method: 'POST', body: word })),
+  leaveArchive: async (token: string) => void (await send(`/archive/${token}`, { method: 'DELETE' })),
   records: <K extends RecordKind>(kind: K) => ask<Kept<K>[]>(`/records/${kind}`),
   /** Makes a record of an id that the browser chose, so that it can be sent again. */
   createRecord: <K extends RecordKind>(kind: K, id: string, body: RecordBodies[K]) =>
-    ask<Kept<K>>(`/records/${kind}`, 'POST', { id, body }),
+    ask<Kept<K>>(`/records/${kind}`, { method: 'POST', body: { id, body } }),
   writeRecord: <K extends RecordKind>(kind: K, id: string, write: { body: RecordBodies[K]; baseRevision: number }) =>
-    ask<Kept<K>>(`/records/${kind}/${id}`, 'PUT', write),
-  removeRecord: async (kind: RecordKind, id: string) => void (await send(`/records/${kind}/${id}`, 'DELETE')),
-  putBackRecord: <K extends RecordKind>(kind: K, id: string) => ask<Kept<K>>(`/records/${kind}/${id}/put-back`, 'POST'),
+    ask<Kept<K>>(`/records/${kind}/${id}`, { method: 'PUT', body: write }),
+  removeRecord: async (kind: RecordKind, id: string) =>
+    void (await send(`/records/${kind}/${id}`, { method: 'DELETE' })),
+  putBackRecord: <K extends RecordKind>(kind: K, id: string) =>
+    ask<Kept<K>>(`/records/${kind}/${id}/put-back`, { method: 'POST' }),
   /** Makings of a design, newest first. */
   makingsOf: (design: string) => ask<MakingLine[]>(`/makings?design=${design}`),
   makingsNow: async (): Promise<MakingNow[]> => unpackNow(await ask<NowReply>('/makings/now')),
   making: (id: string) => ask<Making>(`/makings/${id}`),
   /** Begins a making of an id that the browser chose, so that it can be sent again. */
-  beginMaking: (start: MakingStart) => ask<Making>('/makings', 'POST', start),
+  beginMaking: (start: MakingStart) => ask<Making>('/makings', { method: 'POST', body: start }),
   changeMaking: (id: string, head: MakingHead & { readonly endedAt: string | null }) =>
-    ask<Making>(`/makings/${id}`, 'PUT', head),
+    ask<Making>(`/makings/${id}`, { method: 'PUT', body: head }),
   /** Keeps what was pressed and written, each once by its id. */
-  keepEntries: (id: string, entries: Entries) => ask<Making>(`/makings/${id}/entries`, 'POST', entries),
+  keepEntries: (id: string, entries: Entries) =>
+    ask<Making>(`/makings/${id}/entries`, { method: 'POST', body: entries }),
   /** Sends a photograph, kept once by its id. */
   keepPhotograph: async ({ id, making, piece, number, step, at, picture }: HeldPhotograph): Promise<void> => {
     const spot = new URLSearchParams({ piece: String(piece), number: String(number), step, at });
-    await send(`/makings/${making}/photographs/${id}?${spot}`, 'PUT', undefined, {
-      body: picture,
-      headers: { 'Content-Type': picture.type || 'application/octet-stream' },
+    await send(`/makings/${making}/photographs/${id}?${spot}`, {
+      method: 'PUT',
+      more: {
+        body: picture,
+        headers: { 'Content-Type': picture.type || 'application/octet-stream' },
+      },
     });
   },
-  removeMaking: async (id: string) => void (await send(`/makings/${id}`, 'DELETE')),
-  putBackMaking: (id: string) => ask<Making>(`/makings/${id}/put-back`, 'POST'),
+  removeMaking: async (id: string) => void (await send(`/makings/${id}`, { method: 'DELETE' })),
+  putBackMaking: (id: string) => ask<Making>(`/makings/${id}/put-back`, { method: 'POST' }),
   /** What hands found of a clay, in all makings. */
   found: (clay: string) => ask<FoundMark[]>(`/makings/found?clay=${clay}`),
   /** A page of what was made, newest first, and how many there are. */
   made: async (query: MadeAsked) => {
     const asked = Object.entries(query).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]]));
-    return page<MadeLine>(await send(`/made?${new URLSearchParams(asked)}`, 'GET'));
+    return page<MadeLine>(await send(`/made?${new URLSearchParams(asked)}`, { method: 'GET' }));
   },
   /** Reads a table of records in: how many entries it has, and makings that are not here. */
   readRecords: async (table: Blob): Promise<{ readonly entries: number; readonly unknown: readonly string[] }> => {
-    const reply = await send('/made/records.csv', 'POST', undefined, {
-      body: table,
-      headers: { 'Content-Type': 'text/csv' },
+    const reply = await send('/made/records.csv', {
+      method: 'POST',
+      more: {
+        body: table,
+        headers: { 'Content-Type': 'text/csv' },
+      },
     });
     return (await reply.json()) as { entries: number; unknown: string[] };
   },
   /** The first page of what is dry and was in no firing yet, and how many kinds of pieces there are on all. */
-  dry: async () => page<DryLine>(await send('/made/dry', 'GET')),
+  dry: async () => page<DryLine>(await send('/made/dry', { method: 'GET' })),
   /** What one kind of piece of a making cost, but for its minutes. */
   costs: (making: string, piece: number) => ask<MadeCosts>(`/made/costs/${making}/${piece}`),
   /** What the pieces of each clay say. */
   learning: () => ask<ClayRecords[]>('/made/learning'),
-  health: async () => void (await send('/health', 'GET')),
+  health: async () => void (await send('/health', { method: 'GET' })),
   session: () => ask<SessionState>('/session'),
-  signIn: async (passphrase: string) => void (await send('/session', 'POST', { passphrase })),
+  signIn: async (passphrase: string) => void (await send('/session', { method: 'POST', body: { passphrase } })),
 };

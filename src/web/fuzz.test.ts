@@ -18,7 +18,7 @@ import { readBarsCsv, readKitCsv } from '../contract/tableCsv.ts';
 import { readTargetText } from '../contract/targetSchema.ts';
 
 const CUP = newTarget('Rack tumbler');
-const SHEET = sheetOf('x', developWhole(CUP).parts, { unit: 'mm' });
+const SHEET = sheetOf('x', developWhole(CUP).parts, { style: { unit: 'mm' } });
 const OBJ = 'v 0 0 0\nv 100 0 0\nv 0 100 0\nv 50 50 40\nf 1 2 4\nf 2 3 4\nf 3 1 4\n';
 const STL =
   'solid x\nfacet normal 0 0 1\nouter loop\nvertex 0 0 0\nvertex 100 0 0\nvertex 0 100 0\nendloop\nendfacet\nendsolid x\n';

@@ -3,6 +3,7 @@ import ShelfPlace from './places/ShelfPlace.vue';
 
 /** The stages of one piece that can be worked in. */
 export const STAGES = ['shape', 'flat', 'slab', 'cut', 'make'] as const;
+/** A stage of the piece: the last part of its address. */
 export type Stage = (typeof STAGES)[number];
 
 export const router = createRouter({

@@ -16,7 +16,15 @@ const NUMBERS = ['', 'One finger goes', 'Two fingers go', 'Three fingers go', 'F
 const UNDER_RIM = 3;
 
 /** Bend advice on a strap or flange, given only when care is needed. */
-function bendOf(target: Target, thickness: number, neutralRadius: number, name: string, code: string): Check[] {
+function bendOf(
+  target: Target,
+  {
+    thickness,
+    neutralRadius,
+    name,
+    code,
+  }: { readonly thickness: number; readonly neutralRadius: number; readonly name: string; readonly code: string },
+): Check[] {
   const { neutralFraction } = target.slab;
   const stiffness = target.clay.stiffness ?? DEFAULT_STIFFNESS;
   const check = checkBend({ thickness, neutralRadius, neutralFraction, stiffness });
@@ -183,7 +191,7 @@ function lidChecks(target: Target): Check[] {
       ' as it is cut. Dry and fire the lid on its piece, so that both warp alike.',
     ],
   };
-  return [fit, ...bendOf(target, slab.wall, made.bendRadius, name, 'lid-bend')];
+  return [fit, ...bendOf(target, { thickness: slab.wall, neutralRadius: made.bendRadius, name, code: 'lid-bend' })];
 }
 
 /** A lug that stands out by more than this many times its thickness bends as it dries, or breaks off. */

@@ -12,7 +12,7 @@ const withClay = (target: Target, stiffness: Stiffness): Target => ({
 const adviceOn = (target: Target) => develop(target).checks.find(({ code }) => code === 'edge-gather');
 
 describe('advice on the edges of strips', () => {
-  const gores = targetsOfEveryKind(431, 60, ['gores']).filter((target) => checkTarget(target).length === 0);
+  const gores = targetsOfEveryKind(431, 60, { kinds: ['gores'] }).filter((target) => checkTarget(target).length === 0);
 
   it.each(STIFFNESSES)('of %s clay takes care just where they gather more than it takes', (stiffness) => {
     const limit = STRAIN_LIMITS[stiffness].gather;

@@ -73,7 +73,7 @@ export function checkSheet(target: Target, developed: DevelopedForm, bench: Benc
   const { form, slab, clay } = target;
   if (form.kind !== 'sheet') return [];
   const { bridge, tip } = narrowest(form, slab.wall);
-  const footing = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage);
+  const footing = placeFeet(form, { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage });
   const bent = bentSheet(form, slab.wall, slab.neutralFraction);
   const stands: Check | null = footing && {
     code: 'sheet-stands',

@@ -99,7 +99,10 @@ export function checkStand(target: Target, developed: DevelopedForm, bench: Benc
   const rest = restOf(form, side);
   const own =
     (developed.parts.reduce((sum, part) => sum + part.volume, 0) / 1000) * clay.wetDensity * FIRED_MASS_FRACTION;
-  const tipping = tippingOf(side, loadedMiddle(form, side, rest.middle, { stand: own, device: form.device.mass }));
+  const tipping = tippingOf(
+    side,
+    loadedMiddle(form, side, { middle: rest.middle, mass: { stand: own, device: form.device.mass } }),
+  );
   return [
     checkRest(rest, form.lean, form.friction ?? DEFAULT_FRICTION),
     checkTip('back', tipping.back),

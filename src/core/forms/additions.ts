@@ -203,7 +203,10 @@ function knobOf({ lid, clay }: Target): MadeKnob | null {
 }
 
 /** Of the outlines of several levels, the one that reaches farthest (or least far), wet. */
-function levelsOf({ section, height }: Standing, depth: number, face: 'outer' | 'inner', floor: number): Support[] {
+function levelsOf(
+  { section, height }: Standing,
+  { depth, face, floor }: { readonly depth: number; readonly face: 'outer' | 'inner'; readonly floor: number },
+): Support[] {
   return [height, Math.max(floor, height - depth)].map((z) => section(z)[face]);
 }
 
@@ -218,8 +221,8 @@ function lidOf(target: Target, standing: Standing): LidFigures | null {
   return cutLid({
     kind: lid.kind,
     rim: standing.section(standing.height).outer,
-    inside: least(levelsOf(standing, depth, 'inner', standing.floor)),
-    outside: most(levelsOf(standing, depth, 'outer', 0)),
+    inside: least(levelsOf(standing, { depth, face: 'inner', floor: standing.floor })),
+    outside: most(levelsOf(standing, { depth, face: 'outer', floor: 0 })),
     clearance: wet(lid.clearance),
     depth,
     overhang: wet(lid.overhang),
@@ -262,13 +265,18 @@ export const additionsOf = once((target: Target): Additions => {
   if (knob) lumps.push({ id: 'knob', name: 'Knob', count: 1, volume: knob.volume, length: knob.across });
   const { form } = target;
   const standingFeet =
-    form.kind === 'sheet' ? (placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet ?? []) : [];
+    form.kind === 'sheet'
+      ? (placeFeet(form, { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage })?.feet ?? [])
+      : [];
   standingFeet.forEach(({ length }, index) => {
     const across = wet(form.kind === 'sheet' ? (form.feet?.diameter ?? 0) : 0);
     const volume = (Math.PI / 4) * across * across * wet(length);
     lumps.push({ id: 'sheet-foot', name: `Foot ${footLetter(index)}`, count: 1, volume, length: wet(length) });
   });
-  if (feet) parts.push(feetPart(feet.count, wet(feet.diameter), feet.thickness, slab.faceUp));
+  if (feet)
+    parts.push(
+      feetPart({ count: feet.count, diameter: wet(feet.diameter), thickness: feet.thickness, faceUp: slab.faceUp }),
+    );
   return {
     handle: made,
     lugs,

@@ -224,7 +224,7 @@ describe('200 random targets of every kind', () => {
     for (const target of targets.filter(({ form }) => ['taper', 'stack', 'facet'].includes(form.kind))) {
       const developed = develop(target);
       const last = (figure: FigureId, band: number) => {
-        const given = explain(figure, target, developed, band)
+        const given = explain(figure, { target, developed, band })
           .at(-1)
           ?.gives.find((item) => typeof item !== 'string');
         return given && Object.values(given)[0];

@@ -116,11 +116,11 @@ describe('the list of kinds', () => {
       for (const { id, label, mm } of own) {
         expect(label).not.toBe('');
         expect(mm).toBeGreaterThan(0);
-        const steps = explain(id, target, developed);
+        const steps = explain(id, { target, developed });
         expect(steps.length).toBeGreaterThan(0);
       }
       for (const id of FIGURES)
-        for (const { rule, gives } of explain(id, target, developed)) {
+        for (const { rule, gives } of explain(id, { target, developed })) {
           expect(rule).not.toBe('');
           expect(
             gives.every(

@@ -147,7 +147,7 @@ describe('develop, properties of 300 random targets', () => {
         massFired: developed.finished.mass.fired,
       };
       for (const figure of figures) {
-        const last = explain(figure, target, developed).at(-1);
+        const last = explain(figure, { target, developed }).at(-1);
         const given = last?.gives.find((item) => typeof item !== 'string');
         const value = given && Object.values(given)[0];
         if (values[figure] === undefined) expect(last).toBeUndefined();

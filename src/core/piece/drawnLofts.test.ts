@@ -69,7 +69,7 @@ const free = (outline: Outline, across: number): DrawnPlan => {
   return { ...scaledDrawn(plan, across / drawnReach(plan)), corner: 14 };
 };
 
-const LOFTS = targetsOfEveryKind(61, 24, ['loft']);
+const LOFTS = targetsOfEveryKind(61, 24, { kinds: ['loft'] });
 const with_ = (target: Target, change: (form: LoftForm) => Partial<LoftForm>): Target => ({
   ...target,
   form: { ...(target.form as LoftForm), ...change(target.form as LoftForm) },

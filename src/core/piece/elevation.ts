@@ -45,7 +45,17 @@ export function elevation(target: Target, state: SizeState): Elevation {
 const wetElevation = once((target: Target) => drawn(target, 'wet'));
 const firedElevation = once((target: Target) => drawn(target, 'fired'));
 
-function box(x0: number, x1: number, y0: number, y1: number): Outline {
+function box({
+  x0,
+  x1,
+  y0,
+  y1,
+}: {
+  readonly x0: number;
+  readonly x1: number;
+  readonly y0: number;
+  readonly y1: number;
+}): Outline {
   return [
     [x0, y0, 0],
     [x1, y0, 0],
@@ -95,10 +105,10 @@ function sheetFeet({ form, slab, clay }: Target, { fromFired, fromWet }: Drawing
   if (form.kind !== 'sheet' || !form.feet) return [];
   const bent = bentSheet(form, slab.wall, slab.neutralFraction);
   const half = form.feet.diameter / 2;
-  const feet = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet ?? [];
+  const feet = placeFeet(form, { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage })?.feet ?? [];
   return feet.map(({ at, length }) => {
     const middle = fromWet(bent.place(at)?.at[0] ?? 0);
-    return box(middle - fromFired(half), middle + fromFired(half), 0, fromFired(length));
+    return box({ x0: middle - fromFired(half), x1: middle + fromFired(half), y0: 0, y1: fromFired(length) });
   });
 }
 
@@ -109,7 +119,10 @@ function lugShapes(target: Target, { section }: Standing, { fromWet, fromFired, 
   const reach = fromWet(section(made.top).outer.h(0));
   const out = fromFired(target.lugs.out);
   const [low, high] = [fromWet(made.bottom) + lift, fromWet(made.top) + lift];
-  return [box(reach, reach + out, low, high), box(-reach - out, -reach, low, high)];
+  return [
+    box({ x0: reach, x1: reach + out, y0: low, y1: high }),
+    box({ x0: -reach - out, x1: -reach, y0: low, y1: high }),
+  ];
 }
 
 /** The ball on a lid, seen from the side. */
@@ -126,7 +139,9 @@ function padShapes(target: Target, { fromWet }: Drawing): Outline[] {
   const { feet, clay } = target;
   if (!feet) return [];
   const half = feet.diameter / 2 / (1 - clay.shrinkage);
-  return additionsOf(target).feet.map(([x]) => box(fromWet(x - half), fromWet(x + half), 0, fromWet(feet.thickness)));
+  return additionsOf(target).feet.map(([x]) =>
+    box({ x0: fromWet(x - half), x1: fromWet(x + half), y0: 0, y1: fromWet(feet.thickness) }),
+  );
 }
 
 /** The lid as it lies on the rim; a cap's side is seen from outside, a flange is hidden in the piece. */
@@ -136,10 +151,10 @@ function lidShapes(target: Target, { height, rim }: Standing, { fromWet, lift }:
   const middle = (rim[1] + rim[2]) / 2;
   const [x0, x1] = [middle - made.across / 2, middle + made.across / 2].map(fromWet) as [number, number];
   const at = (z: number) => fromWet(z) + lift;
-  const plate = box(x0, x1, at(height), at(height + target.slab.base));
+  const plate = box({ x0, x1, y0: at(height), y1: at(height + target.slab.base) });
   if (target.lid.kind === 'flat') return [plate];
   const depth = target.lid.depth / (1 - target.clay.shrinkage);
-  return [box(x0, x1, at(height - depth), at(height)), plate];
+  return [box({ x0, x1, y0: at(height - depth), y1: at(height) }), plate];
 }
 
 /** The rolls of a scroll stand, and the device that leans in it. */

@@ -9,8 +9,10 @@ const MADE = ['taper', 'stack', 'oval', 'facet', 'box', 'loft', 'gores'] as cons
 export function targetsOfEveryKind(
   seed: number,
   count: number,
-  kinds: readonly (typeof MADE)[number][] = MADE,
-  seams: 'plain' | 'all' = 'plain',
+  {
+    kinds = MADE,
+    seams = 'plain',
+  }: { readonly kinds?: readonly (typeof MADE)[number][]; readonly seams?: 'plain' | 'all' } = {},
 ): Target[] {
   const random = seeded(seed);
   const between = (least: number, greatest: number) => least + random() * (greatest - least);

@@ -32,7 +32,7 @@ describe('finished sizes', () => {
   });
 
   it('over the inside, a loft between outlines of two kinds has the floor’s length and width that were asked for', () => {
-    const lofts = targetsOfEveryKind(55, 160, ['loft']).map((target): Target => ({
+    const lofts = targetsOfEveryKind(55, 160, { kinds: ['loft'] }).map((target): Target => ({
       ...target,
       size: { ...target.size, face: 'inside' },
     }));

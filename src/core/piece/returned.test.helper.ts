@@ -117,17 +117,17 @@ function standBand(wall: Part, { slab, seam }: Target): StandingBand {
     radii = shares.map((radius) => (radius * sweep) / (2 * Math.PI)) as [number, number];
   }
   const [cos, sin] = [Math.cos(slope), Math.sin(slope)];
-  const section = (radius: number, z: number, rise: number, along: number): readonly [number, number] => [
+  const section = ([z, radius]: readonly [number, number], rise: number, along: number): readonly [number, number] => [
     z - rise * sin + along * cos,
     radius + rise * cos + along * sin,
   ];
   const [out, within] = [(1 - k) * t, -k * t];
-  const outerFoot = section(radii[0], 0, out, -sign * out * tan(foot.lean));
+  const outerFoot = section([0, radii[0]], out, -sign * out * tan(foot.lean));
   const lift = ([z, r]: readonly [number, number]): readonly [number, number] => [z - outerFoot[0], r];
   return {
     slope,
-    outer: { foot: lift(outerFoot), rim: lift(section(radii[1], slant * cos, out, sign * out * tan(rim.lean))) },
-    inner: { rim: lift(section(radii[1], slant * cos, within, sign * within * tan(rim.lean))) },
+    outer: { foot: lift(outerFoot), rim: lift(section([slant * cos, radii[1]], out, sign * out * tan(rim.lean))) },
+    inner: { rim: lift(section([slant * cos, radii[1]], within, sign * within * tan(rim.lean))) },
   };
 }
 

@@ -22,12 +22,12 @@ const formers = Array.from({ length: COUNT }, (): Target => {
   return { ...randomTarget(random), form };
 });
 /** Every second taper with its rim cut square, which is measured over the outside only. */
-const tapers = targetsOfEveryKind(42, COUNT, ['taper']).map((target, index): Target =>
+const tapers = targetsOfEveryKind(42, COUNT, { kinds: ['taper'] }).map((target, index): Target =>
   index % 2 === 1 && target.size.face === 'outside' ? { ...target, rim: 'square' } : target,
 );
 
 /** Wide, low bands beside steep ones, every second one with its rim cut square, with seams of every kind. */
-const steep = targetsOfEveryKind(48, COUNT + 40, ['stack'], 'all')
+const steep = targetsOfEveryKind(48, COUNT + 40, { kinds: ['stack'], seams: 'all' })
   .map((target, index): Target => {
     const across = () => 90 + 160 * random();
     const profile = [0, 8 + 30 * random(), 60 + 30 * random(), 100 + 60 * random()].map(
@@ -48,14 +48,15 @@ const KINDS: readonly (readonly [string, readonly Target[]])[] = [
   ['cylinders', cylinders],
   ['formers', formers],
   ['tapers', tapers],
-  ['tapers with seams that add to the wall', targetsOfEveryKind(49, COUNT, ['taper'], 'all')],
+  ['tapers with seams that add to the wall', targetsOfEveryKind(49, COUNT, { kinds: ['taper'], seams: 'all' })],
   ['steep stacks with every seam', steep],
   ...(['stack', 'oval', 'facet', 'box'] as const).map(
-    (kind, index) => [kind === 'box' ? 'boxes' : `${kind}s`, targetsOfEveryKind(43 + index, COUNT, [kind])] as const,
+    (kind, index) =>
+      [kind === 'box' ? 'boxes' : `${kind}s`, targetsOfEveryKind(43 + index, COUNT, { kinds: [kind] })] as const,
   ),
 ];
 
-const LOFTS = targetsOfEveryKind(47, COUNT, ['loft']);
+const LOFTS = targetsOfEveryKind(47, COUNT, { kinds: ['loft'] });
 
 const wrong = (all: readonly Returned[]) => all.filter(({ asked, got }) => !(Math.abs(got - asked) < 0.01));
 
@@ -67,7 +68,7 @@ describe('the cut parts rolled up give back every size that was asked for, to 0.
   });
 
   it('and a flat wall that runs into itself, with what its seam adds, is told to stop: every other one comes back true', () => {
-    const found = targetsOfEveryKind(50, 10 * COUNT, ['stack'], 'all').map((target) => {
+    const found = targetsOfEveryKind(50, 10 * COUNT, { kinds: ['stack'], seams: 'all' }).map((target) => {
       const plate: Target = {
         ...target,
         form: { kind: 'taper', rim: 90 + 160 * random(), foot: 12 + 40 * random(), height: 9 + 25 * random() },

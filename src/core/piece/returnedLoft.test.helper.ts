@@ -173,7 +173,10 @@ export function returnedLoft(target: Target, form: LoftForm, rolled = target.sla
   const out = target.size.face === 'outside' ? (1 - k) * rolled : -k * rolled;
   const wall = wallOf(target);
   // Measured where a ruling stands, its tangent touches the folded wall in a corner of it, which is exact.
-  const stations = stationsOf(mergedFlats(wall.foot, wall.rim), RULINGS, 0, (2 * Math.PI) / target.seam.panels);
+  const stations = stationsOf(mergedFlats(wall.foot, wall.rim), RULINGS, {
+    start: 0,
+    sweep: (2 * Math.PI) / target.seam.panels,
+  });
   const directions = stations.filter((_, index) => index % (RULINGS / MEASURED) === 0).map(({ phi }) => phi);
   // Outlines of one kind go on under the floor; of others only the length and width of the floor are as asked (finished.test).
   const alike =

@@ -28,7 +28,7 @@ export function wetAndFired(target: Target): BothWays[] {
     return { key, label, wet: shown, fired: shown.map((mm) => firedLength(mm, clay.shrinkage)) };
   };
   if (form.kind === 'sheet') {
-    const feet = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet ?? [];
+    const feet = placeFeet(form, { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage })?.feet ?? [];
     const lift = feet.length > 0 ? wetLength(form.feet?.height ?? 0, clay.shrinkage) : 0;
     return [
       size('bent-across', 'Bent, across', standing.across[0]),

@@ -22,7 +22,7 @@ const mug = (form: Form, more: Partial<Target> = {}): Target => ({ ...targetWith
 /** The whole piece on its way: `f` from the table (0) to the standing piece (1). */
 function onItsWay(target: Target, f: number): RaisedPart[] {
   const body = standingBody(target);
-  return raiseAdded(target, raise(body, f), raise(body, 0), f);
+  return raiseAdded(target, { raised: raise(body, f), flat: raise(body, 0), f });
 }
 
 const points = (parts: readonly RaisedPart[]): Point3[] =>
@@ -52,7 +52,7 @@ describe.each(FORMS)('what is added to %s, on its way from the table', (_, form)
   it('is nothing where nothing is added', () => {
     const target = mug(form);
     const raised = raise(standingBody(target), 0.4);
-    expect(raiseAdded(target, raised, raised, 0.4)).toEqual(raised);
+    expect(raiseAdded(target, { raised, flat: raised, f: 0.4 })).toEqual(raised);
   });
 
   it('a strap bends and never stretches, lies on the table first, and ends on the wall', () => {

@@ -36,7 +36,11 @@ function ring(shape: Support, z: number): Point3[] {
 }
 
 /** A level plate, or a ring when `inner` is given, between two heights. */
-export function plate(outer: Support, inner: Support | null, from: number, to: number): Ribbon[] {
+export function plate(
+  outer: Support,
+  inner: Support | null,
+  { from, to }: { readonly from: number; readonly to: number },
+): Ribbon[] {
   const at = (shape: Support | null, z: number) =>
     shape ? ring(shape, z) : ring(outer, z).map((): Point3 => [0, 0, z]);
   const walls: Ribbon[] = [{ face: 'edge', one: ring(outer, from), other: ring(outer, to) }];
@@ -54,10 +58,12 @@ export function plate(outer: Support, inner: Support | null, from: number, to: n
  */
 function raisedHandle(
   target: Target,
-  made: MadeHandle,
-  angle: number,
-  flat: readonly RaisedPart[],
-  f: number,
+  {
+    made,
+    angle,
+    flat,
+    f,
+  }: { readonly made: MadeHandle; readonly angle: number; readonly flat: readonly RaisedPart[]; readonly f: number },
 ): RaisedPart {
   const s = target.clay.shrinkage;
   const wet = (mm: number) => wetLength(mm, s);
@@ -160,7 +166,10 @@ function evenly(points: readonly PlanPoint[]): PlanPoint[] {
 }
 
 /** One of two lugs, which stays level on its way from the table to the wall. */
-function raisedLug(made: MadeLugs, which: number, flat: readonly RaisedPart[], f: number): RaisedPart {
+function raisedLug(
+  made: MadeLugs,
+  { which, flat, f }: { readonly which: number; readonly flat: readonly RaisedPart[]; readonly f: number },
+): RaisedPart {
   const thick = made.top - made.bottom;
   const upper = evenly(lugPoints(made, which));
   const under = evenly(lugPoints(made, which, 'under'));
@@ -202,9 +211,11 @@ function moved(part: RaisedPart, at: Point3): RaisedPart {
  */
 export function raiseAdded(
   target: Target,
-  raised: readonly RaisedPart[],
-  flat: readonly RaisedPart[],
-  f: number,
+  {
+    raised,
+    flat,
+    f,
+  }: { readonly raised: readonly RaisedPart[]; readonly flat: readonly RaisedPart[]; readonly f: number },
 ): RaisedPart[] {
   const added = additionsOf(target);
   const { handle, lugs, feet, lid } = target;
@@ -214,11 +225,11 @@ export function raiseAdded(
   const whole = raised.map((part) => (lift > 0 ? moved(part, [0, 0, lift]) : part));
   if (added.handle) {
     for (const angle of added.handle.angles) {
-      whole.push(moved(raisedHandle(target, added.handle, angle, flat, f), [0, 0, lift]));
+      whole.push(moved(raisedHandle(target, { made: added.handle, angle, flat, f }), [0, 0, lift]));
     }
   }
   for (const which of added.lugs ? [0, 1] : []) {
-    whole.push(moved(raisedLug(added.lugs as MadeLugs, which, flat, f), [0, 0, lift]));
+    whole.push(moved(raisedLug(added.lugs as MadeLugs, { which, flat, f }), [0, 0, lift]));
   }
   if (lid && added.lid) {
     const { plate: top, side } = added.lid;
@@ -239,13 +250,15 @@ export function raiseAdded(
     whole.push({
       part: 'lid',
       neutral: null,
-      ribbons: [...plate(top, null, 0, target.slab.base), ...plate(side.outer, side.inner, -depth, 0), ...knob].map(
-        ({ face, one, other }) => {
-          const at = (points: readonly Point3[]) =>
-            points.map((point) => plus(plus(point, away, (1 - f) * reach), UP, z));
-          return { face, one: at(one), other: at(other) };
-        },
-      ),
+      ribbons: [
+        ...plate(top, null, { from: 0, to: target.slab.base }),
+        ...plate(side.outer, side.inner, { from: -depth, to: 0 }),
+        ...knob,
+      ].map(({ face, one, other }) => {
+        const at = (points: readonly Point3[]) =>
+          points.map((point) => plus(plus(point, away, (1 - f) * reach), UP, z));
+        return { face, one: at(one), other: at(other) };
+      }),
     });
   }
   if (feet) {
@@ -258,7 +271,7 @@ export function raiseAdded(
       whole.push({
         part: 'foot',
         neutral: null,
-        ribbons: plate(pad, null, 0, feet.thickness).map(({ face, one, other }) => {
+        ribbons: plate(pad, null, { from: 0, to: feet.thickness }).map(({ face, one, other }) => {
           const to: Point3 = [lying[0] + f * (px - lying[0]), lying[1] + f * (py - lying[1]), 0];
           return { face, one: one.map((point) => plus(point, to)), other: other.map((point) => plus(point, to)) };
         }),

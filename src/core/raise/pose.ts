@@ -82,7 +82,11 @@ function axisAngle({ x, y, z }: Pose): { axis: Point3; angle: number } {
 }
 
 /** The pose at the share `f` of the way from one to another: one even turn, and a straight way for the point `through`. */
-export function poseBetween(from: Pose, to: Pose, f: number, through: Point3): Pose {
+export function poseBetween(
+  from: Pose,
+  to: Pose,
+  { f, through }: { readonly f: number; readonly through: Point3 },
+): Pose {
   const turn = axisAngle(after(to, inverse(from)));
   const origin: Point3 = [0, 0, 0];
   const turned = after(turnAbout(origin, turn.axis, f * turn.angle), { ...from, at: origin });

@@ -66,7 +66,11 @@ function unitPlan([x, y]: readonly [number, number, ...number[]]): Point3 {
   return [x / far, y / far, 0];
 }
 
-function raisedWall(wall: BentWall, body: Body, reach: number, f: number): RaisedPart {
+function raisedWall(
+  wall: BentWall,
+  body: Body,
+  { reach, f }: { readonly reach: number; readonly f: number },
+): RaisedPart {
   const sheet = flatSheet(wall.lows, wall.highs);
   const middle = Math.floor((wall.lows.length - 1) / 2);
   const cell = sheet.cells[sheet.after[middle] ?? 0];
@@ -89,7 +93,7 @@ function raisedWall(wall: BentWall, body: Body, reach: number, f: number): Raise
   const direction = unitPlan(middleOfSides(wall.lows[middle], wall.highs[middle]));
   const lying = lyingPose({ direction, reach: reach - nearest, faceUp: body.faceUp }, [turned[0], turned[1]], low);
   const start = after(lying, upright);
-  return aboveTable(mapped(folded, poseBetween(start, standingPose(cell), f, [...foot, 0])), f);
+  return aboveTable(mapped(folded, poseBetween(start, standingPose(cell), { f, through: [...foot, 0] })), f);
 }
 
 /** Halfway between two places, seen from above. */
@@ -97,7 +101,11 @@ function middleOfSides(low: Point3 = [1, 0, 0], high: Point3 = [1, 0, 0]): reado
   return [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2];
 }
 
-function raisedChain(chain: PanelChain, body: Body, reach: number, f: number): RaisedPart {
+function raisedChain(
+  chain: PanelChain,
+  body: Body,
+  { reach, f }: { readonly reach: number; readonly f: number },
+): RaisedPart {
   const anchor = Math.floor(chain.panels.length / 2);
   const poses = foldChain(chainHinges(chain), anchor, f);
   const standing = panelPose(chain, anchor);
@@ -110,7 +118,7 @@ function raisedChain(chain: PanelChain, body: Body, reach: number, f: number): R
     foot,
     body.faceUp === 'inside' ? 0 : thickness,
   );
-  return aboveTable(mapped(folded.part, poseBetween(lying, standing, f, [...foot, 0])), f);
+  return aboveTable(mapped(folded.part, poseBetween(lying, standing, { f, through: [...foot, 0] })), f);
 }
 
 /** The base: it lies where it will stand, turned over when the outside is up. */
@@ -128,7 +136,7 @@ function raisedBase(plate: BasePlate, body: Body, f: number): RaisedPart {
   const part: RaisedPart = { part: 'base', ribbons, neutral: null };
   if (body.faceUp === 'inside') return part;
   const over: Pose = { x: [1, 0, 0], y: [0, -1, 0], z: [0, 0, -1], at: [0, 0, plate.thickness] };
-  return aboveTable(mapped(part, poseBetween(over, UNMOVED, f, [0, 0, plate.thickness / 2])), f);
+  return aboveTable(mapped(part, poseBetween(over, UNMOVED, { f, through: [0, 0, plate.thickness / 2] })), f);
 }
 
 /**
@@ -141,7 +149,7 @@ export function raise(body: Body, f: number): RaisedPart[] {
   let out = reach;
   let deepest = 0;
   const walls = body.walls.map((wall) => {
-    if (wall.kind === 'panels') return raisedChain(wall, body, reach, f);
+    if (wall.kind === 'panels') return raisedChain(wall, body, { reach, f });
     if (wall.kind === 'strip') {
       // Without a base the feet would lie over one another: they keep the round that they stand on.
       const round = Math.max(reach, GAP + (wall.rows[0]?.radius ?? 0));
@@ -154,7 +162,7 @@ export function raise(body: Body, f: number): RaisedPart[] {
       deepest = 0;
     }
     deepest = Math.max(deepest, depthOf(wall));
-    return raisedWall(wall, body, out, f);
+    return raisedWall(wall, body, { reach: out, f });
   });
   return [...(body.base ? [raisedBase(body.base, body, f)] : []), ...walls];
 }

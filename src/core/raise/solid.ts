@@ -46,9 +46,10 @@ function vertexOf({ positions }: Mesh, index: number): Point3 {
   return [positions[3 * index] as number, positions[3 * index + 1] as number, positions[3 * index + 2] as number];
 }
 
-function meshFaces(mesh: Mesh, face: SolidFace['face'], upward: boolean): SolidFace[] {
+/** The faces of a formed side: the inside looks up. */
+function meshFaces(mesh: Mesh, face: 'inside' | 'outside'): SolidFace[] {
   const { triangles } = mesh;
-  const kept = upward === meshLooksUp(mesh);
+  const kept = (face === 'inside') === meshLooksUp(mesh);
   return Array.from({ length: triangles.length / 3 }, (_, index): SolidFace => {
     const corners = [0, 1, 2].map((corner) => vertexOf(mesh, triangles[3 * index + corner] as number));
     return { face, corners: kept ? corners : corners.reverse() };
@@ -100,11 +101,7 @@ function rimFaces(inner: readonly Point3[], outer: readonly Point3[]): SolidFace
 
 function formedFaces(target: DrapedTarget): SolidFace[] {
   const [inner, outer] = [faceMesh(target, 'inner', FORMED), faceMesh(target, 'outer', FORMED)];
-  return [
-    ...meshFaces(outer, 'outside', false),
-    ...meshFaces(inner, 'inside', true),
-    ...rimFaces(rimOf(inner), rimOf(outer)),
-  ];
+  return [...meshFaces(outer, 'outside'), ...meshFaces(inner, 'inside'), ...rimFaces(rimOf(inner), rimOf(outer))];
 }
 
 /** The strip of a stand: its outline from the side, as wide as the strip. */
@@ -130,12 +127,12 @@ const SHEET_RINGS = 4;
 function sheetFeet({ slab, clay }: Target, form: SheetForm, side: 1 | -1): SolidFace[] {
   const { wall: t, neutralFraction: k } = slab;
   const bent = bentSheet(form, t, k);
-  return (placeFeet(form, t, k, clay.shrinkage)?.feet ?? []).flatMap(({ at, length }) => {
+  return (placeFeet(form, { t, k, shrinkage: clay.shrinkage })?.feet ?? []).flatMap(({ at, length }) => {
     const [x = 0, y = 0] = bent.place(at)?.at ?? [];
     const foot = circle(wetLength(form.feet?.diameter ?? 0, clay.shrinkage) / 2);
     const shift = (points: readonly Point3[]) =>
       points.map((point): Point3 => [point[0] + side * x, point[1] + y, point[2]]);
-    return plate(foot, null, 0, wetLength(length, clay.shrinkage)).flatMap(({ face, one, other }) =>
+    return plate(foot, null, { from: 0, to: wetLength(length, clay.shrinkage) }).flatMap(({ face, one, other }) =>
       ribbonFaces({ face, one: shift(one), other: shift(other) }),
     );
   });
@@ -203,5 +200,5 @@ export function solidFaces(target: Target): readonly SolidFace[] | null {
   if (form.kind === 'stand') return stripFaces(target);
   if (form.kind === 'sheet') return sheetFaces(target, form);
   const body = standingBody(target, RULINGS);
-  return partFaces(raiseAdded(target, raisePiece(target, body, 1), [], 1));
+  return partFaces(raiseAdded(target, { raised: raisePiece(target, body, 1), flat: [], f: 1 }));
 }

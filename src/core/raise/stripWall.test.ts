@@ -8,7 +8,7 @@ import type { Form, Target } from '../target/target.ts';
 import { raise, standingBody } from './raise.ts';
 import { sectioned } from './section.ts';
 
-const gores = targetsOfEveryKind(521, 40, ['gores']).filter((target) => checkTarget(target).length === 0);
+const gores = targetsOfEveryKind(521, 40, { kinds: ['gores'] }).filter((target) => checkTarget(target).length === 0);
 const BOWL: Form = { kind: 'gores', strips: 8, ball: 168, foot: 84, height: 88 };
 const points = (parts: readonly RaisedPart[]): Point3[] =>
   parts.flatMap(({ ribbons }) => ribbons.flatMap(({ one, other }) => [...one, ...other]));

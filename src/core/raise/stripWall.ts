@@ -66,9 +66,7 @@ function rowsOf({ wall, f, reach, low }: Way): Row[] {
 function pointOf(
   { middle, along, out, bend, share }: Row,
   aside: Point3,
-  side: number,
-  off: number,
-  up: number,
+  { side, off, up }: { readonly side: number; readonly off: number; readonly up: number },
 ): Point3 {
   const inward = plus(times(along, share.along), out, share.out);
   const still = plus(times(along, share.out), out, -share.along);
@@ -125,15 +123,15 @@ export function raisedStrip(wall: StripWall, way: Pick<Way, 'f' | 'faceUp' | 're
         const { from, to } = wall;
         const angle = from + ((to - from) * column) / COLUMNS;
         const slanted = (slant * Math.abs(angle) * 2) / wall.sweep;
-        return turnedOver(pointOf(row, aside, row.radius * angle + slanted, off, up), whole, foot);
+        return turnedOver(pointOf(row, aside, { side: row.radius * angle + slanted, off, up }), whole, foot);
       });
     });
   };
   const [inner, outer] = [face(-k * t), face((1 - k) * t)];
-  const bands = (name: Ribbon['face'], low: readonly Point3[][], up: boolean) =>
+  const bands = (face: 'inside' | 'outside', low: readonly Point3[][]) =>
     low.slice(1).map((high, index): Ribbon => {
       const under = low[index] as Point3[];
-      return up ? { face: name, one: under, other: high } : { face: name, one: high, other: under };
+      return face === 'outside' ? { face, one: under, other: high } : { face, one: high, other: under };
     });
   const side = (points: readonly Point3[][], column: number) => points.map((row) => row.at(column) as Point3);
   const [low, high] = [
@@ -143,8 +141,8 @@ export function raisedStrip(wall: StripWall, way: Pick<Way, 'f' | 'faceUp' | 're
   return {
     part: wall.part,
     ribbons: [
-      ...bands('outside', outer, true),
-      ...bands('inside', inner, false),
+      ...bands('outside', outer),
+      ...bands('inside', inner),
       { face: 'edge', one: low(inner), other: low(outer) },
       { face: 'edge', one: high(outer), other: high(inner) },
       { face: 'cut', one: side(inner, -1), other: side(outer, -1) },

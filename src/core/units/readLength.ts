@@ -52,7 +52,14 @@ function unreadable(rule: string): LengthReading {
 }
 
 /** A whole number with a fraction after it; null where the hyphen between them takes away. */
-function mixed(whole: string, over: string | undefined, under: string | undefined, joined: string): number | null {
+function mixed(
+  whole: string,
+  {
+    over,
+    under,
+    joined,
+  }: { readonly over: string | undefined; readonly under: string | undefined; readonly joined: string },
+): number | null {
   if (over === undefined || under === undefined) return Number(whole);
   if (/\d-\d/.test(joined) && (Number(over) >= Number(under) || !RULED.includes(Number(under)))) return null;
   return Number(whole) + Number(over) / Number(under);
@@ -67,7 +74,7 @@ function tokens(text: string): Token[] | null {
     const feet = FEET.exec(text);
     if (feet) {
       const [all, whole = '0', inches, over, under] = feet;
-      const rest = inches === undefined ? 0 : mixed(inches, over, under, all.slice(all.indexOf("'") + 1));
+      const rest = inches === undefined ? 0 : mixed(inches, { over, under, joined: all.slice(all.indexOf("'") + 1) });
       if (rest === null) return null;
       found.push({ kind: 'number', value: INCHES_PER_FOOT * Number(whole) + rest }, { kind: 'unit', unit: 'inch' });
       at += all.length;
@@ -79,7 +86,7 @@ function tokens(text: string): Token[] | null {
     const [all, number, over, under, unit, sign] = match;
     at += all.length;
     if (number !== undefined) {
-      const value = mixed(number, over, under, all);
+      const value = mixed(number, { over, under, joined: all });
       found.push({ kind: 'number', value: value ?? Number(number) });
       // The hyphen takes away: what follows it is read again.
       if (value === null) at -= all.length - all.indexOf(number) - number.length;

@@ -1,4 +1,4 @@
-import { chordPoints } from '../../core/geometry/outline/crossing.ts';
+import { bounds, edges, type Outline } from '../../core/geometry/outline/outline.ts';
 import type { Part } from '../../core/parts/part/part.ts';
 import type { Checked } from '../../core/files/sheet/words.ts';
 
@@ -23,7 +23,11 @@ export function sizeOfLine(points: readonly Point[]): CutSize {
 }
 
 /** An arc between two points by its bulge, in steps: for readers of files that have bulges. */
-export function arcPoints([x0, y0]: Point, [x1, y1]: Point, bulge: number, steps = 256): Point[] {
+export function arcPoints(
+  [x0, y0]: Point,
+  [x1, y1]: Point,
+  { bulge, steps = 256 }: { readonly bulge: number; readonly steps?: number },
+): Point[] {
   if (bulge === 0) return [[x0, y0]];
   const sweep = 4 * Math.atan(bulge);
   const chord = Math.hypot(x1 - x0, y1 - y0);
@@ -48,9 +52,18 @@ const offBy = (one: CutSize, other: CutSize) =>
     Math.abs(one.length - other.length) / Math.PI,
   );
 
+/** Size of an outline in closed form, its arcs as arcs: a file has them in steps, and is measured in steps. */
+function sizeOfOutline(outline: Outline): CutSize {
+  const { minX, maxX, minY, maxY } = bounds(outline);
+  return {
+    width: maxX - minX,
+    height: maxY - minY,
+    length: edges(outline).reduce((sum, edge) => sum + edge.length, 0),
+  };
+}
+
 /** Sizes of a part's lines as they were developed: its outline first, then its holes. */
-const developedSizes = ({ outline, holes = [] }: Part) =>
-  [outline, ...holes].map((line) => sizeOfLine(chordPoints(line, 0.0005, Infinity)));
+const developedSizes = ({ outline, holes = [] }: Part) => [outline, ...holes].map(sizeOfOutline);
 
 /**
  * Holds the lines that were read back from a file against the development: each line of each part takes the nearest that is left.

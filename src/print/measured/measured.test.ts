@@ -57,7 +57,7 @@ describe('what is off', () => {
       sizeOfLine(
         outline.flatMap(([x, y, bulge], index) => {
           const [a = 0, b = 0] = outline[(index + 1) % outline.length] ?? [];
-          return arcPoints([by * x, by * y], [by * a, by * b], bulge);
+          return arcPoints([by * x, by * y], [by * a, by * b], { bulge });
         }),
       ),
     );

@@ -7,7 +7,19 @@ import { arcPoints, sizeOfLine, type CutSize, type Point } from './cutSize.ts';
 const between = (p: Point, q: Point, t: number): Point => [p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1])];
 
 /** A point of a cubic Bezier (de Casteljau). */
-export function cubicAt(a: Point, b: Point, c: Point, d: Point, t: number): Point {
+export function cubicAt({
+  a,
+  b,
+  c,
+  d,
+  t,
+}: {
+  readonly a: Point;
+  readonly b: Point;
+  readonly c: Point;
+  readonly d: Point;
+  readonly t: number;
+}): Point {
   const [ab, bc, cd] = [between(a, b, t), between(b, c, t), between(c, d, t)];
   return between(between(ab, bc, t), between(bc, cd, t), t);
 }
@@ -26,13 +38,15 @@ export function readSvgCuts(text: string): CutSize[] {
     const points: Point[] = [];
     svgpath(data)
       .abs()
-      .iterate(([kind, ...figures], _index, x, y) => {
+      .iterate(([kind, ...figures], ...[, x, y]) => {
         const [to, from]: [Point, Point] = [
           [figures.at(-2) as number, figures.at(-1) as number],
           [x, y],
         ];
         if (kind === 'A')
-          points.push(...arcPoints(from, to, bulgeOf(figures as number[], Math.hypot(to[0] - x, to[1] - y))).slice(1));
+          points.push(
+            ...arcPoints(from, to, { bulge: bulgeOf(figures as number[], Math.hypot(to[0] - x, to[1] - y)) }).slice(1),
+          );
         if (kind === 'M' || kind === 'L' || kind === 'A') points.push(to);
       });
     return sizeOfLine(points);
@@ -51,7 +65,7 @@ export function readDxfCuts(text: string): CutSize[] {
     .map(({ vertices = [] }) => {
       const points = vertices.flatMap(({ x, y, bulge = 0 }, index) => {
         const next = vertices[(index + 1) % vertices.length] ?? { x, y };
-        return arcPoints([x, y], [next.x, next.y], bulge);
+        return arcPoints([x, y], [next.x, next.y], { bulge });
       });
       return sizeOfLine(points);
     });

@@ -90,7 +90,7 @@ function cutsOf(content: string, wide: number): Point[][] {
           [figures[2], figures[3]],
           [figures[4], figures[5]],
         ] as [Point, Point, Point];
-        for (let step = 1; step <= STEPS; step += 1) path.push(put(cubicAt(at, b, c, d, step / STEPS)));
+        for (let step = 1; step <= STEPS; step += 1) path.push(put(cubicAt({ a: at, b, c, d, t: step / STEPS })));
         at = d;
         break;
       }

@@ -91,24 +91,24 @@ export function layered(layers: readonly Layer[]): Mesh {
     positions.push(x / UNITS, y / UNITS, z);
     return positions.length / 3 - 1;
   };
-  const level = (lines: Paths64, z: number, up: boolean) => {
+  const level = (lines: Paths64, z: number, looks: 'up' | 'down') => {
     for (const polygon of polygonsOf(lines)) {
       for (const [a, b, c] of trianglesOf(polygon)) {
         const [p, q, r] = [vertex(a.x, a.y, z), vertex(b.x, b.y, z), vertex(c.x, c.y, z)];
-        triangles.push(p, ...(up ? [q, r] : [r, q]));
+        triangles.push(p, ...(looks === 'up' ? [q, r] : [r, q]));
       }
     }
   };
   layers.forEach((layer, index) => {
     const below = layers[index - 1];
     const above = layers[index + 1];
-    if (!below) level([...layer.lines], layer.from, false);
+    if (!below) level([...layer.lines], layer.from, 'down');
     level(
       layer.lines
         .filter((line) => !above?.lines.includes(line))
         .concat(above?.lines.filter((line) => !layer.lines.includes(line)) ?? []),
       layer.to,
-      true,
+      'up',
     );
     for (const line of polygonsOf([...layer.lines]).flat()) {
       line.forEach((from, at) => {

@@ -39,7 +39,7 @@ const partOf = (outline: Outline, holes: readonly Outline[] = []): Part => ({
 
 /** Corners of a cutter in the part's own frame: x is mirrored back. */
 function corners(part: Part): [number, number, number][] {
-  const reading = readStl(writeTool(CUP, [part], 'cutter', 'x', { part: part.id }));
+  const reading = readStl(writeTool(CUP, [part], { format: 'cutter', title: 'x', options: { part: part.id } }));
   if (reading.kind === 'refused') throw new Error(reading.rule);
   const { positions } = reading.mesh;
   return Array.from({ length: positions.length / 3 }, (_, at) => [
@@ -56,7 +56,7 @@ describe('a cutter', () => {
     for (const target of [...DEMO, ...Array.from({ length: 40 }, () => randomTarget(random))]) {
       const { parts } = developWhole(target);
       for (const { id, thickness } of parts) {
-        const bytes = writeTool(target, parts, 'cutter', 'x', { part: id });
+        const bytes = writeTool(target, parts, { format: 'cutter', title: 'x', options: { part: id } });
         const reading = readStl(bytes);
         const heights = reading.kind === 'mesh' ? [...reading.mesh.positions].filter((_, at) => at % 3 === 2) : [];
         expect([Math.min(...heights), Math.max(...heights)]).toEqual([
@@ -116,7 +116,7 @@ describe('a cutter', () => {
       ]),
     ],
   ])('with %s is closed', (_, part) =>
-    expect(() => writeTool(CUP, [part], 'cutter', 'x', { part: part.id })).not.toThrow(),
+    expect(() => writeTool(CUP, [part], { format: 'cutter', title: 'x', options: { part: part.id } })).not.toThrow(),
   );
 
   it('cuts the very line, by an edge that is nowhere thinner than it says', () => {
@@ -146,13 +146,15 @@ describe('a cutter', () => {
   });
 
   it('of a part that is not there is refused in words', () => {
-    expect(() => writeTool(CUP, developWhole(CUP).parts, 'cutter', 'x', { part: 'lid' })).toThrow(FaultError);
+    expect(() =>
+      writeTool(CUP, developWhole(CUP).parts, { format: 'cutter', title: 'x', options: { part: 'lid' } }),
+    ).toThrow(FaultError);
   });
 });
 
 describe('a former', () => {
   it('of a tumbler is its wet inside, less the clearance', () => {
-    const bytes = writeTool(CUP, [], 'former', 'x', { clearance: 0.5 });
+    const bytes = writeTool(CUP, [], { format: 'former', title: 'x', options: { clearance: 0.5 } });
     const read = readSolid(bytes);
     // Outside 84 fired at 12 %: 95.4545 wet, slab 6: inside 83.4545; height of the wall 119.
     const radius = 83.4545 / 2 - 0.5;
@@ -162,8 +164,9 @@ describe('a former', () => {
   it('is made for every demo piece that has one, and the others say why not', () => {
     for (const target of DEMO) {
       const why = noTool(target, 'former');
-      if (why === null) expect(readSolid(writeTool(target, [], 'former', 'x', {})).kind).toBe('closed');
-      else expect(() => writeTool(target, [], 'former', 'x', {})).toThrow(FaultError);
+      if (why === null)
+        expect(readSolid(writeTool(target, [], { format: 'former', title: 'x', options: {} })).kind).toBe('closed');
+      else expect(() => writeTool(target, [], { format: 'former', title: 'x', options: {} })).toThrow(FaultError);
     }
     expect(DEMO.filter((target) => noTool(target, 'former') === null).length).toBeGreaterThan(12);
   });
@@ -175,23 +178,24 @@ describe('a mould', () => {
 
   it('as a hump and as a slump fit into one another', () => {
     const [hump, slump] = (['hump', 'slump'] as const).map((side) =>
-      readSolid(writeTool(sideOf(side), [], 'mould', 'x', {})),
+      readSolid(writeTool(sideOf(side), [], { format: 'mould', title: 'x', options: {} })),
     );
     if (hump?.kind !== 'closed' || slump?.kind !== 'closed') throw new Error('open');
     expect(hump.volume).toBeGreaterThan(0);
     expect(slump.volume).toBeGreaterThan(0);
-    const reading = readStl(writeTool(sideOf('slump'), [], 'mould', 'x', {}));
+    const reading = readStl(writeTool(sideOf('slump'), [], { format: 'mould', title: 'x', options: {} }));
     if (reading.kind === 'refused') throw new Error(reading.rule);
     const heights = [...reading.mesh.positions].filter((_, at) => at % 3 === 2);
     if (tray.form.kind === 'mould') expect(Math.max(...heights)).toBeCloseTo(tray.form.depth, 3);
   });
 
-  it('of a cylinder is refused', () => expect(() => writeTool(CUP, [], 'mould', 'x', {})).toThrow(FaultError));
+  it('of a cylinder is refused', () =>
+    expect(() => writeTool(CUP, [], { format: 'mould', title: 'x', options: {} })).toThrow(FaultError));
 });
 
 describe('an STL that is read back', () => {
   it('that is open, inside out or cut short is not closed', () => {
-    const bytes = writeTool(CUP, [], 'former', 'x', {});
+    const bytes = writeTool(CUP, [], { format: 'former', title: 'x', options: {} });
     const count = bytes.readUInt32LE(80);
     const lacking = Buffer.from(bytes.subarray(0, bytes.length - 50));
     lacking.writeUInt32LE(count - 1, 80);

@@ -27,8 +27,10 @@ function impossible(path: string, rule: string): FaultError {
 function made(
   target: Target,
   parts: readonly Part[],
-  format: ToolFormat,
-  { part: id = '', clearance = CLEARANCE.usual }: ToolOptions,
+  {
+    format,
+    options: { part: id = '', clearance = CLEARANCE.usual },
+  }: { readonly format: ToolFormat; readonly options: ToolOptions },
 ): Tool {
   switch (format) {
     case 'cutter': {
@@ -56,11 +58,9 @@ function made(
 export function writeTool(
   target: Target,
   parts: readonly Part[],
-  format: ToolFormat,
-  title: string,
-  options: ToolOptions,
+  { format, title, options }: { readonly format: ToolFormat; readonly title: string; readonly options: ToolOptions },
 ): Buffer {
-  const { mesh, volume } = made(target, parts, format, options);
+  const { mesh, volume } = made(target, parts, { format, options });
   const bytes = writeStl(title, mesh);
   const read = readSolid(bytes);
   const path = options.part ?? 'form';

@@ -47,8 +47,8 @@ export async function clashesOf(database: Database, staged: StagedArchive): Prom
     for (const id of await keysOf(staged.database, table)) {
       if (!here.has(id)) continue;
       const [[mine], [theirs]] = [
-        await rowsOf(database, table, 'id', id),
-        await rowsOf(staged.database, table, 'id', id),
+        await rowsOf(database, table, { column: 'id', value: id }),
+        await rowsOf(staged.database, table, { column: 'id', value: id }),
       ];
       if (!mine || !theirs || alike(mine, theirs, own)) continue;
       found.push({
@@ -74,17 +74,20 @@ export async function restoreExactly(
     await database.revisionFacts.destroy({ where: {}, truncate: true, transaction });
     for (const { name } of [...TABLES].reverse())
       await database.sequelize.query(`DELETE FROM "${name}"`, { transaction });
-    for (const table of TABLES) await copyRows(database, table, await rowsOf(staged.database, table), transaction);
+    for (const table of TABLES)
+      await copyRows(database, { table, rows: await rowsOf(staged.database, table), transaction });
   });
 }
 
 async function copyRows(
   database: Database,
-  table: Table,
-  rows: readonly Row[],
-  transaction: Transaction,
+  {
+    table,
+    rows,
+    transaction,
+  }: { readonly table: Table; readonly rows: readonly Row[]; readonly transaction: Transaction },
 ): Promise<void> {
-  await insert(database, table, rows, transaction);
+  await insert(database, table, { rows, transaction });
 }
 
 /**
@@ -93,9 +96,15 @@ async function copyRows(
  */
 export async function mergeArchive(
   database: Database,
-  staged: StagedArchive,
-  photographs: string | null,
-  counts: (clash: Pick<ArchiveClash, 'kind' | 'id'>) => Counts,
+  {
+    staged,
+    photographs,
+    counts,
+  }: {
+    readonly staged: StagedArchive;
+    readonly photographs: string | null;
+    readonly counts: (clash: Pick<ArchiveClash, 'kind' | 'id'>) => Counts;
+  },
 ): Promise<void> {
   copyPhotographs(staged, photographs);
   const own = new Map<Table, ReadonlySet<string>>();
@@ -105,14 +114,14 @@ export async function mergeArchive(
   const decides = async (kind: ArchiveClash['kind'], row: Row): Promise<boolean> => {
     const id = String(row['id']);
     const one = KEPT.find((other) => other.kind === kind);
-    const [mine] = one ? await rowsOf(database, one.table, 'id', id) : [];
+    const [mine] = one ? await rowsOf(database, one.table, { column: 'id', value: id }) : [];
     return one !== undefined && mine !== undefined && !alike(mine, row, one.own) && counts({ kind, id }) === 'archive';
   };
   const has = (table: Table, id: unknown) => own.get(table)?.has(String(id)) ?? false;
-  const theirs = (table: Table, column?: string, value?: string) => rowsOf(staged.database, table, column, value);
+  const theirs = (table: Table, column?: string, value?: string) => rowsOf(staged.database, table, { column, value });
   const now = new Date();
   await database.write(async (transaction) => {
-    const add = (table: Table, rows: readonly Row[]) => insert(database, table, rows, transaction);
+    const add = (table: Table, rows: readonly Row[]) => insert(database, table, { rows, transaction });
     await add(
       MESHES,
       (await theirs(MESHES)).filter(({ hash }) => !has(MESHES, hash)),
@@ -122,7 +131,7 @@ export async function mergeArchive(
       if (!has(DESIGNS, id)) {
         await add(DESIGNS, [row]);
         await add(REVISIONS, await theirs(REVISIONS, 'designId', id));
-      } else if (await decides('design', row)) await appendState(database, row, now, transaction);
+      } else if (await decides('design', row)) await appendState(database, { row, now, transaction });
     }
     for (const row of await theirs(RECORDS)) {
       const id = String(row['id']);
@@ -141,7 +150,7 @@ export async function mergeArchive(
       if (!has(MAKINGS, id)) {
         await add(MAKINGS, [row]);
         for (const piece of await theirs(PIECES, 'makingId', id)) {
-          const revision = await revisionHere(database, staged, piece, now, transaction);
+          const revision = await revisionHere(database, { staged, piece, now, transaction });
           await add(PIECES, [{ ...piece, revision }]);
         }
         await add(STEPS, await theirs(STEPS, 'makingId', id));
@@ -163,7 +172,10 @@ export async function mergeArchive(
 }
 
 /** The archive's state of a design as its newest revision; what was there stays in its history. */
-async function appendState(database: Database, row: Row, now: Date, transaction: Transaction): Promise<void> {
+async function appendState(
+  database: Database,
+  { row, now, transaction }: { readonly row: Row; readonly now: Date; readonly transaction: Transaction },
+): Promise<void> {
   const kept = await database.designs.findByPk(String(row['id']), { transaction, paranoid: false });
   if (!kept) return;
   const { name, target, mesh, deletedAt } = row;
@@ -178,10 +190,12 @@ async function appendState(database: Database, row: Row, now: Date, transaction:
 /** The number that the revision of a making's piece has here; one that is nowhere in the design's history is added to it. */
 async function revisionHere(
   database: Database,
-  staged: StagedArchive,
-  piece: Row,
-  now: Date,
-  transaction: Transaction,
+  {
+    staged,
+    piece,
+    now,
+    transaction,
+  }: { readonly staged: StagedArchive; readonly piece: Row; readonly now: Date; readonly transaction: Transaction },
 ): Promise<number> {
   const [designId, number] = [String(piece['designId']), Number(piece['revision'])];
   const theirs = await staged.database.revisions.findOne({ where: { designId, number } });

@@ -131,7 +131,7 @@ describe('an archive of the whole studio', () => {
     const other = await table();
     for (let time = 0; time < 2; time += 1) {
       const staged = await stageArchive(archive);
-      await mergeArchive(other, staged, null, () => 'archive');
+      await mergeArchive(other, { staged, photographs: null, counts: () => 'archive' });
       await staged.clear();
       expect(await all(other)).toEqual(await all(source));
     }
@@ -171,7 +171,7 @@ describe('an archive that clashes with what is here', () => {
       text: 'Soft today',
     } as never);
     const staged = await stageArchive(archive);
-    await mergeArchive(other, staged, null, () => which);
+    await mergeArchive(other, { staged, photographs: null, counts: () => which });
     await staged.clear();
     await design?.reload();
     await clay?.reload();
@@ -188,7 +188,7 @@ describe('an archive that clashes with what is here', () => {
     const other = await table();
     await seedDemo(other, 'demo');
     const staged = await stageArchive(archive);
-    await mergeArchive(other, staged, null, () => 'here');
+    await mergeArchive(other, { staged, photographs: null, counts: () => 'here' });
     const of = async (database: Database) => {
       const pieces = await database.makingPieces.findAll();
       return Object.fromEntries(

@@ -2,6 +2,7 @@ import Joi from 'joi';
 
 /** How an archive calls itself, and the form of its files. */
 export const ARCHIVE_FORMAT = 'fawn-table-archive';
+/** Version of the archive that is written, and the newest that is read. */
 export const ARCHIVE_VERSION = 1;
 
 /** Name of the manifest in an archive. */

@@ -131,7 +131,7 @@ export async function stageArchive(file: string): Promise<StagedArchive> {
       const manifest = await manifestOf(zip, entries);
       database = await openDatabase(place);
       await toStep(database, manifest.step);
-      await fill(zip, entries, manifest, database, join(place, 'photographs'));
+      await fill(zip, { entries, manifest, database, photographs: join(place, 'photographs') });
       await toStep(database, null);
       await checked(database);
       return { manifest, database, photographs: join(place, 'photographs'), clear };
@@ -165,10 +165,17 @@ async function toStep({ sequelize }: Database, step: string | null): Promise<voi
 
 async function fill(
   zip: ZipFile,
-  entries: ReadonlyMap<string, Entry>,
-  manifest: Manifest,
-  database: Database,
-  photographs: string,
+  {
+    entries,
+    manifest,
+    database,
+    photographs,
+  }: {
+    readonly entries: ReadonlyMap<string, Entry>;
+    readonly manifest: Manifest;
+    readonly database: Database;
+    readonly photographs: string;
+  },
 ): Promise<void> {
   const columns = new Map<string, ReadonlySet<string>>();
   for (const table of [MESHES, DESIGNS, REVISIONS, RECORDS, MAKINGS, ...OF_MAKING])
@@ -182,7 +189,7 @@ async function fill(
       );
       if (odd) throw new BadArchive(`holds ${name}, in which ${odd[0]} cannot be kept`);
     }
-    await database.write((transaction) => insert(database, table, rows as Row[], transaction));
+    await database.write((transaction) => insert(database, table, { rows: rows as Row[], transaction }));
   };
   const order = Object.keys(ARCHIVE_FILES);
   const sorted = [...manifest.files].sort(
@@ -192,7 +199,7 @@ async function fill(
     const kind = kindOf(name);
     const stream = await zip.openReadStreamPromise(entries.get(name) as Entry);
     if (kind === 'photograph') {
-      await layPhotograph(stream, name, sha256, photographs);
+      await layPhotograph(stream, { name, sum: sha256, folder: photographs });
       continue;
     }
     const read = await bytesOf(stream, ARCHIVE_LIMITS.json);
@@ -212,7 +219,10 @@ async function fill(
   }
 }
 
-async function layPhotograph(stream: Readable, name: string, sum: string, folder: string): Promise<void> {
+async function layPhotograph(
+  stream: Readable,
+  { name, sum, folder }: { readonly name: string; readonly sum: string; readonly folder: string },
+): Promise<void> {
   const [, hash = '', size = ''] = ARCHIVE_FILES.photograph.exec(name) ?? [];
   const file = fileOf(folder, hash, size);
   mkdirSync(dirname(file), { recursive: true });

@@ -38,7 +38,11 @@ export const OF_MAKING = [PIECES, STEPS, ...ENTRIES];
 export const TABLES = [MESHES, DESIGNS, REVISIONS, RECORDS, MAKINGS, ...OF_MAKING];
 
 /** Rows of a table that hold a value, in the order of their key. */
-export function rowsOf({ sequelize }: Database, { name, key }: Table, column?: string, value?: string): Promise<Row[]> {
+export function rowsOf(
+  { sequelize }: Database,
+  { name, key }: Table,
+  { column, value }: { readonly column?: string; readonly value?: string } = {},
+): Promise<Row[]> {
   const where = column === undefined ? '' : ` WHERE "${column}" = ?`;
   return sequelize.query<Row>(`SELECT * FROM "${name}"${where} ORDER BY ${key.map((one) => `"${one}"`).join(', ')}`, {
     type: QueryTypes.SELECT,
@@ -77,8 +81,7 @@ const VALUES = 900;
 export async function insert(
   { sequelize }: Database,
   { name }: Table,
-  rows: readonly Row[],
-  transaction: Transaction,
+  { rows, transaction }: { readonly rows: readonly Row[]; readonly transaction: Transaction },
 ): Promise<void> {
   const [first] = rows;
   if (!first) return;

@@ -31,24 +31,26 @@ const json = (value: unknown): string => `${JSON.stringify(value, null, 1)}\n`;
 
 /** A design with all that was kept of it, one revision at a time: many are never in memory together. */
 async function* designText(database: Database, id: string): AsyncGenerator<string> {
-  const [design] = await rowsOf(database, DESIGNS, 'id', id);
+  const [design] = await rowsOf(database, DESIGNS, { column: 'id', value: id });
   yield `{\n"design": ${json(opened(DESIGNS, design as Row))},\n"revisions": [\n`;
-  const revisions = await rowsOf(database, REVISIONS, 'designId', id);
+  const revisions = await rowsOf(database, REVISIONS, { column: 'designId', value: id });
   for (const [index, row] of revisions.entries())
     yield `${index > 0 ? ',\n' : ''}${JSON.stringify(opened(REVISIONS, row))}`;
   yield '\n]}\n';
 }
 
 async function makingText(database: Database, id: string): Promise<string> {
-  const [making] = await rowsOf(database, MAKINGS, 'id', id);
+  const [making] = await rowsOf(database, MAKINGS, { column: 'id', value: id });
   const parts: Record<string, unknown> = { making: opened(MAKINGS, making as Row) };
   for (const table of OF_MAKING)
-    parts[table.name] = (await rowsOf(database, table, 'makingId', id)).map((row) => opened(table, row));
+    parts[table.name] = (await rowsOf(database, table, { column: 'makingId', value: id })).map((row) =>
+      opened(table, row),
+    );
   return json(parts);
 }
 
 async function rowText(database: Database, table: Table, key: string): Promise<string> {
-  const [row] = await rowsOf(database, table, table.key[0], key);
+  const [row] = await rowsOf(database, table, { column: table.key[0], value: key });
   return json(opened(table, row as Row));
 }
 
@@ -75,7 +77,7 @@ export async function writeArchive(source: Database, folder: string | null, now:
     await database.close();
     rmSync(place, { recursive: true, force: true });
   };
-  const add = (name: string, make: () => Readable, compress = true) =>
+  const add = (name: string, make: () => Readable, { compress = true } = {}) =>
     zip.addReadStreamLazy(name, { compress, mtime: now }, (done) => {
       const hash = createHash('sha256');
       let bytes = 0;
@@ -113,7 +115,7 @@ export async function writeArchive(source: Database, folder: string | null, now:
   for (const hash of hashes) {
     for (const size of ['', '-small']) {
       const file = fileOf(folder as string, hash, size);
-      if (existsSync(file)) add(`photographs/${hash}${size}.jpg`, () => createReadStream(file), false);
+      if (existsSync(file)) add(`photographs/${hash}${size}.jpg`, () => createReadStream(file), { compress: false });
     }
   }
   const counts = {

@@ -87,9 +87,11 @@ export function archiveRoutes(database: Database, photographs: string | null): R
     if (word.mode === 'exactly') await restoreExactly(database, staged, photographs);
     else {
       const decides = new Set(word.archive.map(({ kind, id }) => `${kind} ${id}`));
-      await mergeArchive(database, staged, photographs, ({ kind, id }) =>
-        decides.has(`${kind} ${id}`) ? 'archive' : 'here',
-      );
+      await mergeArchive(database, {
+        staged,
+        photographs,
+        counts: ({ kind, id }) => (decides.has(`${kind} ${id}`) ? 'archive' : 'here'),
+      });
     }
     await letGo();
     res.status(204).end();

@@ -30,7 +30,7 @@ export function recordRoutes(service: RecordService): Router {
   router.put('/:kind/:id', jsonBody(), async (req, res) => {
     const { kind, id } = parseText(recordPath, req.params);
     const { body, baseRevision } = parse(recordWrite, req.body);
-    res.json(await service.write(kind, id, bodyOf(kind, body), baseRevision));
+    res.json(await service.write(kind, id, { body: bodyOf(kind, body), baseRevision }));
   });
 
   router.delete('/:kind/:id', async (req, res) => {

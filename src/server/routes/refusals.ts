@@ -36,6 +36,7 @@ function refusalOf(error: unknown): Refusal {
 }
 
 /** The one error middleware, last: every error becomes a reply out of the catalogue. */
+// eslint-disable-next-line max-params -- Express knows an error middleware by its four parameters.
 export const answerRefusals: ErrorRequestHandler = (error, req, res, next) => {
   if (res.headersSent) return next(error);
   const refusal = refusalOf(error);

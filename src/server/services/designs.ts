@@ -45,7 +45,7 @@ export interface ListPage {
 export function designService(database: Database) {
   const { designs, revisions, meshes } = database;
 
-  async function rowOf(id: string, transaction?: Transaction, removedToo = false): Promise<DesignRow> {
+  async function rowOf(id: string, transaction?: Transaction, { removedToo = false } = {}): Promise<DesignRow> {
     const row = await designs.findByPk(id, { transaction, paranoid: !removedToo });
     if (!row) throw new Refusal('design-not-found');
     return row;
@@ -105,8 +105,8 @@ export function designService(database: Database) {
     });
   }
 
-  async function revisionRow(id: string, number: number, removedToo = false): Promise<RevisionRow> {
-    await rowOf(id, undefined, removedToo);
+  async function revisionRow(id: string, number: number, { removedToo = false } = {}): Promise<RevisionRow> {
+    await rowOf(id, undefined, { removedToo });
     const row = await revisions.findOne({ where: { designId: id, number } });
     if (!row) throw new Refusal('revision-not-found');
     return row;
@@ -202,7 +202,7 @@ export function designService(database: Database) {
 
     /** A revision as it was kept, also of a design that was taken off the shelf: what was made by it still is. */
     async revision(id: string, number: number): Promise<Revision> {
-      const row = await revisionRow(id, number, true);
+      const row = await revisionRow(id, number, { removedToo: true });
       const { text, mesh } = await readAgain(row, null);
       return {
         number: row.number,
@@ -220,6 +220,7 @@ export function designService(database: Database) {
   };
 }
 
+/** Designs as the routes use them. */
 export type DesignService = ReturnType<typeof designService>;
 
 /** The name of a copy: `Rack tumbler, copy`, then `Rack tumbler, copy 2`. */

@@ -64,4 +64,5 @@ export function dryPieces({ sequelize }: Database) {
   };
 }
 
+/** Dry pieces as the routes use them. */
 export type DryPieces = ReturnType<typeof dryPieces>;

@@ -9,7 +9,14 @@ import type { RecordService } from './records.ts';
 import type { RevisionFacts } from './revisionFacts.ts';
 
 /** What was made, as it is searched and learned from. */
-export function madeService(database: Database, records: RecordService, facts: RevisionFacts, workshop: Workshop) {
+export function madeService(
+  database: Database,
+  {
+    records,
+    facts,
+    workshop,
+  }: { readonly records: RecordService; readonly facts: RevisionFacts; readonly workshop: Workshop },
+) {
   const piecesByClay = madePieces(database, records);
 
   return {
@@ -40,4 +47,5 @@ export interface LearningJob extends Pick<ClayRecords, 'clay' | 'name' | 'now' |
   readonly bars: readonly ShrinkBar[];
 }
 
+/** What was made, as the routes use it. */
 export type MadeService = ReturnType<typeof madeService>;

@@ -260,4 +260,5 @@ export function makingService(database: Database) {
   };
 }
 
+/** Makings as the routes use them. */
 export type MakingService = ReturnType<typeof makingService>;

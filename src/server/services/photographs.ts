@@ -82,4 +82,5 @@ export function photographService({ photographs, makings, write }: Database, fol
   };
 }
 
+/** Photographs as the routes use them. */
 export type PhotographService = ReturnType<typeof photographService>;

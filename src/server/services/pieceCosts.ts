@@ -78,4 +78,5 @@ export function pieceCosts(database: Database, records: RecordService, facts: Re
   };
 }
 
+/** Costs of pieces as the routes use them. */
 export type PieceCosts = ReturnType<typeof pieceCosts>;

@@ -53,7 +53,11 @@ export function recordService(database: Database) {
     },
 
     /** Writes a new state on top of `baseRevision`; refuses with `record-conflict` when somebody wrote a newer one. */
-    async write<K extends RecordKind>(kind: K, id: string, body: RecordBodies[K], baseRevision: number) {
+    async write<K extends RecordKind>(
+      kind: K,
+      id: string,
+      { body, baseRevision }: { readonly body: RecordBodies[K]; readonly baseRevision: number },
+    ) {
       return database.write(async (transaction) => {
         const row = await rowOf(kind, id, transaction);
         const same = JSON.stringify(body) === row.body;
@@ -83,4 +87,5 @@ export function recordService(database: Database) {
   };
 }
 
+/** Records as the routes use them. */
 export type RecordService = ReturnType<typeof recordService>;

@@ -115,4 +115,5 @@ export function recordsTable(database: Database, makings: MakingService, records
   };
 }
 
+/** The table of records as the routes use it. */
 export type RecordsTable = ReturnType<typeof recordsTable>;

@@ -87,4 +87,5 @@ export function revisionFacts(database: Database, designs: DesignService, worksh
   };
 }
 
+/** Facts of revisions as the services use them. */
 export type RevisionFacts = ReturnType<typeof revisionFacts>;

@@ -92,7 +92,7 @@ export async function seedPast(database: Database, folder: string): Promise<void
     if (!row) continue;
     const target = JSON.parse(row.target) as Target;
     const developed = develop(target);
-    const steps = orderOfWork(target, developed, developed.slabs, DEFAULT_SCHOOLS);
+    const steps = orderOfWork(target, { developed, slabs: developed.slabs, schools: DEFAULT_SCHOOLS });
     const id = randomUUID();
     const head = { name, clay: clayId, startedAt, dueAt: null, schools: DEFAULT_SCHOOLS, air: ROOM };
     await making.begin({

@@ -144,7 +144,7 @@ async function classOf(value: unknown): Promise<WorkDone> {
     });
   }
   const title = pieces.length === 1 && pieces[0] ? pieces[0].target.name : 'Templates';
-  const bytes = await writeClass(title, pieces, names, cards);
+  const bytes = await writeClass(title, pieces, { names, cards });
   return { kind: 'file', name: `${fileStem(title)}-class.pdf`, type: TEMPLATE_TYPES.pdf, bytes: new Uint8Array(bytes) };
 }
 

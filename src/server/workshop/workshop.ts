@@ -35,19 +35,23 @@ const GIVES_WAY = 10;
 type Run = (order: WorkOrder, limit: number) => Promise<WorkDone>;
 
 function workshopOf(reading: Run, making: Run, close: () => Promise<void>): Workshop {
-  const done = async (run: Run, kind: WorkKind, body: Uint8Array, limit: number) => {
+  const done = async (
+    run: Run,
+    kind: WorkKind,
+    { body, limit }: { readonly body: Uint8Array; readonly limit: number },
+  ) => {
     const found = await run({ kind, body }, limit);
     if (found.kind === 'faults') throw new Refusal(found.error, { faults: found.faults });
     return found;
   };
   return {
     read: async (kind, body) => {
-      const found = await done(reading, kind, body, TIME_LIMITS.read);
+      const found = await done(reading, kind, { body, limit: TIME_LIMITS.read });
       if (found.kind !== 'target') throw new Refusal('internal');
       return found.read;
     },
     make: async (kind, body) => {
-      const found = await done(making, kind, body, TIME_LIMITS.make);
+      const found = await done(making, kind, { body, limit: TIME_LIMITS.make });
       if (found.kind === 'target') throw new Refusal('internal');
       return found;
     },

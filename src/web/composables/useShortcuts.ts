@@ -11,6 +11,7 @@ export interface Shortcut {
 /** All shortcuts that work just now; the help shows them. */
 const active = new Set<readonly Shortcut[]>();
 
+/** The shortcuts of what is open now, for the list of keys. */
 export function activeShortcuts(): Shortcut[] {
   return [...active].flat();
 }

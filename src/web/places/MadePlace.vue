@@ -76,7 +76,7 @@ function put(number: number, what: Measured, value: number | null): void {
   const old = standing.value.filter(
     (one) => one.number === number && one.what === what && (one.state ?? 'wet') === state.value,
   );
-  for (const { id } of old) makings.strike(id, true);
+  for (const { id } of old) makings.strike(id, { out: true });
   said.value = `${MEASURED_NAMES[what]} of ${number} is struck out.`;
 }
 

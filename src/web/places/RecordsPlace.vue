@@ -148,9 +148,9 @@ onMounted(() => {
               <VBtn variant="flat" size="x-large" class="use" @click="accept">
                 Use {{ percent(shown.finding.shrinkage) }} from now on
               </VBtn>
-              <VBtn size="x-large" @click="made.setPutOff(shown, true)">Not yet</VBtn>
+              <VBtn size="x-large" @click="made.setPutOff(shown, { off: true })">Not yet</VBtn>
             </template>
-            <VBtn v-else-if="shown.finding.kind === 'offer'" @click="made.setPutOff(shown, false)">
+            <VBtn v-else-if="shown.finding.kind === 'offer'" @click="made.setPutOff(shown, { off: false })">
               Look at the offer of {{ percent(shown.finding.shrinkage) }} again
             </VBtn>
             <VBtn v-if="kept?.body.learnt" @click="takeBack">Take {{ percent(kept.body.learnt.shrinkage) }} back</VBtn>

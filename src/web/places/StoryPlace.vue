@@ -148,7 +148,7 @@ watch(() => [route.params['making'], route.params['piece']], load);
             v-for="(shape, index) in [...side.added, side.outer]"
             :key="index"
             class="clay"
-            :d="pathData(shape, scale, origin, screenPx)"
+            :d="pathData(shape, { scale, origin, write: screenPx })"
           />
         </svg>
       </header>

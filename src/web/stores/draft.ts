@@ -85,6 +85,7 @@ export async function heldDraft(
   };
 }
 
+/** Forgets what is held of a design. */
 export function dropDraft(id: string): void {
   dropChange(KIND, id);
   const lists = apart.get(id);

@@ -38,4 +38,5 @@ export function without(from: Entries, gone: Entries): Entries {
   };
 }
 
+/** How many entries there are. */
 export const countOf = (entries: Entries) => KINDS.reduce((sum, kind) => sum + entries[kind].length, 0);

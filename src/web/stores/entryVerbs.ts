@@ -17,6 +17,6 @@ export function entryVerbs(add: (entries: Partial<Entries>) => void) {
     note: (one: New<Note>) => add({ notes: [{ ...stamp(), ...one }] }),
     critique: (one: New<Critique>) => add({ critiques: [{ ...stamp(), ...one }] }),
     /** Takes an entry out, or puts it back. */
-    strike: (of: string, out: boolean) => add({ strikes: [{ ...stamp(), of, out }] }),
+    strike: (of: string, { out }: { readonly out: boolean }) => add({ strikes: [{ ...stamp(), of, out }] }),
   };
 }

@@ -17,6 +17,7 @@ export function holdChange<T>(kind: string, id: string, what: T): void {
   held.write(nameOf(kind, id), JSON.stringify(change));
 }
 
+/** Forgets a held change. */
 export function dropChange(kind: string, id: string): void {
   held.forget(nameOf(kind, id));
 }

@@ -13,6 +13,7 @@ export function holdRecord<K extends RecordKind>(kind: K, { id, body, revision }
   holdChange<HeldRecord<K>>(kind, id, { id, body, baseRevision: revision });
 }
 
+/** Forgets what is held of a record. */
 export function dropHeldRecord(kind: RecordKind, id: string): void {
   dropChange(kind, id);
 }

@@ -188,4 +188,5 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
   return { base, body, keeping, trouble, theirs, steps, ...verbs };
 }
 
+/** What keptThing returns. */
 export type KeptThing<S extends KeptState, B> = ReturnType<typeof keptThing<S, B>>;

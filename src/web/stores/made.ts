@@ -72,7 +72,7 @@ export const useMade = defineStore('made', () => {
 
   const offerKey = ({ clay, finding }: ClayRecords) => `${clay} ${finding.pieces} ${finding.shrinkage}`;
   const isPutOff = (one: ClayRecords) => putOff.value.includes(offerKey(one));
-  function setPutOff(one: ClayRecords, off: boolean): void {
+  function setPutOff(one: ClayRecords, { off }: { readonly off: boolean }): void {
     const others = putOff.value.filter((key) => key !== offerKey(one));
     putOff.value = off ? [...others, offerKey(one)] : others;
   }

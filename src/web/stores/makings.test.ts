@@ -176,10 +176,10 @@ describe('with the server away', () => {
     const makings = useMakings();
     await makings.open('cup');
     answers(true);
-    makings.strike('a size', true);
-    makings.strike('a note', true);
+    makings.strike('a size', { out: true });
+    makings.strike('a note', { out: true });
     await settled();
-    makings.strike('a note', false);
+    makings.strike('a note', { out: false });
     await settled();
     expect([makings.waiting, [...struckOut(makings.making?.strikes ?? [])]]).toEqual([3, ['a size']]);
     const { entries, left } = await sentLater();

@@ -18,6 +18,7 @@ function open(): BroadcastChannel | null {
   return channel;
 }
 
+/** Tells the other tabs of this browser. */
 export function tellTabs(news: TabNews): void {
   open()?.postMessage(news);
 }

@@ -233,7 +233,11 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   });
 
   /** Changes one placement by hand. */
-  function move(slab: number, index: number, change: Partial<KeptPlacement>, group: string | null): void {
+  function move(
+    slab: number,
+    index: number,
+    { change, group }: { readonly change: Partial<KeptPlacement>; readonly group: string | null },
+  ): void {
     const next = slabs.value.map((one, at) =>
       at === slab
         ? {

@@ -47,4 +47,5 @@ export function undoSteps<T>() {
   return { past, future, push, end, back, forth };
 }
 
+/** What undoSteps returns. */
 export type UndoSteps<T> = ReturnType<typeof undoSteps<T>>;

@@ -46,6 +46,7 @@ export interface SentTarget<T extends Target> {
   readonly mesh: Mesh | null;
 }
 
+/** A target as it is sent to the worker: an imported mould as typed arrays, which are quick to copy. */
 export function sent<T extends Target>(target: T): SentTarget<T> {
   const { form } = target;
   const plain = form.kind === 'mesh' ? { ...target, form: { ...form, vertices: [], triangles: [] } } : target;

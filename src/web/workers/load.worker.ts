@@ -7,6 +7,7 @@ export interface LoadQuestion {
   readonly job: LoadJob;
   readonly seconds: number;
 }
+/** The answer of the worker. */
 export type LoadReply = { readonly kind: 'loaded'; readonly loaded: Loaded } | { readonly kind: 'broken' };
 
 const port = self as unknown as {

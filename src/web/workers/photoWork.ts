@@ -21,6 +21,7 @@ export interface TracedPhoto {
   readonly corners: Quad;
 }
 
+/** The answer of the worker. */
 export type PhotoReply =
   | ({ readonly kind: 'traced' } & TracedPhoto)
   /** With the corners where the sheet was found, so that they can be dragged. */

@@ -26,14 +26,18 @@ const port = self as unknown as {
 port.onmessage = ({ data }) => {
   const from = performance.now();
   let told = -Infinity;
-  const { slabs, unfit } = planSlabs(planGroups(data.pieces, data.rules), data.rules, data.locked, {
-    random: seeded(Math.floor(from) + 1),
-    before: (share) => performance.now() - from < share * data.seconds * 1000,
-    better: (better) => {
-      const now = performance.now();
-      if (now - told < TELL) return;
-      told = now;
-      port.postMessage({ kind: 'better', slabs: better });
+  const { slabs, unfit } = planSlabs(planGroups(data.pieces, data.rules), {
+    rules: data.rules,
+    locked: data.locked,
+    run: {
+      random: seeded(Math.floor(from) + 1),
+      before: (share) => performance.now() - from < share * data.seconds * 1000,
+      better: (better) => {
+        const now = performance.now();
+        if (now - told < TELL) return;
+        told = now;
+        port.postMessage({ kind: 'better', slabs: better });
+      },
     },
   });
   port.postMessage({ kind: 'done', slabs, unfit });

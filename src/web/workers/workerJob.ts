@@ -43,7 +43,7 @@ export function workerJob<Question, Reply>({ make, ends, broken, stays = 0 }: Jo
     busy.value = true;
     return new Promise((resolve) => {
       let over = false;
-      const own = (reply: Reply | null, whole = false) => {
+      const own = (reply: Reply | null, { whole = false } = {}) => {
         if (over) return;
         over = true;
         if (whole) rest(worker);
@@ -54,7 +54,7 @@ export function workerJob<Question, Reply>({ make, ends, broken, stays = 0 }: Jo
       end = own;
       worker.onmessage = ({ data }: MessageEvent<Reply>) => {
         if (over) return;
-        if (ends(data)) own(data, true);
+        if (ends(data)) own(data, { whole: true });
         else part(data);
       };
       worker.onerror = () => own(broken);

@@ -15,7 +15,11 @@ import { level, targetWith } from '../../piece/targets.test.helper.ts';
 /** The standing piece as it is raised from its flat parts: a way of its own to where its clay is. Fired mm. */
 function raisedPoints(target: Target): (readonly [number, number, number])[] {
   const body = standingBody(target);
-  const parts: RaisedPart[] = raiseAdded(target, raisePiece(target, body, 1), raisePiece(target, body, 0), 1);
+  const parts: RaisedPart[] = raiseAdded(target, {
+    raised: raisePiece(target, body, 1),
+    flat: raisePiece(target, body, 0),
+    f: 1,
+  });
   const fired = 1 - target.clay.shrinkage;
   return parts
     .flatMap(({ ribbons }) => ribbons.flatMap(({ one, other }) => [...one, ...other]))

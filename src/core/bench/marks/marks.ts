@@ -18,7 +18,14 @@ function panelLines(lines: WallLines, count: number): Mark[] {
 }
 
 /** Equal panels of a wall whose pieces are not equally long: by their share of the whole girth. */
-function sharedLines(lines: WallLines, count: number, piece: number, shareAt: (share: number) => WallPlace): Mark[] {
+function sharedLines(
+  lines: WallLines,
+  {
+    count,
+    piece,
+    shareAt,
+  }: { readonly count: number; readonly piece: number; readonly shareAt: (share: number) => WallPlace },
+): Mark[] {
   const places = Array.from({ length: count - 1 }, (_, index) => shareAt((index + 1) / count));
   return places
     .filter((place) => place.piece === piece && place.foot > 0 && place.foot < 1)
@@ -45,7 +52,14 @@ function panelSigns(lines: WallLines, count: number): Mark[] {
   });
 }
 
-function sharedSigns(lines: WallLines, count: number, piece: number, shareAt: (share: number) => WallPlace): Mark[] {
+function sharedSigns(
+  lines: WallLines,
+  {
+    count,
+    piece,
+    shareAt,
+  }: { readonly count: number; readonly piece: number; readonly shareAt: (share: number) => WallPlace },
+): Mark[] {
   return Array.from({ length: Math.ceil(count / 2) }, (_, index) => shareAt((2 * index + 0.5) / count))
     .filter((place) => place.piece === piece)
     .map(({ foot, rim }) => signAt(lines, foot, rim));
@@ -66,7 +80,11 @@ function repeatTicks(part: Part, lines: WallLines, width: number): Mark[] {
 const END_CLEAR = 0.12;
 
 /** The line and word of a place on a wall; a spout is marked near the rim only. `note` names the piece where there are several. */
-function placeMarks(lines: WallLines, place: WallPlace, joined: MarkedPlace, note: string): Mark[] {
+function placeMarks(
+  lines: WallLines,
+  place: WallPlace,
+  { joined, note }: { readonly joined: MarkedPlace; readonly note: string },
+): Mark[] {
   const { kind } = joined;
   const [foot, rim] = [lines.at('foot', place.foot), lines.at('rim', place.rim)];
   // Beside an end of the wall the word stands further in, clear of the edge and its letter.
@@ -87,7 +105,11 @@ function roundPlace(angle: number, band: number, pieces: number): WallPlace {
 }
 
 /** Ticks across the line of a handle or a lug where its ends are joined, measured down the wall from its upper edge. */
-function endMarks(lines: WallLines, place: WallPlace, kind: MarkedPlace['kind'], target: Target, band: number): Mark[] {
+function endMarks(
+  lines: WallLines,
+  place: WallPlace,
+  { kind, target, band }: { readonly kind: MarkedPlace['kind']; readonly target: Target; readonly band: number },
+): Mark[] {
   const joins = joinsOf(target, kind);
   if (joins.length === 0) return [];
   const { rim } = kindOf(target).standing(target);
@@ -172,9 +194,13 @@ export function markedParts(target: Target, { parts, placeAt, shareAt, numbers, 
     if (form.kind === 'stack' && seam.panels === 1) added.push(...stackWords(part, lines, band));
     if (marks.panels) {
       const count = panelCount(marks.panels, girth, seam.panels);
-      added.push(...(shareAt ? sharedLines(lines, count, index, shareAt) : panelLines(lines, count / seam.panels)));
+      added.push(
+        ...(shareAt ? sharedLines(lines, { count, piece: index, shareAt }) : panelLines(lines, count / seam.panels)),
+      );
       if (marks.panels.marked === 'every-other')
-        added.push(...(shareAt ? sharedSigns(lines, count, index, shareAt) : panelSigns(lines, count / seam.panels)));
+        added.push(
+          ...(shareAt ? sharedSigns(lines, { count, piece: index, shareAt }) : panelSigns(lines, count / seam.panels)),
+        );
     }
     const wallPlace = (at: number) => (placeAt ? placeAt(at) : roundPlace(at, band, seam.panels));
     for (const joined of placesOf(target)) {
@@ -182,8 +208,8 @@ export function markedParts(target: Target, { parts, placeAt, shareAt, numbers, 
       const place = wallPlace(at);
       if (lofted && place.piece !== index) continue;
       const note = part.count > 1 ? `, on piece ${place.piece + 1}` : '';
-      added.push(...placeMarks(lines, place, joined, note));
-      added.push(...endMarks(lines, place, kind, target, band));
+      added.push(...placeMarks(lines, place, { joined, note }));
+      added.push(...endMarks(lines, place, { kind, target, band }));
     }
     if (marks.repeat) added.push(...repeatTicks(part, lines, marks.repeat));
     const { textAt } = marks;

@@ -52,9 +52,7 @@ export function onPanels(panels: readonly LaidPanel[], angle: number): PanelPlac
 function upLine(
   panel: LaidPanel,
   name: 'centre' | 'panel' | 'place' | 'fold',
-  foot: number,
-  rim: number,
-  from = 0,
+  { foot, rim, from = 0 }: { readonly foot: number; readonly rim: number; readonly from?: number },
 ): Mark {
   const { low, high } = heightsUp(panel);
   const at = (y: number) => {
@@ -73,9 +71,9 @@ function letters(panel: LaidPanel, sides: readonly (1 | -1)[]): Mark[] {
 
 /** Middle line and letters of a panel that is cut by itself; folds of a strip, with letters at its ends. */
 function lines(panel: LaidPanel, count: number): Mark[] {
-  if (count === 0) return [upLine(panel, 'centre', 0, 0), ...letters(panel, [-1, 1])];
+  if (count === 0) return [upLine(panel, 'centre', { foot: 0, rim: 0 }), ...letters(panel, [-1, 1])];
   if (panel.copy === 0) return letters(panel, [-1]);
-  const fold = upLine(panel, 'fold', -panel.foot / 2, -panel.rim / 2);
+  const fold = upLine(panel, 'fold', { foot: -panel.foot / 2, rim: -panel.rim / 2 });
   return [fold, ...(panel.copy === count - 1 ? letters(panel, [1]) : [])];
 }
 
@@ -83,7 +81,7 @@ function lines(panel: LaidPanel, count: number): Mark[] {
 function shares(panel: LaidPanel, count: number): Mark[] {
   return Array.from({ length: count - 1 }, (_, index) => {
     const share = (index + 1) / count - 0.5;
-    return upLine(panel, 'panel', share * panel.foot, share * panel.rim);
+    return upLine(panel, 'panel', { foot: share * panel.foot, rim: share * panel.rim });
   });
 }
 
@@ -130,7 +128,7 @@ function alikes(part: Part, panels: readonly LaidPanel[], target: Target): Alike
 }
 
 /** On which of the panels that are cut alike something goes. */
-function onWhich(part: Part, copies: ReadonlySet<number>, alone: boolean): string {
+function onWhich(part: Part, copies: ReadonlySet<number>, { alone }: { readonly alone: boolean }): string {
   if (part.count === 1) return '';
   if (copies.size === part.count) return ', on each';
   if (alone && copies.size === 1) return `, on 1 of ${part.count}`;
@@ -149,7 +147,7 @@ function wordAt(panel: LaidPanel, x: number, y: number): readonly [number, numbe
 function placeMarks({ kind, at: { panel, foot, rim } }: Alike, words: string, row: number): Mark[] {
   const y = heightsUp(panel).high - WORD_DOWN - 9 * row;
   return [
-    upLine(panel, 'place', foot, rim, kind === 'spout' ? 0.65 : 0),
+    upLine(panel, 'place', { foot, rim, from: kind === 'spout' ? 0.65 : 0 }),
     { kind: 'words', at: wordAt(panel, foot + ((rim - foot) * y) / panel.slant, y), text: words },
   ];
 }
@@ -207,7 +205,7 @@ export function withPanelMarks(part: Part, panels: readonly LaidPanel[], target:
     const panel = strip ? place.at.panel : first;
     const row = rows.get(panel) ?? 0;
     rows.set(panel, row + 1);
-    added.push(...placeMarks(place, `${place.word}${onWhich(part, place.copies, !named)}`, row));
+    added.push(...placeMarks(place, `${place.word}${onWhich(part, place.copies, { alone: !named })}`, row));
     added.push(...endTicks(place.at, place.kind, target));
   }
   if (strip && own.length > 1) added.push(grooveWords(own[1] as LaidPanel, mitreOf(own), part.faceUp));
@@ -217,7 +215,7 @@ export function withPanelMarks(part: Part, panels: readonly LaidPanel[], target:
     const up = textAt?.up ?? Math.min(0.2, 12 / (high - low) + 0.08);
     const x = (y: number) => (textPlace ? textPlace.foot + ((textPlace.rim - textPlace.foot) * y) / front.slant : 0);
     const at = between(front.place([x(low), low]), front.place([x(high), high]), up);
-    added.push({ kind: 'words', at, text: `${text}${onWhich(part, new Set([front.copy]), !named)}` });
+    added.push({ kind: 'words', at, text: `${text}${onWhich(part, new Set([front.copy]), { alone: !named })}` });
   }
   return { ...part, marks: [...part.marks, ...added] };
 }

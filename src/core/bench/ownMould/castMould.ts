@@ -1,3 +1,4 @@
+import { movedMould, type MovedMould } from '../../forms/mould/movedMould.ts';
 import { TAU } from '../../numbers.ts';
 import { grownPlan, supportOf } from '../../parts/plan/plan.ts';
 import type { PlanOutline } from '../../target/plan.ts';
@@ -6,7 +7,7 @@ import type { Target } from '../../target/target.ts';
 import { offsetsOf, type DrapedTarget } from '../../forms/mould/draped.ts';
 import type { MouldCast, MouldForm, MouldState, OwnMould } from '../../target/mouldForm.ts';
 import { isRound } from '../../forms/mould/roundMould.ts';
-import { mouldSurface, movedMould, type MovedMould } from '../../forms/mould/mouldSurface.ts';
+import { mouldSurface } from '../../forms/mould/mouldSurface.ts';
 import type { Point3 } from '../../geometry/point.ts';
 
 /** What the next mould is of a piece: its inside, to press into, or its outside, to lay a slab over; and what it has become by then. */

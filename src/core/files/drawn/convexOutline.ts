@@ -67,8 +67,7 @@ function curvatureAt(one: HullSide, next: HullSide): number | null {
 function sharesOf(
   one: HullSide,
   next: HullSide,
-  own: number,
-  nextOwn: number,
+  { own, nextOwn }: { readonly own: number; readonly nextOwn: number },
 ): readonly [before: number, after: number] {
   if (one.turn >= CORNER || (one.straight && next.straight)) return [0, 0];
   if (one.straight) return [0, one.turn];
@@ -88,7 +87,7 @@ function smooth(sides: readonly HullSide[]): Piece[] {
     return length * (known.reduce((sum, one) => sum + one, 0) / Math.max(1, known.length));
   });
   const shares = sides.map((one, index) =>
-    sharesOf(one, side(index + 1), turns[index] as number, turns[at(index + 1)] as number),
+    sharesOf(one, side(index + 1), { own: turns[index] as number, nextOwn: turns[at(index + 1)] as number }),
   );
   return sides.map((one, index): Piece => {
     const [start, end] = [shares[at(index - 1)]?.[1] ?? 0, shares[index]?.[0] ?? 0];

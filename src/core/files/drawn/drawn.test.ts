@@ -135,7 +135,7 @@ describe('a DXF drawing', () => {
         bend: { diameter: 120, angle: 0 },
       },
     };
-    const written = writeDxf(sheetOf('leaf', develop(target).parts, { unit: 'mm' }));
+    const written = writeDxf(sheetOf('leaf', develop(target).parts, { style: { unit: 'mm' } }));
     const reading = readDxf(written);
     if (reading.kind === 'refused') throw new Error(reading.rule);
     const cut = reading.lines.filter(({ closed }) => closed);

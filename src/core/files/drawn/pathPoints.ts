@@ -4,7 +4,10 @@ import { alongEdge, edges, type Outline } from '../../geometry/outline/outline.t
 const SAGITTA = 0.02;
 
 /** Points along an outline, closed or open, its corners among them (mm). */
-export function pathPoints(outline: Outline, open = false): (readonly [number, number])[] {
+export function pathPoints(
+  outline: Outline,
+  { open = false }: { readonly open?: boolean } = {},
+): (readonly [number, number])[] {
   const all = edges(outline);
   const taken = open ? all.slice(0, -1) : all;
   const points = taken.flatMap(({ radius, length }, index) => {

@@ -108,7 +108,10 @@ function polyline(entity: Entity): DrawnLine {
 }
 
 /** An arc about a centre, from one angle to the next (radians), in pieces of at most half a circle. */
-function arc([x, y]: readonly [number, number], radius: number, from: number, to: number): DrawnLine {
+function arc(
+  [x, y]: readonly [number, number],
+  { radius, from, to }: { readonly radius: number; readonly from: number; readonly to: number },
+): DrawnLine {
   if (!(radius > 0)) throw new Refusal('has an arc without radius');
   const sweep = to > from ? to - from : to - from + TAU;
   const pieces = sweep > Math.PI ? 2 : 1;
@@ -220,12 +223,11 @@ function lineOf(entity: Entity, vertices: readonly Entity[]): DrawnLine | null {
       };
     }
     case 'ARC':
-      return arc(
-        [figure(entity, 10), figure(entity, 20)],
-        figure(entity, 40),
-        radians(figure(entity, 50)),
-        radians(figure(entity, 51)),
-      );
+      return arc([figure(entity, 10), figure(entity, 20)], {
+        radius: figure(entity, 40),
+        from: radians(figure(entity, 50)),
+        to: radians(figure(entity, 51)),
+      });
     case 'CIRCLE':
       return circle(entity);
     case 'ELLIPSE':

@@ -23,7 +23,8 @@ const readDxf = (text: string) => {
   return file;
 };
 const outlineOf = (line: Polyline): Outline => line.vertices.map(({ x, y, bulge }) => [x, y, bulge ?? 0]);
-const sheetFor = (target: ReturnType<typeof targetWith>) => sheetOf(target.name, develop(target).parts, { unit: 'mm' });
+const sheetFor = (target: ReturnType<typeof targetWith>) =>
+  sheetOf(target.name, develop(target).parts, { style: { unit: 'mm' } });
 
 describe('DXF', () => {
   it('opens in a reader: R2000, mm, one closed line a part on CUT, words and marks apart', () => {
@@ -65,7 +66,7 @@ describe('DXF', () => {
   });
 
   it('writes a name in any script as plain ASCII', () => {
-    const text = writeDxf(sheetOf('Tüte\n茶', develop(targetWith()).parts, { unit: 'mm' }));
+    const text = writeDxf(sheetOf('Tüte\n茶', develop(targetWith()).parts, { style: { unit: 'mm' } }));
     expect([...text].every((sign) => sign.charCodeAt(0) < 128)).toBe(true);
     expect(() => readDxf(text)).not.toThrow();
   });
@@ -92,7 +93,9 @@ describe('SVG', () => {
   });
 
   it('cannot be broken out of by a name', () => {
-    const svg = writeSvg(sheetOf('</title><script>x</script>\u0007', develop(targetWith()).parts, { unit: 'mm' }));
+    const svg = writeSvg(
+      sheetOf('</title><script>x</script>\u0007', develop(targetWith()).parts, { style: { unit: 'mm' } }),
+    );
     expect(svg).not.toMatch(/<script/);
     expect(xmlText('a<b>&"c"\u0000')).toBe('a&lt;b&gt;&amp;&quot;c&quot;');
   });
@@ -114,6 +117,6 @@ describe('small writers', () => {
       [10, 0, 0],
       [10, 5, 0],
     ];
-    expect(pathData(outline, 2, [100, 100])).toBe('M100 100L120 100L120 90L100 100Z');
+    expect(pathData(outline, { scale: 2, origin: [100, 100] })).toBe('M100 100L120 100L120 90L100 100Z');
   });
 });

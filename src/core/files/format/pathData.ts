@@ -21,10 +21,17 @@ export function screenPx(value: number): string {
  */
 export function pathData(
   outline: Outline,
-  scale = 1,
-  origin: readonly [number, number] = [0, 0],
-  write = plain,
-  ends: 'closed' | 'open' = 'closed',
+  {
+    scale = 1,
+    origin = [0, 0],
+    write = plain,
+    ends = 'closed',
+  }: {
+    readonly scale?: number;
+    readonly origin?: readonly [number, number];
+    readonly write?: (value: number) => string;
+    readonly ends?: 'closed' | 'open';
+  } = {},
 ): string {
   const first = vertexAt(outline, 0);
   let path = `M${write(origin[0] + first[0] * scale)} ${write(origin[1] - first[1] * scale)}`;

@@ -28,9 +28,11 @@ function classes(layer: Layer, ...more: (string | undefined)[]): string {
 function element(item: Primitive, height: number): string {
   const x = (value: number) => plain(value);
   const y = (value: number) => plain(height - value);
+  const path = ({ outline, open }: Extract<Primitive, { kind: 'path' }>) =>
+    pathData(outline, { origin: [0, height], ends: open ? 'open' : 'closed' });
   switch (item.kind) {
     case 'path':
-      return `<path class="${classes(item.layer, item.dash)}" d="${pathData(item.outline, 1, [0, height], plain, item.open ? 'open' : 'closed')}"/>`;
+      return `<path class="${classes(item.layer, item.dash)}" d="${path(item)}"/>`;
     case 'line':
       return `<line class="${classes(item.layer, item.dash)}" x1="${x(item.from[0])}" y1="${y(item.from[1])}" x2="${x(item.to[0])}" y2="${y(item.to[1])}"/>`;
     case 'text': {
@@ -47,7 +49,7 @@ function group(placed: PlacedPart, height: number): string {
 }
 
 /** The sheet as an SVG file in true mm: one group a part, cut lines of class `cut` (docs/format.md); thin lines are half as wide. */
-export function writeSvg(sheet: Sheet, thin = false): string {
+export function writeSvg(sheet: Sheet, { thin = false }: { readonly thin?: boolean } = {}): string {
   const width = plain(sheet.width);
   const height = plain(sheet.height);
   return [

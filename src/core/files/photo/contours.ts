@@ -11,7 +11,8 @@ export function contoursAt({ width, height, light }: GreyImage, value: number): 
   const at = (x: number, y: number) => light[y * width + x] as number;
   const dark = (x: number, y: number) => at(x, y) < value;
   // Index of a grid edge: across from (x, y) it is 2 n, down from there 2 n + 1.
-  const name = (x: number, y: number, down: boolean) => 2 * (y * width + x) + (down ? 1 : 0);
+  const across = (x: number, y: number) => 2 * (y * width + x);
+  const down = (x: number, y: number) => 2 * (y * width + x) + 1;
   const place = (edge: number): Pixel => {
     const [x, y] = [(edge >> 1) % width, Math.floor((edge >> 1) / width)];
     return edge & 1 ? [x, y + share(at(x, y), at(x, y + 1), value)] : [x + share(at(x, y), at(x + 1, y), value), y];
@@ -20,7 +21,7 @@ export function contoursAt({ width, height, light }: GreyImage, value: number): 
   for (let y = 0; y + 1 < height; y += 1) {
     for (let x = 0; x + 1 < width; x += 1) {
       const corners = [dark(x, y), dark(x + 1, y), dark(x + 1, y + 1), dark(x, y + 1)];
-      const edges = [name(x, y, false), name(x + 1, y, true), name(x, y + 1, false), name(x, y, true)];
+      const edges = [across(x, y), down(x + 1, y), across(x, y + 1), down(x, y)];
       const enters: number[] = [];
       const leaves: number[] = [];
       corners.forEach((one, side) => {

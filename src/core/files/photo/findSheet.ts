@@ -1,5 +1,5 @@
 import { hull } from '../../geometry/outline/hull.ts';
-import { solveLinear, type Quad } from '../screen/homography.ts';
+import { type Quad } from '../screen/homography.ts';
 import { evenLight, lightAt, partingValue, shrunk, type GreyImage, type Pixel } from './image.ts';
 import { Lens } from './lens.ts';
 import { ROUNDING } from '../../numbers.ts';
@@ -104,7 +104,7 @@ function roughCorners(image: GreyImage): Quad | string {
   let found = largestPiece(mask, small.width);
   for (let round = 0; round < 4; round += 1) {
     const { piece } = found;
-    const light = evenLight(small, (at) => piece[at] === 1, solveLinear);
+    const light = evenLight(small, (at) => piece[at] === 1);
     if (!light) break;
     mask = Uint8Array.from(small.light, (value, at) =>
       value > PAPER * light.at(at % small.width, Math.floor(at / small.width)) ? 1 : 0,

@@ -1,3 +1,5 @@
+import { solveLinear } from '../screen/homography.ts';
+
 /** A picture in grey, row by row from its upper left; light from 0 to 1. */
 export interface GreyImage {
   readonly width: number;
@@ -80,27 +82,32 @@ export class EvenLight {
   }
 }
 
-/** Fits the light on a plane to chosen dots by least squares; null where there are too few. */
+/** Fits the light on a plane to chosen dots, of every so many, by least squares; null where there are too few. */
 export function evenLight(
-  image: GreyImage,
+  { width, height, light }: GreyImage,
   chosen: (at: number) => boolean,
-  solve: (rows: readonly (readonly number[])[]) => number[] | null,
+  every = 1,
 ): EvenLight | null {
-  const { width, height, light } = image;
   const rows = Array.from({ length: TERMS }, () => new Array<number>(TERMS + 1).fill(0));
   const all = new Float64Array(TERMS + 1);
   let count = 0;
-  for (let at = 0; at < light.length; at += 1) {
+  for (let at = 0; at < light.length; at += every) {
     if (!chosen(at)) continue;
     count += 1;
     const [x, y] = [(2 * (at % width)) / width - 1, (2 * Math.floor(at / width)) / height - 1];
-    all.set([1, x, y, x * x, x * y, y * y, light[at] as number]);
+    all[0] = 1;
+    all[1] = x;
+    all[2] = y;
+    all[3] = x * x;
+    all[4] = x * y;
+    all[5] = y * y;
+    all[TERMS] = light[at] as number;
     for (let row = 0; row < TERMS; row += 1) {
       const own = rows[row] as number[];
       for (let column = 0; column <= TERMS; column += 1)
         own[column] = (own[column] as number) + (all[row] as number) * (all[column] as number);
     }
   }
-  const solved = count > 60 ? solve(rows) : null;
+  const solved = count > 60 ? solveLinear(rows) : null;
   return solved ? new EvenLight(width, height, solved) : null;
 }

@@ -29,7 +29,7 @@ export class Lens {
   curved([x, y]: Pixel): Pixel {
     const [cx, cy] = this.#middle;
     const [u, v] = [(x - cx) / this.#half, (y - cy) / this.#half];
-    const far = Math.hypot(u, v);
+    const far = Math.sqrt(u * u + v * v);
     if (far === 0) return [x, y];
     let r = far;
     for (let step = 0; step < 4; step += 1) r -= (r * (1 + this.curve * r * r) - far) / (1 + 3 * this.curve * r * r);

@@ -26,7 +26,19 @@ export interface Scene {
 }
 
 const PAPER = 0.86;
+/** Noise of a sensor (normal, of deviation 1); each row of a picture begins somewhere in it. */
+const NOISE = Float32Array.from(
+  { length: 1 << 16 },
+  (() => {
+    const random = seeded(1);
+    return () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+  })(),
+);
+
 const step = (distance: number, soft: number) => Math.min(1, Math.max(0, 0.5 - distance / soft));
+
+/** The size of a dot on the sheet changes little from one to the next: it is taken anew after so many. */
+const RESIZED = 8;
 
 /** Renders a scene: each dot looks back through lens and perspective at the plane of the sheet. */
 export function rendered(scene: Scene): GreyImage {
@@ -44,21 +56,22 @@ export function rendered(scene: Scene): GreyImage {
   const random = seeded(scene.seed);
   const light = new Float32Array(width * height);
   for (let y = 0; y < height; y += 1) {
+    let dot = 0;
+    const from = Math.floor(random() * NOISE.length);
     for (let x = 0; x < width; x += 1) {
       const straight = lens.straight([x, y]);
       const [u, v] = mapped(back, straight);
-      const [u2] = mapped(back, [straight[0] + 1, straight[1]]);
-      const dot = Math.max(0.05, Math.abs(u2 - u));
+      if (x % RESIZED === 0) dot = Math.max(0.05, Math.abs(mapped(back, [straight[0] + 1, straight[1]])[0] - u));
       const sheet = Math.max(-u, u - paper.width, -v, v - paper.height);
       const on = step(sheet, dot);
       // Things and their shadows lie on the sheet.
       const thing = on > 0 ? step(shape([u, v]), dot) : 0;
       const shade = on > 0 ? 1 - shadow.dark * step(shape([u - shadow.by[0], v - shadow.by[1]]), shadow.soft) : 1;
-      const grain = scene.table * (1 + 0.1 * Math.sin(u * 0.7) * Math.sin(v * 0.9));
+      const grain = on < 1 ? scene.table * (1 + 0.1 * Math.sin(u * 0.7) * Math.sin(v * 0.9)) : 0;
       const ground = (1 - on) * grain + on * PAPER * shade;
       const falling = 1 - falls * (x / width) * (0.6 + 0.4 * (y / height));
       const value = falling * ((1 - thing) * ground + thing * scene.thing);
-      const noise = scene.noise * Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+      const noise = scene.noise * (NOISE[(from + x) % NOISE.length] as number);
       light[y * width + x] = Math.min(1, Math.max(0, value + noise));
     }
   }

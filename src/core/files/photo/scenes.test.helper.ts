@@ -48,7 +48,15 @@ const without =
     Math.max(shape(at), -hole(at));
 
 /** The corners of a sheet seen by a camera that looks down at its middle, tilted (rad) about an axis in the table, turned about its own. */
-function seen(paper: { width: number; height: number }, tilt: number, axis: number, turn: number, fills: number): Quad {
+function seen(
+  paper: { width: number; height: number },
+  {
+    tilt,
+    axis,
+    turn,
+    fills,
+  }: { readonly tilt: number; readonly axis: number; readonly turn: number; readonly fills: number },
+): Quad {
   const focal = 1.15 * SIZE.width;
   const far = (focal * paper.width) / (fills * SIZE.width);
   const corners = [
@@ -105,26 +113,25 @@ interface Wishes {
   readonly shift?: number;
   readonly bare?: boolean;
   readonly thing?: number;
+  readonly straight?: number;
 }
 
 /** A photograph of a shape in the middle of a sheet: tilt to 25 degrees, curved lens, noise, shadow and uneven light by chance. */
 export function sceneOf(
   seed: number,
   shape: Shape,
-  { shift = 0, bare = false, thing }: Wishes = {},
-  straight = 0,
+  { shift = 0, bare = false, thing, straight = 0 }: Wishes = {},
 ): Scene {
   const random = seeded(seed);
   const between = (least: number, most: number) => least + random() * (most - least);
   const paper = seed % 4 === 0 ? LETTER : A4;
   const middle: Pixel = [paper.width / 2 + between(-12, 12), paper.height / 2 + between(-8, 8)];
-  const corners = seen(
-    paper,
-    (between(0, 25) * Math.PI) / 180,
-    between(0, 2 * Math.PI),
-    between(-0.12, 0.12),
-    between(0.68, 0.76),
-  );
+  const corners = seen(paper, {
+    tilt: (between(0, 25) * Math.PI) / 180,
+    axis: between(0, 2 * Math.PI),
+    turn: between(-0.12, 0.12),
+    fills: between(0.68, 0.76),
+  });
   return {
     paper,
     shape: bare ? shape : placed(shape, middle, (1 - straight) * between(-0.3, 0.3)),
@@ -146,6 +153,6 @@ export function scenes(count: number) {
     const random = seeded(1000 + index);
     const make = THINGS[index % THINGS.length] as (typeof THINGS)[number];
     const [name, holes, shape, size] = make((least, most) => least + random() * (most - least));
-    return { index, name, holes, size, scene: sceneOf(index + 1, shape, {}, name === 'arc' ? 0.6 : 0) };
+    return { index, name, holes, size, scene: sceneOf(index + 1, shape, { straight: name === 'arc' ? 0.6 : 0 }) };
   });
 }

@@ -1,7 +1,7 @@
 import { arcLine } from '../../geometry/outline/arcLine.ts';
 import { insideLine } from '../../geometry/outline/insideLine.ts';
 import type { Outline, Vertex } from '../../geometry/outline/outline.ts';
-import { homography, inverse, mapped, solveLinear, type Homography, type Quad } from '../screen/homography.ts';
+import { homography, inverse, mapped, type Homography, type Quad } from '../screen/homography.ts';
 import { areaOf, contoursAt } from './contours.ts';
 import { evenLight, lightAt, partingValue, type EvenLight, type GreyImage, type Pixel } from './image.ts';
 import { cornered } from './corners.ts';
@@ -71,7 +71,11 @@ interface Flat {
   readonly light: (at: Pixel) => number;
 }
 
-function flatten(image: GreyImage, { lens }: SheetFound, map: Homography, wide: number, high: number): Flat | null {
+function flatten(
+  image: GreyImage,
+  { lens }: SheetFound,
+  { map, wide, high }: { readonly map: Homography; readonly wide: number; readonly high: number },
+): Flat | null {
   const [columns, rows] = [Math.floor((wide - 2 * EDGE) / DOT), Math.floor((high - 2 * EDGE) / DOT)];
   const mm = ([x, y]: Pixel): Pixel => [EDGE + DOT * x, EDGE + DOT * y];
   const seen = (at: Pixel) => {
@@ -84,14 +88,14 @@ function flatten(image: GreyImage, { lens }: SheetFound, map: Homography, wide: 
   const bright = partingValue(light, 1);
   // Its light is fitted to every seventh dot of paper.
   const share = (now: EvenLight, at: number) => (light[at] as number) / now.at(at % columns, Math.floor(at / columns));
-  let even = evenLight(raw, (at) => at % SPARSE === 0 && (light[at] as number) > bright, solveLinear);
+  let even = evenLight(raw, (at) => (light[at] as number) > bright, SPARSE);
   for (let round = 0; round < FITS && even; round += 1) {
     const now = even;
     const isPaper = (at: number) => {
       const own = share(now, at);
       return own > PAPER_SHARE.least && own < PAPER_SHARE.greatest;
     };
-    even = evenLight(raw, (at) => at % SPARSE === 0 && isPaper(at), solveLinear) ?? even;
+    even = evenLight(raw, isPaper, SPARSE) ?? even;
   }
   if (!even) return null;
   const falls = even;
@@ -159,7 +163,14 @@ const NEIGHBOURS = [-3, -2, -1, 0, 1, 2, 3];
 const STRAY = 0.3;
 
 /** Moves each place across the line to the steepest rise of light, which a soft shadow beside the object does not shift. */
-function sharpened(line: readonly Pixel[], dark: Side, light: (at: Pixel) => number, rough = false): Pixel[] {
+function sharpened(
+  line: readonly Pixel[],
+  {
+    dark,
+    light,
+    rough = false,
+  }: { readonly dark: Side; readonly light: (at: Pixel) => number; readonly rough?: boolean },
+): Pixel[] {
   const even = evenPlaces(line, APART);
   const places = rough ? smoothed(even) : even;
   const count = places.length;
@@ -193,7 +204,7 @@ function sharpened(line: readonly Pixel[], dark: Side, light: (at: Pixel) => num
     const found = faint ? across(WIDE) : close;
     return found === null ? 0 : FINE * found.at - REACH;
   });
-  if (!rough && weak > ROUGH * count) return sharpened(line, dark, light, true);
+  if (!rough && weak > ROUGH * count) return sharpened(line, { dark, light, rough: true });
   return places.map(([x, y], at): Pixel => {
     const near = NEIGHBOURS.map((by) => moves[(at + by + count) % count] as number).sort((one, other) => one - other);
     const usual = near[(near.length - 1) / 2] as number;
@@ -247,7 +258,7 @@ export function tracePhoto(
   ];
   const map = homography(corners, longSideFirst(sheet));
   if (!map || !inverse(map)) return refused('has corners that do not make a sheet: drag each to its own corner');
-  const flat = flatten(image, sheet, map, wide, high);
+  const flat = flatten(image, sheet, { map, wide, high });
   if (!flat) return refused('shows a sheet that is covered nearly whole');
   const value = partingValue(flat.image.light, 1.2);
   const darkest = [...flat.image.light].filter((one) => one < value);
@@ -267,7 +278,8 @@ export function tracePhoto(
     .filter((line) => !insideLine(first, line[0] as Pixel) && Math.abs(areaOf(line)) > LEAST.thing);
   if (others.length > 0) return refused('shows several things on the sheet: lay one on it at a time');
   const holes = things.slice(1).filter((line) => insideLine(first, line[0] as Pixel));
-  const drawn = (line: readonly Pixel[], dark: Side) => asOutline(cornered(sharpened(line, dark, flat.light), line));
+  const drawn = (line: readonly Pixel[], dark: Side) =>
+    asOutline(cornered(sharpened(line, { dark, light: flat.light }), line));
   return {
     kind: 'traced',
     traced: { outline: drawn(first, 'inside'), holes: holes.map((hole) => drawn(hole, 'outside')), map },

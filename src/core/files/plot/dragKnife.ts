@@ -62,7 +62,11 @@ export function dragKnifeLine(line: PlotLine, offset: number): PlotPoint[] {
  *
  * @param begins direction in which the blade points when it comes down (radians)
  */
-export function tipPath(middle: readonly PlotPoint[], offset: number, begins = 0, step = 0.01): PlotPoint[] {
+export function tipPath(
+  middle: readonly PlotPoint[],
+  offset: number,
+  { begins = 0, step = 0.01 }: { readonly begins?: number; readonly step?: number } = {},
+): PlotPoint[] {
   const [first] = middle;
   if (!first) return [];
   if (offset <= 0) return [...middle];

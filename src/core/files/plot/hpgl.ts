@@ -8,7 +8,7 @@ export type PlotPoint = readonly [x: number, y: number];
 export type PlotLine = readonly PlotPoint[];
 
 /** Units of the pen-plotter language in one mm: 0.025 mm each. */
-export const UNITS_PER_MM = 40;
+const UNITS_PER_MM = 40;
 
 /** Greatest distance of chords from an arc (mm): under half a unit. */
 const SAGITTA = 0.01;

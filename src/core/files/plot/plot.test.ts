@@ -113,7 +113,10 @@ describe('a drag knife', () => {
       const line = plotLine(outline);
       // The blade comes down along the first stretch, as a cutter's own first stroke sets it.
       const [from, to] = [line[0], line[1]] as [PlotPoint, PlotPoint];
-      const tip = tipPath(dragKnifeLine(line, offset), offset, Math.atan2(to[1] - from[1], to[0] - from[0]), 0.02);
+      const tip = tipPath(dragKnifeLine(line, offset), offset, {
+        begins: Math.atan2(to[1] - from[1], to[0] - from[0]),
+        step: 0.02,
+      });
       for (const point of tip) expect(far(point, line)).toBeLessThan(0.05);
       const corners = line.filter((_point, index) => index % Math.ceil(line.length / 12) === 0);
       for (const corner of corners)
@@ -139,7 +142,7 @@ describe('a drag knife', () => {
     ]);
     // A blade whose middle went along a square cuts its corners off.
     const square = plotLine(rectangle(80, 60));
-    const tip = tipPath(closed(square), 1, 0, 0.02);
+    const tip = tipPath(closed(square), 1, { begins: 0, step: 0.02 });
     expect(Math.max(...tip.map((point) => far(point, square)))).toBeGreaterThan(0.2);
   });
 });

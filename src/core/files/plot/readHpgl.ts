@@ -1,4 +1,7 @@
-import { UNITS_PER_MM, type PlotPoint } from './hpgl.ts';
+import type { PlotPoint } from './hpgl.ts';
+
+/** A plotter's unit (mm), which HP-GL fixes; not taken from the writer, whose files are measured here. */
+const UNIT = 0.025;
 
 /** The lines that a plot file draws (mm), or its first unknown command. */
 export type PlotReading =
@@ -27,7 +30,7 @@ export function readHpgl(text: string): PlotReading {
     if (figures.length % 2 === 1 || figures.some((one) => !Number.isFinite(one)))
       return fault('has figures that cannot be read');
     for (let index = 0; index < figures.length; index += 2) {
-      const [x, y] = [(figures[index] ?? 0) / UNITS_PER_MM, (figures[index + 1] ?? 0) / UNITS_PER_MM];
+      const [x, y] = [(figures[index] ?? 0) * UNIT, (figures[index + 1] ?? 0) * UNIT];
       const to: PlotPoint = absolute ? [x, y] : [at[0] + x, at[1] + y];
       if (down && !open) lines.push([at]);
       if (down) lines.at(-1)?.push(to);

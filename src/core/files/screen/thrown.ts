@@ -27,7 +27,9 @@ export function thrownLines(items: readonly Primitive[], lying: Lying, map: Homo
   return items.flatMap((item): ThrownLine[] => {
     if (item.kind === 'text') return [];
     if (item.kind === 'line') return [{ layer: item.layer, points: [item.from, item.to].map(through), closed: false }];
-    return [{ layer: item.layer, points: pathPoints(item.outline, item.open).map(through), closed: !item.open }];
+    return [
+      { layer: item.layer, points: pathPoints(item.outline, { open: item.open }).map(through), closed: !item.open },
+    ];
   });
 }
 

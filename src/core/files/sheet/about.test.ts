@@ -18,7 +18,7 @@ const textsOf = (target: Target) => {
   const about = aboutTemplate(target, MM, 7);
   const printed = templateParts(target, parts);
   const pages = pagesOf(printed, { name: target.name, paper: 'a4', style: MM, about });
-  const sheet = sheetOf(target.name, printed, MM, about);
+  const sheet = sheetOf(target.name, printed, { style: MM, about });
   return {
     pdf: pages.map(({ layers }) =>
       layers.flatMap(({ items }) => items.flatMap((item) => (item.kind === 'text' ? [item.text] : []))).join('\n'),

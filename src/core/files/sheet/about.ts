@@ -60,7 +60,7 @@ function toolWords({ form }: Target, style: LengthStyle): string | null {
 function feetWords({ form, slab, clay }: Target, { faceUp }: Part, style: LengthStyle): string[] {
   if (form.kind !== 'sheet' || !form.feet) return [];
   const wet = (fired: number) => writeLength(wetLength(fired, clay.shrinkage), style);
-  const feet = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet ?? [];
+  const feet = placeFeet(form, { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage })?.feet ?? [];
   if (feet.length === 0) return [];
   const lengths = feet.map(({ length }, index) => `${footLetter(index)} ${wet(length)}`).join(', ');
   const face = faceUp === 'outside' ? 'the face you see' : 'the face on the table, under the crosses';

@@ -10,7 +10,7 @@ import { PAPERS } from '../../studio/printer/paper.ts';
 
 function cardOf(target: Target, student?: string) {
   const developed = develop(target);
-  const steps = orderOfWork(target, developed, developed.slabs, DEFAULT_SCHOOLS);
+  const steps = orderOfWork(target, { developed, slabs: developed.slabs, schools: DEFAULT_SCHOOLS });
   const items = benchCard(
     {
       target,

@@ -49,8 +49,10 @@ const TO_WRITE = 26;
 
 type Words = readonly [words: string, size: number, weight?: 'bold'];
 
-const scaled = (outline: Outline, by: number, dx: number, dy: number): Outline =>
-  outline.map(([x, y, bulge]) => [dx + by * x, dy + by * y, bulge]);
+const scaled = (
+  outline: Outline,
+  { by, dx, dy }: { readonly by: number; readonly dx: number; readonly dy: number },
+): Outline => outline.map(([x, y, bulge]) => [dx + by * x, dy + by * y, bulge]);
 
 /** A text in lines that are no wider than so many mm. */
 export function wrapped(text: string, size: number, width: number): string[] {
@@ -108,7 +110,7 @@ const AHEAD = 168;
 function waitsOf({ steps }: CardOf): string[] {
   return steps.flatMap(({ title, waits }) => {
     if (!waits) return [];
-    const { opens, closes, leatherHard, dry } = dryPart(waits.part, ROOM, AHEAD).reached;
+    const { opens, closes, leatherHard, dry } = dryPart(waits.part, ROOM, { hours: AHEAD }).reached;
     if (waits.until === 'opens') return [`${title}: from ${about(opens)} to ${about(closes)}`];
     return [`${title}: ${about(waits.until === 'dry' ? dry : leatherHard)}`];
   });
@@ -133,16 +135,19 @@ export function benchCard(card: CardOf, size: PaperSize): Primitive[] {
 function cardOf(card: CardOf, { width, height }: PaperSize, full: Fullness): { items: Primitive[]; left: number } {
   const { target, steps, style, whole, student } = card;
   const items: Primitive[] = [];
-  const put = (x: number, y: number, [text, size, weight]: Words, anchor: 'start' | 'end' = 'start') =>
-    items.push({ kind: 'text', layer: 'text', at: [x, y], size, text, anchor, ...(weight && { weight }) });
+  const put = (
+    x: number,
+    y: number,
+    { words: [text, size, weight], anchor = 'start' }: { readonly words: Words; readonly anchor?: 'start' | 'end' },
+  ) => items.push({ kind: 'text', layer: 'text', at: [x, y], size, text, anchor, ...(weight && { weight }) });
   const line = (y: number, from = PAPER_MARGIN, to = width - PAPER_MARGIN) =>
     items.push({ kind: 'line', layer: 'mark', from: [from, y], to: [to, y] });
   const [left, right] = [PAPER_MARGIN, width - PAPER_MARGIN];
   let y = height - PAPER_MARGIN - LARGE;
-  put(left, y, [target.name, LARGE, 'bold']);
-  if (student !== undefined) put(right, y, [student, FIGURE, 'bold'], 'end');
+  put(left, y, { words: [target.name, LARGE, 'bold'] });
+  if (student !== undefined) put(right, y, { words: [student, FIGURE, 'bold'], anchor: 'end' });
   y -= 7;
-  put(left, y, [whole, PLAIN]);
+  put(left, y, { words: [whole, PLAIN] });
   y -= 4;
   line(y);
 
@@ -151,16 +156,16 @@ function cardOf(card: CardOf, { width, height }: PaperSize, full: Fullness): { i
   const by = Math.min(DRAWN_ACROSS / side.width, full.drawing / side.height);
   const [dx, dy] = [left + (DRAWN_ACROSS - side.width * by) / 2 - side.left * by, y - 4 - full.drawing];
   for (const outline of [side.outer, ...side.added])
-    items.push({ kind: 'path', layer: 'cut', outline: scaled(outline, by, dx, dy) });
+    items.push({ kind: 'path', layer: 'cut', outline: scaled(outline, { by, dx, dy }) });
   const [names, wetEnd] = [left + DRAWN_ACROSS + 8, right - 42];
   let row = y - 7;
-  put(wetEnd, row, ['wet', PLAIN], 'end');
-  put(right, row, ['fired', PLAIN], 'end');
+  put(wetEnd, row, { words: ['wet', PLAIN], anchor: 'end' });
+  put(right, row, { words: ['fired', PLAIN], anchor: 'end' });
   for (const [name, wet, fired] of sizesOf(card)) {
     row -= FIGURE + 3;
-    put(names, row, [name, PLAIN + 1]);
-    put(wetEnd, row, [wet, FIGURE, 'bold'], 'end');
-    put(right, row, [fired, FIGURE], 'end');
+    put(names, row, { words: [name, PLAIN + 1] });
+    put(wetEnd, row, { words: [wet, FIGURE, 'bold'], anchor: 'end' });
+    put(right, row, { words: [fired, FIGURE], anchor: 'end' });
     line(row - 2, names);
   }
   for (const [name, value] of [
@@ -168,18 +173,18 @@ function cardOf(card: CardOf, { width, height }: PaperSize, full: Fullness): { i
     ...(target.slab.base === target.slab.wall ? [] : [['Base slab', writeLength(target.slab.base, style)] as const]),
   ] as const) {
     row -= FIGURE + 3;
-    put(names, row, [name, PLAIN + 1]);
-    put(right, row, [value, FIGURE, 'bold'], 'end');
+    put(names, row, { words: [name, PLAIN + 1] });
+    put(right, row, { words: [value, FIGURE, 'bold'], anchor: 'end' });
     line(row - 2, names);
   }
   // One answer to what is weighed out: the step's own.
   for (const { says } of steps.filter(({ act }) => act === 'weigh')) {
     row -= FIGURE + 2;
-    put(names, row, [says[0] ? writePhrase(says[0], style) : '', PLAIN + 1.5, 'bold']);
+    put(names, row, { words: [says[0] ? writePhrase(says[0], style) : '', PLAIN + 1.5, 'bold'] });
   }
   for (const lean of leansOf(card).flatMap((words) => wrapped(words, PLAIN, right - names))) {
     row -= PLAIN + 2;
-    put(names, row, [lean, PLAIN]);
+    put(names, row, { words: [lean, PLAIN] });
   }
 
   y = Math.min(y - full.drawing - 10, row - 8);
@@ -205,7 +210,7 @@ function cardOf(card: CardOf, { width, height }: PaperSize, full: Fullness): { i
     used += heightOf(block);
     for (const words of block) {
       at -= words[1] + 1.3;
-      put(words[1] === full.figure ? x + 4 : x, at, words);
+      put(words[1] === full.figure ? x + 4 : x, at, { words });
     }
     at -= 1;
     lowest = Math.min(lowest, at);
@@ -214,17 +219,21 @@ function cardOf(card: CardOf, { width, height }: PaperSize, full: Fullness): { i
   line(y);
   for (const words of waitsOf(card)) {
     y -= PLAIN + 2.2;
-    put(left, y, [`${words}, in an ordinary room: feel it.`, PLAIN]);
+    put(left, y, { words: [`${words}, in an ordinary room: feel it.`, PLAIN] });
   }
   y -= 4;
   line(y);
   y -= 7;
-  put(left, y, ['Made on                     Clay                     Measured                     Weight', PLAIN]);
+  put(left, y, {
+    words: ['Made on                     Clay                     Measured                     Weight', PLAIN],
+  });
   const room = y - PAPER_MARGIN;
   for (y -= 10; y > PAPER_MARGIN + 8; y -= 10) line(y);
-  put(left, PAPER_MARGIN + 1, [
-    'Clay dust holds silica: wipe up wet. Whether it may hold food is for the glaze’s maker and a testing laboratory to say.',
-    3.2,
-  ]);
+  put(left, PAPER_MARGIN + 1, {
+    words: [
+      'Clay dust holds silica: wipe up wet. Whether it may hold food is for the glaze’s maker and a testing laboratory to say.',
+      3.2,
+    ],
+  });
   return { items, left: room };
 }

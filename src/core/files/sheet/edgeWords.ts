@@ -98,7 +98,11 @@ function wordsOf(lean: Lean): Words {
   return { text, width: Math.max(SECTION.width, textWidth(text, WORD_SIZE)), height: WORD_SIZE + section };
 }
 
-function drawnAt(lean: Lean, text: string, at: Point, anchor: Anchor): Primitive[] {
+function drawnAt(
+  lean: Lean,
+  text: string,
+  { at, anchor }: { readonly at: Point; readonly anchor: Anchor },
+): Primitive[] {
   const words: Primitive = { kind: 'text', layer: 'lean', at, size: WORD_SIZE, text, anchor };
   if (lean.word === 'straight down') return [words];
   const left = anchor === 'start' ? at[0] : anchor === 'end' ? at[0] - SECTION.width : at[0] - SECTION.width / 2;
@@ -140,7 +144,7 @@ function waitingWords(part: Part, { window }: RoomForWords): Waiting[] {
 
 function drawnIn({ lean, words }: Waiting, room: RoomForWords, box: Bounds): Primitive[] {
   room.take(box);
-  return drawnAt(lean, words.text, [box.minX, box.minY + 0.25 * WORD_SIZE], 'start');
+  return drawnAt(lean, words.text, { at: [box.minX, box.minY + 0.25 * WORD_SIZE], anchor: 'start' });
 }
 
 /**

@@ -34,7 +34,11 @@ export interface FooterOptions {
   readonly total: number;
 }
 
-function ruler(x: number, y: number, length: number, step: number, long: number): Primitive[] {
+function ruler(
+  x: number,
+  y: number,
+  { length, step, long }: { readonly length: number; readonly step: number; readonly long: number },
+): Primitive[] {
   const ticks = Math.round(length / step);
   const line = (from: readonly [number, number], to: readonly [number, number]): Primitive => ({
     kind: 'line',
@@ -80,10 +84,10 @@ const leansOf = ({ leans }: Part) => leans.map((lean) => `${EDGE_WORDS[lean.edge
 /** Lines at the foot of a page of one part: large, with all that is told of it. */
 function linesOfOne(part: Part, { name, style, about, number, total }: FooterOptions, text: Text): Primitive[] {
   return [
-    text(37, 4, `${titleWords(part)} · ${sizeWords(part, style)}`, 'bold'),
-    text(32.5, 3, about?.whole ?? name, 'bold'),
-    ...(about?.of(part) ?? []).map((words, index) => text(28.5 - 3.6 * index, 2.7, words)),
-    text(17.5, 2.7, `${leansOf(part)}. Page ${number} of ${total}.`),
+    text(37, { words: `${titleWords(part)} · ${sizeWords(part, style)}`, size: 4, weight: 'bold' }),
+    text(32.5, { words: about?.whole ?? name, size: 3, weight: 'bold' }),
+    ...(about?.of(part) ?? []).map((words, index) => text(28.5 - 3.6 * index, { words, size: 2.7 })),
+    text(17.5, { words: `${leansOf(part)}. Page ${number} of ${total}.`, size: 2.7 }),
   ];
 }
 
@@ -94,8 +98,8 @@ function linesOfSeveral({ parts, name, style, about, number, total }: FooterOpti
     ...(about?.of(part) ?? []).map((words) => [words] as const),
   ]);
   return [
-    text(38, 3, `${about?.whole ?? name} · page ${number} of ${total}`, 'bold'),
-    ...rows.map(([words, weight], index) => text(34 - 3.4 * index, 2.6, words, weight)),
+    text(38, { words: `${about?.whole ?? name} · page ${number} of ${total}`, size: 3, weight: 'bold' }),
+    ...rows.map(([words, weight], index) => text(34 - 3.4 * index, { words, size: 2.6, weight })),
   ];
 }
 
@@ -110,13 +114,21 @@ function checkedRows({ parts, checked = [] }: FooterOptions): string[] {
   ];
 }
 
-type Text = (up: number, size: number, words: string, weight?: 'bold') => Primitive;
+/** Words of the footer: their size (mm), and whether they are bold. */
+interface FooterWords {
+  readonly words: string;
+  readonly size: number;
+  readonly weight?: 'bold';
+}
+
+/** Writes words at the left edge, so far up (mm). */
+type Text = (up: number, words: FooterWords) => Primitive;
 
 /** Rulers, name, size, leans and page map at the foot of a page: everything that must not cross a join. */
 export function footer(options: FooterOptions): Primitive[] {
   const { parts, width, printer, paper, roll } = options;
   const [x, y] = [PAPER_MARGIN, PAPER_MARGIN];
-  const at = (left: number, up: number, size: number, words: string, weight?: 'bold'): Primitive => ({
+  const at = (left: number, up: number, { words, size, weight }: FooterWords): Primitive => ({
     kind: 'text',
     layer: 'text',
     at: [left, y + up],
@@ -125,19 +137,21 @@ export function footer(options: FooterOptions): Primitive[] {
     anchor: 'start',
     ...(weight && { weight }),
   });
-  const text: Text = (up, size, words, weight) => at(x, up, size, words, weight);
+  const text: Text = (up, words) => at(x, up, words);
   const [first] = parts;
   return [
     ...(first && parts.length === 1 ? linesOfOne(first.part, options, text) : linesOfSeveral(options, text)),
     ...(parts.some(({ part }) => isRolled(part)) ? rollArrow(width - PAPER_MARGIN - 52, y + 14) : []),
-    ...ruler(x, y + 9, RULER_MM, 10, 5),
-    at(x + RULER_MM + 2, 9, 2.8, '100 mm'),
-    ...ruler(x, y + 1, RULER_INCHES * MM_PER_INCH, MM_PER_INCH / 2, 2),
-    at(x + RULER_INCHES * MM_PER_INCH + 2, 1, 2.8, '4 inch'),
-    ...checkedRows(options).map((words, index) => at(x + RULER_MM + 16, 6.2 - 2.4 * index, 2, words)),
-    ...(printer ? [at(x, 14.2, 2.6, printerWords(printer, roll === undefined ? paper : 'roll'), 'bold')] : []),
-    at(x + RULER_MM + 16, 9, 2.6, 'Print at 100 %,'),
-    at(x + RULER_MM + 16, 1, 2.6, 'then lay a ruler on both.'),
+    ...ruler(x, y + 9, { length: RULER_MM, step: 10, long: 5 }),
+    at(x + RULER_MM + 2, 9, { words: '100 mm', size: 2.8 }),
+    ...ruler(x, y + 1, { length: RULER_INCHES * MM_PER_INCH, step: MM_PER_INCH / 2, long: 2 }),
+    at(x + RULER_INCHES * MM_PER_INCH + 2, 1, { words: '4 inch', size: 2.8 }),
+    ...checkedRows(options).map((words, index) => at(x + RULER_MM + 16, 6.2 - 2.4 * index, { words, size: 2 })),
+    ...(printer
+      ? [at(x, 14.2, { words: printerWords(printer, roll === undefined ? paper : 'roll'), size: 2.6, weight: 'bold' })]
+      : []),
+    at(x + RULER_MM + 16, 9, { words: 'Print at 100 %,', size: 2.6 }),
+    at(x + RULER_MM + 16, 1, { words: 'then lay a ruler on both.', size: 2.6 }),
     ...pageMap(options),
   ];
 }

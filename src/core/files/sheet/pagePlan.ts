@@ -74,8 +74,7 @@ function count(length: number, window: number): number {
 export function tileOf(
   { box }: Pick<PartRoom, 'box'>,
   { windowWidth, windowHeight }: Grid,
-  column: number,
-  row: number,
+  { column, row }: { readonly column: number; readonly row: number },
 ): Bounds {
   const minX = box.minX + column * (windowWidth - PAGE_OVERLAP);
   const minY = box.minY + row * (windowHeight - PAGE_OVERLAP);
@@ -97,7 +96,7 @@ function isSeen(outline: Outline, box: Bounds): boolean {
     [box.maxX, box.maxY],
     [box.minX, box.maxY],
   ].some(([x = 0, y = 0]) => {
-    distanceTo(shape, x - mx, y - my, far);
+    distanceTo(shape, [x - mx, y - my], far);
     return far.value < 0;
   });
 }
@@ -106,8 +105,12 @@ function isSeen(outline: Outline, box: Bounds): boolean {
 export const isWhole = ({ columns, rows }: Grid) => columns * rows === 1;
 
 /** The tile of a part without what overlaps another: words stand there, so that no figure crosses a join. */
-export function clearOf(room: Pick<PartRoom, 'box'>, grid: Grid, column: number, row: number): Bounds {
-  const { minX, minY, maxX, maxY } = tileOf(room, grid, column, row);
+export function clearOf(
+  room: Pick<PartRoom, 'box'>,
+  grid: Grid,
+  { column, row }: { readonly column: number; readonly row: number },
+): Bounds {
+  const { minX, minY, maxX, maxY } = tileOf(room, grid, { column, row });
   const join = (is: boolean) => (is ? PAGE_OVERLAP : 0);
   return {
     minX: minX + join(column > 0),
@@ -126,7 +129,7 @@ function gridOf(room: PartRoom, paper: PaperSize): Grid {
   const printed = new Set<string>();
   for (let row = 0; row < rows; row += 1) {
     for (let column = 0; column < columns; column += 1) {
-      const seen = tileOf(room, whole, column, row);
+      const seen = tileOf(room, whole, { column, row });
       if (columns * rows === 1 || isSeen(room.part.outline, seen) || isSeen(room.part.underside, seen))
         printed.add(tile(column, row));
     }
@@ -172,13 +175,19 @@ function isApart(one: Lying, other: Lying, gap: number): boolean {
   const [dx, dy] = [one.x - other.x, one.y - other.y];
   if (Math.abs(dx) > one.shape.half[0] + other.shape.half[0] + gap) return true;
   if (Math.abs(dy) > one.shape.half[1] + other.shape.half[1] + gap) return true;
-  return isClearOf(one.shape, other.shape, dx, dy, gap) && isClearOf(other.shape, one.shape, -dx, -dy, gap);
+  return (
+    isClearOf(one.shape, other.shape, { dx, dy, gap }) && isClearOf(other.shape, one.shape, { dx: -dx, dy: -dy, gap })
+  );
 }
 
-function isClearOf({ probes, round }: NestShape, other: NestShape, dx: number, dy: number, gap: number): boolean {
+function isClearOf(
+  { probes, round }: NestShape,
+  other: NestShape,
+  { dx, dy, gap }: { readonly dx: number; readonly dy: number; readonly gap: number },
+): boolean {
   const far = { value: 0, gx: 0, gy: 0 };
   for (let at = 0; at < probes.length; at += 2) {
-    distanceTo(other, (probes[at] as number) + dx, (probes[at + 1] as number) + dy, far);
+    distanceTo(other, [(probes[at] as number) + dx, (probes[at + 1] as number) + dy], far);
     if (far.value - round < gap) return false;
   }
   return true;
@@ -201,13 +210,13 @@ function opened(room: PartRoom, paper: PaperSize): Open[] {
   for (let row = grid.rows - 1; row >= 0; row -= 1) {
     for (let column = 0; column < grid.columns; column += 1) {
       if (!isPrinted(grid, column, row)) continue;
-      const seen = tileOf(room, grid, column, row);
+      const seen = tileOf(room, grid, { column, row });
       const [dx, dy] = [window.minX - seen.minX, window.minY - seen.minY];
-      const clear = clearOf(room, grid, column, row);
+      const clear = clearOf(room, grid, { column, row });
       pages.push({
         paper: way,
         clear: { minX: clear.minX + dx, minY: clear.minY + dy, maxX: clear.maxX + dx, maxY: clear.maxY + dy },
-        there: outlinesOf(room, isWhole(grid) ? undefined : clearOf(room, grid, column, row)).map((outline) =>
+        there: outlinesOf(room, isWhole(grid) ? undefined : clearOf(room, grid, { column, row })).map((outline) =>
           lyingAt(outline, dx, dy),
         ),
         parts: [{ part: room.part, dx, dy, grid, column, row }],

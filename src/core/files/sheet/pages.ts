@@ -94,8 +94,12 @@ const cross = (x: number, y: number, name: string): Primitive[] => [
 ];
 
 /** The line along which two pages meet, with a cross at both thirds that has one name on both, in the part's frame. */
-function joinOf(room: PartRoom, grid: Grid, column: number, row: number, towards: 'right' | 'up'): Primitive[] {
-  const { minX, minY, maxX, maxY } = tileOf(room, grid, column, row);
+function joinOf(
+  room: PartRoom,
+  grid: Grid,
+  { column, row, towards }: { readonly column: number; readonly row: number; readonly towards: 'right' | 'up' },
+): Primitive[] {
+  const { minX, minY, maxX, maxY } = tileOf(room, grid, { column, row });
   const [right, top] = [Math.min(maxX, room.box.maxX), Math.min(maxY, room.box.maxY)];
   if (towards === 'right') {
     const x = maxX - PAGE_OVERLAP / 2;
@@ -121,8 +125,8 @@ function joinsOf(room: PartRoom, grid: Grid): Primitive[] {
   for (let row = 0; row < grid.rows; row += 1) {
     for (let column = 0; column < grid.columns; column += 1) {
       if (!isPrinted(grid, column, row)) continue;
-      if (isPrinted(grid, column + 1, row)) items.push(...joinOf(room, grid, column, row, 'right'));
-      if (isPrinted(grid, column, row + 1)) items.push(...joinOf(room, grid, column, row, 'up'));
+      if (isPrinted(grid, column + 1, row)) items.push(...joinOf(room, grid, { column, row, towards: 'right' }));
+      if (isPrinted(grid, column, row + 1)) items.push(...joinOf(room, grid, { column, row, towards: 'up' }));
     }
   }
   return items;
@@ -135,7 +139,7 @@ const SHORTEST = 240;
 function cutOff(page: PlannedPage, rooms: ReadonlyMap<Part, PartRoom>): PlannedPage {
   const ends = page.parts.flatMap(({ part, grid, column, row, dx, dy }) => {
     const room = rooms.get(part) as PartRoom;
-    const seen = isWhole(grid) ? room.box : tileOf(room, grid, column, row);
+    const seen = isWhole(grid) ? room.box : tileOf(room, grid, { column, row });
     const all = [
       { maxX: Math.min(seen.maxX, room.box.maxX), maxY: Math.min(seen.maxY, room.box.maxY) },
       ...(isWhole(grid) ? room.besideIn() : []),
@@ -152,7 +156,7 @@ function cutOff(page: PlannedPage, rooms: ReadonlyMap<Part, PartRoom>): PlannedP
 /** A part as it is drawn on one of its pages, in the page's frame. */
 function drawnOn(planned: PlannedPart, room: PartRoom, style: LengthStyle): Primitive[] {
   const { part, grid, column, row, dx, dy } = planned;
-  const own = clearOf(room, grid, column, row);
+  const own = clearOf(room, grid, { column, row });
   const drawing = isWhole(grid) ? partDrawing(part, style) : [...partDrawing(part, style, own), ...joinsOf(room, grid)];
   return drawing.map((item) => movedPrimitive(item, dx, dy));
 }

@@ -170,12 +170,12 @@ export class RoomForWords {
     // A box without lines is wholly inside or wholly outside: its middle decides.
     const holds = (box: Bounds) =>
       this.#isClear(box) && insideLine(this.#edge, [(box.minX + box.maxX) / 2, (box.minY + box.maxY) / 2]);
-    return this.#nearest(wanted, this.#own, most, holds);
+    return this.#nearest(wanted, this.#own, { most, holds });
   }
 
   /** Where a box is clear in all that is seen, within the part or beside it, and what else is asked of it holds. */
   anywhere(wanted: Bounds, also: (box: Bounds) => boolean = () => true): Bounds | null {
-    return this.#nearest(wanted, this.window, Infinity, (box) => this.#isClear(box) && also(box));
+    return this.#nearest(wanted, this.window, { most: Infinity, holds: (box) => this.#isClear(box) && also(box) });
   }
 
   /** Whether a straight line runs through words that were placed. */
@@ -191,8 +191,7 @@ export class RoomForWords {
   #nearest(
     wanted: Bounds,
     { minX, minY, maxX, maxY }: Bounds,
-    most: number,
-    holds: (box: Bounds) => boolean,
+    { most, holds }: { readonly most: number; readonly holds: (box: Bounds) => boolean },
   ): Bounds | null {
     const [width, height] = [wanted.maxX - wanted.minX, wanted.maxY - wanted.minY];
     const [columns, rows] = [Math.floor((maxX - minX - width) / STEP), Math.floor((maxY - minY - height) / STEP)];

@@ -21,7 +21,7 @@ describe('a sheet without page breaks', () => {
     const targets = [...SMALL, ...targetsOfEveryKind(11, 200)].filter((target) => checkTarget(target).length === 0);
     expect(targets.length).toBeGreaterThan(180);
     for (const target of targets) {
-      const sheet = sheetOf(target.name, develop(target).parts, { unit: 'mm' });
+      const sheet = sheetOf(target.name, develop(target).parts, { style: { unit: 'mm' } });
       for (const { part, drawing } of sheet.parts) {
         const texts = drawing.flatMap((item) => (item.kind === 'text' ? [item] : []));
         for (const lean of part.leans) {

@@ -73,7 +73,11 @@ function reachOf(drawing: readonly Primitive[]): number {
 }
 
 /** Lays the parts out above one another, the first on top, {@link PART_GAP} apart. */
-export function sheetOf(name: string, parts: readonly Part[], style: LengthStyle, about: About | null = null): Sheet {
+export function sheetOf(
+  name: string,
+  parts: readonly Part[],
+  { style, about = null }: { readonly style: LengthStyle; readonly about?: About | null },
+): Sheet {
   let y = SHEET_MARGIN;
   let width = 0;
   const placed = [...parts].reverse().map((part) => {

@@ -60,7 +60,11 @@ function section(form: MouldForm, along: 0 | 1): Outline {
 
 const BOARD_ID = 'frame';
 
-const part = (id: string, name: string, outline: Outline, holes?: readonly Outline[]): Part => ({
+const part = (
+  id: string,
+  name: string,
+  { outline, holes }: { readonly outline: Outline; readonly holes?: readonly Outline[] },
+): Part => ({
   id,
   role: 'frame',
   name,
@@ -84,12 +88,12 @@ export function frameParts(form: MouldForm): readonly Part[] {
   const opening = planOutline(rim);
   const board =
     form.side === 'slump'
-      ? part(BOARD_ID, 'Frame', planOutline(inward(rim, -BOARD)), [opening])
-      : part(BOARD_ID, 'Board', opening);
+      ? part(BOARD_ID, 'Frame', { outline: planOutline(inward(rim, -BOARD)), holes: [opening] })
+      : part(BOARD_ID, 'Board', { outline: opening });
   return [
     board,
-    part('section-long', 'Section, long', section(form, 0)),
-    part('section-across', 'Section, across', section(form, 1)),
+    part('section-long', 'Section, long', { outline: section(form, 0) }),
+    part('section-across', 'Section, across', { outline: section(form, 1) }),
   ];
 }
 

@@ -66,10 +66,17 @@ export function mouldTool(form: MouldForm, side: 'hump' | 'slump'): Tool {
   if (!border) throw new Error('the surface of a mould has one rim');
   const rim = border.map((vertex) => at(mesh, vertex));
   const hollow = hollowOf(mesh, form.depth);
-  return side === 'hump' ? hump(mesh, border, rim, hollow) : slump(mesh, border, rim, hollow);
+  return side === 'hump' ? hump(mesh, { border, rim, volume: hollow }) : slump(mesh, { border, rim, hollow });
 }
 
-function hump(mesh: Mesh, border: readonly number[], rim: readonly Point3[], volume: number): Tool {
+function hump(
+  mesh: Mesh,
+  {
+    border,
+    rim,
+    volume,
+  }: { readonly border: readonly number[]; readonly rim: readonly Point3[]; readonly volume: number },
+): Tool {
   const depth = rim[0]?.[2] ?? 0;
   // Turned over about the x axis; the surface is seen from outside then.
   const positions = [...mesh.positions, ...meanPoint(rim)].map((value, index) =>
@@ -85,7 +92,14 @@ function hump(mesh: Mesh, border: readonly number[], rim: readonly Point3[], vol
   };
 }
 
-function slump(mesh: Mesh, border: readonly number[], rim: readonly Point3[], hollow: number): Tool {
+function slump(
+  mesh: Mesh,
+  {
+    border,
+    rim,
+    hollow,
+  }: { readonly border: readonly number[]; readonly rim: readonly Point3[]; readonly hollow: number },
+): Tool {
   const depth = rim[0]?.[2] ?? 0;
   const [mx, my] = meanPoint(rim);
   // Outwards from the middle: the rim of a mould bulges everywhere.

@@ -89,7 +89,7 @@ describe('bent sheets', () => {
 
   it.each([3, 4] as const)('stand on %d feet, longer up the curve, with the middle well within them', (count) => {
     const target = sheet({ feet: { count, height: 6, diameter: 10 } });
-    const footing = placeFeet(target.form, 4, 0.5, 0.12);
+    const footing = placeFeet(target.form, { t: 4, k: 0.5, shrinkage: 0.12 });
     expect(footing?.feet).toHaveLength(count);
     expect(footing?.room).toBeGreaterThan(3);
     for (const { at, length } of footing?.feet ?? []) {
@@ -140,13 +140,15 @@ describe('bent sheets', () => {
       });
       const mirrors = mirrorsOf(form);
       expect(mirrors.length > 0).toBe(one);
-      const at = (placeFeet(form, 4, 0.5, 0.12)?.feet ?? []).map((foot) => foot.at);
+      const at = (placeFeet(form, { t: 4, k: 0.5, shrinkage: 0.12 })?.feet ?? []).map((foot) => foot.at);
       expect(at).toHaveLength(count);
       const own = (image: (point: Point) => Point) =>
         at.every((foot) => at.some((other) => Math.hypot(other[0] - image(foot)[0], other[1] - image(foot)[1]) < 1e-6));
       expect(mirrors.some(({ image }) => own(image))).toBe(true);
       // The feet are the same length on both sides.
-      const lengths = (placeFeet(form, 4, 0.5, 0.12)?.feet ?? []).map(({ length }) => length.toFixed(6));
+      const lengths = (placeFeet(form, { t: 4, k: 0.5, shrinkage: 0.12 })?.feet ?? []).map(({ length }) =>
+        length.toFixed(6),
+      );
       expect(new Set(lengths).size).toBeLessThan(count);
     }
   });
@@ -160,7 +162,7 @@ describe('bent sheets', () => {
     const placed = (places: readonly Point[], more: Partial<SheetForm> = {}) =>
       sheet({ feet: { count: 3, height: 6, diameter: 10, at: places }, ...more });
     expect(checkTarget(placed(at))).toEqual([]);
-    const footing = placeFeet(placed(at).form, 4, 0.5, 0.12);
+    const footing = placeFeet(placed(at).form, { t: 4, k: 0.5, shrinkage: 0.12 });
     expect(footing?.feet.map((foot) => foot.at)).toEqual(at);
     expect(footing?.feet[0]?.length).toBeCloseTo(6 + 52 * (1 - Math.cos(45 / 50)) * 0.88, 6);
     const paths = (target: Target) => checkTarget(target).map(({ path }) => path);
@@ -228,7 +230,7 @@ describe('bent sheets', () => {
 
   it('on a mould stand on feet, longer where it rises', () => {
     const target = sheet({ ...on(DOME), feet: { count: 3, height: 6, diameter: 10 } });
-    const footing = placeFeet(target.form, 4, 0.5, 0.12);
+    const footing = placeFeet(target.form, { t: 4, k: 0.5, shrinkage: 0.12 });
     expect(footing?.feet).toHaveLength(3);
     for (const { at, length } of footing?.feet ?? []) {
       const far = Math.hypot(...at);

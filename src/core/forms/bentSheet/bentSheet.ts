@@ -63,9 +63,9 @@ export function bentSheet(form: SheetForm, t: number, k: number): BentSheet {
 
 function bendingOf(form: SheetForm, t: number, k: number): Bending {
   const { bend } = form;
-  if ('diameter' in bend) return overCylinder(form, bend.diameter, bend.angle, k * t);
+  if ('diameter' in bend) return overCylinder(form, { diameter: bend.diameter, angle: bend.angle, depth: k * t });
   const offset = bend.mould.side === 'hump' ? k * t : -(1 - k) * t;
-  return onMould(form, bend.mould, bend.angle, { offset, thickness: t });
+  return onMould(form, bend.mould, { angle: bend.angle, at: { offset, thickness: t } });
 }
 
 function newBent(form: SheetForm, t: number, k: number): BentSheet {

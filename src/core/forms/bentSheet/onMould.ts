@@ -119,8 +119,7 @@ function fitted(all: LaidMesh, line: readonly Point[]): LaidMesh {
 export function onMould(
   { outline }: SheetForm,
   mould: SheetMould,
-  angle: number,
-  at: { offset: number; thickness: number },
+  { angle, at }: { readonly angle: number; readonly at: { offset: number; thickness: number } },
 ): Bending {
   const [cos, sin] = [Math.cos(radians(angle)), Math.sin(radians(angle))];
   const turned = ([x, y]: Point): Point => [x * cos + y * sin, y * cos - x * sin];

@@ -11,7 +11,10 @@ export const MOST_WRAP = 1.5;
  * Over a cylinder: `Rn = R + k t`, plan width `Rn sin(u / Rn)`, rise `Rn (1 - cos(u / Rn))` (geometry: bent sheets). Plan: x
  * across the axis, y along it, about the middle of the sheet's box in that frame.
  */
-export function overCylinder({ outline }: SheetForm, diameter: number, angle: number, depth: number): Bending {
+export function overCylinder(
+  { outline }: SheetForm,
+  { diameter, angle, depth }: { readonly diameter: number; readonly angle: number; readonly depth: number },
+): Bending {
   const neutralRadius = diameter / 2 + depth;
   const [cos, sin] = [Math.cos(radians(angle)), Math.sin(radians(angle))];
   const turned = pointsOf(outline, 1).map(([x, y]): Point => [y * cos - x * sin, x * cos + y * sin]);

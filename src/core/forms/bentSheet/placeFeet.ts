@@ -53,10 +53,13 @@ function roomIn(corners: readonly Point[], [x, y]: Point): number {
  * sheet that is symmetrical as it is bent, symmetrically. Or takes the places given by hand. A foot further up the curve is
  * longer, so that the sheet stands level. Null where there is no room for them.
  */
-export function placeFeet(form: SheetForm, t: number, k: number, shrinkage: number): Footing | null {
+export function placeFeet(
+  form: SheetForm,
+  { t, k, shrinkage }: { readonly t: number; readonly k: number; readonly shrinkage: number },
+): Footing | null {
   const known = placed(form);
   const name = `${t} ${k} ${shrinkage}`;
-  if (!known.has(name)) known.set(name, newFooting(form, t, k, shrinkage));
+  if (!known.has(name)) known.set(name, newFooting(form, { t, k, shrinkage }));
   return known.get(name) ?? null;
 }
 
@@ -110,9 +113,15 @@ function choices<T>(all: readonly T[], count: number): T[][] {
 /** Sets of feet that are symmetrical, on a symmetrical sheet; none on another. */
 function mirroredSets(
   form: SheetForm,
-  places: readonly Place[],
-  middle: Point,
-  near: { readonly step: number; readonly apart: number; readonly take: (at: Point) => Place[] },
+  {
+    places,
+    middle,
+    near,
+  }: {
+    readonly places: readonly Place[];
+    readonly middle: Point;
+    readonly near: { readonly step: number; readonly apart: number; readonly take: (at: Point) => Place[] };
+  },
 ): Place[][] {
   const mirrors = mirrorsOf(form);
   const count = form.feet?.count ?? 0;
@@ -143,7 +152,10 @@ function mirroredSets(
   });
 }
 
-function newFooting(form: SheetForm, t: number, k: number, shrinkage: number): Footing | null {
+function newFooting(
+  form: SheetForm,
+  { t, k, shrinkage }: { readonly t: number; readonly k: number; readonly shrinkage: number },
+): Footing | null {
   const { feet } = form;
   if (!feet) return null;
   const bent = bentSheet(form, t, k);
@@ -169,7 +181,11 @@ function newFooting(form: SheetForm, t: number, k: number, shrinkage: number): F
   const step = Math.sqrt(Math.max(1, bent.area) / TRIED) * 0.8;
   const take = (at: Point) => (stands(at, clear) ? placeAt(at) : []);
   const places = gridOf(form, step).flatMap(take);
-  const mirrored = mirroredSets(form, places, bent.middle, { step: step / 2, apart: 2 * clear, take });
+  const mirrored = mirroredSets(form, {
+    places,
+    middle: bent.middle,
+    near: { step: step / 2, apart: 2 * clear, take },
+  });
   const sets = mirrored.length > 0 ? mirrored : choices(outermost(places, bent.middle), feet.count);
   let best: { readonly set: readonly Place[]; readonly room: number } | null = null;
   for (const set of sets) {

@@ -1,4 +1,5 @@
 import { bounds, type Outline } from '../../geometry/outline/outline.ts';
+import type { Point } from '../../geometry/point.ts';
 import type { SheetBend, SheetForm } from '../../target/sheetForm.ts';
 import { planRows, sizesOf, type SizeRow } from '../kind/formSize.ts';
 import type { FormKindWork } from '../kind/kind.ts';
@@ -24,14 +25,14 @@ function bendRows(bend: SheetBend): SizeRow[] {
 
 /** A leaf over a bottle, with two veins cut out of it (mm). */
 function leafSheet(): SheetForm {
-  const leaf = (x: number, y: number, length: number, bulge: number): Outline => [
+  const leaf = ([x, y]: Point, length: number, bulge: number): Outline => [
     [x, y - length / 2, bulge],
     [x, y + length / 2, bulge],
   ];
   return {
     kind: 'sheet',
-    outline: leaf(0, 0, 170, 0.42),
-    holes: [leaf(-14, 10, 44, 0.12), leaf(14, -6, 44, 0.12)],
+    outline: leaf([0, 0], 170, 0.42),
+    holes: [leaf([-14, 10], 44, 0.12), leaf([14, -6], 44, 0.12)],
     lines: [
       [
         [0, -70],

@@ -91,7 +91,7 @@ function sheetPart(target: Target): Part {
     to: readonly [number, number],
   ): Mark => ({ kind: 'line', name, from: at(from), to: at(to) });
   const bent = bentSheet(form, slab.wall, slab.neutralFraction);
-  const footing = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage);
+  const footing = placeFeet(form, { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage });
   const outline = drawn(form.outline);
   return {
     id: 'sheet',
@@ -127,7 +127,7 @@ function develop(target: Target): DevelopedForm {
   const { slab, clay } = target;
   const form = formOf(target);
   const bent = bentSheet(form, slab.wall, slab.neutralFraction);
-  const footing = placeFeet(form, slab.wall, slab.neutralFraction, clay.shrinkage);
+  const footing = placeFeet(form, { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage });
   return {
     numbers: {
       bevelRun: 0,

@@ -22,7 +22,10 @@ function trapezoid(foot: number, rim: number, slant: number): (readonly [number,
 }
 
 /** All panels joined along their folded edges: corners of the fan's outer face, foot from left to right, then the rim back. */
-function fan(foot: number, rim: number, slant: number, sides: number) {
+function fan(
+  foot: number,
+  { rim, slant, sides }: { readonly rim: number; readonly slant: number; readonly sides: number },
+) {
   const tilt = 2 * Math.atan((rim - foot) / 2 / slant);
   const low: [number, number][] = [[0, 0]];
   const side = Math.hypot(slant, (rim - foot) / 2);
@@ -44,7 +47,14 @@ function fan(foot: number, rim: number, slant: number, sides: number) {
 }
 
 /** The place on a strip of a point in the frame of one of its panels: its left foot corner, its width and its heading. */
-function inFan(place: PlaceOnPart, [x0, y0]: readonly [number, number], foot: number, heading: number): PlaceOnPart {
+function inFan(
+  place: PlaceOnPart,
+  {
+    corner: [x0, y0],
+    foot,
+    heading,
+  }: { readonly corner: readonly [number, number]; readonly foot: number; readonly heading: number },
+): PlaceOnPart {
   const [cos, sin] = [Math.cos(heading), Math.sin(heading)];
   return ([x, y]) => place([x0 + (x + foot / 2) * cos - y * sin, y0 + (x + foot / 2) * sin + y * cos]);
 }
@@ -75,7 +85,11 @@ export function facetWalls(
   const depth = faceUp === 'inside' ? thickness : 0;
   const apart = TAU / form.sides;
   const apothem = (width: number) => width / 2 / Math.tan(apart / 2);
-  const laid = (copy: number, part: string, ends: { left: number; right: number }, at: PlaceOnPart): LaidPanel => ({
+  const laid = (
+    copy: number,
+    part: string,
+    { ends, at }: { readonly ends: { left: number; right: number }; readonly at: PlaceOnPart },
+  ): LaidPanel => ({
     part,
     copy,
     faces: degrees(copy * apart),
@@ -89,9 +103,12 @@ export function facetWalls(
   });
   const copies = Array.from({ length: form.sides }, (_, copy) => copy);
   if (form.fold === 'separate') {
-    return { parts: [panel], panels: copies.map((copy) => laid(copy, 'panel', { left: mitre, right: mitre }, place)) };
+    return {
+      parts: [panel],
+      panels: copies.map((copy) => laid(copy, 'panel', { ends: { left: mitre, right: mitre }, at: place })),
+    };
   }
-  const { corners, low, headings } = fan(foot, rim, slant, form.sides);
+  const { corners, low, headings } = fan(foot, { rim, slant, sides: form.sides });
   const edges = corners.map((_, index) => {
     if (index < form.sides) return { name: 'foot', lean: footLean } as const;
     if (index === form.sides) return { name: 'right', lean: mitre } as const;
@@ -101,7 +118,10 @@ export function facetWalls(
   const strip = laidPanel({ ...shared, id: 'wall', role: 'wall', name: 'Wall strip', count: 1, corners, edges });
   const folded = copies.map((copy) => {
     const ends = { left: copy === 0 ? mitre : 0, right: copy === form.sides - 1 ? mitre : 0 };
-    return laid(copy, 'wall', ends, inFan(strip.place, low[copy] ?? [0, 0], foot, headings[copy] ?? 0));
+    return laid(copy, 'wall', {
+      ends,
+      at: inFan(strip.place, { corner: low[copy] ?? [0, 0], foot, heading: headings[copy] ?? 0 }),
+    });
   });
   // The clay that the V-grooves take out goes back to the bag: what is left is the panels.
   return { parts: [{ ...strip.part, volume: form.sides * panel.volume }], panels: folded };

@@ -16,7 +16,7 @@ export function goreBody(target: Target, rulings = RULINGS): Body {
   const count = Math.ceil(ROWS_FOR_RULING * rulings);
   const rows = Array.from({ length: count + 1 }, (_, row) => {
     const u = from + ((to - from) * row) / count;
-    return { ...side.at(u, neutral), along: lengthAlong(side, neutral, from, u) };
+    return { ...side.at(u, neutral), along: lengthAlong(side, neutral, { from, to: u }) };
   });
   const clear = rowsBetween(rows, { thickness: slab.wall, neutralFraction: slab.neutralFraction });
   const walls = Array.from({ length: strips }, (_, index): StripWall => ({

@@ -20,7 +20,7 @@ const VASE: Form = {
     [130, 100],
   ],
 };
-const gores = targetsOfEveryKind(301, 80, ['gores']).filter((target) => checkTarget(target).length === 0);
+const gores = targetsOfEveryKind(301, 80, { kinds: ['gores'] }).filter((target) => checkTarget(target).length === 0);
 const strip = (target: Target) => develop(target).parts.find(({ id }) => id === 'gore') as Part;
 /** Its traced line is the neutral surface's own. */
 const onNeutral = (target: Target): Target => ({

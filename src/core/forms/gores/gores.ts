@@ -14,7 +14,11 @@ import { edgeStrain, stripPart, type Strip } from './strip.ts';
 const LEVELS = 48;
 
 /** Places between two heights on a face, as radii at heights, close together where the side lies flat. */
-function faceBetween(target: Target, out: number, low: number, high: number): Reach[] {
+function faceBetween(
+  target: Target,
+  out: number,
+  { low, high }: { readonly low: number; readonly high: number },
+): Reach[] {
   const { side } = goreWall(target);
   const [from, to] = [side.uAt(low, out), side.uAt(high, out)];
   return Array.from({ length: LEVELS + 1 }, (_, step): Reach => {
@@ -28,8 +32,8 @@ function faceBetween(target: Target, out: number, low: number, high: number): Re
 export function standing(target: Target): Standing {
   const wall = goreWall(target);
   const { height, floor } = wall;
-  const outer = faceBetween(target, wall.outer, 0, height);
-  const hollow = faceBetween(target, wall.inner, floor, height);
+  const outer = faceBetween(target, wall.outer, { low: 0, high: height });
+  const hollow = faceBetween(target, wall.inner, { low: floor, high: height });
   const innerAt = (z: number) => radiusAt(wall, z, wall.inner);
   let hollowVolume = 0;
   for (let index = 1; index < hollow.length; index += 1) {
@@ -91,7 +95,7 @@ export function develop(target: Target): DevelopedForm {
   const { side, neutral, from, to, strips } = strip;
   const { disc } = goreBase(target);
   const girth = (u: number) => TAU * side.at(u, neutral).radius;
-  const slant = lengthAlong(side, neutral, from, to);
+  const slant = lengthAlong(side, neutral, { from, to });
   const { tightest, widest } = bends(strip);
   const strain = edgeStrain(strip);
   const [panelFoot, panelRim] = [girth(from) / strips, girth(to) / strips];

@@ -80,7 +80,10 @@ const WEIGHTS = [
 const PARTS = 4;
 
 /** Integral of a rate along a side between two places, over its parameter; negative backwards. */
-export function sumAlong({ joints }: Side, from: number, to: number, rate: (u: number) => number): number {
+export function sumAlong(
+  { joints }: Side,
+  { from, to, rate }: { readonly from: number; readonly to: number; readonly rate: (u: number) => number },
+): number {
   const [low, high] = [Math.min(from, to), Math.max(from, to)];
   const stops = [low, ...joints.filter((u) => u > low && u < high), high];
   let sum = 0;
@@ -96,6 +99,10 @@ export function sumAlong({ joints }: Side, from: number, to: number, rate: (u: n
 }
 
 /** Length of the surface `out` mm outside the measured face between two places (mm); negative backwards. */
-export function lengthAlong(side: Side, out: number, from: number, to: number): number {
-  return sumAlong(side, from, to, (u) => side.speedAt(u, out));
+export function lengthAlong(
+  side: Side,
+  out: number,
+  { from, to }: { readonly from: number; readonly to: number },
+): number {
+  return sumAlong(side, { from, to, rate: (u) => side.speedAt(u, out) });
 }

@@ -75,7 +75,7 @@ export interface EdgeStrain {
 export function edgeStrain(strip: Strip): EdgeStrain {
   const { side, neutral, from, to } = strip;
   const flatSpeed = (u: number) => Math.hypot(...edgeSpeed(strip, u));
-  const excess = sumAlong(side, from, to, (u) => flatSpeed(u) - side.speedAt(u, neutral));
+  const excess = sumAlong(side, { from, to, rate: (u) => flatSpeed(u) - side.speedAt(u, neutral) });
   const shares = Array.from({ length: 4 * PLACES + 1 }, (_, place) => {
     const u = from + ((to - from) * place) / (4 * PLACES);
     return 1 - side.speedAt(u, neutral) / flatSpeed(u);
@@ -97,7 +97,7 @@ function edgePlace(strip: Strip, u: number, by: number): { readonly at: Point; r
   const { half, drop } = arcEnd(levelArc(strip, u));
   const [across, along] = edgeSpeed(strip, u);
   const fast = Math.hypot(across, along);
-  const y = lengthAlong(strip.side, strip.neutral, strip.from, u) - drop;
+  const y = lengthAlong(strip.side, strip.neutral, { from: strip.from, to: u }) - drop;
   return { at: [half + (by * along) / fast, y - (by * across) / fast], way: Math.atan2(along, across) };
 }
 
@@ -111,7 +111,7 @@ interface LevelEnd {
 
 function levelEnd(strip: Strip, u: number, up: number): LevelEnd {
   const { angle, along } = levelArc(strip, u);
-  const y = lengthAlong(strip.side, strip.neutral, strip.from, u);
+  const y = lengthAlong(strip.side, strip.neutral, { from: strip.from, to: u });
   const radius = along / angle;
   if (!(Math.abs(radius) < STRAIGHT_RADIUS)) return { past: (point) => point[1] - y - up, angleOf: () => 0 };
   const [centre, sign] = [y - radius, Math.sign(radius)];
@@ -122,7 +122,10 @@ function levelEnd(strip: Strip, u: number, up: number): LevelEnd {
 }
 
 /** Where the edge `by` mm outside the strip's own meets a level end, as a place on the side. */
-function meeting(strip: Strip, u: number, by: number, end: LevelEnd): number {
+function meeting(
+  strip: Strip,
+  { u, by, end }: { readonly u: number; readonly by: number; readonly end: LevelEnd },
+): number {
   let at = u;
   for (let step = 0; step < MEETING_STEPS; step += 1) {
     const off = end.past(edgePlace(strip, at, by).at);
@@ -134,7 +137,10 @@ function meeting(strip: Strip, u: number, by: number, end: LevelEnd): number {
 
 /** One edge of a layer from foot to rim, `by` mm outside the strip's own: its points, each with the bulge to the next. */
 function edgeOf(strip: Strip, by: number, ends: { readonly foot: LevelEnd; readonly rim: LevelEnd }): Vertex[] {
-  const [low, high] = [meeting(strip, strip.from, by, ends.foot), meeting(strip, strip.to, by, ends.rim)];
+  const [low, high] = [
+    meeting(strip, { u: strip.from, by, end: ends.foot }),
+    meeting(strip, { u: strip.to, by, end: ends.rim }),
+  ];
   const close = (high - low) / (2 * PLACES);
   const stops = [low, ...strip.side.joints.filter((u) => u > low + close && u < high - close), high];
   const places = stops.flatMap((stop, index) => {
@@ -189,7 +195,10 @@ export function stripPart(strip: Strip): Part {
   const outline = placed(traced);
   const { lean: side } = seamAllowance(seam, t);
   const rim = outline.length / 2;
-  const lean = (edge: Lean['edge'], from: number, to: number, angle: number): Lean => ({
+  const lean = (
+    edge: Lean['edge'],
+    { from, to, angle }: { readonly from: number; readonly to: number; readonly angle: number },
+  ): Lean => ({
     edge,
     from,
     to,
@@ -197,7 +206,7 @@ export function stripPart(strip: Strip): Part {
     word: leanWord(angle),
   });
   const middle = (inset: number) => up * Math.tan(radians(inset));
-  const length = lengthAlong(strip.side, strip.neutral, strip.from, strip.to);
+  const length = lengthAlong(strip.side, strip.neutral, { from: strip.from, to: strip.to });
   const [low, high] = [middle(cut.foot) - box.minY, length - middle(cut.rim) - box.minY];
   const half: Point = [-box.minX, (low + high) / 2];
   return {
@@ -210,15 +219,15 @@ export function stripPart(strip: Strip): Part {
     outline,
     underside: placed(under),
     leans: [
-      lean('foot', 0, 1, cut.foot),
-      lean('right', 1, rim, side),
-      lean('rim', rim, rim + 1, cut.rim),
-      lean('left', rim + 1, 0, turnedLean(side)),
+      lean('foot', { from: 0, to: 1, angle: cut.foot }),
+      lean('right', { from: 1, to: rim, angle: side }),
+      lean('rim', { from: rim, to: rim + 1, angle: cut.rim }),
+      lean('left', { from: rim + 1, to: 0, angle: turnedLean(side) }),
     ],
     marks: [
       { kind: 'line', name: 'centre', from: [-box.minX, low], to: [-box.minX, high] },
-      seamLetter(outline, { rim, foot: 1 }, half, 'A'),
-      seamLetter(outline, { rim: rim + 1, foot: 0 }, half, 'A'),
+      seamLetter(outline, { end: { rim, foot: 1 }, middle: half, text: 'A' }),
+      seamLetter(outline, { end: { rim: rim + 1, foot: 0 }, middle: half, text: 'A' }),
     ],
     volume: (t * (areaAt(up) + 4 * areaAt(up - t / 2) + areaAt(up - t))) / 6,
   };

@@ -40,7 +40,11 @@ export function levelBase(wall: LevelWall): LevelBase {
   const { base, slab } = wall.target;
   const { base: tb, wall: t, neutralFraction: k, faceUp } = slab;
   const levelAt = (phi: number) => -degrees(wall.slopeAt(phi));
-  const made = (under: Support, top: Support, start: number, footLeanAt = levelAt): LevelBase => {
+  const made = (
+    under: Support,
+    top: Support,
+    { start, footLeanAt = levelAt }: { readonly start: number; readonly footLeanAt?: (phi: number) => number },
+  ): LevelBase => {
     const faces = { under: inward(under, -base.trim), top: inward(top, -base.trim) };
     return {
       start,
@@ -55,22 +59,25 @@ export function levelBase(wall: LevelWall): LevelBase {
       return { start: 0, footLean: levelAt(0), footLeanAt: levelAt, under: null, top: null, part: null };
     case 'under': {
       const [under, top] = [wall.outerAt(0), wall.outerAt(tb)];
-      if (base.trim === 0) return made(under, top, tb);
+      if (base.trim === 0) return made(under, top, { start: tb });
       // A base trimmed after joining is cut straight down, wide enough for both faces.
       const wide = inward(under, -furthestOut(top, under));
-      return made(wide, wide, tb);
+      return made(wide, wide, { start: tb });
     }
     case 'inside':
-      return made(innerAt(wall, 0), innerAt(wall, tb), 0);
+      return made(innerAt(wall, 0), innerAt(wall, tb), { start: 0 });
     case 'skirt':
       // The slant is folded up over the wall, which stands on the base's upper face.
-      return made(inward(wall.outerAt(tb), -base.overlap), wall.outerAt(tb), tb);
+      return made(inward(wall.outerAt(tb), -base.overlap), wall.outerAt(tb), { start: tb });
     case 'mitre': {
       const [under, top] = [wall.outerAt(0), innerAt(wall, tb)];
-      return made(under, top, tb * (1 - k), (phi) => {
-        const a = wall.slopeAt(phi);
-        const along = (top.h(phi) - under.h(phi)) * Math.sin(a) + tb * Math.cos(a);
-        return degrees(Math.atan(along / t));
+      return made(under, top, {
+        start: tb * (1 - k),
+        footLeanAt: (phi) => {
+          const a = wall.slopeAt(phi);
+          const along = (top.h(phi) - under.h(phi)) * Math.sin(a) + tb * Math.cos(a);
+          return degrees(Math.atan(along / t));
+        },
       });
     }
   }

@@ -9,7 +9,11 @@ export interface ProfileLine {
 }
 
 /** A cubic between two points by its slopes at both. */
-function cubic([z0, r0]: ProfilePoint, [z1, r1]: ProfilePoint, from: number, to: number): ProfileLine {
+function cubic(
+  [z0, r0]: ProfilePoint,
+  [z1, r1]: ProfilePoint,
+  { from, to }: { readonly from: number; readonly to: number },
+): ProfileLine {
   const length = z1 - z0;
   const rise = r1 - r0;
   return {
@@ -53,12 +57,10 @@ export function smoothLine(points: readonly ProfilePoint[]): ProfileLine {
   const pieces = [
     straight(first, slopes[0] as number),
     ...chords.map((_, index) =>
-      cubic(
-        points[index] as ProfilePoint,
-        points[index + 1] as ProfilePoint,
-        slopes[index] as number,
-        slopes[index + 1] as number,
-      ),
+      cubic(points[index] as ProfilePoint, points[index + 1] as ProfilePoint, {
+        from: slopes[index] as number,
+        to: slopes[index + 1] as number,
+      }),
     ),
     straight(last, slopes.at(-1) as number),
   ];

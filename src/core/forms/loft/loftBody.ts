@@ -15,7 +15,7 @@ export function loftBody(target: Target, rulings = RULINGS): Body {
   const flats = mergedFlats(wall.foot, wall.rim);
   const sweep = TAU / seam.panels;
   const walls = Array.from({ length: seam.panels }, (_, panel): BentWall => {
-    const stations = stationsOf(flats, rulings, panel * sweep, sweep);
+    const stations = stationsOf(flats, rulings, { start: panel * sweep, sweep });
     const { lows, highs } = rulingPairs(wall, { from, to: wall.height, depth }, stations);
     return {
       kind: 'bent',

@@ -78,7 +78,7 @@ export function dartWay({ mesh, uv, border }: BlankBase, at: number): Pick<CutLi
 const FINER_ABOUT = 2.5;
 
 /** Cuts all possible lines into a laid mesh; returns the indices of those that cannot be cut. */
-function cutAll(base: LaidMesh, lines: readonly CutLine[], fine: boolean) {
+function cutAll(base: LaidMesh, lines: readonly CutLine[], { fine }: { readonly fine: boolean }) {
   const tips = lines.map(({ from, way, length }) => [from[0] + length * way[0], from[1] + length * way[1]] as const);
   let laid = fine ? finerAbout(base, tips, FINER_ABOUT * spacingOf(base)) : base;
   const cuts: Cut[] = [];
@@ -128,11 +128,10 @@ const ENOUGH = { fine: 1e-5, quick: 1e-3 } as const;
 export function cutBlank(
   base: BlankBase,
   lines: readonly CutLine[],
-  { thickness, fine }: DartedAs,
-  run: BlankRun = {},
+  { as: { thickness, fine }, run = {} }: { readonly as: DartedAs; readonly run?: BlankRun },
 ): Blank {
   if (lines.length === 0) return { ...base, cuts: [], strain: strainOf(base, { thickness }), fine: true, missed: [] };
-  const { laid, cuts, missed } = cutAll(base, lines, fine);
+  const { laid, cuts, missed } = cutAll(base, lines, { fine });
   const { uv, distortion, iterations, converged } = flatten(laid.mesh, {
     start: laid.uv,
     joins: cuts,

@@ -43,9 +43,10 @@ export function stretchesOf(border: readonly number[], cuts: readonly Cut[], uv:
 }
 
 /** A stretch's points moved outward by a distance (mm), without those that would be closer to the line than that. */
-function movedOut(points: readonly Point[], by: number, closed: boolean): Point[] {
+function movedOut(points: readonly Point[], by: number, ends: 'open' | 'closed'): Point[] {
   const last = points.length - 1;
-  const at = (index: number) => points[closed ? (index + last) % last : Math.max(0, Math.min(last, index))] as Point;
+  const at = (index: number) =>
+    points[ends === 'closed' ? (index + last) % last : Math.max(0, Math.min(last, index))] as Point;
   const moved = points.map(([x, y], index): Point => {
     const [p, q] = [at(index - 1), at(index + 1)];
     const [dx, dy] = [q[0] - p[0], q[1] - p[1]];
@@ -98,14 +99,14 @@ export function withMargin(stretches: readonly BlankStretch[], margin: number): 
     if (kind === 'dart-in') return { kind, points: [onward(second, first, margin), ...points] };
     if (kind === 'dart-out') return { kind, points: [...points, onward(before, last, margin)] };
     if (closed) {
-      const out = movedOut(points.slice(0, -1).concat([first]), margin, true);
+      const out = movedOut(points.slice(0, -1).concat([first]), margin, 'closed');
       return { kind, points: [...out.slice(0, -1), out[0] as Point] };
     }
     const side = stretches[(index - 1 + stretches.length) % stretches.length]?.points ?? [];
     const next = stretches[(index + 1) % stretches.length]?.points ?? [];
     const start = onward(side.at(-2) as Point, first, margin);
     const end = onward(next[1] as Point, last, margin);
-    const middle = movedOut(points, margin, false)
+    const middle = movedOut(points, margin, 'open')
       .slice(1, -1)
       .filter((point) => apart(point, start) > margin / 8 && apart(point, end) > margin / 8);
     return { kind, points: [start, ...middle, end] };

@@ -76,8 +76,7 @@ export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMe
   const end = tipWithin(
     { triangles: parted, uv },
     { last: path.at(-1) as number, across, along },
-    { from, way, length },
-    snap,
+    { from, way, length, least: snap },
   );
   if (end) {
     const vertex = uv.length / 2;
@@ -142,8 +141,7 @@ interface Tip {
 function tipWithin(
   { triangles, uv }: { triangles: readonly number[]; uv: readonly number[] },
   { last, across, along }: { last: number; across: readonly number[]; along: readonly number[] },
-  { from, way, length }: CutLine,
-  least: number,
+  { from, way, length, least }: CutLine & { readonly least: number },
 ): Tip | undefined {
   if (length - (along[last] ?? 0) < least) return undefined;
   const at: Point = [from[0] + length * way[0], from[1] + length * way[1]];

@@ -24,11 +24,11 @@ describe('the depth of darts', () => {
   ])('never read worse on a %s for being deeper', (_, counts, vertices, target) => {
     const base = blankBase(faceMesh(target, 'neutral', vertices));
     const feel = { thickness: target.slab.wall, limits: limitsOf(target) };
-    const whole = bestDarted(base, [], feel);
+    const whole = bestDarted(base, [], { reading: feel });
     for (const count of counts) {
       let [least, distortion] = [readingOf(whole, feel.limits), whole.distortion];
       for (const depth of [15, 65, 115]) {
-        const blank = bestDarted(base, evenDarts(count, depth), feel);
+        const blank = bestDarted(base, evenDarts(count, depth), { reading: feel });
         if (!blank.cutTo) expect(blank.distortion).toBeLessThan(1.01 * distortion);
         distortion = Math.min(distortion, blank.distortion);
         const reading = readingOf(blank, feel.limits);
@@ -43,7 +43,7 @@ describe('the depth of darts', () => {
     const cone = mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' });
     const feel = { thickness: cone.slab.wall, limits: limitsOf(cone) };
     const base = blankBase(faceMesh(cone, 'neutral', BLANK_VERTICES.fine));
-    const laid = [110, 120, 130].map((depth) => bestDarted(base, evenDarts(2, depth), feel));
+    const laid = [110, 120, 130].map((depth) => bestDarted(base, evenDarts(2, depth), { reading: feel }));
     for (const blank of laid) {
       const flat = flatDepths(blank, 2);
       // 78.1 mm of wall, less what the slab's middle lies nearer to the floor, and the flat sides are longer.
@@ -58,6 +58,6 @@ describe('the depth of darts', () => {
     expect(checks.find(({ code }) => code === 'dart-shorter')?.text).toMatch(
       /^Darts A and B are cut (8|9)\d\.\d mm deep/,
     );
-    expect(bestDarted(base, evenDarts(2, 60), feel).cutTo).toBeUndefined();
+    expect(bestDarted(base, evenDarts(2, 60), { reading: feel }).cutTo).toBeUndefined();
   });
 });

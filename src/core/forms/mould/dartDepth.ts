@@ -103,11 +103,15 @@ const asFormed = (courses: readonly Course[], darts: readonly Dart[]): number[] 
   courses.map(({ formed, along }, index) => readAt(formed, (darts[index]?.depth ?? 0) / FLAT_LONGER, along));
 
 /** Lays a blank with darts that are about as deep on it as was asked for, within some per cents: quick. */
-export function dartedOf(base: BlankBase, darts: readonly Dart[], thickness: number, run: BlankRun = {}): Blank {
+export function dartedOf(
+  base: BlankBase,
+  darts: readonly Dart[],
+  { thickness, run = {} }: { readonly thickness: number; readonly run?: BlankRun },
+): Blank {
   const courses = darts.map(({ at }) => courseOf(base, at));
   const lengths = asFormed(courses, darts);
   const lines = courses.map((course, index) => lineOf(course, lengths[index] ?? 0));
-  return cutBlank(base, lines, { thickness, fine: false }, run);
+  return cutBlank(base, lines, { as: { thickness, fine: false }, run });
 }
 
 /**
@@ -119,22 +123,21 @@ export function dartedOf(base: BlankBase, darts: readonly Dart[], thickness: num
 export function bestDarted(
   base: BlankBase,
   darts: readonly Dart[],
-  { thickness, limits }: DartReading,
-  run: BlankRun = {},
+  { reading: { thickness, limits }, run = {} }: { readonly reading: DartReading; readonly run?: BlankRun },
 ): Blank {
   const courses = darts.map(({ at }) => courseOf(base, at));
   let laid = 0;
-  const lay = (by: readonly number[], fine = true) => {
+  const lay = (by: readonly number[], { fine }: { readonly fine: boolean }) => {
     const lines = courses.map((course, index) => lineOf(course, by[index] ?? 0));
     const step = (share: number) => run.step?.(Math.min(0.95, (laid + share) / USUALLY_LAID));
-    const blank = cutBlank(base, lines, { thickness, fine }, { ...run, step });
+    const blank = cutBlank(base, lines, { as: { thickness, fine }, run: { ...run, step } });
     laid += 1;
     return blank;
   };
   let lengths = asFormed(courses, darts);
   const off = (flat: readonly number[]) =>
     darts.reduce((most, { depth }, index) => (flat[index] ? Math.max(most, Math.abs(depth - flat[index])) : most), 0);
-  let best = lay(lengths, false);
+  let best = lay(lengths, { fine: false });
   let fine = false;
   for (let again = 0; again < MOST_AGAIN; again += 1) {
     const flat = flatDepths(best, darts.length);
@@ -143,7 +146,7 @@ export function bestDarted(
       flat[index] ? (length * (darts[index]?.depth ?? 0)) / flat[index] : length,
     );
     fine ||= off(flat) < NEARLY;
-    best = lay(lengths, fine);
+    best = lay(lengths, { fine });
   }
   if (best.missed.length > 0) return best;
   const edges = courses.map(({ down, along }) =>
@@ -152,7 +155,7 @@ export function bestDarted(
   for (const part of ABOUT_EDGE) {
     const cut = lengths.map((length, index) => Math.min(length, part * (edges[index] ?? Infinity)));
     if (cut.every((length, index) => length === lengths[index])) continue;
-    const shorter = lay(cut);
+    const shorter = lay(cut, { fine: true });
     if (shorter.missed.length > 0 || readingOf(shorter, limits) >= readingOf(best, limits)) continue;
     const flat = flatDepths(shorter, darts.length);
     best = {

@@ -1,3 +1,4 @@
+import { movedMould } from './movedMould.ts';
 import { neutralSurface } from './neutralSurface.ts';
 import { bulge, offsetMesh, type Mesh } from '../../geometry/mesh/mesh.ts';
 import { onDemand, once, remembered } from '../../numbers.ts';
@@ -5,7 +6,7 @@ import { planArea } from '../../geometry/outline/planMeasures.ts';
 import type { Target } from '../../target/target.ts';
 import type { DrapedForm, MeshForm, MouldForm } from '../../target/mouldForm.ts';
 import { meshOnMoved, mouldMesh } from './mouldMesh.ts';
-import { mouldSurface, movedMould } from './mouldSurface.ts';
+import { mouldSurface } from './mouldSurface.ts';
 
 /** A target whose form is draped. */
 export type DrapedTarget = Target & { readonly form: DrapedForm };
@@ -77,9 +78,9 @@ export function faceMesh(target: DrapedTarget, face: keyof Offsets, vertices: nu
   const { wall, neutralFraction } = target.slab;
   const make = () =>
     face === 'neutral' && !form.cloth
-      ? neutralSurface(mesh, wall, form.side, neutralFraction)
+      ? neutralSurface(mesh, { thickness: wall, side: form.side, k: neutralFraction })
       : offsetMesh(mesh, bulge(mesh) * offset);
-  return remembered(faces(mesh), name, make, FACES);
+  return remembered(faces(mesh), name, { make, most: FACES });
 }
 
 /** A face as `faceMesh` makes it, in two stages of about the same length: the places round the mould, then the mesh on them. */

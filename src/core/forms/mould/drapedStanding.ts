@@ -143,7 +143,10 @@ const hullOf = once((mesh: Mesh): Support => {
 });
 
 /** The outside with a level flange on its rim, as thick as the slab. */
-function withFlange(outside: readonly Reach[], flange: number, ledge: number, height: number): readonly Reach[] {
+function withFlange(
+  outside: readonly Reach[],
+  { flange, ledge, height }: { readonly flange: number; readonly ledge: number; readonly height: number },
+): readonly Reach[] {
   const [, left, right] = outside.at(-1) ?? [height, 0, 0];
   if (flange === 0) return outside;
   const below = outside.filter(([z]) => z < ledge);
@@ -165,7 +168,7 @@ export function drapedStanding(target: DrapedTarget): Standing {
   const { form, slab } = target;
   if (form.kind !== 'mesh') return newStanding(target);
   const name = JSON.stringify([form.side, form.cloth, form.flange, slab.wall]);
-  return remembered(measured(meshOf(form)), name, () => newStanding(target), SLABS);
+  return remembered(measured(meshOf(form)), name, { make: () => newStanding(target), most: SLABS });
 }
 
 /** What is measured of a face of the slab: its box, its silhouette from below, and the hollow below the lowest place of its rim. */
@@ -196,7 +199,7 @@ function newStanding(target: DrapedTarget): Standing {
   const hollow = onDemand(inner.hollow);
   const flange = target.form.flange ?? 0;
   const ledge = height - target.slab.wall;
-  const outside = withFlange(lifted(outer.silhouette, lift), flange, ledge, height);
+  const outside = withFlange(lifted(outer.silhouette, lift), { flange, ledge, height });
   const rim = outside.at(-1) ?? [height, 0, 0];
   const across = (box: Box, more = 0): readonly [number, number] => [
     box.greatest[0] - box.least[0] + 2 * more,

@@ -15,7 +15,7 @@ describe('darts', () => {
     const feel = { thickness: target.slab.wall, limits: limitsOf(target) };
     const base = blankBase(faceMesh(target, 'neutral', BLANK_VERTICES.fine));
     for (const depth of [22.7, 47.3]) {
-      const flat = flatDepths(bestDarted(base, evenDarts(count, depth), feel), count);
+      const flat = flatDepths(bestDarted(base, evenDarts(count, depth), { reading: feel }), count);
       for (const found of flat) expect(Math.abs(found - depth)).toBeLessThan(0.25);
     }
   });

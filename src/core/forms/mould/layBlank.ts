@@ -70,8 +70,11 @@ export function layBlank(target: DrapedTarget, fineness: Fineness, run: BlankRun
   const base = blankBase(mesh, half(0, darts.length > 0 ? 0.5 : 1));
   return {
     ...(fine
-      ? bestDarted(base, darts, { thickness: target.slab.wall, limits: limitsOf(target) }, half(0.5, 0.5))
-      : dartedOf(base, darts, target.slab.wall, half(0.5, 0.5))),
+      ? bestDarted(base, darts, {
+          reading: { thickness: target.slab.wall, limits: limitsOf(target) },
+          run: half(0.5, 0.5),
+        })
+      : dartedOf(base, darts, { thickness: target.slab.wall, run: half(0.5, 0.5) })),
     fine,
   };
 }

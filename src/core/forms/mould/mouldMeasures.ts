@@ -1,10 +1,11 @@
+import { movedMould, type MovedMould } from './movedMould.ts';
 import { planArea } from '../../geometry/outline/planMeasures.ts';
 import { pointAt } from '../../geometry/outline/stations.ts';
 import { turned } from '../../geometry/outline/support.ts';
 import { TAU } from '../../numbers.ts';
 import type { Reach } from '../kind/standing.ts';
 import { middleOfMould } from './mouldMesh.ts';
-import { movedMould, type MouldSurface, type MovedMould } from './mouldSurface.ts';
+import { type MouldSurface } from './mouldSurface.ts';
 import type { Bearing } from './roundTable.ts';
 import type { Point3 } from '../../geometry/point.ts';
 
@@ -28,7 +29,11 @@ export interface MouldMeasures {
 }
 
 /** Along the section from the floor's edge to the rim. */
-function section(moved: MovedMould, bearing: Bearing, steps: number, edgeSteps: number): Point3[] {
+function section(
+  moved: MovedMould,
+  bearing: Bearing,
+  { steps, edgeSteps }: { readonly steps: number; readonly edgeSteps: number },
+): Point3[] {
   const edge = moved.turning
     ? Array.from({ length: edgeSteps }, (_, step) => moved.edgeAt(bearing, step / edgeSteps))
     : [];
@@ -38,7 +43,10 @@ function section(moved: MovedMould, bearing: Bearing, steps: number, edgeSteps: 
 /** How far the surface reaches towards a direction at heights: each level line's furthest place lies on the bearing that faces it. */
 function reaches(moved: MovedMould, phi: number): (readonly [height: number, reach: number])[] {
   const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
-  return section(moved, moved.facing(phi), STEPS, EDGE_STEPS).map(([x, y, z]) => [z, x * cos + y * sin]);
+  return section(moved, moved.facing(phi), { steps: STEPS, edgeSteps: EDGE_STEPS }).map(([x, y, z]) => [
+    z,
+    x * cos + y * sin,
+  ]);
 }
 
 /** The reach at a height; above or below the section that of its end. */
@@ -94,7 +102,7 @@ export function mouldMeasures(surface: MouldSurface, distance: number): MouldMea
 export function hollowBelowRim(surface: MouldSurface, distance: number): number {
   const moved = movedMould(surface, distance);
   const bearings = bearingsRound(surface, moved);
-  const sections = bearings.map((bearing) => section(moved, bearing, UP, EDGE_STEPS));
+  const sections = bearings.map((bearing) => section(moved, bearing, { steps: UP, edgeSteps: EDGE_STEPS }));
   const level = Math.min(...sections.map((line) => line.at(-1)?.[2] ?? 0));
   const [cx, cy] = middleOfMould(surface);
   const middle: Point3 = [cx, cy, moved.floor];

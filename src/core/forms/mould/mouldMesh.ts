@@ -1,5 +1,6 @@
+import { movedMould, type MovedMould } from './movedMould.ts';
 import type { Mesh } from '../../geometry/mesh/mesh.ts';
-import { movedMould, type MouldSurface, type MovedMould } from './mouldSurface.ts';
+import { type MouldSurface } from './mouldSurface.ts';
 import { ringMesh, ringShares, type Ring } from './ringMesh.ts';
 import type { Bearing } from './roundTable.ts';
 import type { Point3 } from '../../geometry/point.ts';

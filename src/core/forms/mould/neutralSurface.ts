@@ -8,7 +8,10 @@ import { bulge, offsetMesh, type Mesh } from '../../geometry/mesh/mesh.ts';
  * @param thickness wet, mm
  * @param k where the slab keeps its length, from its inner (0) to its outer (1) face
  */
-export function neutralSurface(mesh: Mesh, thickness: number, side: MouldSide, k: number): Mesh {
+export function neutralSurface(
+  mesh: Mesh,
+  { thickness, side, k }: { readonly thickness: number; readonly side: MouldSide; readonly k: number },
+): Mesh {
   const out = bulge(mesh);
   return offsetMesh(mesh, out * (side === 'hump' ? k * thickness : -(1 - k) * thickness));
 }

@@ -103,7 +103,7 @@ export function proposeDarts(darted: DrapedTarget, run: BlankRun = {}): DartProp
   if (form.kind === 'mesh') return searched(target, run);
   const name = JSON.stringify([form, slab.wall, slab.neutralFraction, limitsOf(target)]);
   const proposal = known.get(name) ?? searched(target, run);
-  return proposal.kind === 'stopped' ? proposal : remembered(known, name, () => proposal, KEPT);
+  return proposal.kind === 'stopped' ? proposal : remembered(known, name, { make: () => proposal, most: KEPT });
 }
 
 /** The last proposals for moulds by their outlines: advice and proposal ask for the same. */
@@ -124,7 +124,7 @@ function searched(target: DrapedTarget, run: BlankRun): DartProposal {
       if (!going()) return { kind: 'stopped' };
       const dartsAt = (depth: number) =>
         places.map((at): Dart => ({ at: Math.round(at * 10) / 10, depth: Math.round(depth) }));
-      const tried = dartedOf(base, dartsAt(share * reach), target.slab.wall);
+      const tried = dartedOf(base, dartsAt(share * reach), { thickness: target.slab.wall });
       if (tried.missed.length > 0 || !withinLimits(tried.strain.most, clear)) continue;
       let depth = share * reach;
       for (let look = 0; look < LOOKS && depth < 0.95 * reach; look += 1) {

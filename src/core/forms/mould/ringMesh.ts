@@ -22,7 +22,17 @@ function apart(one: Point3, other: Point3): number {
 }
 
 /** Triangles between two rings: the shorter of both diagonals is taken at each step. */
-function zipped(inner: Ring, innerFrom: number, outer: Ring, outerFrom: number): number[] {
+function zipped({
+  inner,
+  innerFrom,
+  outer,
+  outerFrom,
+}: {
+  readonly inner: Ring;
+  readonly innerFrom: number;
+  readonly outer: Ring;
+  readonly outerFrom: number;
+}): number[] {
   const triangles: number[] = [];
   const [inCount, outCount] = [inner.points.length, outer.points.length];
   const inAt = (index: number) => innerFrom + (index % inCount);
@@ -57,7 +67,10 @@ export function ringMesh(middle: Point3, rings: readonly Ring[]): Mesh {
   rings.forEach((ring, index) => {
     ring.points.forEach((point) => positions.push(...point));
     const before = rings[index - 1];
-    if (before) triangles.push(...zipped(before, from - before.points.length, ring, from));
+    if (before)
+      triangles.push(
+        ...zipped({ inner: before, innerFrom: from - before.points.length, outer: ring, outerFrom: from }),
+      );
     else ring.points.forEach((_, at) => triangles.push(from + at, from + ((at + 1) % ring.points.length), 0));
     from += ring.points.length;
   });

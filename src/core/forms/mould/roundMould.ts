@@ -1,5 +1,6 @@
+import { movedMould } from './movedMould.ts';
 import type { MouldForm } from '../../target/mouldForm.ts';
-import { mouldSurface, movedMould } from './mouldSurface.ts';
+import { mouldSurface } from './mouldSurface.ts';
 import type { Bearing } from './roundTable.ts';
 import type { Point3 } from '../../geometry/point.ts';
 import { ROUNDING } from '../../numbers.ts';

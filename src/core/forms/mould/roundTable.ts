@@ -1,17 +1,12 @@
-import { ROUNDING, TAU, TINY, TURN_TOLERANCE } from '../../numbers.ts';
+import { ROUNDING, TAU, TINY } from '../../numbers.ts';
 import { pointAt } from '../../geometry/outline/stations.ts';
 import { turned, type Support } from '../../geometry/outline/support.ts';
+import { isTight, type TightCorner } from './tightCorners.ts';
 
 /** A place round a mould: the normal of its outline, and how far along a flat edge (0 to 1; 0 where it is round). */
 export interface Bearing {
   readonly phi: number;
   readonly along: number;
-}
-
-/** A sharp inner corner of the outlines, from one flat edge's normal to the next, where a slab in a hollow is mitred. */
-export interface TightCorner {
-  readonly from: number;
-  readonly to: number;
 }
 
 /** Places once round, by shares of a girth. */
@@ -46,7 +41,7 @@ export function roundTable(shape: Support, tight: readonly TightCorner[]): Round
       add(Math.hypot(x1 - x0, y1 - y0), { phi: from, along: 1 });
       kept.push(length);
     } else add(0, { phi: from, along: 0 });
-    if (tight.some((corner) => turned(corner.from - from + TURN_TOLERANCE) < 2 * TURN_TOLERANCE)) return;
+    if (isTight(tight, from)) return;
     const steps = Math.max(1, Math.ceil((ROUND_STEPS * (to - from)) / TAU));
     let [x, y] = pointAt(shape, from, 'after');
     for (let step = 1; step <= steps; step += 1) {

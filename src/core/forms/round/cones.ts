@@ -23,14 +23,16 @@ function straightStanding(target: Target): Standing {
   // A square rim slants: on a flare its outer edge is the lower one, else its inner edge.
   const drop = target.rim === 'square' ? t * Math.sin(top.line.halfAngle) : 0;
   const end = (cone: Cone, lower: number) => (cone === top ? cone.to - Math.max(0, lower) : cone.to);
-  const side = (cone: Cone, from: number, depth: number, lower: number): Reach[] =>
-    [from, end(cone, lower)].map((z) => reach(z, radiusInside(cone.line, z, depth)));
-  const sides = cones.flatMap((cone) => side(cone, cone.from, 0, drop));
+  const side = (
+    cone: Cone,
+    { from, depth, lower }: { readonly from: number; readonly depth: number; readonly lower: number },
+  ): Reach[] => [from, end(cone, lower)].map((z) => reach(z, radiusInside(cone.line, z, depth)));
+  const sides = cones.flatMap((cone) => side(cone, { from: cone.from, depth: 0, lower: drop }));
   const rim = sides.at(-1) as Reach;
   const outer = drop > 0 ? [...sides, reach(top.to, radiusInside(top.line, top.to, t))] : sides;
   const hollow = cones
     .filter(({ to }) => to > floor)
-    .flatMap((cone) => side(cone, Math.max(cone.from, floor), t, -drop));
+    .flatMap((cone) => side(cone, { from: Math.max(cone.from, floor), depth: t, lower: -drop }));
   let hollowVolume = 0;
   for (let index = 0; index < hollow.length; index += 2) {
     const [low, high] = [hollow[index], hollow[index + 1]] as [Reach, Reach];

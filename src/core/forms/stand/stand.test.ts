@@ -52,7 +52,7 @@ describe('scroll stands', () => {
   it('roll up again to the strip that is cut: two turns on the neutral line and the floor', () => {
     for (const target of many) {
       const { form, slab, clay } = target;
-      const strip = stripOf(form, slab.wall, slab.neutralFraction, clay.shrinkage);
+      const strip = stripOf(form, { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage });
       const length = develop(target).numbers.stripLength ?? NaN;
       const rolled = (length - strip.floor) / 2 / (2 * Math.PI) + (1 - slab.neutralFraction) * slab.wall;
       expect(2 * rolled * (1 - clay.shrinkage)).toBeCloseTo(typeof form.roll === 'number' ? form.roll : NaN, 9);
@@ -68,7 +68,7 @@ describe('scroll stands', () => {
       rest,
       tipping: tippingOf(
         side,
-        loadedMiddle(target.form, side, rest.middle, { stand: own, device: target.form.device.mass }),
+        loadedMiddle(target.form, side, { middle: rest.middle, mass: { stand: own, device: target.form.device.mass } }),
       ),
     };
   };
@@ -153,7 +153,7 @@ describe('scroll stands', () => {
   it('say how the strip and the slot came about', () => {
     const target = stand();
     const developed = develop(target);
-    const last = (figure: 'cutLength' | 'slot') => explain(figure, target, developed).at(-1)?.gives[0];
+    const last = (figure: 'cutLength' | 'slot') => explain(figure, { target, developed }).at(-1)?.gives[0];
     expect(last('cutLength')).toEqual({ mm: developed.numbers.stripLength });
     expect(last('slot')).toEqual({ mm: developed.numbers.slot });
   });

@@ -37,7 +37,10 @@ export interface StandSide {
 }
 
 /** The device with its lower back edge on the floor at x, leaning back by an angle (radians). */
-function poseAt({ device }: StandForm, strip: number, x: number, lean: number): DevicePose {
+function poseAt(
+  { device }: StandForm,
+  { strip, x, lean }: { readonly strip: number; readonly x: number; readonly lean: number },
+): DevicePose {
   const [cos, sin] = [Math.cos(lean), Math.sin(lean)];
   const at = (up: number, forward: number): SideSpot => [
     x - up * sin + forward * cos,
@@ -74,7 +77,7 @@ export function standSide(form: StandForm, strip: number): StandSide {
     back: [-apart / 2, radii.back],
     front: [apart / 2, radii.front],
     slot: apart - radii.back - radii.front,
-    meant: poseAt(form, strip, behind - apart / 2, lean),
+    meant: poseAt(form, { strip, x: behind - apart / 2, lean }),
   };
 }
 
@@ -130,7 +133,7 @@ export function restOf(form: StandForm, side: StandSide): Rest {
     // Upright it stands between both rolls, as far back as it was set.
     const most = side.front[0] - radii.front - device.thickness;
     return {
-      ...poseAt(form, strip, Math.max(side.back[0] + radii.back, Math.min(x0, most)), 0),
+      ...poseAt(form, { strip, x: Math.max(side.back[0] + radii.back, Math.min(x0, most)), lean: 0 }),
       held: 'upright',
       overRoll: 0,
     };
@@ -145,7 +148,7 @@ export function restOf(form: StandForm, side: StandSide): Rest {
     const x = x0 + ((end - x0) * step) / SLIDES;
     const lean = leanAt(side, x);
     if (lean === null || frontGap(x, lean) <= 0) return { ...last, held: 'front-roll' };
-    last = { ...poseAt(form, strip, x, lean), held: 'friction', overRoll: overRoll(x, lean) };
+    last = { ...poseAt(form, { strip, x, lean }), held: 'friction', overRoll: overRoll(x, lean) };
     const need = needed(x, lean);
     if (need !== null && need <= friction) return last;
   }
@@ -159,7 +162,11 @@ export interface StandMass {
 }
 
 /** The middle of the mass of device and stand together (mm). */
-export function loadedMiddle(form: StandForm, side: StandSide, middle: SideSpot, mass: StandMass): SideSpot {
+export function loadedMiddle(
+  form: StandForm,
+  side: StandSide,
+  { middle, mass }: { readonly middle: SideSpot; readonly mass: StandMass },
+): SideSpot {
   const { strip, radii, back, front } = side;
   const roll = (radius: number) => TAU * (radius - strip / 2);
   const floor = front[0] - back[0];
@@ -213,7 +220,10 @@ export interface Strip {
  * @param t wet thickness (mm)
  * @param k neutral fraction, from the inner face of the roll
  */
-export function stripOf(form: StandForm, t: number, k: number, shrinkage: number): Strip {
+export function stripOf(
+  form: StandForm,
+  { t, k, shrinkage }: { readonly t: number; readonly k: number; readonly shrinkage: number },
+): Strip {
   const wet = (fired: number) => fired / (1 - shrinkage);
   const side = standSide(form, t * (1 - shrinkage));
   const neutral = (radius: number) => wet(radius) - t + k * t;

@@ -7,7 +7,7 @@ import type { FigureId, Step } from '../kind/step.ts';
 /** How the length of a stand's strip came about: two whole turns and the floor between. */
 function stripSteps({ form, slab, clay }: Target): Step[] {
   if (form.kind !== 'stand') return [];
-  const strip = stripOf(form, slab.wall, slab.neutralFraction, clay.shrinkage);
+  const strip = stripOf(form, { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage });
   const rolls = (['back', 'front'] as const).map((end) => ({ end, radius: strip.rollOuter[end] / 2 }));
   const alike = rolls[0]?.radius === rolls[1]?.radius;
   const each = (alike ? rolls.slice(0, 1) : rolls).flatMap(({ end, radius }): Step[] => {

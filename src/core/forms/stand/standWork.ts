@@ -14,7 +14,7 @@ const formOf = (target: Target) => target.form as StandForm;
 /** The empty stand, wet mm: two rolls on a floor, seen from the side. */
 function standing(target: Target): Standing {
   const { slab, clay } = target;
-  const strip = stripOf(formOf(target), slab.wall, slab.neutralFraction, clay.shrinkage);
+  const strip = stripOf(formOf(target), { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage });
   const { back, front } = strip.rollOuter;
   const reach = strip.floor / 2 + Math.max(back, front) / 2;
   const box: readonly Reach[] = [
@@ -38,7 +38,7 @@ function standing(target: Target): Standing {
 /** The strip: where each roll begins, and the middle of the slot. */
 function stripPart(target: Target): Part {
   const { slab, clay } = target;
-  const strip = stripOf(formOf(target), slab.wall, slab.neutralFraction, clay.shrinkage);
+  const strip = stripOf(formOf(target), { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage });
   const { length, across, rollLengths } = strip;
   const line = (x: number, name: 'fold' | 'centre') => ({ kind: 'line', name, from: [x, 0], to: [x, across] }) as const;
   const outline = [
@@ -72,7 +72,7 @@ function stripPart(target: Target): Part {
 
 function develop(target: Target): DevelopedForm {
   const { slab, clay } = target;
-  const strip = stripOf(formOf(target), slab.wall, slab.neutralFraction, clay.shrinkage);
+  const strip = stripOf(formOf(target), { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage });
   return {
     numbers: {
       bevelRun: 0,
@@ -120,7 +120,7 @@ function faults(target: Target): Fault[] {
       impossible(path, least, `must be over ${(2 * wall * (1 - shrinkage)).toFixed(1)} mm: twice the slab, fired`),
     ];
   const side = standSide(form, wall * (1 - shrinkage));
-  if (stripOf(form, wall, neutralFraction, shrinkage).slot <= 0)
+  if (stripOf(form, { t: wall, k: neutralFraction, shrinkage }).slot <= 0)
     return [impossible('form.clearance', form.clearance, 'leaves no slot')];
   if (side.meant.corners[0][0] < side.back[0] || side.meant.corners[1][0] > side.front[0])
     return [

@@ -113,9 +113,8 @@ export class BlockSystem {
     for (const column of this.columns) column.fill(0);
   }
 
-  /** Adds a block, row by row, for a pair of corners of a triangle (named by the index of its first corner). */
-  add(at: number, one: number, other: number, block: ArrayLike<number>): void {
-    const pair = 3 * at + 3 * one + other;
+  /** Adds a block, row by row, for a pair of corners. */
+  add(pair: number, block: ArrayLike<number>): void {
     const front = this.fronts[pair] as number;
     if (front < 0) return;
     const { width } = this;
@@ -129,18 +128,17 @@ export class BlockSystem {
     }
   }
 
-  /** The same for width 2, [[xx, xy], [yx, yy]], without allocating a list. */
-  addTwo(at: number, one: number, other: number, xx: number, xy: number, yx: number, yy: number): void {
-    const pair = 3 * at + 3 * one + other;
+  /** The same for width 2, without a loop. */
+  addTwo(pair: number, block: Float64Array): void {
     const front = this.fronts[pair] as number;
     if (front < 0) return;
     const column = this.columns[front] as Float64Array;
     const first = this.blocks[pair] as number;
     const second = first + (this.heights[front] as number);
-    column[first] = (column[first] as number) + xx;
-    column[first + 1] = (column[first + 1] as number) + yx;
-    column[second] = (column[second] as number) + xy;
-    column[second + 1] = (column[second + 1] as number) + yy;
+    column[first] = (column[first] as number) + (block[0] as number);
+    column[first + 1] = (column[first + 1] as number) + (block[2] as number);
+    column[second] = (column[second] as number) + (block[1] as number);
+    column[second + 1] = (column[second + 1] as number) + (block[3] as number);
   }
 
   /** Adds a share of the mean diagonal to the whole diagonal, which holds free motions. */
@@ -163,14 +161,19 @@ export class BlockSystem {
     });
   }
 
+  /** The number of a pair of corners of the triangle whose first corner has this index. */
+  pairOf(at: number, one: number, other: number): number {
+    return 3 * at + 3 * one + other;
+  }
+
   /** Whether a pair of corners is in the stored half. */
-  keeps(at: number, one: number, other: number): boolean {
-    return (this.fronts[3 * at + 3 * one + other] as number) >= 0;
+  keeps(pair: number): boolean {
+    return (this.fronts[pair] as number) >= 0;
   }
 
   /** Factorises; the factor is good until the next call. */
   factor(): Factor | null {
-    return factorise(this.symbolic, this.width, this.columns, this.room);
+    return factorise(this.symbolic, { width: this.width, columns: this.columns, room: this.room });
   }
 
   /** Solves for one right side, interleaved by vertex and component. */

@@ -5,9 +5,10 @@ import { jacobian, stretchesAt, type RestShapes } from './restShapes.ts';
 export function energyOf(rest: RestShapes, uv: Float64Array): number {
   const { areas, area } = rest;
   const own = new Float64Array(4);
+  const laid = { rest, uv };
   let sum = 0;
   for (let index = 0; index < areas.length; index += 1) {
-    stretchesAt(rest, uv, index, own);
+    stretchesAt(laid, index, own);
     const s1 = own[0] as number;
     const s2 = own[1] as number;
     if (!(s2 > 0)) return Infinity;
@@ -26,13 +27,14 @@ export function assemble(rest: RestShapes, uv: Float64Array, system: BlockSystem
   const { triangles, gradients, areas, area } = rest;
   const own = new Float64Array(4);
   const slope = new Float64Array(uv.length);
-  /** The modes by corner, and the same multiplied by their eigenvalues. */
+  /** The modes by corner, and the same multiplied by their eigenvalues; room for one block. */
   const modes = new Float64Array(24);
   const scaled = new Float64Array(24);
-  const half = new Float64Array(2);
+  const work = { modes, scaled, block: new Float64Array(4) };
+  const laid = { rest, uv };
   system?.clear();
   for (let index = 0; index < areas.length; index += 1) {
-    jacobian(rest, uv, index, own);
+    jacobian(laid, index, own);
     const a = own[0] as number;
     const b = own[1] as number;
     const c = own[2] as number;
@@ -41,12 +43,8 @@ export function assemble(rest: RestShapes, uv: Float64Array, system: BlockSystem
     const twoApart = Math.sqrt((a - d) ** 2 + (b + c) ** 2);
     const s1 = (twoMean + twoApart) / 2;
     const s2 = (twoMean - twoApart) / 2;
-    halved(a - d, b + c, twoApart, half);
-    const c1 = half[0] as number;
-    const z1 = half[1] as number;
-    halved(a + d, c - b, twoMean, half);
-    const c2 = half[0] as number;
-    const z2 = half[1] as number;
+    const { cosine: c1, sine: z1 } = halved(a - d, b + c, twoApart);
+    const { cosine: c2, sine: z2 } = halved(a + d, c - b, twoMean);
     const cu = c2 * c1 - z2 * z1;
     const su = z2 * c1 + c2 * z1;
     const cv = c2 * c1 + z2 * z1;
@@ -76,11 +74,11 @@ export function assemble(rest: RestShapes, uv: Float64Array, system: BlockSystem
         (slope[vertex + 1] as number) + d1 * (modes[at + 1] as number) + d2 * (modes[at + 3] as number);
     }
     if (!system) continue;
-    const both = cube1 * cube2;
+    const cubes = cube1 * cube2;
     const stretch1 = weight * (2 + 6 / (cube1 * s1));
     const stretch2 = weight * (2 + 6 / (cube2 * s2));
-    const twist = weight * Math.max(0, 2 - (2 * (s1 * s1 - s1 * s2 + s2 * s2)) / both);
-    const shear = weight * (2 + (2 * (s1 * s1 + s1 * s2 + s2 * s2)) / both);
+    const twist = weight * Math.max(0, 2 - (2 * (s1 * s1 - s1 * s2 + s2 * s2)) / cubes);
+    const shear = weight * (2 + (2 * (s1 * s1 + s1 * s2 + s2 * s2)) / cubes);
     for (let at = 0; at < 24; at += 8) {
       scaled[at] = stretch1 * (modes[at] as number);
       scaled[at + 1] = stretch1 * (modes[at + 1] as number);
@@ -91,17 +89,26 @@ export function assemble(rest: RestShapes, uv: Float64Array, system: BlockSystem
       scaled[at + 6] = shear * (modes[at + 6] as number);
       scaled[at + 7] = shear * (modes[at + 7] as number);
     }
-    addHessian(system, index, scaled, modes);
+    addHessian(system, index, work);
   }
   return slope;
 }
 
 /** Adds the blocks of one triangle: sums over its four modes. */
-function addHessian(system: BlockSystem, index: number, scaled: Float64Array, modes: Float64Array): void {
+function addHessian(
+  system: BlockSystem,
+  index: number,
+  {
+    modes,
+    scaled,
+    block,
+  }: { readonly modes: Float64Array; readonly scaled: Float64Array; readonly block: Float64Array },
+): void {
   for (let one = 0; one < 3; one += 1) {
     const from = 8 * one;
     for (let other = 0; other < 3; other += 1) {
-      if (!system.keeps(3 * index, one, other)) continue;
+      const pair = system.pairOf(3 * index, one, other);
+      if (!system.keeps(pair)) continue;
       const to = 8 * other;
       let xx = 0;
       let xy = 0;
@@ -117,21 +124,21 @@ function addHessian(system: BlockSystem, index: number, scaled: Float64Array, mo
         yx += y * u;
         yy += y * v;
       }
-      system.addTwo(3 * index, one, other, xx, xy, yx, yy);
+      block[0] = xx;
+      block[1] = xy;
+      block[2] = yx;
+      block[3] = yy;
+      system.addTwo(pair, block);
     }
   }
 }
 
-/** Writes the cosine and sine of half a vector's angle; of angle 0 for a vector of length 0. */
-function halved(x: number, y: number, length: number, out: Float64Array): void {
-  if (!(length > 0)) {
-    out[0] = 1;
-    out[1] = 0;
-    return;
-  }
+/** Cosine and sine of half a vector's angle; of angle 0 for a vector of length 0. */
+function halved(x: number, y: number, length: number): { readonly cosine: number; readonly sine: number } {
+  if (!(length > 0)) return { cosine: 1, sine: 0 };
   // The greater one by the root, the other from their product, which avoids cancellation.
   const greater = Math.sqrt((1 + Math.abs(x) / length) / 2);
   const other = y / (2 * length * greater);
-  out[0] = x >= 0 ? greater : Math.abs(other);
-  out[1] = x >= 0 ? other : y < 0 ? -greater : greater;
+  if (x >= 0) return { cosine: greater, sine: other };
+  return { cosine: Math.abs(other), sine: y < 0 ? -greater : greater };
 }

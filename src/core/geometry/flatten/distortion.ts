@@ -4,9 +4,10 @@ import { stretchesAt, type RestShapes } from './restShapes.ts';
 export function stretches(rest: RestShapes, uv: Float64Array): Float64Array {
   const count = rest.areas.length;
   const own = new Float64Array(4);
+  const laid = { rest, uv };
   const found = new Float64Array(2 * count);
   for (let index = 0; index < count; index += 1) {
-    stretchesAt(rest, uv, index, own);
+    stretchesAt(laid, index, own);
     found[2 * index] = own[0] as number;
     found[2 * index + 1] = own[1] as number;
   }

@@ -104,7 +104,7 @@ describe('the middle of a slab on a mould', () => {
   ] as const)('%s, seen from side %i: a sphere of 100 becomes one of the right radius', (side, seen, wanted) => {
     const mesh = cap(160, 40, 20);
     const turned = seen > 0 ? mesh : { ...mesh, triangles: mesh.triangles.slice().reverse() };
-    const { positions } = neutralSurface(turned, 8, side, 0.4);
+    const { positions } = neutralSurface(turned, { thickness: 8, side, k: 0.4 });
     const middle = 40 - 100;
     const off = Array.from(
       { length: positions.length / 3 },

@@ -67,7 +67,11 @@ function wayDown(system: BlockSystem, factor: Factor, slope: Float64Array): Way 
   return { factor, along, promise };
 }
 
-function startOf(mesh: Mesh, start: FlattenRun['start'], area: number, pattern: Pattern): Float64Array {
+function startOf(
+  mesh: Mesh,
+  start: FlattenRun['start'],
+  { area, pattern }: { readonly area: number; readonly pattern: Pattern },
+): Float64Array {
   if (start instanceof Float64Array) return start;
   return (start === 'disc' ? null : seenFlat(mesh)) ?? stretchedInDisc(mesh, area, pattern);
 }
@@ -84,11 +88,11 @@ export function flatten(mesh: Mesh, run: FlattenRun = {}): Flattened {
   const { triangles } = mesh;
   const joined = joinedEdges(mesh, run.joins ?? [], rest.area);
   const pattern = patternOf({ ...mesh, triangles: coupledTriangles(triangles, joined) });
-  let uv = startOf(mesh, run.start, rest.area, pattern);
+  let uv = startOf(mesh, run.start, { area: rest.area, pattern });
   let energy = energyOf(rest, uv) + joinEnergy(joined, uv);
   if (!Number.isFinite(energy)) throw new RangeError('the mesh cannot be spread without folds');
   run.step?.(energy, 0);
-  if (joined.length === 0) ({ uv, energy } = relaxed(rest, uv, energy, new BlockSystem(pattern, 1)));
+  if (joined.length === 0) ({ uv, energy } = relaxed(rest, uv, { energy, system: new BlockSystem(pattern, 1) }));
   const system = new BlockSystem(pattern, 2);
   /** Gradient of the energy, and its Hessian in the system when that is wanted. */
   const slopeAt = (curvature: BlockSystem | null) => {

@@ -107,7 +107,7 @@ export function assembleJoins(
           const block = [0, 1].flatMap((i) =>
             [0, 1].map((j) => 2 * weight * (p[i] as number) * (q[j] as number) + (i === j ? stiff : 0)),
           );
-          system.add(3 * (first + COUPLED.length * index + part), row, column, block);
+          system.add(system.pairOf(3 * (first + COUPLED.length * index + part), row, column), block);
         });
       });
     });

@@ -44,13 +44,15 @@ export function restShapes({ positions, triangles }: Mesh): RestShapes {
   return { triangles, areas, gradients, area: total };
 }
 
+/** Triangles with a layout of their vertices, interleaved x, y. */
+export interface LaidFlat {
+  readonly rest: RestShapes;
+  readonly uv: Float64Array;
+}
+
 /** Writes the map of a triangle from its own plane to the layout: the matrix [[a, b], [c, d]], row by row. */
-export function jacobian(
-  { triangles, gradients }: RestShapes,
-  uv: Float64Array,
-  index: number,
-  out: Float64Array,
-): void {
+export function jacobian({ rest, uv }: LaidFlat, index: number, out: Float64Array): void {
+  const { triangles, gradients } = rest;
   let a = 0;
   let b = 0;
   let c = 0;
@@ -71,8 +73,8 @@ export function jacobian(
 }
 
 /** Writes the principal stretches of a triangle from its own plane to the layout, the greater first; the lesser is negative where it is flipped. */
-export function stretchesAt(rest: RestShapes, uv: Float64Array, index: number, out: Float64Array): void {
-  jacobian(rest, uv, index, out);
+export function stretchesAt(laid: LaidFlat, index: number, out: Float64Array): void {
+  jacobian(laid, index, out);
   const a = out[0] as number;
   const b = out[1] as number;
   const c = out[2] as number;

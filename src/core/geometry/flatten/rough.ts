@@ -18,8 +18,7 @@ const ROUGH_GAIN = 0.05;
 export function relaxed(
   rest: RestShapes,
   from: Float64Array,
-  energy: number,
-  system: BlockSystem,
+  { energy, system }: { readonly energy: number; readonly system: BlockSystem },
 ): { uv: Float64Array; energy: number } {
   const { triangles, gradients, areas } = rest;
   const count = from.length / 2;
@@ -34,7 +33,7 @@ export function relaxed(
           (areas[index] as number) *
           ((gradients[g] as number) * (gradients[h] as number) +
             (gradients[g + 1] as number) * (gradients[h + 1] as number));
-        system.add(3 * index, one, other, block);
+        system.add(system.pairOf(3 * index, one, other), block);
       }
     }
   }

@@ -69,13 +69,13 @@ export function stretchedInDisc(mesh: Mesh, area: number, pattern: Pattern): Flo
         const other = (one + step) % 3;
         const neighbour = triangles[at + other] as number;
         if (fixed[vertex]) continue;
-        system.add(at, one, one, [1]);
+        system.add(system.pairOf(at, one, one), [1]);
         if (fixed[neighbour]) {
           right[0][vertex] = (right[0][vertex] as number) + (uv[2 * neighbour] as number);
           right[1][vertex] = (right[1][vertex] as number) + (uv[2 * neighbour + 1] as number);
         } else {
-          system.add(at, one, other, [-0.5]);
-          system.add(at, other, one, [-0.5]);
+          system.add(system.pairOf(at, one, other), [-0.5]);
+          system.add(system.pairOf(at, other, one), [-0.5]);
         }
       }
     }
@@ -87,7 +87,7 @@ export function stretchedInDisc(mesh: Mesh, area: number, pattern: Pattern): Flo
       const vertex = triangles[at + one] as number;
       if (!fixed[vertex] || seen[vertex]) continue;
       seen[vertex] = 1;
-      system.add(at, one, one, [1]);
+      system.add(system.pairOf(at, one, one), [1]);
       right[0][vertex] = uv[2 * vertex] as number;
       right[1][vertex] = uv[2 * vertex + 1] as number;
     }

@@ -3,6 +3,9 @@ import { MESH_FILE_LIMIT, type MeshReading } from './readObj.ts';
 
 const refused = (rule: string): MeshReading => ({ kind: 'refused', rule });
 
+/** All figures of a binary file begin with their least byte. */
+const LITTLE_ENDIAN = true;
+
 /** Bytes before the triangles of a binary file, and of each triangle. */
 const HEAD = 84;
 const EACH = 50;
@@ -14,7 +17,7 @@ const WELD = 1e-4;
 export function readStl(bytes: Uint8Array): MeshReading {
   if (bytes.length > MESH_FILE_LIMIT) return refused('is too large to be read');
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
-  const count = bytes.length >= HEAD ? view.getUint32(80, true) : -1;
+  const count = bytes.length >= HEAD ? view.getUint32(80, LITTLE_ENDIAN) : -1;
   if (count > 0 && bytes.length === HEAD + EACH * count) return binary(view, count);
   const text = new TextDecoder().decode(bytes);
   if (/^\s*solid\b/.test(text) && /\bfacet\b/.test(text)) return written(text);
@@ -30,7 +33,7 @@ function binary(view: DataView, count: number): MeshReading {
   const corners = new Float64Array(9 * count);
   for (let index = 0; index < count; index += 1) {
     for (let at = 0; at < 9; at += 1)
-      corners[9 * index + at] = view.getFloat32(HEAD + EACH * index + 12 + 4 * at, true);
+      corners[9 * index + at] = view.getFloat32(HEAD + EACH * index + 12 + 4 * at, LITTLE_ENDIAN);
   }
   return welded(corners);
 }

@@ -27,7 +27,7 @@ describe('distances on a grid', () => {
     const found = { value: 0, gx: 0, gy: 0 };
     for (let times = 0; times < 400; times += 1) {
       const [x, y] = [some(2 * (shape.half[0] + 20)), some(2 * (shape.half[1] + 20))];
-      distanceTo(shape, x, y, found);
+      distanceTo(shape, [x, y], found);
       const cell = Math.floor((y - grid.low) / grid.step) * grid.columns + Math.floor((x - grid.left) / grid.step);
       expect(Math.abs(found.value - (grid.cells[3 * cell] as number))).toBeLessThan(grid.spread);
     }
@@ -76,7 +76,7 @@ describe('the push on overlapping pieces', () => {
     const overlaps = new Overlaps(pieces, GAP);
     for (let times = 0; times < 200; times += 1) {
       const slot = times % 3;
-      overlaps.move(slot, some(120), some(60), some(1));
+      overlaps.move(slot, { dx: some(120), dy: some(60), turned: some(1) });
       overlaps.all(wide, weights);
       const fresh = new Overlaps(
         pieces.map((piece, at) => overlaps.asLaid(at, piece)),
@@ -91,7 +91,7 @@ describe('the push on overlapping pieces', () => {
     for (let times = 0; times < 50; times += 1) {
       const [pieces, other] = [layout(), layout()];
       const moved = pieces.map((piece, at) => (at === 1 ? (other[1] as Piece) : piece));
-      const tried = new Overlaps(pieces, GAP).tried(1, other[1] as Piece, strip, weights);
+      const tried = new Overlaps(pieces, GAP).tried(1, other[1] as Piece, { strip, weights });
       const { overlaps } = energyOf(moved);
       const there = (overlaps.edges[1] as number) + (overlaps.pairs[1] as number) + (overlaps.pairs[5] as number);
       expect(tried).toBeCloseTo(there, 6);

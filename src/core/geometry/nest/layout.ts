@@ -1,14 +1,13 @@
+import { Contact, type Sides } from './contact.ts';
 import { nestGrid, type NestGrid } from './nestGrid.ts';
-import { distanceTo, RUN, type Distance, type NestShape, type Turns } from './nestShape.ts';
+import { RUN, type NestShape, type Turns } from './nestShape.ts';
+import { Poses, type Move, type Pose } from './poses.ts';
 
 /** A part on the slab while it is nested: its shape, how it may turn, and where its middle lies (mm, radians). */
-export interface Piece {
+export interface Piece extends Pose {
   readonly id: string;
   readonly shape: NestShape;
   readonly turns: Turns;
-  readonly x: number;
-  readonly y: number;
-  readonly turn: number;
   /** Fixed: the others are laid round it. */
   readonly fixed?: boolean;
 }
@@ -18,6 +17,13 @@ export interface Strip {
   readonly width: number;
   readonly length: number;
   readonly gap: number;
+}
+
+/** Where a piece is tried: the slab, the weights of the pairs, and the energy above which the answer does not matter. */
+export interface Trial {
+  readonly strip: Strip;
+  readonly weights: Float64Array;
+  readonly enough?: number;
 }
 
 /** An overlap with the slab's edge weighs more than one with another part: the edge cannot move. */
@@ -42,22 +48,14 @@ export class Overlaps {
   readonly push: Float64Array;
   /** Deepest overlap (mm) found anywhere. */
   deepest = 0;
-  /** The pose of each slot: middle, turn with its cosine and sine, shape, and the shape's distance grid. */
-  private readonly x: Float64Array;
-  private readonly y: Float64Array;
-  private readonly turn: Float64Array;
-  private readonly cos: Float64Array;
-  private readonly sin: Float64Array;
+  private readonly poses: Poses;
   private readonly shapes: NestShape[];
   private readonly grids: NestGrid[];
-  /** An upper bound of how far any point of each piece has moved in all (mm). */
-  private readonly travel: Float64Array;
+  private readonly sides: Sides;
   /** For each pair found apart: a lower bound of its room beyond the gap (mm), and how far both had moved by then. */
   private readonly slack: Float64Array;
   private readonly stamp: Float64Array;
-  /** Least room beyond the gap seen while a pair was computed (mm). */
-  private room = 0;
-  private readonly found: Distance = { value: 0, gx: 0, gy: 0 };
+  private readonly contact: Contact;
 
   constructor(pieces: readonly Piece[], gap: number) {
     this.count = pieces.length;
@@ -65,167 +63,110 @@ export class Overlaps {
     this.edges = new Float64Array(this.count);
     const slots = this.count + 1;
     this.push = new Float64Array(3 * slots);
-    this.x = new Float64Array(slots);
-    this.y = new Float64Array(slots);
-    this.turn = new Float64Array(slots);
-    this.cos = new Float64Array(slots);
-    this.sin = new Float64Array(slots);
-    this.travel = new Float64Array(slots);
+    this.poses = new Poses(slots);
     this.slack = new Float64Array(this.count * this.count);
     this.stamp = new Float64Array(this.count * this.count);
     this.shapes = pieces.map(({ shape }) => shape);
     const margin = gap + Math.max(0, ...this.shapes.map(({ round }) => round));
     this.grids = this.shapes.map((shape) => nestGrid(shape, margin));
-    pieces.forEach((piece, slot) => this.lay(slot, piece));
+    this.sides = { poses: this.poses, shapes: this.shapes, grids: this.grids, gap };
+    this.contact = new Contact(this.sides);
+    pieces.forEach((piece, slot) => this.poses.put(slot, piece));
   }
 
   /** Puts a slot's piece at a pose. */
-  lay(slot: number, { x, y, turn }: Piece): void {
-    this.move(slot, x - (this.x[slot] as number), y - (this.y[slot] as number), turn - (this.turn[slot] as number));
-    this.place(slot, x, y, turn);
+  lay(slot: number, pose: Pose): void {
+    const { x, y, turn } = this.poses.at(slot);
+    this.move(slot, { dx: pose.x - x, dy: pose.y - y, turned: pose.turn - turn });
+    this.poses.put(slot, pose);
   }
 
-  /** Moves and turns a slot's piece (mm, radians). */
-  move(slot: number, dx: number, dy: number, turned: number): void {
-    const { reach } = this.shapes[slot] as NestShape;
-    this.travel[slot] = (this.travel[slot] as number) + Math.sqrt(dx * dx + dy * dy) + reach * Math.abs(turned);
-    this.place(
-      slot,
-      (this.x[slot] as number) + dx,
-      (this.y[slot] as number) + dy,
-      (this.turn[slot] as number) + turned,
-    );
+  /** Moves and turns a slot's piece. */
+  move(slot: number, by: Move): void {
+    this.poses.move(slot, by, (this.shapes[slot] as NestShape).reach);
   }
 
   /** The piece of a slot at its present pose. */
   asLaid(slot: number, piece: Piece): Piece {
-    const [x, y, turn] = [this.x[slot] as number, this.y[slot] as number, this.turn[slot] as number];
+    const { x, y, turn } = this.poses.at(slot);
     return x === piece.x && y === piece.y && turn === piece.turn ? piece : { ...piece, x, y, turn };
   }
 
-  private place(slot: number, x: number, y: number, turn: number): void {
-    this.x[slot] = x;
-    this.y[slot] = y;
-    this.turn[slot] = turn;
-    this.cos[slot] = Math.cos(turn);
-    this.sin[slot] = Math.sin(turn);
-  }
-
-  /** A lower bound of the distance of a point, in the frame of slot `j`, from its shape (mm); negative when it may be inside. */
-  private apart(j: number, x: number, y: number): number {
-    const { half } = this.shapes[j] as NestShape;
-    const { left, low, step, columns, cells, spread, margin } = this.grids[j] as NestGrid;
-    const beside = Math.abs(x) - half[0];
-    const beyond = Math.abs(y) - half[1];
-    if (beside > margin || beyond > margin) return Math.max(beside, beyond);
-    const cell = 3 * (Math.floor((y - low) / step) * columns + Math.floor((x - left) / step));
-    return (cells[cell] as number) - spread;
-  }
-
   /** Energy of the points of slot `i` inside the shape of slot `j`; adds their forces unless `weight` is 0. */
-  private oneWay(i: number, j: number, gap: number, weight: number): number {
-    const { probes, round, runs } = this.shapes[i] as NestShape;
-    const shape = this.shapes[j] as NestShape;
-    const { left, low, step, columns, cells, spread } = this.grids[j] as NestGrid;
-    const { found, push } = this;
-    const [ci, si, cj, sj] = [
-      this.cos[i] as number,
-      this.sin[i] as number,
-      this.cos[j] as number,
-      this.sin[j] as number,
-    ];
-    // From the frame of i into the frame of j.
-    const [c, s] = [ci * cj + si * sj, si * cj - ci * sj];
-    const [wx, wy] = [(this.x[i] as number) - (this.x[j] as number), (this.y[i] as number) - (this.y[j] as number)];
-    const [tx, ty] = [cj * wx + sj * wy, cj * wy - sj * wx];
-    const near = gap + round;
-    const [wide, high] = [shape.half[0] + near, shape.half[1] + near];
-    const force = weight * (round > 0 ? DISC_WEIGHT : 1);
-    let { room } = this;
+  private oneWay(i: number, j: number, weight: number): number {
+    const { contact } = this;
+    contact.between(i, j);
+    const { c, s, tx, ty } = contact;
+    const { probes, round } = this.shapes[i] as NestShape;
+    const counts = round > 0 ? DISC_WEIGHT : 1;
+    const force = weight * counts;
     let energy = 0;
     for (let at = 0; at < probes.length; at += 2) {
-      if (at % (2 * RUN) === 0) {
-        const run = (3 * at) / (2 * RUN);
-        const [mx, my] = [runs[run] as number, runs[run + 1] as number];
-        const apart = this.apart(j, c * mx - s * my + tx, s * mx + c * my + ty) - (runs[run + 2] as number) - near;
-        if (apart > 0) {
-          if (apart < room) room = apart;
-          at += 2 * (RUN - 1);
-          continue;
-        }
+      if (at % (2 * RUN) === 0 && contact.isRunApart(at)) {
+        at += 2 * (RUN - 1);
+        continue;
       }
       const px = probes[at] as number;
       const py = probes[at + 1] as number;
-      const x = c * px - s * py + tx;
-      const y = s * px + c * py + ty;
-      const beside = (x < 0 ? -x : x) - wide;
-      const beyond = (y < 0 ? -y : y) - high;
-      if (beside > 0 || beyond > 0) {
-        const aside = beside > beyond ? beside : beyond;
-        if (aside < room) room = aside;
-        continue;
-      }
-      const column = Math.floor((x - left) / step);
-      const row = Math.floor((y - low) / step);
-      const cell = 3 * (row * columns + column);
-      const about = cells[cell] as number;
-      if (about - spread > near) {
-        if (about - spread - near < room) room = about - spread - near;
-        continue;
-      }
-      let depth: number;
-      let gx: number;
-      let gy: number;
-      if (about + 2 * spread < near) {
-        // Deep enough inside for the slope of the cell to do.
-        gx = cells[cell + 1] as number;
-        gy = cells[cell + 2] as number;
-        depth = near - about - gx * (x - left - (column + 0.5) * step) - gy * (y - low - (row + 0.5) * step);
-      } else {
-        distanceTo(shape, x, y, found);
-        depth = near - found.value;
-        gx = found.gx;
-        gy = found.gy;
-        if (-depth < room) room = -depth;
-      }
-      if (depth <= 0) continue;
-      room = 0;
+      const depth = contact.depthAt(c * px - s * py + tx, s * px + c * py + ty);
+      if (!(depth > 0)) continue;
+      contact.room = 0;
       if (depth > this.deepest) this.deepest = depth;
       energy += depth * depth;
-      if (weight === 0) continue;
-      const [ux, uy] = [force * depth * gx, force * depth * gy];
-      const [fx, fy] = [cj * ux - sj * uy, sj * ux + cj * uy];
-      push[3 * i] = (push[3 * i] as number) + fx;
-      push[3 * i + 1] = (push[3 * i + 1] as number) + fy;
-      push[3 * i + 2] = (push[3 * i + 2] as number) + (ci * px - si * py) * fy - (si * px + ci * py) * fx;
-      push[3 * j] = (push[3 * j] as number) - fx;
-      push[3 * j + 1] = (push[3 * j + 1] as number) - fy;
-      push[3 * j + 2] = (push[3 * j + 2] as number) - (x * uy - y * ux);
+      if (force > 0) this.pushApart(i, j, { at, force: force * depth });
     }
-    this.room = room;
-    return round > 0 ? DISC_WEIGHT * energy : energy;
+    return counts * energy;
+  }
+
+  /** Pushes a point of slot `i` out of the shape of slot `j` along its slope, and the shape the other way. */
+  private pushApart(i: number, j: number, { at, force }: { readonly at: number; readonly force: number }): void {
+    const { push, poses } = this;
+    const { c, s, tx, ty } = this.contact;
+    const { probes } = this.shapes[i] as NestShape;
+    const { gx, gy } = this.contact.slope;
+    const px = probes[at] as number;
+    const py = probes[at + 1] as number;
+    const [x, y] = [c * px - s * py + tx, s * px + c * py + ty];
+    const [ci, si, cj, sj] = [
+      poses.cos[i] as number,
+      poses.sin[i] as number,
+      poses.cos[j] as number,
+      poses.sin[j] as number,
+    ];
+    const [ux, uy] = [force * gx, force * gy];
+    const [fx, fy] = [cj * ux - sj * uy, sj * ux + cj * uy];
+    push[3 * i] = (push[3 * i] as number) + fx;
+    push[3 * i + 1] = (push[3 * i + 1] as number) + fy;
+    push[3 * i + 2] = (push[3 * i + 2] as number) + (ci * px - si * py) * fy - (si * px + ci * py) * fx;
+    push[3 * j] = (push[3 * j] as number) - fx;
+    push[3 * j + 1] = (push[3 * j + 1] as number) - fy;
+    push[3 * j + 2] = (push[3 * j + 2] as number) - (x * uy - y * ux);
   }
 
   /** Energy of a pair of slots, both ways. With a weight of 0 no force is added. */
-  pair(i: number, j: number, gap: number, weight: number): number {
+  pair(i: number, j: number, weight: number): number {
+    const { contact } = this;
+    const { x, y } = this.poses;
     const [a, b] = [this.shapes[i] as NestShape, this.shapes[j] as NestShape];
-    const [dx, dy] = [(this.x[i] as number) - (this.x[j] as number), (this.y[i] as number) - (this.y[j] as number)];
-    const apart = a.reach + b.reach + gap;
+    const [dx, dy] = [(x[i] as number) - (x[j] as number), (y[i] as number) - (y[j] as number)];
+    const apart = a.reach + b.reach + this.sides.gap;
     const square = dx * dx + dy * dy;
     if (square > apart * apart) {
-      this.room = Math.sqrt(square) - apart;
+      contact.room = Math.sqrt(square) - apart;
       return 0;
     }
-    this.room = Infinity;
-    if (a.round > 0) return this.oneWay(i, j, gap, weight);
-    if (b.round > 0) return this.oneWay(j, i, gap, weight);
-    return this.oneWay(i, j, gap, weight) + this.oneWay(j, i, gap, weight);
+    contact.room = Infinity;
+    if (a.round > 0) return this.oneWay(i, j, weight);
+    if (b.round > 0) return this.oneWay(j, i, weight);
+    return this.oneWay(i, j, weight) + this.oneWay(j, i, weight);
   }
 
   /** Energy of a slot over the slab's edges; adds its forces unless `weight` is 0. */
   edge(i: number, strip: Strip, weight: number): number {
     const { probes, round, reach, runs } = this.shapes[i] as NestShape;
-    const [x, y, c, s] = [this.x[i] as number, this.y[i] as number, this.cos[i] as number, this.sin[i] as number];
+    const { poses } = this;
+    const { x, y } = poses.at(i);
+    const [c, s] = [poses.cos[i] as number, poses.sin[i] as number];
     const [left, right, top] = [
       EDGE_SPARE + round,
       strip.width - EDGE_SPARE - round,
@@ -270,26 +211,26 @@ export class Overlaps {
       for (let j = i + 1; j < this.count; j += 1) {
         const at = i * this.count + j;
         // A pair whose room is greater than all that both have moved since is still apart.
-        const moved = (this.travel[i] as number) + (this.travel[j] as number);
+        const moved = (this.poses.travel[i] as number) + (this.poses.travel[j] as number);
         if (moved - (this.stamp[at] as number) < (this.slack[at] as number)) continue;
-        this.pairs[at] = this.pair(i, j, strip.gap, weights[at] as number);
-        this.slack[at] = this.room;
+        this.pairs[at] = this.pair(i, j, weights[at] as number);
+        this.slack[at] = this.contact.room;
         this.stamp[at] = moved;
       }
     }
   }
 
   /** Weighted energy of a piece tried in place of slot `index`; stops once it is above `enough`. */
-  tried(index: number, piece: Piece, strip: Strip, weights: Float64Array, enough = Infinity): number {
+  tried(index: number, piece: Piece, { strip, weights, enough = Infinity }: Trial): number {
     const trial = this.count;
     this.shapes[trial] = piece.shape;
-    this.place(trial, piece.x, piece.y, piece.turn);
+    this.poses.put(trial, piece);
     this.grids[trial] = this.grids[index] as NestGrid;
     let energy = this.edge(trial, strip, 0);
     for (let other = 0; other < this.count && energy < enough; other += 1) {
       if (other === index) continue;
       const at = Math.min(index, other) * this.count + Math.max(index, other);
-      energy += (weights[at] as number) * this.pair(trial, other, strip.gap, 0);
+      energy += (weights[at] as number) * this.pair(trial, other, 0);
     }
     return energy;
   }

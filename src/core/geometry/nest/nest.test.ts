@@ -108,7 +108,7 @@ describe('the distance to an outline', () => {
     const found = { value: 0, gx: 0, gy: 0 };
     for (let times = 0; times < 300; times += 1) {
       const point: Point = [(random() - 0.4) * 260, (random() - 0.4) * 260];
-      distanceTo(shape, point[0] - shape.middle[0], point[1] - shape.middle[1], found);
+      distanceTo(shape, [point[0] - shape.middle[0], point[1] - shape.middle[1]], found);
       const least = line.reduce(
         (best, at, k) => Math.min(best, toSegment(point, line.at(k - 1) as Point, at)),
         Infinity,

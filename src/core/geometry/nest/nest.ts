@@ -45,15 +45,15 @@ function resettle(pieces: readonly Piece[], index: number, { strip, weights, ove
   const piece = pieces[index] as Piece;
   if (piece.fixed) return [...pieces];
   let best = piece;
-  let least = overlaps.tried(index, piece, strip, weights);
+  let least = overlaps.tried(index, piece, { strip, weights });
   for (let tried = 0; tried < SEARCH.poses && least > 0; tried += 1) {
     const near = tried > SEARCH.poses / 2 || tried % 3 === 2;
     const turn = near ? nearTurn(best, random) : anyTurn(piece, random);
     const far = 0.4 * piece.shape.reach;
     const moved = near
       ? { ...piece, x: best.x + (random() - 0.5) * far, y: best.y + (random() - 0.5) * far, turn }
-      : anywhere(piece, turn, strip, random);
-    const energy = overlaps.tried(index, moved, strip, weights, least);
+      : anywhere(piece, { turn, strip, random });
+    const energy = overlaps.tried(index, moved, { strip, weights, enough: least });
     if (energy < least) {
       least = energy;
       best = moved;
@@ -64,7 +64,10 @@ function resettle(pieces: readonly Piece[], index: number, { strip, weights, ove
 }
 
 /** A piece at a turn, at a random place where its box is on the slab. */
-function anywhere(piece: Piece, turn: number, strip: Strip, random: () => number): Piece {
+function anywhere(
+  piece: Piece,
+  { turn, strip, random }: { readonly turn: number; readonly strip: Strip; readonly random: () => number },
+): Piece {
   const { minX, minY, maxX, maxY } = boxAt(piece.shape, turn);
   const within = (low: number, high: number) => (high > low ? low + random() * (high - low) : (low + high) / 2);
   return { ...piece, x: within(-minX, strip.width - maxX), y: within(-minY, strip.length - maxY), turn };
@@ -88,7 +91,11 @@ function reweighed(weights: Float64Array, overlaps: Overlaps): void {
 }
 
 /** Tries to remove all overlaps from a start on a shorter slab; null when that fails in time. */
-function separated(start: readonly Piece[], strip: Strip, run: NestRun, rounds: number): Piece[] | null {
+function separated(
+  start: readonly Piece[],
+  strip: Strip,
+  { run, rounds }: { readonly run: NestRun; readonly rounds: number },
+): Piece[] | null {
   const count = start.length;
   const overlaps = new Overlaps(start, strip.gap);
   const weights = new Float64Array(count * count).fill(1);
@@ -134,7 +141,7 @@ function clearance(pieces: readonly Piece[]): number {
       for (let at = 0; at < probes.length; at += 2) {
         const [px, py] = [probes[at] as number, probes[at + 1] as number];
         const [x, y] = [ca * px - sa * py + a.x - b.x, sa * px + ca * py + a.y - b.y];
-        distanceTo(b.shape, cb * x + sb * y, cb * y - sb * x, found);
+        distanceTo(b.shape, [cb * x + sb * y, cb * y - sb * x], found);
         if (found.value - round < least) least = found.value - round;
       }
     }
@@ -168,7 +175,7 @@ export function nest(job: NestJob, run: NestRun): Nested | null {
   while (run.going() && length > still) {
     const strip: Strip = { width: job.width, length: Math.max(still, length * (1 - shrink)), gap: job.gap + SPARE };
     const squeezed = from.map((piece) => (piece.fixed ? piece : { ...piece, y: piece.y * (1 - shrink) }));
-    const found = separated(squeezed, strip, run, SEARCH.rounds);
+    const found = separated(squeezed, strip, { run, rounds: SEARCH.rounds });
     if (found && clearance(found) >= job.gap + TOUCHING) {
       failed = 0;
       best = found;

@@ -5,6 +5,8 @@ import { distanceTo, type NestShape } from './nestShape.ts';
  * outside or well inside. Coordinates from the shape's middle, mm.
  */
 export interface NestGrid {
+  /** Half the shape's box. */
+  readonly half: readonly [number, number];
   readonly left: number;
   readonly low: number;
   readonly step: number;
@@ -40,12 +42,21 @@ function gridOf(shape: NestShape, margin: number): NestGrid {
   const distance = { value: 0, gx: 0, gy: 0 };
   for (let row = 0, at = 0; row < rows; row += 1) {
     for (let column = 0; column < columns; column += 1, at += 3) {
-      distanceTo(shape, -wide + (column + 0.5) * step, -high + (row + 0.5) * step, distance);
+      distanceTo(shape, [-wide + (column + 0.5) * step, -high + (row + 0.5) * step], distance);
       cells[at] = distance.value;
       cells[at + 1] = distance.gx;
       cells[at + 2] = distance.gy;
     }
   }
   // Slightly more than half a diagonal, to allow for single precision.
-  return { left: -wide, low: -high, step, columns, margin, cells, spread: step * Math.SQRT1_2 * 1.001 };
+  return {
+    half: shape.half,
+    left: -wide,
+    low: -high,
+    step,
+    columns,
+    margin,
+    cells,
+    spread: step * Math.SQRT1_2 * 1.001,
+  };
 }

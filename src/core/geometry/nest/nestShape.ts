@@ -1,4 +1,5 @@
 import { LENGTH_TOLERANCE, once, ROUNDING } from '../../numbers.ts';
+import type { Point } from '../point.ts';
 import { bounds, edgeAt, type Outline } from '../outline/outline.ts';
 
 /** How a part may be turned on the slab: freely, end for end, or not at all (it lies along the roll). */
@@ -161,7 +162,7 @@ function discRadius(edges: readonly ShapeEdge[]): number {
  * Signed distance from a point (shape's own frame, from its middle) to the outline, exact for lines and arcs: the nearest
  * feature decides the side, at a corner the sum of both normals.
  */
-export function distanceTo(shape: NestShape, x: number, y: number, out: Distance): void {
+export function distanceTo(shape: NestShape, [x, y]: Point, out: Distance): void {
   let best = Infinity;
   out.value = Infinity;
   for (const edge of shape.edges) {

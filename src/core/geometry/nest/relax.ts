@@ -42,12 +42,11 @@ export function relax(start: readonly Piece[], { strip, weights, overlaps, steps
       const about =
         turns === 'any' && twist > STILL ? pace / shape.reach / Math.max(twist, travel * shape.reach * 0.3) : 0;
       if (along === 0 && about === 0) return;
-      overlaps.move(
-        slot,
-        along * (speed[at] as number),
-        along * (speed[at + 1] as number),
-        about * (speed[at + 2] as number),
-      );
+      overlaps.move(slot, {
+        dx: along * (speed[at] as number),
+        dy: along * (speed[at + 1] as number),
+        turned: about * (speed[at + 2] as number),
+      });
     });
   }
   return start.map((piece, slot) => overlaps.asLaid(slot, piece));

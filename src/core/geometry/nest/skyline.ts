@@ -78,7 +78,10 @@ function lowest(ledges: readonly Ledge[], wide: number, room: number): { x: numb
   return best;
 }
 
-function raised(ledges: readonly Ledge[], x: number, wide: number, y: number): Ledge[] {
+function raised(
+  ledges: readonly Ledge[],
+  { x, wide, y }: { readonly x: number; readonly wide: number; readonly y: number },
+): Ledge[] {
   const end = x + wide;
   const kept = ledges.flatMap((ledge): Ledge[] => {
     const right = ledge.x + ledge.width;
@@ -109,7 +112,7 @@ function laid(
     if (!best) return null;
     const { way, x, y } = best;
     pieces.push({ ...way.piece, turn: way.turn, x: x - way.box.minX, y: y - way.box.minY });
-    ledges = raised(ledges, x, way.width + gap, y + way.height + gap);
+    ledges = raised(ledges, { x, wide: way.width + gap, y: y + way.height + gap });
     used = Math.max(used, y + way.height);
   }
   return { pieces, used };

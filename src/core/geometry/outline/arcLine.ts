@@ -20,7 +20,17 @@ function bulgeThrough(a: Point, m: Point, b: Point): number {
 }
 
 /** How far a point lies from the arc that a bulge makes of the line from a to b (mm), taken on its whole circle. */
-function offArc(a: Point, b: Point, bulge: number, p: Point): number {
+function offArc({
+  a,
+  b,
+  bulge,
+  p,
+}: {
+  readonly a: Point;
+  readonly b: Point;
+  readonly bulge: number;
+  readonly p: Point;
+}): number {
   const [dx, dy] = [b[0] - a[0], b[1] - a[1]];
   const chord = Math.hypot(dx, dy);
   if (Math.abs(bulge) < ROUNDING) return Math.abs(dx * (p[1] - a[1]) - dy * (p[0] - a[0])) / chord;
@@ -30,12 +40,16 @@ function offArc(a: Point, b: Point, bulge: number, p: Point): number {
   return Math.abs(Math.hypot(p[0] - centre[0], p[1] - centre[1]) - Math.abs(radius));
 }
 
-function arcFits(points: readonly Point[], from: number, to: number, tolerance: number): number | null {
+function arcFits(
+  points: readonly Point[],
+  { from, to, tolerance }: { readonly from: number; readonly to: number; readonly tolerance: number },
+): number | null {
   const [a, b] = [points[from], points[to]] as [Point, Point];
   if (to - from === 1) return 0;
   const bulge = bulgeThrough(a, points[(from + to) >> 1] as Point, b);
   if (Math.abs(bulge) > 0.6) return null;
-  for (let at = from + 1; at < to; at += 1) if (offArc(a, b, bulge, points[at] as Point) > tolerance) return null;
+  for (let at = from + 1; at < to; at += 1)
+    if (offArc({ a, b, bulge, p: points[at] as Point }) > tolerance) return null;
   return bulge;
 }
 
@@ -46,7 +60,7 @@ export function arcLine(points: readonly Point[], tolerance = ARC_TOLERANCE): Ve
   while (from < points.length - 1) {
     let [to, bulge] = [from + 1, 0];
     for (let step = 2; from + step < points.length && step <= MOST_POINTS; step = Math.ceil(step * 1.25)) {
-      const fitted = arcFits(points, from, from + step, tolerance);
+      const fitted = arcFits(points, { from, to: from + step, tolerance });
       if (fitted === null) break;
       [to, bulge] = [from + step, fitted];
     }

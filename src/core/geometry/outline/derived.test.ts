@@ -172,7 +172,7 @@ describe('stations', () => {
     [0, Math.PI],
   ])('from %d over %d run forward from end to end, wherever flat edges are', (start, sweep) => {
     for (const plan of PLANS) {
-      const stations = stationsOf(supportOf(plan).flats, 90, start, sweep);
+      const stations = stationsOf(supportOf(plan).flats, 90, { start, sweep });
       expect(stations[0]?.phi).toBeCloseTo(start, 12);
       expect(stations.at(-1)?.phi).toBeCloseTo(start + sweep, 12);
       for (let index = 1; index < stations.length; index += 1) {
@@ -187,7 +187,7 @@ describe('stations', () => {
     for (let sides = 3; sides <= 24; sides += 1) {
       const { flats } = supportOf({ kind: 'polygon', sides, acrossFlats: 80, corner: 5 });
       for (const count of [10, 90]) {
-        const ends = stationsOf(flats, count, 0.01).filter(({ side }) => side === 'before');
+        const ends = stationsOf(flats, count, { start: 0.01 }).filter(({ side }) => side === 'before');
         for (const flat of flats) expect(ends.some(({ phi }) => Math.abs(turned(phi) - flat) < 1e-9)).toBe(true);
       }
     }

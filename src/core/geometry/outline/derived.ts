@@ -115,7 +115,10 @@ class Mitred implements Support {
 }
 
 /** One side of a corner whose normal it is: `way` is -1 before the corner and 1 after it; `most` the turn to the next flat edge. */
-function sideOf(shape: Support, phi: number, way: -1 | 1, most: number): CornerSide {
+function sideOf(
+  shape: Support,
+  { phi, way, most }: { readonly phi: number; readonly way: -1 | 1; readonly most: number },
+): CornerSide {
   const face = way < 0 ? 'before' : 'after';
   if (shape.slope(phi, 'after') - shape.slope(phi, 'before') > POINT_TOLERANCE) {
     const [x, y] = pointAt(shape, phi, way < 0 ? 'after' : 'before');
@@ -134,9 +137,20 @@ function sideOf(shape: Support, phi: number, way: -1 | 1, most: number): CornerS
 const MET = 1e-10;
 
 /** Where the two sides of a corner meet: on the lines of its flat edges, or on the curves themselves (Newton's way). */
-function cornerOf(shape: Support, from: number, to: number, before: number, after: number): SharpCorner {
+function cornerOf(
+  shape: Support,
+  {
+    from,
+    to,
+    before,
+    after,
+  }: { readonly from: number; readonly to: number; readonly before: number; readonly after: number },
+): SharpCorner {
   const lines: SharpCorner = { from, to, at: crossing(shape, from, to) };
-  const [one, other] = [sideOf(shape, from, -1, before), sideOf(shape, to, 1, after)];
+  const [one, other] = [
+    sideOf(shape, { phi: from, way: -1, most: before }),
+    sideOf(shape, { phi: to, way: 1, most: after }),
+  ];
   if (one.flat && other.flat) return lines;
   let [u, v] = [0, 0];
   for (let round = 0; round < 30; round += 1) {
@@ -170,7 +184,7 @@ export function mitred(shape: Support): Support {
     if (forward >= 0) continue;
     const before = turned(from - (flats[(index + flats.length - 1) % flats.length] as number));
     const after = turned((flats[(index + 2) % flats.length] as number) - to);
-    corners.push(cornerOf(shape, from, to, before || TAU, after || TAU));
+    corners.push(cornerOf(shape, { from, to, before: before || TAU, after: after || TAU }));
   }
   return corners.length === 0 ? shape : new Mitred(shape, corners);
 }

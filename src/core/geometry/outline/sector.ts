@@ -25,7 +25,11 @@ interface Arc {
  * One arc of the sector about the axis x = 0. `height` is where its middle lies; `curl` is 1 when the arcs' centre lies
  * below (a flare) and -1 above. The length may be a little of a very large circle: nothing is divided by a small angle.
  */
-function arcOf(length: number, radius: number, height: number, curl: 1 | -1, { left, right }: Sector): Arc {
+function arcOf(
+  length: number,
+  radius: number,
+  { height, curl, ends: { left, right } }: { readonly height: number; readonly curl: 1 | -1; readonly ends: Sector },
+): Arc {
   const half = length / radius / 2;
   const reach = (added: number) => half + Math.asin(Math.max(-1, Math.min(1, added / radius)));
   const [start, end] = [reach(left), reach(right)];
@@ -46,8 +50,8 @@ export function sectorOutline(sector: Sector): Outline {
   const curl = growth >= 0 ? 1 : -1;
   const sweep = Math.abs(growth) / slant;
   if (sweep < ANGLE_TOLERANCE) return moved(rectangle(foot + left + right, slant), -foot / 2 - left, 0);
-  const footArc = arcOf(foot, foot / sweep, 0, curl, sector);
-  const rimArc = arcOf(rim, rim / sweep, slant, curl, sector);
+  const footArc = arcOf(foot, foot / sweep, { height: 0, curl, ends: sector });
+  const rimArc = arcOf(rim, rim / sweep, { height: slant, curl, ends: sector });
   return [
     [...footArc.left, footArc.bulge],
     [...footArc.right, 0],

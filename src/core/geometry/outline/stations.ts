@@ -47,7 +47,7 @@ export function isSharp(shape: Support): boolean {
 
 /** Stations once round: about `count`, or the corners alone of an outline that is nothing but flat edges. */
 export function stationsAround(shape: Support, count: number, start = 0): readonly Station[] {
-  return stationsOf(shape.flats, isSharp(shape) ? 1 : count, start);
+  return stationsOf(shape.flats, isSharp(shape) ? 1 : count, { start });
 }
 
 /**
@@ -55,13 +55,15 @@ export function stationsAround(shape: Support, count: number, start = 0): readon
  * The last one stands at `start + sweep`, which closes the ring when the sweep is a full turn. What starts or ends
  * on a flat edge does so in its middle.
  */
-export function stationsOf(flats: readonly number[], count: number, start = 0, sweep = TAU): readonly Station[] {
-  return remembered(
-    made,
-    `${count} ${start} ${sweep} ${flats.join()}`,
-    () => newStations(flats, count, start, sweep),
-    KEPT,
-  );
+export function stationsOf(
+  flats: readonly number[],
+  count: number,
+  { start = 0, sweep = TAU }: { readonly start?: number; readonly sweep?: number } = {},
+): readonly Station[] {
+  return remembered(made, `${count} ${start} ${sweep} ${flats.join()}`, {
+    make: () => newStations(flats, { count, start, sweep }),
+    most: KEPT,
+  });
 }
 
 /** Outlines of one kind have the same flat normals, and so the same stations, whatever their sizes. */
@@ -73,7 +75,10 @@ function isOnFlat(flats: readonly number[], phi: number): boolean {
   return false;
 }
 
-function newStations(flats: readonly number[], count: number, start: number, sweep: number): readonly Station[] {
+function newStations(
+  flats: readonly number[],
+  { count, start, sweep }: { readonly count: number; readonly start: number; readonly sweep: number },
+): readonly Station[] {
   const breaks = flats.map((flat) => start + turned(flat - start)).sort((one, other) => one - other);
   const end = start + sweep;
   const cuts = [start, ...breaks.filter((phi) => phi > start + NORMAL_TOLERANCE && phi < end - NORMAL_TOLERANCE), end];

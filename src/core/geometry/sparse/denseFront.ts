@@ -7,7 +7,10 @@ export function heightOf(m: number): number {
 }
 
 /** Subtracts the product of the first `last` columns from a tile: four rows from i, columns j and j + 1. */
-function takeOffTile(front: Float64Array, height: number, i: number, j: number, last: number): void {
+function takeOffTile(
+  front: Float64Array,
+  { height, i, j, last }: { readonly height: number; readonly i: number; readonly j: number; readonly last: number },
+): void {
   let [a0, a1, a2, a3, b0, b1, b2, b3] = [0, 0, 0, 0, 0, 0, 0, 0];
   const end = last * height;
   for (let p = 0; p < end; p += height) {
@@ -39,7 +42,10 @@ function takeOffTile(front: Float64Array, height: number, i: number, j: number, 
 }
 
 /** Divides a column by the root of its pivot. False when the pivot is not positive. */
-function scaleColumn(front: Float64Array, m: number, height: number, j: number): boolean {
+function scaleColumn(
+  front: Float64Array,
+  { m, height, j }: { readonly m: number; readonly height: number; readonly j: number },
+): boolean {
   const column = j * height;
   const pivot = front[column + j] as number;
   if (!(pivot > 0)) return false;
@@ -56,19 +62,23 @@ export function eliminate(front: Float64Array, m: number, own: number): boolean 
   const height = heightOf(m);
   for (let j = 0; j < m; j += 2) {
     const last = Math.min(j, own);
-    for (let i = j & ~3; last > 0 && i < m; i += 4) takeOffTile(front, height, i, j, last);
+    for (let i = j & ~3; last > 0 && i < m; i += 4) takeOffTile(front, { height, i, j, last });
     if (j >= own) continue;
-    if (!scaleColumn(front, m, height, j)) return false;
+    if (!scaleColumn(front, { m, height, j })) return false;
     const [one, two] = [j * height, (j + 1) * height];
     const times = front[one + j + 1] as number;
     for (let i = j + 1; i < m; i += 1) front[two + i] = (front[two + i] as number) - times * (front[one + i] as number);
-    if (j + 1 < own && !scaleColumn(front, m, height, j + 1)) return false;
+    if (j + 1 < own && !scaleColumn(front, { m, height, j: j + 1 })) return false;
   }
   return true;
 }
 
 /** Applies L^-1 to the first s rows of a front and subtracts their part from the other rows. */
-export function forward(panel: Float64Array, rows: Float64Array, m: number, s: number): void {
+export function forward(
+  panel: Float64Array,
+  rows: Float64Array,
+  { m, s }: { readonly m: number; readonly s: number },
+): void {
   const height = heightOf(m);
   let j = 0;
   for (; j + 1 < s; j += 2) {
@@ -88,7 +98,11 @@ export function forward(panel: Float64Array, rows: Float64Array, m: number, s: n
 }
 
 /** Applies L^-T to the first s rows of a front, given the other rows. */
-export function backward(panel: Float64Array, rows: Float64Array, m: number, s: number): void {
+export function backward(
+  panel: Float64Array,
+  rows: Float64Array,
+  { m, s }: { readonly m: number; readonly s: number },
+): void {
   const height = heightOf(m);
   let j = s - 1;
   for (; j > 0; j -= 2) {

@@ -35,12 +35,9 @@ export function workspace({ fronts }: Symbolic, width: number): Workspace {
 
 /** Adds a child's update matrix to the front of its parent; `rows` maps its n rows to rows there. */
 function extendAdd(
-  front: Float64Array,
-  height: number,
-  updates: Float64Array,
-  first: number,
+  { front, height }: { readonly front: Float64Array; readonly height: number },
+  { updates, first, n }: { readonly updates: Float64Array; readonly first: number; readonly n: number },
   rows: Int32Array,
-  n: number,
 ): void {
   for (let j = 0; j < n; j += 1) {
     const from = first + j * n;
@@ -79,9 +76,11 @@ export interface Factor {
  */
 export function factorise(
   { fronts }: Symbolic,
-  width: number,
-  columns: readonly Float64Array[],
-  room: Workspace,
+  {
+    width,
+    columns,
+    room,
+  }: { readonly width: number; readonly columns: readonly Float64Array[]; readonly room: Workspace },
 ): Factor | null {
   const { front, panels, updates, rows, values } = room;
   let top = 0;
@@ -94,7 +93,7 @@ export function factorise(
     for (let number = children.length - 1; number >= 0; number -= 1) {
       const n = rowsOf(into[number] as Int32Array, width, rows);
       top -= n * n;
-      extendAdd(front, height, updates, top, rows, n);
+      extendAdd({ front, height }, { updates, first: top, n }, rows);
     }
     if (!eliminate(front, m, s)) return null;
     (panels[index] as Float64Array).set(front.subarray(0, s * height));
@@ -110,7 +109,7 @@ export function factorise(
     const { places, own } = fronts[index] as Front;
     const m = rowsOf(places, width, rows);
     for (let i = 0; i < m; i += 1) values[i] = b[rows[i] as number] as number;
-    work(panels[index] as Float64Array, values, m, own * width);
+    work(panels[index] as Float64Array, values, { m, s: own * width });
     for (let i = 0; i < m; i += 1) b[rows[i] as number] = values[i] as number;
   };
   return {

@@ -40,8 +40,8 @@ export function nestedDissection(
     for (let index = half; index < size; index += 1) side[along[index] as number] = HIGH;
     const between = touchingHigh(along.subarray(0, half));
     for (const node of between) side[node] = BETWEEN;
-    const low = orders.map((order) => taken(order, side, LOW, half - between.length));
-    const high = orders.map((order) => taken(order, side, HIGH, size - half));
+    const low = orders.map((order) => taken(order, side, { which: LOW, size: half - between.length }));
+    const high = orders.map((order) => taken(order, side, { which: HIGH, size: size - half }));
     // Finished nodes are on no side, so that the halves ignore them.
     for (const node of along) side[node] = NEITHER;
     const children = [...dissect(low), ...dissect(high)];
@@ -78,7 +78,11 @@ function ordered(along: Float64Array): Int32Array {
 }
 
 /** The nodes of one side, in their present order. */
-function taken(nodes: Int32Array, side: Uint8Array, which: number, size: number): Int32Array {
+function taken(
+  nodes: Int32Array,
+  side: Uint8Array,
+  { which, size }: { readonly which: number; readonly size: number },
+): Int32Array {
   const found = new Int32Array(size);
   let many = 0;
   for (let index = 0; index < nodes.length; index += 1) {

@@ -27,7 +27,17 @@ export function withinFeet(places: readonly (readonly [number, number])[], [x, y
 }
 
 /** The pads as they are cut; `diameter` and `thickness` wet mm. */
-export function feetPart(count: number, diameter: number, thickness: number, faceUp: Face): Part {
+export function feetPart({
+  count,
+  diameter,
+  thickness,
+  faceUp,
+}: {
+  readonly count: number;
+  readonly diameter: number;
+  readonly thickness: number;
+  readonly faceUp: Face;
+}): Part {
   const outline = circle(diameter);
   return {
     id: 'foot',

@@ -64,7 +64,11 @@ function lengthOf(cubic: Cubic): number {
 }
 
 /** The two halves of the middle line: off the wall square to it, straight down at the crest, square onto the wall again. */
-function halves(handle: Handle, wall: HandleWall, thickness: number, drop: number): readonly [Cubic, Cubic] {
+function halves(
+  handle: Handle,
+  wall: HandleWall,
+  { thickness, drop }: { readonly thickness: number; readonly drop: number },
+): readonly [Cubic, Cubic] {
   const from = wall.rim - handle.below - thickness / 2;
   const to = from - drop;
   const crest = from - handle.crest * drop;
@@ -83,7 +87,11 @@ function halves(handle: Handle, wall: HandleWall, thickness: number, drop: numbe
 }
 
 /** Fingers stacked against the wall, at the height where they have most room to the handle. */
-function layFingers(count: number, wall: HandleWall, inner: readonly SidePoint[], from: number, to: number) {
+function layFingers(
+  count: number,
+  wall: HandleWall,
+  { inner, from, to }: { readonly inner: readonly SidePoint[]; readonly from: number; readonly to: number },
+) {
   const r = FINGER / 2;
   const at = (middle: number): SidePoint[] =>
     Array.from({ length: count }, (_, index) => {
@@ -108,8 +116,12 @@ function layFingers(count: number, wall: HandleWall, inner: readonly SidePoint[]
   return { fingers, room: within ? roomOf(fingers) : -r };
 }
 
-function curveOf(handle: Handle, wall: HandleWall, thickness: number, drop: number): HandleCurve {
-  const cubics = halves(handle, wall, thickness, drop);
+function curveOf(
+  handle: Handle,
+  wall: HandleWall,
+  { thickness, drop }: { readonly thickness: number; readonly drop: number },
+): HandleCurve {
+  const cubics = halves(handle, wall, { thickness, drop });
   const points = cubics.flatMap((cubic, index) =>
     Array.from({ length: STEPS + 1 - index }, (_, step) => cubicAt(cubic, (step + index) / STEPS)),
   );
@@ -137,7 +149,7 @@ function curveOf(handle: Handle, wall: HandleWall, thickness: number, drop: numb
     leastRadius,
     from,
     to: from - drop,
-    ...layFingers(handle.fingers, wall, inner, from - thickness / 2, from - drop + thickness / 2),
+    ...layFingers(handle.fingers, wall, { inner, from: from - thickness / 2, to: from - drop + thickness / 2 }),
   };
 }
 
@@ -151,7 +163,7 @@ const DROP_STEP = 0.5;
 function dropFor(handle: Handle, wall: HandleWall, thickness: number): number {
   const bare = handle.fingers * FINGER + thickness;
   const at = (step: number) => Math.ceil(bare / DROP_STEP + step) * DROP_STEP;
-  const enough = (step: number) => curveOf(handle, wall, thickness, at(step)).room >= handle.clearance;
+  const enough = (step: number) => curveOf(handle, wall, { thickness, drop: at(step) }).room >= handle.clearance;
   let [low, high] = [0, (MOST_SPARE * FINGER) / DROP_STEP];
   if (!enough(high)) return at(Math.round((2 * handle.clearance) / DROP_STEP));
   while (low < high) {
@@ -164,5 +176,5 @@ function dropFor(handle: Handle, wall: HandleWall, thickness: number): number {
 
 /** A handle on a wall as it stands finished; `thickness` is its own, fired mm. */
 export function handleCurve(handle: Handle, wall: HandleWall, thickness: number): HandleCurve {
-  return curveOf(handle, wall, thickness, handle.drop ?? dropFor(handle, wall, thickness));
+  return curveOf(handle, wall, { thickness, drop: handle.drop ?? dropFor(handle, wall, thickness) });
 }

@@ -100,7 +100,7 @@ describe('a lid follows the plan of its piece', () => {
   const random = seeded(3);
   it('every kind of piece can be lidded either way: parts that can be cut, the plate covering the opening', () => {
     const kinds = ['taper', 'stack', 'oval', 'facet', 'box', 'loft'] as const;
-    for (const bare of targetsOfEveryKind(71, 8, kinds)) {
+    for (const bare of targetsOfEveryKind(71, 8, { kinds })) {
       const kind = random() < 0.5 ? 'flat' : 'cap';
       const target: Target = { ...bare, lid: { ...DEFAULT_LID, kind, depth: 5, clearance: 0.5 } };
       const { parts, plate } = figures(target);

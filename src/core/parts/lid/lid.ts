@@ -115,7 +115,11 @@ function strips(outer: Support, name: string, { depth, wall, faceUp }: CutLid): 
 }
 
 /** The flange or side by its outer face: one band, or strips where the outline has corners. */
-function side(outer: Support, neutral: Support, name: string, lid: CutLid): Part[] {
+function side(
+  outer: Support,
+  neutral: Support,
+  { name, lid }: { readonly name: string; readonly lid: CutLid },
+): Part[] {
   if (leastRadius(neutral) <= CORNER) return strips(outer, name, lid);
   const length = girth(neutral);
   return [
@@ -157,6 +161,9 @@ export function cutLid(lid: CutLid): LidFigures {
     free: across(free),
     plate,
     side: { outer, inner: free },
-    parts: [topPart(plate, lid.top, lid.faceUp), ...side(outer, neutral, flat ? 'Flange' : 'Side of the cap', lid)],
+    parts: [
+      topPart(plate, lid.top, lid.faceUp),
+      ...side(outer, neutral, { name: flat ? 'Flange' : 'Side of the cap', lid }),
+    ],
   };
 }

@@ -29,7 +29,10 @@ function seenFrom(phi: number, origin: readonly [number, number]) {
 }
 
 /** The point with a given x between two neighbours on the wall: along a flat, or by its normal on a curve. */
-function placeAt(x: number, from: Seen, to: Seen, onCurve: (phi: number) => Seen): Seen {
+function placeAt(
+  x: number,
+  { from, to, onCurve }: { readonly from: Seen; readonly to: Seen; readonly onCurve: (phi: number) => Seen },
+): Seen {
   if (Math.abs(to.phi - from.phi) < ONE) {
     const share = (x - from.x) / (to.x - from.x);
     return { x, y: from.y + share * (to.y - from.y), phi: from.phi };
@@ -44,11 +47,16 @@ function placeAt(x: number, from: Seen, to: Seen, onCurve: (phi: number) => Seen
 }
 
 /** The wall's outline from x = -half to half in a lug's frame; null where the wall is not as wide as that. */
-function joinLine(plan: Support, phi: number, half: number, origin: readonly [number, number]): Seen[] | null {
+function joinLine(
+  plan: Support,
+  { phi, half, origin }: { readonly phi: number; readonly half: number; readonly origin: readonly [number, number] },
+): Seen[] | null {
   const see = seenFrom(phi, origin);
   const at = (normal: number, side: Station['side']) => see(pointAt(plan, normal, side), normal);
   // x falls as the normal rises.
-  const all = stationsOf(plan.flats, 2 * STATIONS, phi - Math.PI / 2, Math.PI).map((one) => at(one.phi, one.side));
+  const all = stationsOf(plan.flats, 2 * STATIONS, { start: phi - Math.PI / 2, sweep: Math.PI }).map((one) =>
+    at(one.phi, one.side),
+  );
   const [first, last] = [all[0], all.at(-1)];
   if (!first || !last || first.x < half || last.x > -half) return null;
   const on = (normal: number) => at(normal, 'middle');
@@ -57,7 +65,7 @@ function joinLine(plan: Support, phi: number, half: number, origin: readonly [nu
       1,
       all.findIndex((place) => place.x <= x),
     );
-    return placeAt(x, all[index - 1] as Seen, all[index] as Seen, on);
+    return placeAt(x, { from: all[index - 1] as Seen, to: all[index] as Seen, onCurve: on });
   };
   // A circle is one arc.
   const round = plan.flats.length === 0 && [1, 2.5].every((turn) => Math.abs(plan.h(phi + turn) - plan.h(phi)) < ONE);
@@ -123,7 +131,7 @@ export function cutLug({ upper, under, phi, width, out, thickness, faceUp }: Cut
   const [ax, ay] = pointAt(upper, phi, 'before');
   const [bx, by] = pointAt(upper, phi, 'after');
   const origin = [(ax + bx) / 2, (ay + by) / 2] as const;
-  const [above, below] = [joinLine(upper, phi, half, origin), joinLine(under, phi, half, origin)];
+  const [above, below] = [joinLine(upper, { phi, half, origin }), joinLine(under, { phi, half, origin })];
   if (!above || !below) return null;
   const faces = { upper: earOutline(above, half, out), under: earOutline(below, half, out) };
   if (!(out > Math.max(...[...above, ...below].map(({ y }) => y)))) return null;

@@ -58,16 +58,18 @@ function layer(band: Band, rise: number, edges: LayerEdges): Outline {
 /** Centre line, seam letters, and on a straight wall the ends of a lap. `centre` is the middle of the traced foot and rim. */
 function bandMarks(
   outline: Outline,
-  band: Band,
-  inner: Outline,
-  centre: { x: number; foot: number; rim: number },
+  {
+    band,
+    inner,
+    centre,
+  }: { readonly band: Band; readonly inner: Outline; readonly centre: { x: number; foot: number; rim: number } },
 ): Mark[] {
   const { x, foot, rim } = centre;
   const middle = [x, (foot + rim) / 2] as const;
   return [
     { kind: 'line', name: 'centre', from: [x, foot], to: [x, rim] },
-    seamLetter(outline, { rim: 3, foot: 0 }, middle, band.letter),
-    seamLetter(outline, { rim: 2, foot: 1 }, middle, band.letter),
+    seamLetter(outline, { end: { rim: 3, foot: 0 }, middle, text: band.letter }),
+    seamLetter(outline, { end: { rim: 2, foot: 1 }, middle, text: band.letter }),
     ...lapMarks(band, inner),
   ];
 }
@@ -127,7 +129,10 @@ export function bandPart(band: Band): Part {
   const areaAt = (rise: number) => sectorArea(sectorOf(band, rise, leans));
   const [dx, dy] = [-bounds(traced).minX, -bounds(traced).minY];
   const outline = moved(traced, dx, dy);
-  const lean = (edge: Lean['edge'], from: number, to: number, angle: number): Lean => ({
+  const lean = (
+    edge: Lean['edge'],
+    { from, to, angle }: { readonly from: number; readonly to: number; readonly angle: number },
+  ): Lean => ({
     edge,
     from,
     to,
@@ -145,15 +150,19 @@ export function bandPart(band: Band): Part {
     outline,
     underside: moved(hidden, dx, dy),
     leans: [
-      lean('foot', 0, 1, leans.foot),
-      lean('right', 1, 2, allowance.lean),
-      lean('rim', 2, 3, leans.rim),
-      lean('left', 3, 0, turnedLean(allowance.lean)),
+      lean('foot', { from: 0, to: 1, angle: leans.foot }),
+      lean('right', { from: 1, to: 2, angle: allowance.lean }),
+      lean('rim', { from: 2, to: 3, angle: leans.rim }),
+      lean('left', { from: 3, to: 0, angle: turnedLean(allowance.lean) }),
     ],
-    marks: bandMarks(outline, band, moved(inner, dx, dy), {
-      x: dx,
-      foot: dy + up * Math.tan(radians(leans.foot)),
-      rim: dy + band.slant - up * Math.tan(radians(leans.rim)),
+    marks: bandMarks(outline, {
+      band,
+      inner: moved(inner, dx, dy),
+      centre: {
+        x: dx,
+        foot: dy + up * Math.tan(radians(leans.foot)),
+        rim: dy + band.slant - up * Math.tan(radians(leans.rim)),
+      },
     }),
     ...(overlap > 0 && { added: sectorEnds(sectorOf(band, up, leans)) }),
     volume: (t * (areaAt(up) + 4 * areaAt(up - t / 2) + areaAt(up - t))) / 6 - thinned,

@@ -132,7 +132,7 @@ describe('what stands around the flat parts', () => {
   });
 
   it('the lines that are traced run through themselves on none of 500 lofts', () => {
-    for (const target of made(targetsOfEveryKind(17, 500, ['loft']))) {
+    for (const target of made(targetsOfEveryKind(17, 500, { kinds: ['loft'] }))) {
       for (const { outline } of partsOf(target)) expect(crossesItself(outline)).toBe(false);
     }
   });

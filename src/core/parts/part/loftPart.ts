@@ -2,16 +2,18 @@ import { degrees } from '../../numbers.ts';
 import { arcsThrough } from '../../geometry/outline/curve.ts';
 import { forward } from '../../geometry/outline/forward.ts';
 import { area, bounds, mirrored, moved, type Outline, type Vertex } from '../../geometry/outline/outline.ts';
-import { halfway, Stretch } from '../../geometry/outline/stretch.ts';
+import { halfway } from '../../geometry/outline/stretch.ts';
 import { seamAllowance, seamEnds, type SeamEnds } from '../seam/seam.ts';
 import type { Seam } from '../../target/seam.ts';
 import { slopeAt, unrollLoft, type LoftWall, type UnrolledLoft } from '../wall/loft.ts';
-import { leanWord, turnedLean, type Lean } from './lean.ts';
+import { leanWord, turnedLean } from './lean.ts';
 import type { Face } from '../../target/face.ts';
 import { ended, perMm, reversed, type End } from './loftEnds.ts';
 import { slid, slidesOf, type Slides } from './loftSlides.ts';
+import { panelEdges, type PanelEdges } from './panelEdges.ts';
 import type { Mark, Part } from './part.ts';
 import { seamLetter } from './seamLetter.ts';
+import { edgeLean, leanMarks, leansAlong } from './varyingLean.ts';
 import type { Point } from '../../geometry/point.ts';
 
 /** A panel of a lofted wall: from one normal over a sweep (radians), between two heights (wet mm). */
@@ -31,14 +33,18 @@ export interface LoftPanel {
   readonly faceUp: Face;
 }
 
-/** A face of the panel, and how many of its first vertices begin an edge of the foot. */
+/** A face of the panel, and how many of its vertices begin an edge of the foot. */
 interface Layer {
   readonly outline: Outline;
   readonly footCount: number;
 }
 
 /** The panel's outline on the surface `rise` mm outside the neutral one: level edges slide along the slope. */
-function layer(flat: UnrolledLoft, slides: Slides, rise: number, added: { start: number; end: number }): Layer {
+function layer(
+  flat: UnrolledLoft,
+  slides: Slides,
+  { rise, added }: { readonly rise: number; readonly added: { start: number; end: number } },
+): Layer {
   const { stations } = flat;
   const lines = {
     foot: forward(slid(flat.foot, slides.foot, rise), slides.tangents),
@@ -76,95 +82,23 @@ function levelled(outline: Outline, by: number): Outline {
   return level;
 }
 
-/** Least and greatest lean of one edge with its word; a lean that changes its word along the edge says so. */
-function edgeLean(edge: 'foot' | 'rim', from: number, to: number, leans: readonly number[]): Lean {
-  const least = Math.min(...leans);
-  const greatest = Math.max(...leans);
-  const larger = Math.abs(least) > Math.abs(greatest) ? least : greatest;
-  return { edge, from, to, lean: larger, least, greatest, word: leanWord(larger) };
-}
-
 /** A line down the middle of the wall, and its seam's letter at both ends. */
-function endMarks(outline: Outline, at: { footFrom: number; footTo: number; rimTo: number }, text: string): Mark[] {
-  const { footFrom, footTo, rimTo } = at;
-  const [low, high] = [halfway(outline, footFrom, footTo), halfway(outline, footTo + 1, rimTo)];
-  const centre = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2] as const;
+function endMarks(outline: Outline, { foot, rim }: PanelEdges, text: string): Mark[] {
+  const [low, high] = [halfway(outline, foot.from, foot.to), halfway(outline, rim.from, rim.to)];
+  const middle = [(low[0] + high[0]) / 2, (low[1] + high[1]) / 2] as const;
   return [
     { kind: 'line', name: 'centre', from: low, to: high },
-    seamLetter(outline, { rim: rimTo, foot: footFrom }, centre, text),
-    seamLetter(outline, { rim: footTo + 1, foot: footTo }, centre, text),
+    seamLetter(outline, { end: { rim: rim.to, foot: foot.from }, middle, text }),
+    seamLetter(outline, { end: { rim: rim.from, foot: foot.to }, middle, text }),
   ];
 }
 
-/** A lean at a share of an edge's length. */
-interface LeanAt {
-  readonly share: number;
-  readonly lean: number;
-}
-
-/** Leans by their share of an edge. */
-function leansAlong(line: readonly Point[], leans: readonly number[], backward: boolean): LeanAt[] {
-  const runs: number[] = [];
-  let run = 0;
-  for (let index = 0; index < line.length; index += 1) {
-    const [x, y] = line[index] as Point;
-    const [u, v] = index > 0 ? (line[index - 1] as Point) : [x, y];
-    run += Math.sqrt((x - u) ** 2 + (y - v) ** 2);
-    runs.push(run);
-  }
-  const along: LeanAt[] = [];
-  for (let index = 0; index < leans.length; index += 1) {
-    const share = (runs[index] as number) / (run || 1);
-    along.push({ share: backward ? 1 - share : share, lean: leans[index] as number });
-  }
-  return along;
-}
-
-/** The lean nearest to a share of an edge. */
-function leanNear(leans: readonly LeanAt[], share: number): number {
-  let [lean, off] = [0, Infinity];
-  for (const one of leans) {
-    const away = Math.abs(one.share - share);
-    if (away < off) [lean, off] = [one.lean, away];
-  }
-  return lean;
-}
-
-/** Shares of an edge at which a varying lean is written. */
-const LEAN_STATIONS = [0.06, 0.22, 0.38, 0.62, 0.78, 0.94] as const;
-
-/** Leans that differ by less along an edge are written once (degrees). */
-const LEAN_VARIES = 2;
-
-/** The lean at stations along an edge, signed: spread (+), tuck (-). */
-function leanMarks(edge: { outline: Outline; from: number; to: number; leans: readonly LeanAt[] }): Mark[] {
-  const { outline, from, to, leans } = edge;
-  let [least, greatest] = [Infinity, -Infinity];
-  for (const { lean } of leans) {
-    least = Math.min(least, lean);
-    greatest = Math.max(greatest, lean);
-  }
-  if (greatest - least < LEAN_VARIES) return [];
-  const stretch = new Stretch(outline, from, to);
-  const { length } = stretch;
-  return LEAN_STATIONS.map((share): Mark => {
-    const [x, y] = stretch.pointAt(share * length);
-    const [u, v] = stretch.pointAt(share * length + 0.5);
-    const step = Math.hypot(u - x, v - y) || 1;
-    // The part is on the left of its own outline.
-    const inward = [-(v - y) / step, (u - x) / step] as const;
-    const lean = leanNear(leans, share);
-    return {
-      kind: 'lean',
-      at: [x, y],
-      inward,
-      text: `${lean < -0.05 ? '−' : lean > 0.05 ? '+' : ''}${Math.abs(lean).toFixed(0)}°`,
-    };
-  });
-}
-
 /** What a seam adds to foot and rim at both ends as they lie (mm). */
-function endsAlong({ foot, rim }: UnrolledLoft, { tangents }: Slides, added: SeamEnds, faceUp: Face): Part['added'] {
+function endsAlong(
+  { foot, rim }: UnrolledLoft,
+  { tangents }: Slides,
+  { added, faceUp }: { readonly added: SeamEnds; readonly faceUp: Face },
+): Part['added'] {
   const per = (index: number) =>
     perMm({ ruling: [foot.at(index) as Point, rim.at(index) as Point], out: tangents.at(index) ?? [1, 0] });
   const [left, right] = faceUp === 'inside' ? [per(-1), per(0)] : [per(0), per(-1)];
@@ -196,12 +130,10 @@ export function loftPart(panel: LoftPanel): LoftedPart {
   const atEnds = ({ left, right }: SeamEnds) =>
     faceUp === 'inside' ? { start: right, end: left } : { start: left, end: right };
   const layerAt = (rise: number, slant = 0): Layer => {
-    const { outline, footCount } = layer(
-      flat,
-      slides,
+    const { outline, footCount } = layer(flat, slides, {
       rise,
-      atEnds({ left: added.left - slant, right: added.right + slant }),
-    );
+      added: atEnds({ left: added.left - slant, right: added.right + slant }),
+    });
     return { outline: turnedOver(levelled(outline, tilt)), footCount };
   };
   const [inner, middle, outer] = [layerAt(-k * t), layerAt((0.5 - k) * t), layerAt((1 - k) * t)] as const;
@@ -210,10 +142,7 @@ export function loftPart(panel: LoftPanel): LoftedPart {
   const hidden = layerAt(faceUp === 'inside' ? (1 - k) * t : -k * t, run);
   const box = bounds(traced.outline);
   const outline = moved(traced.outline, -box.minX, -box.minY);
-  // Vertices of the foot come first; turned over, the same number come last.
-  const count = outline.length;
-  const { footCount } = traced;
-  const [footFrom, footTo] = faceUp === 'inside' ? [count - footCount, 0] : [0, footCount];
+  const edges = panelEdges({ count: outline.length, footCount: traced.footCount }, faceUp);
   const sign = faceUp === 'inside' ? 1 : -1;
   const rimLeans: number[] = [];
   const footLeans: number[] = [];
@@ -221,7 +150,6 @@ export function loftPart(panel: LoftPanel): LoftedPart {
     rimLeans.push(sign * degrees(slopeAt(wall, phi)));
     footLeans.push(sign * panel.footLeanAt(phi));
   }
-  const rimTo = (footFrom + count - 1) % count;
   const part: Part = {
     id: panel.id,
     role: 'wall',
@@ -232,27 +160,17 @@ export function loftPart(panel: LoftPanel): LoftedPart {
     outline,
     underside: moved(hidden.outline, -box.minX, -box.minY),
     leans: [
-      edgeLean('foot', footFrom, footTo, footLeans),
-      { edge: 'right', from: footTo, to: footTo + 1, lean: ends, word: leanWord(ends) },
-      edgeLean('rim', footTo + 1, rimTo, rimLeans),
-      { edge: 'left', from: rimTo, to: footFrom, lean: turnedLean(ends), word: leanWord(-ends) },
+      edgeLean('foot', edges.foot, footLeans),
+      { edge: 'right', ...edges.right, lean: ends, word: leanWord(ends) },
+      edgeLean('rim', edges.rim, rimLeans),
+      { edge: 'left', ...edges.left, lean: turnedLean(ends), word: leanWord(-ends) },
     ],
     marks: [
-      ...endMarks(outline, { footFrom, footTo, rimTo }, panel.letter),
-      ...leanMarks({
-        outline,
-        from: footFrom,
-        to: footTo,
-        leans: leansAlong(flat.foot, footLeans, faceUp === 'inside'),
-      }),
-      ...leanMarks({
-        outline,
-        from: footTo + 1,
-        to: rimTo,
-        leans: leansAlong(flat.rim, rimLeans, faceUp === 'outside'),
-      }),
+      ...endMarks(outline, edges, panel.letter),
+      ...leanMarks(outline, edges.foot, leansAlong(flat.foot, footLeans, { backward: faceUp === 'inside' })),
+      ...leanMarks(outline, edges.rim, leansAlong(flat.rim, rimLeans, { backward: faceUp === 'outside' })),
     ],
-    ...(added.left + added.right > 0 && { added: endsAlong(flat, slides, added, faceUp) }),
+    ...(added.left + added.right > 0 && { added: endsAlong(flat, slides, { added, faceUp }) }),
     volume: (t * (area(inner.outline) + 4 * area(middle.outline) + area(outer.outline))) / 6,
   };
   const rise = faceUp === 'inside' ? -k * t : (1 - k) * t;

@@ -8,9 +8,15 @@ const LETTER_SHARE = 0.3;
 /** A seam's letter three quarters up one end of a wall, a little way in towards its middle. `end` names the end's vertices. */
 export function seamLetter(
   outline: Outline,
-  end: { readonly rim: number; readonly foot: number },
-  middle: readonly [number, number],
-  text: string,
+  {
+    end,
+    middle,
+    text,
+  }: {
+    readonly end: { readonly rim: number; readonly foot: number };
+    readonly middle: readonly [number, number];
+    readonly text: string;
+  },
 ): Mark {
   const along = (axis: 0 | 1) => 0.75 * (outline[end.rim]?.[axis] ?? 0) + 0.25 * (outline[end.foot]?.[axis] ?? 0);
   const [x, y] = [along(0), along(1)];

@@ -112,7 +112,7 @@ describe('plan outlines by their support', () => {
 describe('stations', () => {
   it('show both ends of every flat edge, and close the ring', () => {
     const { flats } = supportOf(SQUARE);
-    const stations = stationsOf(flats, 40, 0.3);
+    const stations = stationsOf(flats, 40, { start: 0.3 });
     expect(stations.at(-1)?.phi).toBeCloseTo(0.3 + TAU, 12);
     for (const flat of flats) {
       const here = stations.filter(({ phi }) => Math.abs(Math.sin((phi - flat) / 2)) < 1e-9);
@@ -121,7 +121,7 @@ describe('stations', () => {
   });
 
   it('start and end in the middle of a flat edge that they start on', () => {
-    const sides = stationsOf(supportOf(SQUARE).flats, 40, 0).map(({ side }) => side);
+    const sides = stationsOf(supportOf(SQUARE).flats, 40, { start: 0 }).map(({ side }) => side);
     expect([sides[0], sides[1], sides.at(-2), sides.at(-1)]).toEqual(['middle', 'after', 'before', 'middle']);
   });
 

@@ -99,8 +99,7 @@ const distance = (one: Point3, other: Point3) =>
 function apex(
   a: readonly [number, number],
   b: readonly [number, number],
-  fromA: number,
-  fromB: number,
+  { fromA, fromB }: { readonly fromA: number; readonly fromB: number },
 ): readonly [number, number] {
   const base = Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
   const [ux, uy] = [(b[0] - a[0]) / base, (b[1] - a[1]) / base];
@@ -139,11 +138,11 @@ export function unrollPairs(lows: readonly Point3[], highs: readonly Point3[]): 
     let r1: readonly [number, number];
     // Keeps a cone's tip from making a needle of zero width.
     if (footFirst(footStep, rimStep)) {
-      f1 = footStep === 0 ? f0 : apex(r0, f0, distance(h0, l1), footStep);
-      r1 = rimStep === 0 ? r0 : apex(r0, f1, rimStep, distance(h1, l1));
+      f1 = footStep === 0 ? f0 : apex(r0, f0, { fromA: distance(h0, l1), fromB: footStep });
+      r1 = rimStep === 0 ? r0 : apex(r0, f1, { fromA: rimStep, fromB: distance(h1, l1) });
     } else {
-      r1 = apex(r0, f0, rimStep, distance(l0, h1));
-      f1 = footStep === 0 ? f0 : apex(r1, f0, distance(h1, l1), footStep);
+      r1 = apex(r0, f0, { fromA: rimStep, fromB: distance(l0, h1) });
+      f1 = footStep === 0 ? f0 : apex(r1, f0, { fromA: distance(h1, l1), fromB: footStep });
     }
     foot.push(f1);
     rim.push(r1);
@@ -200,7 +199,10 @@ interface RulingPairs {
 }
 
 /** The points of a section at stations, in space (mm). */
-function levelLine(wall: LoftWall, z: number, depth: number, stations: readonly Station[]): Point3[] {
+function levelLine(
+  wall: LoftWall,
+  { z, depth, stations }: { readonly z: number; readonly depth: number; readonly stations: readonly Station[] },
+): Point3[] {
   const section = sectionAt(wall, z, depth);
   const points: Point3[] = [];
   for (const { phi, side } of stations) {
@@ -216,8 +218,8 @@ export function rulingPairs(
   span: { from: number; to: number; depth: number },
   stations: readonly Station[],
 ): RulingPairs {
-  const lows = levelLine(wall, span.from, span.depth, stations);
-  const highs = levelLine(wall, span.to, span.depth, stations);
+  const lows = levelLine(wall, { z: span.from, depth: span.depth, stations });
+  const highs = levelLine(wall, { z: span.to, depth: span.depth, stations });
   // A section's slope is its point's share along the tangent.
   const along: number[] = [];
   for (let index = 0; index < stations.length; index += 1) {
@@ -237,7 +239,10 @@ export function unrollLoft(
   wall: LoftWall,
   span: { from: number; to: number; depth: number; start: number; sweep?: number; count?: number },
 ): UnrolledLoft {
-  const stations = stationsOf(mergedFlats(wall.foot, wall.rim), span.count ?? UNROLL_STATIONS, span.start, span.sweep);
+  const stations = stationsOf(mergedFlats(wall.foot, wall.rim), span.count ?? UNROLL_STATIONS, {
+    start: span.start,
+    sweep: span.sweep,
+  });
   const { lows, highs, along } = rulingPairs(wall, span, stations);
   let [girthFoot, girthRim, area] = [0, 0, 0];
   for (let index = 1; index < stations.length; index += 1) {

@@ -74,7 +74,7 @@ function sumOf(worked: Phrase): string | null {
   return /[a-z,]/i.test(words) ? null : text;
 }
 
-const stepsOf = (figure: FigureId, target: Target): Step[] => explain(figure, target, develop(target));
+const stepsOf = (figure: FigureId, target: Target): Step[] => explain(figure, { target, developed: develop(target) });
 
 describe('every line of working', () => {
   const done = new Map<FigureId, number>();

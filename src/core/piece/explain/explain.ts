@@ -72,7 +72,10 @@ function bevelSteps({ seam, slab }: Target, { numbers }: Development): Step[] {
  * @param band which band of a stack, from 0
  * @returns the steps in order; empty when the piece has no such figure, or none of its own steps for it
  */
-export function explain(figure: FigureId, target: Target, developed: Development, band = 0): Step[] {
+export function explain(
+  figure: FigureId,
+  { target, developed, band = 0 }: { readonly target: Target; readonly developed: Development; readonly band?: number },
+): Step[] {
   const { finished } = developed;
   switch (figure) {
     case 'bevelRun':

@@ -29,13 +29,13 @@ const LEARNT = { least: -0.05, greatest: 0.3 } as const;
 /** Every reason why a clay cannot be written down; empty when it can. */
 export function checkClay(clay: Clay): Fault[] {
   const faults = [
-    ...textFaults('name', clay.name, LIMITS.nameLength.greatest, LIMITS.nameLength.least),
+    ...textFaults('name', clay.name, { most: LIMITS.nameLength.greatest, least: LIMITS.nameLength.least }),
     ...rangeFaults('wetDensity', clay.wetDensity, LIMITS.wetDensity),
     ...rangeFaults('shrinkage', clay.shrinkage, LIMITS.shrinkage),
     ...rangeFaults('price', clay.price, CLAY_LIMITS.price),
     ...rangeFaults('bag', clay.bag, CLAY_LIMITS.bag),
-    ...textFaults('firing', clay.firing, CLAY_LIMITS.text),
-    ...textFaults('note', clay.note, CLAY_LIMITS.text),
+    ...textFaults('firing', clay.firing, { most: CLAY_LIMITS.text }),
+    ...textFaults('note', clay.note, { most: CLAY_LIMITS.text }),
     ...clay.bars.flatMap(barFaults),
     ...(clay.learnt
       ? (['shrinkage', 'low', 'high'] as const).flatMap((key) =>
@@ -68,9 +68,9 @@ export function checkScrap({ day, name, out, back, note }: ScrapEntry): Fault[] 
             rule: 'must be a day such as 2026-11-23',
           } as const,
         ]),
-    ...textFaults('name', name, LIMITS.nameLength.greatest, LIMITS.nameLength.least),
+    ...textFaults('name', name, { most: LIMITS.nameLength.greatest, least: LIMITS.nameLength.least }),
     ...rangeFaults('out', out, mass),
     ...rangeFaults('back', back, mass),
-    ...textFaults('note', note, CLAY_LIMITS.text),
+    ...textFaults('note', note, { most: CLAY_LIMITS.text }),
   ];
 }

@@ -103,13 +103,18 @@ class Drying {
   faces(): readonly [number, number] {
     const laws = this.laws(this.cells);
     const found = ENDS.map(
-      (index, side) => this.atFace(laws, side, this.cells[index] as number, this.half(this.cells, index)).moisture,
+      (index, side) =>
+        this.atFace(laws, { side, cell: this.cells[index] as number, conductance: this.half(this.cells, index) })
+          .moisture,
     );
     return [found[0] as number, found[1] as number];
   }
 
   /** The state of a face, searched from its last one. */
-  private atFace(laws: readonly [FaceLaw, FaceLaw], side: number, cell: number, conductance: number) {
+  private atFace(
+    laws: readonly [FaceLaw, FaceLaw],
+    { side, cell, conductance }: { readonly side: number; readonly cell: number; readonly conductance: number },
+  ) {
     const found = atFace(laws[side] ?? null, cell, { conductance, guess: this.guesses[side] as number });
     this.guesses[side] = found.moisture;
     return found;
@@ -141,7 +146,7 @@ class Drying {
     const laws = this.laws(cells);
     const ends = ENDS.map((index, side) => ({
       index,
-      ...this.atFace(laws, side, cells[index] as number, halves[index] as number),
+      ...this.atFace(laws, { side, cell: cells[index] as number, conductance: halves[index] as number }),
     }));
     for (const { index, flux, slope } of ends) {
       diagonal[index] = (diagonal[index] as number) + slope;

@@ -69,7 +69,7 @@ describe('water in a slab', () => {
   });
 
   it('dries thin wet clay as fast as its air takes the water, within a hundredth', () => {
-    const thin = dryPart({ thickness: 2, faces: 'one', cover: 'cloth' }, ROOM, 40);
+    const thin = dryPart({ thickness: 2, faces: 'one', cover: 'cloth' }, ROOM, { hours: 40 });
     const rate = evaporation(faceAir(ROOM, 'cloth'), 1);
     for (const moisture of [0.26, 0.24, 0.2]) {
       const left = (0.27 - moisture) * DRY_DENSITY * 0.002;
@@ -91,7 +91,7 @@ describe('water in a slab', () => {
       };
       const air: Air = { temperature: 5 + 30 * random(), humidity: 0.98 * random(), speed: pick(AIR_SPEEDS) };
       const hours = 10 ** (3 * random());
-      const course = dryPart(part, air, hours);
+      const course = dryPart(part, air, { hours });
       const [first, last] = [course.at(0), course.at(hours)];
       expect(Math.abs(first.mean - last.mean - course.lost)).toBeLessThan(1e-9);
       expect(last.mean).toBeGreaterThan(Math.min(balanceAt(air.humidity), 0.09) - 1e-6);
@@ -102,7 +102,9 @@ describe('water in a slab', () => {
 
 describe('times to dry', () => {
   const hoursTo = (part: Partial<DryingPart>, air: Partial<Air> = {}) =>
-    Object.values(dryPart({ ...WALL, ...part }, { ...ROOM, ...air }, 10_000).reached).map((hour) => hour ?? Infinity);
+    Object.values(dryPart({ ...WALL, ...part }, { ...ROOM, ...air }, { hours: 10_000 }).reached).map(
+      (hour) => hour ?? Infinity,
+    );
   const rises = (rows: readonly (readonly number[])[]) =>
     rows
       .slice(1)
@@ -127,24 +129,26 @@ describe('times to dry', () => {
   });
 
   it('are those that potters know, to a factor of two', () => {
-    const { opens, closes, leatherHard, dry } = dryPart(WALL, ROOM, 1000).reached;
+    const { opens, closes, leatherHard, dry } = dryPart(WALL, ROOM, { hours: 1000 }).reached;
     expect(opens).toBeGreaterThan(0.5);
     expect(opens).toBeLessThan(4);
     expect(closes).toBeLessThan(16);
     expect(leatherHard).toBeLessThan(30);
     expect(dry).toBeLessThan(100);
-    expect(dryPart({ ...WALL, faces: 'both' }, { ...ROOM, speed: 'fan' }, 100).reached.opens).toBeLessThan(0.5);
+    expect(dryPart({ ...WALL, faces: 'both' }, { ...ROOM, speed: 'fan' }, { hours: 100 }).reached.opens).toBeLessThan(
+      0.5,
+    );
   });
 
   it('are longer by the factor that was learned, with the same water at the end of each', () => {
-    const [one, slow] = [dryPart(WALL, ROOM, 50), dryPart(WALL, ROOM, 65, 1.3)];
+    const [one, slow] = [dryPart(WALL, ROOM, { hours: 50 }), dryPart(WALL, ROOM, { hours: 65, slower: 1.3 })];
     expect(slow.reached.closes).toBeCloseTo(1.3 * (one.reached.closes ?? 0), 6);
     expect(slow.lost).toBeCloseTo(one.lost, 9);
     expect(slow.at(26).mean).toBeCloseTo(one.at(20).mean, 9);
   });
 
   it('say when there is no such state', () => {
-    expect(dryPart({ ...WALL, cover: 'damp-box' }, ROOM, 24).reached).toEqual({
+    expect(dryPart({ ...WALL, cover: 'damp-box' }, ROOM, { hours: 24 }).reached).toEqual({
       opens: null,
       closes: null,
       leatherHard: null,
@@ -182,7 +186,7 @@ describe('what the figures rest on', () => {
 });
 
 describe('the factor that is learned', () => {
-  const { reached } = dryPart(WALL, ROOM, 1000);
+  const { reached } = dryPart(WALL, ROOM, { hours: 1000 });
   const hour = (state: 'opens' | 'closes' | 'leatherHard' | 'dry') => reached[state] as number;
 
   /** Marks of a hand that looks in now and then, true times being 1.3 times the model's, each known to a tenth. */
@@ -225,7 +229,7 @@ describe('the factor that is learned', () => {
   });
 
   it('moves the window at once by what the hand finds', () => {
-    const course = dryPart(WALL, ROOM, 1000);
+    const course = dryPart(WALL, ROOM, { hours: 1000 });
     const before = windowOf(course, learnFactor([]));
     const soft = learnFactor([{ hours: 1.5 * hour('opens'), found: 'too-soft', reached }]);
     const stiff = learnFactor([{ hours: 0.8 * hour('closes'), found: 'too-stiff', reached }]);

@@ -81,7 +81,10 @@ function timeOf(moments: readonly Moistures[], moisture: number): number | null 
  * @param both whether water leaves by both faces: then the core is half-way through, else at the second face
  * @param slower times over those of the model
  */
-function courseOf(layer: Layer, both: boolean, hours: number, slower: number): DryingCourse {
+function courseOf(
+  layer: Layer,
+  { both, hours, slower }: { readonly both: boolean; readonly hours: number; readonly slower: number },
+): DryingCourse {
   const moments = dryLayer(layer, (hours * HOUR) / slower);
   const read = ({ mean, faces, middle }: Moistures): PartMoistures => ({
     mean,
@@ -128,7 +131,11 @@ function tabulated(law: (moisture: number) => number, greatest: number): (moistu
  *
  * @param slower times over those of the model, as learned for the clay and cover
  */
-export function dryPart(part: DryingPart, air: Air, hours: number, slower = 1): DryingCourse {
+export function dryPart(
+  part: DryingPart,
+  air: Air,
+  { hours, slower = 1 }: { readonly hours: number; readonly slower?: number },
+): DryingCourse {
   const over = faceAir(air, part.cover);
   const balance = balanceAt(air.humidity);
   const open = tabulated(
@@ -143,7 +150,10 @@ export function dryPart(part: DryingPart, air: Air, hours: number, slower = 1): 
     diffusivity: diffusivityAt(air.temperature),
     lengthLeft,
   };
-  return courseOf({ thickness: part.thickness / 1000, material, faces: [open, under] }, under !== null, hours, slower);
+  return courseOf(
+    { thickness: part.thickness / 1000, material, faces: [open, under] },
+    { both: under !== null, hours, slower },
+  );
 }
 
 /** Constants in place of air, cover and clay: the textbook's problem. */
@@ -164,5 +174,8 @@ export function dryPlainly(
   const open: FaceLaw = (moisture) => model.transfer * (moisture - model.equilibrium);
   const material = { initial: model.initial, diffusivity: () => model.diffusivity, lengthLeft: () => 1 };
   const both = part.faces === 'both';
-  return courseOf({ thickness: part.thickness / 1000, material, faces: [open, both ? open : null] }, both, hours, 1);
+  return courseOf(
+    { thickness: part.thickness / 1000, material, faces: [open, both ? open : null] },
+    { both, hours, slower: 1 },
+  );
 }

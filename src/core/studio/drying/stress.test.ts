@@ -5,7 +5,7 @@ import { crackRisk, heldBack, HELD_BACK, partsNow, worstFace } from './stress.ts
 
 const courses = new Map<string, DryingCourse>();
 const courseOf = (part: DryingPart, air: Air) =>
-  remembered(courses, JSON.stringify([part, air]), () => dryPart(part, air, 300), Infinity);
+  remembered(courses, JSON.stringify([part, air]), { make: () => dryPart(part, air, { hours: 300 }), most: Infinity });
 const AIRS: Air[] = [ROOM, { temperature: 28, humidity: 0.3, speed: 'fan' }, { ...ROOM, speed: 'moving' }];
 const THICKNESSES = [4, 6, 9, 14];
 

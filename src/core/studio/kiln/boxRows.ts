@@ -16,7 +16,15 @@ const SIDES = ['long', 'short', 'drawn'] as const;
 const EASE = 1e-9;
 
 /** Whether a box lies on a shelf. */
-function lies(shelf: Shelf, left: number, low: number, wide: number, deep: number): boolean {
+function lies(
+  shelf: Shelf,
+  {
+    left,
+    low,
+    wide,
+    deep,
+  }: { readonly left: number; readonly low: number; readonly wide: number; readonly deep: number },
+): boolean {
   if ('width' in shelf)
     return left >= -EASE && low >= -EASE && left + wide <= shelf.width + EASE && low + deep <= shelf.depth + EASE;
   const radius = shelf.diameter / 2 + EASE;
@@ -40,7 +48,14 @@ function sidesOf({ box }: Kind, side: (typeof SIDES)[number]) {
     : ({ turn, wide: box.depth, deep: box.width } as const);
 }
 
-function rowsBy(shelf: Shelf, gap: number, kinds: readonly Kind[], side: (typeof SIDES)[number]): Boxed[] {
+function rowsBy(
+  shelf: Shelf,
+  {
+    gap,
+    kinds,
+    side,
+  }: { readonly gap: number; readonly kinds: readonly Kind[]; readonly side: (typeof SIDES)[number] },
+): Boxed[] {
   const laid: Boxed[] = [];
   const left = kinds.map((kind) => ({ kind, ...sidesOf(kind, side) }));
   let low = 'width' in shelf ? 0 : -shelf.diameter / 2;
@@ -57,7 +72,7 @@ function rowsBy(shelf: Shelf, gap: number, kinds: readonly Kind[], side: (typeof
         (deep > 0 || row) &&
         one.deep <= (deep || one.deep) + EASE &&
         from + one.wide <= to + EASE &&
-        lies(shelf, from, low, one.wide, one.deep)
+        lies(shelf, { left: from, low, wide: one.wide, deep: one.deep })
       ) {
         if (deep === 0) [deep, until] = [one.deep, to];
         laid.push({ kind: one.kind, turn: one.turn, x: from + one.wide / 2, y: low + one.deep / 2 });
@@ -76,7 +91,7 @@ function rowsBy(shelf: Shelf, gap: number, kinds: readonly Kind[], side: (typeof
  * turning them, by how many stand.
  */
 export function boxRows(shelf: Shelf, gap: number, kinds: readonly Kind[]): Boxed[] {
-  return SIDES.map((side) => rowsBy(shelf, gap, kinds, side)).reduce((best, one) =>
+  return SIDES.map((side) => rowsBy(shelf, { gap, kinds, side })).reduce((best, one) =>
     one.length > best.length ? one : best,
   );
 }

@@ -90,7 +90,7 @@ export function misplaced({ shelves, placed, gap }: KeptFiring, kinds: StandingK
       const { way, x, y } = standing[index] as Standing;
       if ((kinds.get(kindKey(piece))?.height ?? 0) > shelf.clear) return [{ piece, why: 'too high' }];
       if (!room.isOn(way, x, y)) return [{ piece, why: 'over the edge' }];
-      const near = standing.some((other, at) => at !== index && !room.isClear(way, x, y, other));
+      const near = standing.some((other, at) => at !== index && !room.isClear({ way, x, y }, other));
       return near ? [{ piece, why: 'too near' }] : [];
     });
   });

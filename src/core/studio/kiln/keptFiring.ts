@@ -95,9 +95,9 @@ export function checkFiring(firing: KeptFiring): Fault[] {
   const backwards = curve.findIndex(([at], index) => index > 0 && at <= (curve[index - 1]?.[0] ?? -1));
   const ids = new Set(shelves.map(({ id }) => id));
   return [
-    ...textFaults('name', name, LIMITS.nameLength.greatest, LIMITS.nameLength.least),
-    ...textFaults('cone', cone, 60),
-    ...textFaults('note', note, FIRING_LIMITS.text),
+    ...textFaults('name', name, { most: LIMITS.nameLength.greatest, least: LIMITS.nameLength.least }),
+    ...textFaults('cone', cone, { most: 60 }),
+    ...textFaults('note', note, { most: FIRING_LIMITS.text }),
     ...(isDay(day) ? [] : [fault('day', day, 'must be a day, YYYY-MM-DD')]),
     ...segments.flatMap(({ rate, to, hold }, index) => [
       ...rangeFaults(`segments.${index}.rate`, rate, FIRING_LIMITS.rate),
@@ -110,7 +110,7 @@ export function checkFiring(firing: KeptFiring): Fault[] {
     ...rangeFaults('gap', gap, FIRING_LIMITS.gap),
     ...rangeFaults('energy', energy, FIRING_LIMITS.money),
     ...rangeFaults('price', price, FIRING_LIMITS.money),
-    ...(kiln ? textFaults('kiln.name', kiln.name, LIMITS.nameLength.greatest) : []),
+    ...(kiln ? textFaults('kiln.name', kiln.name, { most: LIMITS.nameLength.greatest }) : []),
     ...(kiln
       ? (['length', 'width', 'height'] as const).flatMap((key) =>
           rangeFaults(`kiln.${key}`, kiln[key], FIRING_LIMITS.shelf),

@@ -64,7 +64,7 @@ function filling(shelf: LoadShelf, gap: number, pairs: (Pair | undefined)[][]): 
   return { shelf, room, placed: [], places: new Map(), full: new Set(), covered: 0 };
 }
 
-function stand(filling: Filling, kind: Kind, at: Point, way: Way): void {
+function stand(filling: Filling, kind: Kind, { at, way }: { readonly at: Point; readonly way: Way }): void {
   filling.room.standing.push({ way, x: at[0], y: at[1] });
   filling.placed.push(placedAt(kind, at, way.turn));
   filling.covered += kind.footprint.area;
@@ -78,7 +78,7 @@ function freePlaces({ room, places }: Filling, way: Way): readonly Point[] {
   };
   if (known.known === room.standing.length && places.has(way)) return known.points;
   const came = room.standing.slice(known.known);
-  const still = known.points.filter(([x, y]) => came.every((other) => room.isClear(way, x, y, other)));
+  const still = known.points.filter(([x, y]) => came.every((other) => room.isClear({ way, x, y }, other)));
   const beside = came.flatMap((other) => room.placesBeside(way, other)).filter(([x, y]) => room.canStand(way, x, y));
   const points = [...still, ...beside];
   places.set(way, { points, known: room.standing.length });
@@ -86,7 +86,7 @@ function freePlaces({ room, places }: Filling, way: Way): readonly Point[] {
 }
 
 /** Places one of a kind where the rule says; false where it finds no room. */
-function placeOne(to: Filling, kind: Kind, rule: Rule, askew: boolean): boolean {
+function placeOne(to: Filling, kind: Kind, { rule, askew }: { readonly rule: Rule; readonly askew: boolean }): boolean {
   if (kind.piece.height > to.shelf.clear || to.full.has(kind)) return false;
   let best: { way: Way; at: Point; score: number } | null = null;
   for (const way of kind.ways) {
@@ -101,7 +101,7 @@ function placeOne(to: Filling, kind: Kind, rule: Rule, askew: boolean): boolean 
     return false;
   }
   const at = to.room.settled(best.way, best.at, rule.slides);
-  stand(to, kind, at, best.way);
+  stand(to, kind, { at, way: best.way });
   return true;
 }
 
@@ -140,7 +140,7 @@ function wantedOf(job: LoadJob): Wanted {
   const started = () =>
     job.shelves.map((shelf, index) => {
       const one = filling(shelf, job.gap, pairs);
-      for (const { kind, at, way } of locks[index] ?? []) stand(one, kind, at, way);
+      for (const { kind, at, way } of locks[index] ?? []) stand(one, kind, { at, way });
       return one;
     });
   return { free, started, ways };
@@ -179,7 +179,7 @@ function greedy({ started }: Wanted, { order, rules, shelves: asked, askew = fal
   const shelves = started();
   const ruleOf = new Map(shelves.map((shelf, index) => [shelf, rules[index] as Rule]));
   const filled = asked ? asked.map((index) => shelves[index] as Filling) : lowestFirst(shelves);
-  for (const kind of order) filled.some((to) => placeOne(to, kind, ruleOf.get(to) as Rule, askew));
+  for (const kind of order) filled.some((to) => placeOne(to, kind, { rule: ruleOf.get(to) as Rule, askew }));
   return tryOf(shelves);
 }
 
@@ -196,7 +196,7 @@ function rows({ started, ways }: Wanted, order: readonly Kind[], gap: number): T
         reach: turnedReach(kind.footprint, turn),
         index: ways,
       };
-      stand(to, kind, [x, y], way);
+      stand(to, kind, { at: [x, y], way });
       left.splice(left.indexOf(kind), 1);
     }
     left = [...left];

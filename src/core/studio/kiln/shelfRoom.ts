@@ -105,7 +105,7 @@ export class ShelfRoom {
   }
 
   /** Whether a piece is clear of another: some direction separates them by the gap. */
-  isClear(way: Way, x: number, y: number, other: Standing): boolean {
+  isClear({ way, x, y }: Standing, other: Standing): boolean {
     const [dx, dy] = [x - other.x, y - other.y];
     const { apart, least, most } = this.pairOf(other.way, way);
     const square = dx * dx + dy * dy;
@@ -120,7 +120,8 @@ export class ShelfRoom {
 
   /** Whether a piece can stand at a place. */
   canStand(way: Way, x: number, y: number): boolean {
-    return this.isOn(way, x, y) && this.standing.every((other) => this.isClear(way, x, y, other));
+    const one = { way, x, y };
+    return this.isOn(way, x, y) && this.standing.every((other) => this.isClear(one, other));
   }
 
   /** Places worth trying for a piece before anything stands: the corners of a rectangle, the rim and middle of a disc. */
@@ -188,11 +189,15 @@ export class ShelfRoom {
     const from = Math.atan2(beside.y, beside.x);
     return [1, -1].flatMap((side): Point[] => {
       const at = (turn: number) => this.outermost(way.reach, from + side * turn);
+      const isFree = (turn: number) => {
+        const [x, y] = at(turn);
+        return this.isClear({ way, x, y }, beside);
+      };
       let [taken, free] = [0, Math.PI / 2];
-      if (!this.isClear(way, ...at(free), beside)) return [];
+      if (!isFree(free)) return [];
       for (let step = 0; step < RIM_STEPS; step += 1) {
         const middle = (taken + free) / 2;
-        if (this.isClear(way, ...at(middle), beside)) free = middle;
+        if (isFree(middle)) free = middle;
         else taken = middle;
       }
       return [at(free)];

@@ -63,8 +63,8 @@ export function checkKitItem(item: KitItem): Fault[] {
   const known = new Set(sizes.map(({ key }) => key));
   const settings = item.settings ?? [];
   const faults = [
-    ...textFaults('name', item.name, LIMITS.nameLength.greatest, LIMITS.nameLength.least),
-    ...textFaults('note', item.note, KIT_LIMITS.text),
+    ...textFaults('name', item.name, { most: LIMITS.nameLength.greatest, least: LIMITS.nameLength.least }),
+    ...textFaults('note', item.note, { most: KIT_LIMITS.text }),
     ...sizes.flatMap(({ key, none }) =>
       rangeFaults(`sizes.${key}`, item.sizes[key] ?? NaN, {
         greatest: KIT_LIMITS.size,

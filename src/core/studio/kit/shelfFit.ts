@@ -71,7 +71,11 @@ interface Rows {
   readonly odd: number;
 }
 
-function onRectangle({ reach }: Plan, { step, rise, odd }: Rows, long: number, wide: number): Point[] {
+function onRectangle(
+  { reach }: Plan,
+  { step, rise, odd }: Rows,
+  { long, wide }: { readonly long: number; readonly wide: number },
+): Point[] {
   const [right, up, left, down] = [0, 0.25, 0.5, 0.75].map((turn) => reach[turn * STEPS] ?? 0) as [
     number,
     number,
@@ -134,7 +138,9 @@ export function shelfFit(shelf: KitItem, { reach, height }: ShelfPiece): ShelfFi
         const [long, wide] = swap
           ? [sizeOf(shelf, 'width'), sizeOf(shelf, 'length')]
           : [sizeOf(shelf, 'length'), sizeOf(shelf, 'width')];
-        const found = isRound ? onDisc(plan, rows, sizeOf(shelf, 'diameter') / 2) : onRectangle(plan, rows, long, wide);
+        const found = isRound
+          ? onDisc(plan, rows, sizeOf(shelf, 'diameter') / 2)
+          : onRectangle(plan, rows, { long, wide });
         if (found.length <= best.places.length) continue;
         best = { places: found.map(([x, y]): Point => (swap ? [-y, x] : [x, y])), turned, tall };
       }

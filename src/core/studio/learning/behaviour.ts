@@ -58,7 +58,11 @@ const GIRTHS = ['rim', 'foot', 'length', 'width'] as const;
 
 type Length = (typeof LENGTHS)[number];
 
-function pairOf(piece: MadePiece, what: Length, from: PieceState, to: PieceState): LengthPair[] {
+function pairOf(
+  piece: MadePiece,
+  what: Length,
+  { from, to }: { readonly from: PieceState; readonly to: PieceState },
+): LengthPair[] {
   const [wet, fired] = [sizeOf(piece, what, from), sizeOf(piece, what, to)];
   return wet === null || fired === null ? [] : [{ wet, fired }];
 }
@@ -76,8 +80,7 @@ function behaves(bars: readonly LearnBar[], pieces: readonly LearnPiece[]): Beha
 function stepOf(
   pieces: readonly MadePiece[],
   bars: readonly ShrinkBar[],
-  from: PieceState,
-  to: PieceState,
+  { from, to }: { readonly from: PieceState; readonly to: PieceState },
 ): StepBehaves[] {
   const ofBars = bars.flatMap((bar): LearnBar[] => {
     const lengths: Partial<Record<PieceState, number>> = bar;
@@ -87,7 +90,7 @@ function stepOf(
   const together = to === 'leather-hard' || to === 'dry' ? ({ making }: MadePiece) => making : firingOf;
   const ofPieces = pieces.map((piece): LearnPiece => ({
     firing: together(piece),
-    lines: LENGTHS.flatMap((what) => pairOf(piece, what, from, to)),
+    lines: LENGTHS.flatMap((what) => pairOf(piece, what, { from, to })),
   }));
   const found = behaves(ofBars, ofPieces);
   return found ? [{ from, to, ...found }] : [];
@@ -102,7 +105,7 @@ function runOf(pieces: readonly MadePiece[], bars: readonly ShrinkBar[], run: Ex
     .filter(({ form }) => WALLED.includes(form))
     .map((piece): LearnPiece => ({
       firing: firingOf(piece),
-      lines: sizes.flatMap((what) => pairOf(piece, what, 'wet', 'fired')),
+      lines: sizes.flatMap((what) => pairOf(piece, what, { from: 'wet', to: 'fired' })),
     }));
   return behaves(ofBars, ofPieces);
 }
@@ -144,7 +147,7 @@ function relaxings(pieces: readonly MadePiece[]): number[] {
 export function behaviourOf(pieces: readonly MadePiece[], all: readonly ShrinkBar[]): Behaviour {
   const bars = all.filter(({ aside }) => !aside);
   return {
-    steps: STEPS.flatMap(([from, to]) => stepOf(pieces, bars, from, to)),
+    steps: STEPS.flatMap(([from, to]) => stepOf(pieces, bars, { from, to })),
     along: runOf(pieces, bars, 'along'),
     across: runOf(pieces, bars, 'across'),
     springBack: shrinkageFigure(springBacks(pieces)),

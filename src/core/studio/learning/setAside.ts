@@ -99,8 +99,10 @@ function sharesOf(left: readonly PieceReadings[], { spread }: Hierarchy) {
 function expectedOf(
   firing: string,
   own: { readonly weight: number; readonly weighted: number },
-  firings: ReturnType<typeof sharesOf>['firings'],
-  { mean, spread }: Hierarchy,
+  {
+    firings,
+    all: { mean, spread },
+  }: { readonly firings: ReturnType<typeof sharesOf>['firings']; readonly all: Hierarchy },
 ): Known {
   // Without a spread between firings the others of a firing say no more than the mean.
   if (spread.firing === 0) return { value: mean, variance: spread.piece ** 2 };
@@ -120,7 +122,7 @@ function farFrom(pieces: readonly PieceReadings[], out: ReadonlySet<string>, fit
   const { firings, own } = sharesOf(left, fit);
   const found = new Set<string>();
   pieces.forEach(({ firing, readings }, piece) => {
-    const expected = expectedOf(firing, own[piece] ?? { weight: 0, weighted: 0 }, firings, fit);
+    const expected = expectedOf(firing, own[piece] ?? { weight: 0, weighted: 0 }, { firings, all: fit });
     const whole = left[piece]?.readings ?? [];
     if (whole.length > 1) {
       const { value, variance } = pieceOf(whole, fit.spread.measuring);

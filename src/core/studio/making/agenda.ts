@@ -43,14 +43,19 @@ const earlier = (one: number | undefined, other: number | undefined) => (one ?? 
 function waitAt(
   { steps, air }: InWork,
   spot: { step: WorkStep; number: number },
-  progress: ReadonlyMap<string, readonly StepState[]>,
-  factorOf: (waits: Waiting) => DryingFactor,
+  {
+    progress,
+    factorOf,
+  }: {
+    readonly progress: ReadonlyMap<string, readonly StepState[]>;
+    readonly factorOf: (waits: Waiting) => DryingFactor;
+  },
 ) {
   const { waits } = spot.step;
   const began = waits ? waitBegan(steps, progress, { step: spot.step.id, number: spot.number }) : null;
   if (!waits || began === null) return null;
   const ms = Date.parse(began);
-  return { began: ms, window: waitWindow(waits, ms, air, factorOf(waits)) };
+  return { began: ms, window: waitWindow(waits, { began: ms, air, factor: factorOf(waits) }) };
 }
 
 /** Everything in work of one kind of piece: those that stand at the same step together. */
@@ -70,7 +75,7 @@ function linesOf(work: InWork, now: number, factorOf: (waits: Waiting) => Drying
     const place = work.steps.findIndex(({ id }) => key.endsWith(` ${id}`));
     const step = work.steps[place];
     if (!step) return [];
-    const waits = numbers.flatMap((number) => waitAt(work, { step, number }, progress, factorOf) ?? []);
+    const waits = numbers.flatMap((number) => waitAt(work, { step, number }, { progress, factorOf }) ?? []);
     const first = [...waits].sort((one, other) => earlier(one.window.opens?.usual, other.window.opens?.usual))[0];
     const window = first?.window ?? null;
     const state = key.startsWith('missed') ? 'missed' : window ? stateAt(window, now) : 'act';

@@ -124,13 +124,12 @@ export function addedWork(target: Target, { parts, lumps = [] }: Development, sc
       minutes: 6,
     });
     steps.push(
-      waitStep(
-        'handle firms',
-        'Let the handle firm up',
-        ['About a quarter of an hour in its curve on a board.'],
-        { until: 'opens', part: { thickness: handle.thickness, faces: 'both', cover: 'open' } },
-        'It keeps its curve when it is picked up.',
-      ),
+      waitStep('handle firms', {
+        title: 'Let the handle firm up',
+        says: ['About a quarter of an hour in its curve on a board.'],
+        waits: { until: 'opens', part: { thickness: handle.thickness, faces: 'both', cover: 'open' } },
+        until: 'It keeps its curve when it is picked up.',
+      }),
     );
     steps.push({
       id: 'join handle',
@@ -218,27 +217,25 @@ export function dryWork(target: Target, thickness: number): WorkStep[] {
       minutes: 3,
     },
     {
-      ...waitStep(
-        'slowly',
-        'Dry it slowly',
-        [
+      ...waitStep('slowly', {
+        title: 'Dry it slowly',
+        says: [
           added
             ? 'Under loose film for about two days, so that what was joined dries together.'
             : 'Under cloth for about a day.',
         ],
-        { until: 'leatherHard', part },
-        'It keeps its shape when it is lifted by the rim.',
-      ),
+        waits: { until: 'leatherHard', part },
+        until: 'It keeps its shape when it is lifted by the rim.',
+      }),
       ...(added && { caution: 'Keep film from small children.' }),
     },
     {
-      ...waitStep(
-        'dry',
-        'Dry it through',
-        ['Open, turned over once.'],
-        { until: 'dry', part: { ...part, cover: 'open' } },
-        'No longer cool to the cheek, and its weight stands still.',
-      ),
+      ...waitStep('dry', {
+        title: 'Dry it through',
+        says: ['Open, turned over once.'],
+        waits: { until: 'dry', part: { ...part, cover: 'open' } },
+        until: 'No longer cool to the cheek, and its weight stands still.',
+      }),
       act: 'dry',
       caution: 'Never sand it dry without a suitable respirator.',
     },

@@ -34,12 +34,12 @@ export const ownWorkOf = ({ own }: HouseWay, kind: FormKind): OwnWork => ({ ...N
 /** Every reason why a house way cannot be kept; empty when it can. */
 export function checkHouseWay({ name, air, own }: HouseWay): Fault[] {
   return [
-    ...textFaults('name', name, LIMITS.nameLength.greatest, LIMITS.nameLength.least),
+    ...textFaults('name', name, { most: LIMITS.nameLength.greatest, least: LIMITS.nameLength.least }),
     ...rangeFaults('air.temperature', air.temperature, AIR_LIMITS.temperature),
     ...rangeFaults('air.humidity', air.humidity, AIR_LIMITS.humidity),
     ...Object.entries(own).flatMap(([kind, { added }]) =>
       added.flatMap(({ title, minutes }, index) => [
-        ...textFaults(`own.${kind}.added.${index}.title`, title, OWN_LIMITS.title, 1),
+        ...textFaults(`own.${kind}.added.${index}.title`, title, { most: OWN_LIMITS.title, least: 1 }),
         ...rangeFaults(`own.${kind}.added.${index}.minutes`, minutes, OWN_LIMITS.minutes),
       ]),
     ),

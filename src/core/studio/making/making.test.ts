@@ -107,7 +107,7 @@ describe('a waiting window', () => {
   const began = Date.UTC(2026, 10, 28, 9);
 
   it('opens, is best and closes in this order, and says what a moment is in it', () => {
-    const window = waitWindow(waiting, began, ROOM, factorFor('open', []));
+    const window = waitWindow(waiting, { began, air: ROOM, factor: factorFor('open', []) });
     const [opens, closes] = [window.opens?.usual ?? 0, window.closes?.usual ?? 0];
     expect([began, opens, window.best ?? 0, closes]).toEqual(
       [began, opens, window.best ?? 0, closes].sort((a, b) => a - b),
@@ -118,16 +118,18 @@ describe('a waiting window', () => {
       'closing',
       'past',
     ]);
-    expect(waitWindow({ until: 'dry', part: PART }, began, ROOM, factorFor('open', [])).closes).toBeNull();
+    expect(
+      waitWindow({ until: 'dry', part: PART }, { began, air: ROOM, factor: factorFor('open', []) }).closes,
+    ).toBeNull();
   });
 
   it('moves by what hands find: always found too soft, it opens later; too stiff, sooner', () => {
     const found = (kind: MarkKind, hours: number): Mark[] =>
       [1, 2, 3, 4].map((number) => ({ ...mark(number, 'stiffen', kind, number), drying: { part: PART, hours } }));
-    const plain = waitWindow(waiting, began, ROOM, factorFor('open', []));
+    const plain = waitWindow(waiting, { began, air: ROOM, factor: factorFor('open', []) });
     const hours = ((plain.opens?.usual ?? 0) - began) / 3_600_000;
     const opensAfter = (marks: readonly Mark[]) =>
-      waitWindow(waiting, began, ROOM, factorFor('open', withAir(marks, ROOM))).opens?.usual ?? 0;
+      waitWindow(waiting, { began, air: ROOM, factor: factorFor('open', withAir(marks, ROOM)) }).opens?.usual ?? 0;
     expect(opensAfter(found('too-soft', 1.3 * hours))).toBeGreaterThan(plain.opens?.usual ?? 0);
     expect(opensAfter(found('too-stiff', 1.5 * hours))).toBeLessThan(plain.opens?.usual ?? 0);
     expect(factorFor('cloth', withAir(found('too-soft', 1.3 * hours), ROOM)).marks).toBe(0);

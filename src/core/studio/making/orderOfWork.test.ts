@@ -31,7 +31,7 @@ function orderOf(target: Target, schools: Partial<Schools> = {}): WorkStep[] {
   const developed = developWhole(target);
   const clay = developed.parts.filter(({ id }) => id !== PAPER_ID);
   const slabs = quickPlan(target, clay, RULES) ?? developed.slabs;
-  return orderOfWork(target, developed, slabs, { ...DEFAULT_SCHOOLS, ...schools });
+  return orderOfWork(target, { developed, slabs, schools: { ...DEFAULT_SCHOOLS, ...schools } });
 }
 
 /** A step on one line, as it is read aloud. */

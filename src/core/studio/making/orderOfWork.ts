@@ -13,7 +13,7 @@ import { DEFAULT_SCHOOLS, type Schools, type WorkStep } from './workStep.ts';
 /** What stands between the cut parts and the finished shape, by the form. */
 function formingWork(target: Target, developed: Development, schools: Schools): WorkStep[] {
   const { form } = target;
-  if (isDraped(target)) return mouldWork(target, target.form, developed, schools);
+  if (isDraped(target)) return mouldWork(target, target.form, { developed, schools });
   if (form.kind === 'sheet') return sheetWork(target, form, developed);
   if (form.kind === 'stand') return standWork(target, form, developed);
   const walls = developed.parts.filter(isWall);
@@ -22,7 +22,7 @@ function formingWork(target: Target, developed: Development, schools: Schools): 
   const trued = trueStep(target, developed);
   return [
     stiffen(target.slab.wall),
-    ...wallWork(target, walls, schools, developed.numbers.groove),
+    ...wallWork(target, walls, { schools, groove: developed.numbers.groove }),
     ...(isPressed(target) ? [trued, ...set] : [...set, trued]),
     ...rimWork(target),
     ...addedWork(target, developed, schools),
@@ -37,14 +37,16 @@ function formingWork(target: Target, developed: Development, schools: Schools): 
  */
 export function orderOfWork(
   target: Target,
-  developed: Development,
-  slabs: readonly SlabNeeded[],
-  schools: Schools = DEFAULT_SCHOOLS,
+  {
+    developed,
+    slabs,
+    schools = DEFAULT_SCHOOLS,
+  }: { readonly developed: Development; readonly slabs: readonly SlabNeeded[]; readonly schools?: Schools },
 ): WorkStep[] {
   const traced = schools.base === 'traced' && target.base.trim === 0;
   const cut = developed.parts.filter(({ role }) => role !== 'paper' && !(traced && role === 'base'));
   return [
-    ...slabWork(slabs, cut, target.marks?.repeat, schools),
+    ...slabWork(slabs, cut, { repeat: target.marks?.repeat, schools }),
     ...formingWork(target, developed, schools),
     ...dryWork(target, Math.max(target.slab.wall, target.slab.base)),
   ];

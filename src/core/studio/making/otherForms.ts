@@ -13,8 +13,7 @@ import { WHY, type Schools, type WorkStep } from './workStep.ts';
 export function mouldWork(
   target: Target,
   form: MouldForm | MeshForm,
-  { blank }: Development,
-  schools: Schools,
+  { developed: { blank }, schools }: { readonly developed: Development; readonly schools: Schools },
 ): WorkStep[] {
   const hump = form.side === 'hump';
   const darts = blank?.darts.length ?? 0;
@@ -87,13 +86,12 @@ export function mouldWork(
     minutes: 4,
   });
   steps.push(
-    waitStep(
-      'holds',
-      hump ? 'Leave it on the mould' : 'Leave it in the mould',
-      [hump ? 'Take it off before it shrinks tight.' : 'It lets go by itself as it shrinks.'],
-      { until: 'leatherHard', part: { thickness: target.slab.wall, faces: 'one', cover: 'open' } },
-      'It holds its shape when the mould is tapped.',
-    ),
+    waitStep('holds', {
+      title: hump ? 'Leave it on the mould' : 'Leave it in the mould',
+      says: [hump ? 'Take it off before it shrinks tight.' : 'It lets go by itself as it shrinks.'],
+      waits: { until: 'leatherHard', part: { thickness: target.slab.wall, faces: 'one', cover: 'open' } },
+      until: 'It holds its shape when the mould is tapped.',
+    }),
   );
   steps.push({
     id: 'off',

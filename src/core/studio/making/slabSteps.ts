@@ -127,8 +127,7 @@ function cutStep(part: Part): WorkStep {
 export function slabWork(
   slabs: readonly SlabNeeded[],
   cut: readonly Part[],
-  repeat: number | undefined,
-  schools: Schools,
+  { repeat, schools }: { readonly repeat: number | undefined; readonly schools: Schools },
 ): WorkStep[] {
   const pressed = repeat === undefined ? [] : [texture(repeat, schools.texture)];
   return [

@@ -15,7 +15,10 @@ const KEPT = 64;
 
 /** How a part dries in the air of the shed, at the model's own pace. */
 export function courseOf(part: DryingPart, air: Air): DryingCourse {
-  return remembered(courses, JSON.stringify([part, air]), () => dryPart(part, air, LONGEST), KEPT);
+  return remembered(courses, JSON.stringify([part, air]), {
+    make: () => dryPart(part, air, { hours: LONGEST }),
+    most: KEPT,
+  });
 }
 
 const HOUR = 3_600_000;
@@ -38,7 +41,10 @@ const momentsOf = (began: number, span: Span | null): Moments | null =>
   span && { usual: began + HOUR * span.usual, low: began + HOUR * span.low, high: began + HOUR * span.high };
 
 /** The window of a wait that began at a moment (ms since 1970), by the air of the shed and what was learned. */
-export function waitWindow({ until, part }: Waiting, began: number, air: Air, factor: DryingFactor): WaitWindow {
+export function waitWindow(
+  { until, part }: Waiting,
+  { began, air, factor }: { readonly began: number; readonly air: Air; readonly factor: DryingFactor },
+): WaitWindow {
   const course = courseOf(part, air);
   if (until !== 'opens')
     return { opens: momentsOf(began, spanOf(course.reached[until], factor)), best: null, closes: null };

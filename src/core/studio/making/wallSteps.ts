@@ -14,7 +14,15 @@ export const WETTED: Readonly<Record<Schools['joins'], string>> = {
 };
 
 /** A step that waits. */
-export function waitStep(id: string, title: string, says: Phrase, waits: Waiting, until: string): WorkStep {
+export function waitStep(
+  id: string,
+  {
+    title,
+    says,
+    waits,
+    until,
+  }: { readonly title: string; readonly says: Phrase; readonly waits: Waiting; readonly until: string },
+): WorkStep {
   return { id, act: 'wait', title, says: [says], tools: [], until, minutes: 1, waits };
 }
 
@@ -23,7 +31,12 @@ export function stiffen(thickness: number, cover: Cover = 'open'): WorkStep {
   const title = 'Let the parts stiffen';
   const says = ['Leave the parts flat on a board. Too dry: lay flat, wet, wait.'] as Phrase;
   const until = 'It lifts without a mark and still bends; held on its side it does not droop.';
-  return waitStep('stiffen', title, says, { until: 'opens', part: { thickness, faces: 'one', cover } }, until);
+  return waitStep('stiffen', {
+    title,
+    says,
+    waits: { until: 'opens', part: { thickness, faces: 'one', cover } },
+    until,
+  });
 }
 
 /** What is done at the seam of a bent wall. */
@@ -95,7 +108,11 @@ function panelSeams(parts: readonly Part[], schools: Schools): WorkStep {
 }
 
 /** A grooved strip: its grooves, folding, and the one seam, which is a corner like the folds. */
-function foldedStrip(form: FacetForm, strip: Part | undefined, schools: Schools, groove: number): WorkStep[] {
+function foldedStrip(
+  form: FacetForm,
+  strip: Part | undefined,
+  { schools, groove }: { readonly schools: Schools; readonly groove: number },
+): WorkStep[] {
   const part = strip?.id ?? 'wall';
   const grooves = `${form.sides - 1} grooves`;
   const turned = strip?.faceUp === 'outside' ? [['Turn the strip over first: they are cut on the inside face.']] : [];
@@ -143,12 +160,16 @@ function foldedStrip(form: FacetForm, strip: Part | undefined, schools: Schools,
 }
 
 /** Bending, standing up and closing the wall of any form that has one. */
-export function wallWork(target: Target, walls: readonly Part[], schools: Schools, groove?: number): WorkStep[] {
+export function wallWork(
+  target: Target,
+  walls: readonly Part[],
+  { schools, groove }: { readonly schools: Schools; readonly groove?: number },
+): WorkStep[] {
   const { form } = target;
   const pieces = walls.reduce((sum, { count }) => sum + count, 0);
   const flat = form.kind === 'box' || (form.kind === 'facet' && form.fold === 'separate');
   if (flat) return [panelSeams(walls, schools)];
-  if (form.kind === 'facet') return foldedStrip(form, walls[0], schools, groove ?? 360 / form.sides);
+  if (form.kind === 'facet') return foldedStrip(form, walls[0], { schools, groove: groove ?? 360 / form.sides });
   const sleeve = form.kind === 'former';
   const { bulges } = kindOf(target).traits;
   const wrap: WorkStep = {

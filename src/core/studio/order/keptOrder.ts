@@ -62,7 +62,7 @@ export function checkOrder(order: KeptOrder): Fault[] {
     ...rangeFaults(`week.${index}.to`, to, { above: from, greatest: 24 * 60 }),
   ]);
   return [
-    ...textFaults('name', order.name, LIMITS.nameLength.greatest, LIMITS.nameLength.least),
+    ...textFaults('name', order.name, { most: LIMITS.nameLength.greatest, least: LIMITS.nameLength.least }),
     ...days.map((path): Fault => ({ code: 'wrong-type', path, value: order[path], rule: 'must be a day, YYYY-MM-DD' })),
     ...hours,
     ...rangeFaults('bisque', order.bisque, ORDER_LIMITS.kiln),
@@ -133,8 +133,9 @@ export const laidFor = ({
     ]),
   );
 
-/** The last minute of a day in local time, and its first (ms since 1970). */
-const momentOf = (day: string, end: boolean) => new Date(`${day}T${end ? '23:59' : '00:00'}`).getTime();
+/** The first minute of a day in local time, and its last (ms since 1970). */
+const startOf = (day: string) => new Date(`${day}T00:00`).getTime();
+const endOf = (day: string) => new Date(`${day}T23:59`).getTime();
 
 /** Sets of a line as they were laid, while the line has as many pieces as then. */
 function setsOf({ laid, lines }: KeptOrder): (readonly number[] | null)[] {
@@ -151,7 +152,7 @@ function setsOf({ laid, lines }: KeptOrder): (readonly number[] | null)[] {
  * @param taken stretches in which other orders need the hands
  */
 export function taskOf(order: KeptOrder, now: number, taken: readonly (readonly [number, number])[]): OrderTask {
-  const start = momentOf(order.start, false);
+  const start = startOf(order.start);
   const sets = setsOf(order);
   const { done } = order;
   const behind = done ? [] : (order.laid?.blocks ?? []).filter((block) => block.start < now && sets[block.line]);
@@ -172,7 +173,7 @@ export function taskOf(order: KeptOrder, now: number, taken: readonly (readonly 
   return {
     lines: order.lines,
     start,
-    ready: momentOf(order.ready, true),
+    ready: endOf(order.ready),
     week: order.week,
     taken: now > start ? [...taken, [start, now]] : taken,
     firing,

@@ -22,9 +22,9 @@ const CARRY = 2;
 const titleOf = (acts: readonly WorkStep[]) => [...new Set([acts[0]?.title, acts.at(-1)?.title])].join(' … ');
 
 function blockOf(acts: readonly WorkStep[], waits: Waiting | null): WorkBlock {
-  const minutesOf = (slab: boolean) =>
-    acts.filter(({ act }) => SLAB_ACTS.has(act) === slab).reduce((sum, { minutes }) => sum + minutes, 0);
-  return { id: acts[0]?.id ?? '', title: titleOf(acts), once: minutesOf(true), each: minutesOf(false), waits };
+  const minutesOf = (some: readonly WorkStep[]) => some.reduce((sum, { minutes }) => sum + minutes, 0);
+  const once = minutesOf(acts.filter(({ act }) => SLAB_ACTS.has(act)));
+  return { id: acts[0]?.id ?? '', title: titleOf(acts), once, each: minutesOf(acts) - once, waits };
 }
 
 /** A block, and the steps that have to be done with for it to be done: its acts, or the wait before it where it has none. */

@@ -114,7 +114,7 @@ export class PlanTable {
   /** The earliest plan in an order of the hands; null where the order cannot be kept. */
   settled(order: readonly number[]): Draft | null {
     const starts = new Float64Array(this.owner.length);
-    return earliest(this.acts, order, starts) ? this.drafted(order, starts) : null;
+    return earliest(this.acts, order, { starts }) ? this.drafted(order, starts) : null;
   }
 
   /** Hours that a draft leaves free. */
@@ -142,7 +142,7 @@ export class PlanTable {
       const starts = now.starts.slice();
       const steps = this.stepsOf(piece);
       const hours = this.gaps(now);
-      earliest({ ...this.acts, hours, own: this.ownHours(hours) }, steps, starts);
+      earliest({ ...this.acts, hours, own: this.ownHours(hours) }, steps, { starts });
       const order = [...now.order, ...steps].sort(
         (one, other) => (starts[one] as number) - (starts[other] as number) || one - other,
       );
@@ -160,7 +160,7 @@ export class PlanTable {
     const starts = new Float64Array(this.owner.length);
     return this.cost(
       this.jobs.map((_, piece) => {
-        earliest(this.acts, this.stepsOf(piece), starts);
+        earliest(this.acts, this.stepsOf(piece), { starts });
         return [piece, this.stop(starts, this.lastOf(piece))] as const;
       }),
     );

@@ -8,7 +8,11 @@ import { earliest, fitsFrom, hoursOf } from './handOrder.ts';
  * @param tries how many steps are put behind others before it gives up
  * @returns the best that was found
  */
-export function everyOrder(table: PlanTable, draft: Draft, tries: number, going: () => boolean): Draft {
+export function everyOrder(
+  table: PlanTable,
+  draft: Draft,
+  { tries, going }: { readonly tries: number; readonly going: () => boolean },
+): Draft {
   const { acts, jobs, firsts } = table;
   const nexts = firsts.slice();
   const whole = table.owner.length;
@@ -34,7 +38,7 @@ export function everyOrder(table: PlanTable, draft: Draft, tries: number, going:
     tried += 1;
     order.push(step);
     const next = from.slice();
-    const holds = earliest(acts, order, next, order.length - 1);
+    const holds = earliest(acts, order, { starts: next, known: order.length - 1 });
     order.pop();
     return holds ? next : null;
   };

@@ -62,7 +62,11 @@ function windowsHold({ minutes, most, before }: Acts, order: ArrayLike<number>):
  * @param known how many steps at the front of the order have their earliest starts already: with more steps none is earlier
  * @returns whether there is a solution: none where a window is shorter than what has to be done in it
  */
-export function earliest(acts: Acts, order: ArrayLike<number>, starts: Float64Array, known = 0): boolean {
+export function earliest(
+  acts: Acts,
+  order: ArrayLike<number>,
+  { starts, known = 0 }: { readonly starts: Float64Array; readonly known?: number },
+): boolean {
   if (!windowsHold(acts, order)) return false;
   const { minutes, least, most, before } = acts;
   const first = Math.min(acts.hours[0]?.[0] ?? 0, ...[...acts.own.values()].map((own) => own[0]?.[0] ?? 0));

@@ -101,7 +101,7 @@ function annealed(table: PlanTable, from: Draft, { random, rounds, going = () =>
     if (astray === 0) best = now;
     else if (astray % ASTRAY === 0) now = best;
   }
-  return fine && better(bound, best.cost) ? everyOrder(table, best, count, going) : best;
+  return fine && better(bound, best.cost) ? everyOrder(table, best, { tries: count, going }) : best;
 }
 
 /**

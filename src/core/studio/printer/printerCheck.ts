@@ -79,7 +79,11 @@ export function checkSheet({ width, height }: PaperSize): Primitive[] {
     from,
     to,
   });
-  const text = (left: number, low: number, size: number, words: string, weight?: 'bold'): Primitive => ({
+  const text = (
+    left: number,
+    low: number,
+    { size, words, weight }: { readonly size: number; readonly words: string; readonly weight?: 'bold' },
+  ): Primitive => ({
     kind: 'text',
     layer: 'text',
     at: [left, low],
@@ -95,12 +99,18 @@ export function checkSheet({ width, height }: PaperSize): Primitive[] {
     line([x, y + 12], [x, y + 12 + up]),
     line([x - 5, y + 12], [x + 5, y + 12]),
     line([x - 5, y + 12 + up], [x + 5, y + 12 + up]),
-    text(x + across / 2 - 4, y + 3, 6, 'A', 'bold'),
-    text(x + 4, y + 12 + up / 2, 6, 'B', 'bold'),
-    text(x + 16, height - PAPER_MARGIN - 24, 6, 'Printer check', 'bold'),
-    text(x + 16, height - PAPER_MARGIN - 34, 4, 'Print this sheet at 100 %, never fitted to the page.'),
-    text(x + 16, height - PAPER_MARGIN - 41, 4, 'Measure A and B between the ends of the cross lines,'),
-    text(x + 16, height - PAPER_MARGIN - 48, 4, 'and enter both in Kit, under your printer.'),
-    text(x + 16, height - PAPER_MARGIN - 55, 4, `A should be ${across} mm and B ${up} mm.`),
+    text(x + across / 2 - 4, y + 3, { size: 6, words: 'A', weight: 'bold' }),
+    text(x + 4, y + 12 + up / 2, { size: 6, words: 'B', weight: 'bold' }),
+    text(x + 16, height - PAPER_MARGIN - 24, { size: 6, words: 'Printer check', weight: 'bold' }),
+    text(x + 16, height - PAPER_MARGIN - 34, {
+      size: 4,
+      words: 'Print this sheet at 100 %, never fitted to the page.',
+    }),
+    text(x + 16, height - PAPER_MARGIN - 41, {
+      size: 4,
+      words: 'Measure A and B between the ends of the cross lines,',
+    }),
+    text(x + 16, height - PAPER_MARGIN - 48, { size: 4, words: 'and enter both in Kit, under your printer.' }),
+    text(x + 16, height - PAPER_MARGIN - 55, { size: 4, words: `A should be ${across} mm and B ${up} mm.` }),
   ];
 }

@@ -129,7 +129,7 @@ describe('sliding a template', () => {
     ['rim', 30 + 2 * 90],
   ])('to a %s of %d mm keeps both radii', (long, wanted) => {
     const owned = { inner: 201.5, outer: 300.1, sweep: 78 };
-    const slid = slideArc(owned, wanted, long, targetWith());
+    const slid = slideArc(owned, wanted, { long, making: targetWith() });
     if (slid.kind !== 'slid') throw new Error(slid.rule);
     expect(slid.target.form.kind === 'taper' && slid.target.form[long]).toBeCloseTo(wanted, 6);
     const again = tracedTemplate(slid.target);
@@ -215,6 +215,8 @@ describe('sliding a template', () => {
   });
 
   it('says when no sweep does it', () => {
-    expect(slideArc({ inner: 100, outer: 150, sweep: 60 }, 2000, 'rim', targetWith()).kind).toBe('impossible');
+    expect(slideArc({ inner: 100, outer: 150, sweep: 60 }, 2000, { long: 'rim', making: targetWith() }).kind).toBe(
+      'impossible',
+    );
   });
 });

@@ -30,7 +30,7 @@ export function pieceFromMass({ mass, tall }: ClayAtHand, making: Making): Rever
     measure: massOf,
     value: mass,
     keep: 'proportions',
-    reach: (grams, grows) => `it weighs no ${grows ? 'more' : 'less'} than about ${Math.round(grams)} g`,
+    reach: (grams, end) => `it weighs no ${end === 'most' ? 'more' : 'less'} than about ${Math.round(grams)} g`,
   });
   return solved.kind === 'solved' ? { kind: 'made', target: solved.target } : impossible(solved.rule);
 }

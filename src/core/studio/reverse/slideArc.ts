@@ -22,7 +22,11 @@ const SWEEPS = { least: 1, greatest: 359.9 } as const;
  * Slides an arc template round its centre until the piece has a wanted diameter at the long arc's edge, over the face and
  * state of the making (mm). Both radii are kept, only the sweep changes, and the ends stay on the radius.
  */
-export function slideArc(owned: ArcTemplate, wanted: number, long: LongArc, making: Making): Slid {
+export function slideArc(
+  owned: ArcTemplate,
+  wanted: number,
+  { long, making }: { readonly long: LongArc; readonly making: Making },
+): Slid {
   const { panels } = making.seam;
   const diameter = (sweep: number): number => {
     const piece = pieceFromArc({ ...owned, sweep }, long, making);

@@ -12,7 +12,7 @@ function capacityOf(target: Target): number {
 export function solveCapacity(target: Target, wanted: number, keep: Keep): Solution {
   if (!(wanted > 0) || !Number.isFinite(wanted)) return { kind: 'unsolved', rule: 'must be more than 0 ml' };
   if (target.base.join === 'none') return { kind: 'unsolved', rule: 'a piece without a base holds nothing' };
-  const reach = (ml: number, grows: boolean) =>
-    `the piece can hold no ${grows ? 'more' : 'less'} than about ${Math.round(ml)} ml`;
+  const reach = (ml: number, end: 'most' | 'least') =>
+    `the piece can hold no ${end === 'most' ? 'more' : 'less'} than about ${Math.round(ml)} ml`;
   return solveFor(target, { measure: capacityOf, value: wanted, keep, reach });
 }

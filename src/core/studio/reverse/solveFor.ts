@@ -14,7 +14,7 @@ export interface Wanted {
   readonly value: number;
   readonly keep: Keep;
   /** Says how far the piece can go, for example `it can hold no more than about 300 ml`. */
-  readonly reach: (value: number, grows: boolean) => string;
+  readonly reach: (value: number, end: 'most' | 'least') => string;
 }
 
 /** How far and in what steps the sizes are changed in search of a bracket: up to twenty times larger or smaller. */
@@ -31,7 +31,7 @@ export function solveFor(target: Target, wanted: Wanted): Solution {
     return checkTarget(changed).length > 0 ? NaN : wanted.measure(changed) - wanted.value;
   };
   const grows = missing(1) < 0;
-  const end = lastBefore(missing, grows);
+  const end = lastBefore(missing, { grows });
   const factor = end.crossed ? root(missing, ...end.bracket) : null;
   if (factor !== null) return { kind: 'solved', target: at(factor), factor };
   const reach = missing(end.bracket[grows ? 1 : 0]) + wanted.value;
@@ -42,7 +42,10 @@ export function solveFor(target: Target, wanted: Wanted): Solution {
     rim: 'its rim',
     foot: 'its foot',
   };
-  return { kind: 'unsolved', rule: `no size works: keeping ${kept[wanted.keep]}, ${wanted.reach(reach, grows)}` };
+  return {
+    kind: 'unsolved',
+    rule: `no size works: keeping ${kept[wanted.keep]}, ${wanted.reach(reach, grows ? 'most' : 'least')}`,
+  };
 }
 
 /** Two factors, the lower first, and whether `f` changes its sign between them. */
@@ -55,7 +58,7 @@ interface Stretch {
  * Walks from factor 1 up or down until `f` changes its sign; where the piece cannot be made any more (NaN) the step is
  * halved, so that the walk ends close to the last piece that can.
  */
-function lastBefore(f: (factor: number) => number, grows: boolean): Stretch {
+function lastBefore(f: (factor: number) => number, { grows }: { readonly grows: boolean }): Stretch {
   let from = 1;
   let step = WALK.step;
   for (let walked = 0; walked < WALK.most; walked += 1) {

@@ -7,7 +7,7 @@ import { solveFor, type Solution } from './solveFor.ts';
 export function solveHole(target: Target, hole: { diameter: number; clearance: number }, keep: Keep): Solution {
   const value = hole.diameter - hole.clearance;
   if (!(value > 0)) return { kind: 'unsolved', rule: 'the hole must be larger than the room it leaves' };
-  const reach = (mm: number, grows: boolean) =>
-    `the piece gets no ${grows ? 'wider' : 'narrower'} than about ${mm.toFixed(1)} mm`;
+  const reach = (mm: number, end: 'most' | 'least') =>
+    `the piece gets no ${end === 'most' ? 'wider' : 'narrower'} than about ${mm.toFixed(1)} mm`;
   return solveFor(target, { measure: widestAcross, value, keep, reach });
 }

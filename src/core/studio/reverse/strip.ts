@@ -25,7 +25,8 @@ export function standFromStrip(target: Target, length: number): StandFromStrip {
     return { ...target, form: { ...form, roll: back === front ? rolls.back : rolls } };
   };
   const longer = (factor: number) =>
-    stripOf({ ...form, roll: scaled(factor) }, slab.wall, slab.neutralFraction, clay.shrinkage).length - length;
+    stripOf({ ...form, roll: scaled(factor) }, { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage })
+      .length - length;
   const factor = root(longer, LEAST_FACTOR, STAND_LIMITS.size.greatest / Math.max(back, front));
   if (factor === null) return { kind: 'impossible', rule: 'no rolls take a strip of this length' };
   const [fault] = checkTarget(made(factor));

@@ -18,7 +18,7 @@ function sticksOut(outline: Outline, of: Outline): number {
   for (let at = 0; at < own.samples.length; at += 2) {
     const x = (own.samples[at] as number) + own.middle[0] - shape.middle[0];
     const y = (own.samples[at + 1] as number) + own.middle[1] - shape.middle[1];
-    distanceTo(shape, x, y, found);
+    distanceTo(shape, [x, y], found);
     if (found.value > most) most = found.value;
   }
   return most;
@@ -46,7 +46,7 @@ export function footprintOf({ outline, underside }: Part): Footprint {
   const found: Distance = { value: 0, gx: 0, gy: 0 };
   const faces = outline.map((_, index) => {
     const [x, y] = alongEdge(underside, index, 0.5);
-    distanceTo(shape, x - shape.middle[0], y - shape.middle[1], found);
+    distanceTo(shape, [x - shape.middle[0], y - shape.middle[1]], found);
     return found.value > 0 ? underside : outline;
   });
   const joined = faces.map((face, index): Vertex => {

@@ -40,7 +40,7 @@ export const PLAN_LIMITS = {
 export function checkPlan(plan: KeptPlan): Fault[] {
   const placements = plan.slabs.reduce((sum, slab) => sum + slab.placements.length, 0);
   return [
-    ...textFaults('name', plan.name, LIMITS.nameLength.greatest, LIMITS.nameLength.least),
+    ...textFaults('name', plan.name, { most: LIMITS.nameLength.greatest, least: LIMITS.nameLength.least }),
     ...plan.pieces.flatMap(({ count }, index) => rangeFaults(`pieces.${index}.count`, count, PLAN_LIMITS.count)),
     ...rangeFaults('pieces', plan.pieces.length, { least: 1, greatest: PLAN_LIMITS.pieces }),
     ...rangeFaults('gap', plan.gap, PLAN_LIMITS.gap),

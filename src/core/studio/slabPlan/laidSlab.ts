@@ -50,7 +50,7 @@ function apart(a: Laid, b: Laid, enough: number): number {
     for (let at = 0; at < samples.length; at += 2) {
       const [px, py] = [samples[at] as number, samples[at + 1] as number];
       const [wx, wy] = [from.cos * px - from.sin * py + from.x - to.x, from.sin * px + from.cos * py + from.y - to.y];
-      distanceTo(to.shape, to.cos * wx + to.sin * wy, to.cos * wy - to.sin * wx, found);
+      distanceTo(to.shape, [to.cos * wx + to.sin * wy, to.cos * wy - to.sin * wx], found);
       if (found.value < least) least = found.value;
     }
     return least;

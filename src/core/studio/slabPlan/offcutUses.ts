@@ -17,7 +17,10 @@ export interface SmallPart {
 }
 
 /** How many boxes lie in an off-cut in straight rows, either way round, with a gap between. */
-function rowsOf(cut: Offcut, long: number, wide: number, gap: number): number {
+function rowsOf(
+  cut: Offcut,
+  { long, wide, gap }: { readonly long: number; readonly wide: number; readonly gap: number },
+): number {
   const along = (room: number, size: number) => Math.max(0, Math.floor((room + gap + ROUNDING) / (size + gap)));
   return Math.max(along(cut.length, long) * along(cut.width, wide), along(cut.length, wide) * along(cut.width, long));
 }
@@ -38,12 +41,12 @@ export function offcutUses(offcuts: readonly Offcut[], parts: readonly SmallPart
     for (const { name, outline } of wanted) {
       if (given.has(name)) continue;
       const { minX, maxX, minY, maxY } = bounds(outline);
-      const count = rowsOf(cut, maxY - minY, maxX - minX, gap);
+      const count = rowsOf(cut, { long: maxY - minY, wide: maxX - minX, gap });
       if (count === 0) continue;
       given.add(name);
       return { name, count };
     }
-    const bars = rowsOf(cut, TEST_BAR.length, TEST_BAR.width, 0);
+    const bars = rowsOf(cut, { long: TEST_BAR.length, wide: TEST_BAR.width, gap: 0 });
     return bars > 0 ? { name: bars > 1 ? 'test bars' : 'test bar', count: bars } : null;
   });
 }

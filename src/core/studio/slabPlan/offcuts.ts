@@ -71,7 +71,7 @@ export function offcutsOf(
           cos * (y - py) - sin * (x - px) - shape.middle[1],
         ];
         if (Math.abs(ox) > shape.half[0] + clear || Math.abs(oy) > shape.half[1] + clear) return true;
-        distanceTo(shape, ox, oy, found);
+        distanceTo(shape, [ox, oy], found);
         return found.value > clear;
       });
     }),

@@ -82,7 +82,7 @@ class Group {
   }
 
   /** The bin with one more of a part, nested within the time given until it lies on the slab; null when it does not. */
-  private withOne(bin: Bin, id: string, run: PlanRun, share: number): Bin | null {
+  private withOne(bin: Bin, id: string, { run, share }: { readonly run: PlanRun; readonly share: number }): Bin | null {
     const counts = new Map(bin.counts).set(id, (bin.counts.get(id) ?? 0) + 1);
     if (this.filled({ ...bin, counts }) > FULLEST * this.width * this.length) return null;
     let fits = false;
@@ -126,12 +126,12 @@ class Group {
 
   private place(id: string, run: PlanRun): boolean {
     for (const [index, bin] of this.bins.entries()) {
-      const fuller = this.withOne(bin, id, run, 0);
+      const fuller = this.withOne(bin, id, { run, share: 0 });
       if (!fuller) continue;
       this.bins[index] = fuller;
       return true;
     }
-    const fresh = this.withOne(EMPTY, id, run, 0);
+    const fresh = this.withOne(EMPTY, id, { run, share: 0 });
     if (fresh) this.bins.push(fresh);
     return fresh !== null;
   }
@@ -151,7 +151,7 @@ class Group {
       for (const [index, bin] of others.entries()) {
         tried += 1;
         if (!run.before(share)) return false;
-        const fuller = this.withOne(bin, id, run, from + ((share - from) * tried) / tries);
+        const fuller = this.withOne(bin, id, { run, share: from + ((share - from) * tried) / tries });
         if (!fuller) continue;
         others[index] = fuller;
         found = true;
@@ -164,7 +164,10 @@ class Group {
   }
 
   /** Shortens every slab in its share of the time. */
-  shorten(run: PlanRun, from: number, to: number, told: () => void): void {
+  shorten(
+    run: PlanRun,
+    { from, to, told }: { readonly from: number; readonly to: number; readonly told: () => void },
+  ): void {
     this.bins.forEach((bin, index) => {
       const until = from + ((to - from) * (index + 1)) / this.bins.length;
       const better = (nested: Nested) => {
@@ -182,7 +185,10 @@ class Group {
   }
 
   /** Tries slabs that are narrower and longer where parts leave much of one bare; keeps what takes the least clay. */
-  narrow(run: PlanRun, from: number, to: number, told: () => void): void {
+  narrow(
+    run: PlanRun,
+    { from, to, told }: { readonly from: number; readonly to: number; readonly told: () => void },
+  ): void {
     this.bins.forEach((bin, index) => {
       const { nested } = bin;
       // One part alone takes as much clay whichever way it lies.
@@ -230,9 +236,7 @@ class Group {
  */
 export function planSlabs(
   groups: readonly PlanGroup[],
-  rules: PlanRules,
-  locked: readonly Locked[],
-  run: PlanRun,
+  { rules, locked, run }: { readonly rules: PlanRules; readonly locked: readonly Locked[]; readonly run: PlanRun },
 ): Planned {
   const made = groups.map((group) => new Group(group, rules));
   const unfit: string[] = [];
@@ -253,8 +257,8 @@ export function planSlabs(
     const merging = from + MERGING * (to - from);
     while (group.merge(run, from, merging)) told();
     const shortened = to - NARROWING * (to - from);
-    group.shorten(run, run.before(merging) ? from : merging, shortened, told);
-    group.narrow(run, shortened, to, told);
+    group.shorten(run, { from: run.before(merging) ? from : merging, to: shortened, told });
+    group.narrow(run, { from: shortened, to, told });
   });
   return { slabs: slabs(), unfit };
 }

@@ -13,7 +13,7 @@ describe('the slabs of one piece until they are laid out', () => {
     const target = targetWith({ slab: { wall: 6, base: 8 } });
     const quick = quickPlan(target, develop(target).parts, rules) ?? [];
     const run = { random: seeded(1), before: () => false };
-    const { slabs } = planSlabs(planGroups([{ key: 'one', target, count: 1 }], rules), rules, [], run);
+    const { slabs } = planSlabs(planGroups([{ key: 'one', target, count: 1 }], rules), { rules, locked: [], run });
     expect(quick.map(({ length, width, thickness }) => ({ length, width, thickness }))).toEqual(
       slabs.map(({ length, width, thickness }) => ({ length, width, thickness })),
     );

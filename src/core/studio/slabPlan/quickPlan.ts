@@ -23,7 +23,7 @@ export function slabOf(
 export function quickPlan(target: Target, parts: readonly Part[], rules: PlanRules): SlabNeeded[] | null {
   if (parts.length === 0) return null;
   const groups = groupsOf([{ key: 'one', target, count: 1, parts }], rules);
-  const { slabs, unfit } = planSlabs(groups, rules, [], { random: seeded(1), before: () => false });
+  const { slabs, unfit } = planSlabs(groups, { rules, locked: [], run: { random: seeded(1), before: () => false } });
   if (unfit.length > 0) return null;
   const names = new Map(groups.flatMap((group) => group.parts.map(({ id, part }) => [id, part.id] as const)));
   return slabs.map((slab) =>

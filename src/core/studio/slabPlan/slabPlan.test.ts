@@ -161,9 +161,13 @@ describe('a slab plan', () => {
   ];
   const groups = planGroups(pieces, RULES);
   const told: number[] = [];
-  const { slabs, unfit } = planSlabs(groups, RULES, [], {
-    ...runFor(70, 1),
-    better: (better) => told.push(better.reduce((sum, { length }) => sum + length, 0)),
+  const { slabs, unfit } = planSlabs(groups, {
+    rules: RULES,
+    locked: [],
+    run: {
+      ...runFor(70, 1),
+      better: (better) => told.push(better.reduce((sum, { length }) => sum + length, 0)),
+    },
   });
 
   it('keeps thicknesses apart, and has every copy of every part once', () => {
@@ -207,7 +211,7 @@ describe('a slab plan', () => {
   it('names a part that is larger than any slab', () => {
     const crock = level({ kind: 'cylinder', diameter: 400, height: 300 });
     const large = planGroups([{ key: 'crock', target: { ...crock, name: 'Crock' }, count: 1 }], RULES);
-    expect(planSlabs(large, RULES, [], runFor(20, 5)).unfit).toEqual(['Crock, Wall']);
+    expect(planSlabs(large, { rules: RULES, locked: [], run: runFor(20, 5) }).unfit).toEqual(['Crock, Wall']);
   });
 
   it('begins with a plan that is no worse than skylines of boxes, and only grows better', () => {

@@ -7,7 +7,7 @@ import { saveFile } from '../../composables/saveFile.ts';
 import FileField from '../fields/FileField.vue';
 import FoldAway from '../frame/FoldAway.vue';
 
-/** Shrink bars out of a table, and as one. */
+/** Reads shrink bars from a table, and writes them as one. */
 const props = defineProps<{ bars: readonly ShrinkBar[]; put: (bars: readonly ShrinkBar[]) => readonly Fault[] }>();
 const trouble = ref('');
 

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { useDevices } from '../../stores/devices.ts';
 import DeviceReadings from './DeviceReadings.vue';
 
-/** At the lower edge of every place while a device runs that writes into fields. */
+/** At the lower edge of every place while a device that writes into fields is running. */
 const devices = useDevices();
 const running = computed(() => devices.states.caliper.open || devices.states.scale.open);
 </script>

@@ -6,7 +6,7 @@ import type { SheetLengths } from '../../../devices/printer/simulatedPrinter.ts'
 import { useDevices } from '../../stores/devices.ts';
 import NumberField from '../fields/NumberField.vue';
 
-/** A printer that is not true, as a stand-in: its check sheet is printed, and the caliper is put on the two lengths. */
+/** A simulated printer whose scale is off: it prints the check sheet, and the caliper measures the two lengths. */
 const devices = useDevices();
 const scale = ref(devices.printer.scale);
 const part = ref<number | null>(null);

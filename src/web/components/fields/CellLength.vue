@@ -31,7 +31,7 @@ function put(text: string): void {
 }
 
 let before: number | undefined;
-/** A refused entry stays to be mended; what is kept is what was there before. */
+/** A refused entry stays in the field to be corrected; the old value is kept. */
 function leave(): void {
   if (problem.value === '') typed.value = null;
   else props.take(before);

@@ -4,7 +4,7 @@ import type { Choice } from './choice.ts';
 import { ChoiceList } from '../../laterFrame.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
 
-/** One way out of several. Opens a small sheet where each way says what it is for and why potters differ. */
+/** One choice out of several. Opens a small sheet where each says what it is for and why potters differ. */
 const props = defineProps<{ label: string; value: T; choices: readonly Choice<T>[]; name: string }>();
 const emit = defineEmits<{ choose: [value: T] }>();
 

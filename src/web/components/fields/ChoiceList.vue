@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="T extends string">
 import type { Choice } from './choice.ts';
 
-/** The ways that can be chosen, each with what it is for and why potters differ. */
+/** The choices, each with what it is for and why potters differ. */
 defineProps<{ label: string; value: T; choices: readonly Choice<T>[] }>();
 const emit = defineEmits<{ choose: [value: T] }>();
 </script>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 
-/** A press that reads a file, what it takes, and why the last one was not taken. */
+/** A button that reads a file, with what it accepts and why the last file was refused. */
 defineProps<{ label: string; name: string; accept: string; note: string; trouble: string }>();
 const emit = defineEmits<{ read: [file: File] }>();
-/** Always empty again, so that the same file may be read once more. */
+/** Emptied after each read, so that the same file can be read again. */
 const file = ref<File[]>([]);
 
 function onChange(chosen: File | readonly File[] | null): void {
@@ -33,7 +33,7 @@ function onChange(chosen: File | readonly File[] | null): void {
 </template>
 
 <style scoped>
-/* The browser's own file field is not seen, and must not reach beyond what is. */
+/* The browser's own file field is hidden, and must not be larger than what is shown. */
 :deep(input[type='file']) {
   max-width: 100%;
 }

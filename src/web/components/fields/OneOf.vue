@@ -1,5 +1,5 @@
 <script setup lang="ts" generic="T extends string">
-/** One of a few ways, side by side in a bar: the pressed one is underlined. */
+/** One of a few choices, side by side in a bar: the chosen one is underlined. */
 defineProps<{ label: string; value: T; choices: readonly { readonly value: T; readonly words: string }[] }>();
 const emit = defineEmits<{ choose: [value: T] }>();
 </script>

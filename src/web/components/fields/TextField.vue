@@ -24,7 +24,7 @@ function put(text: string): void {
 }
 
 let before = '';
-/** What is kept is the whole entry or what was there before. */
+/** Either the whole entry is kept or the text before it. */
 function leave(): void {
   if (problem.value) props.take(before);
   typed.value = null;

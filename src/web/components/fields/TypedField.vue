@@ -6,7 +6,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { moveOn } from './moveOn.ts';
 import type { TypedReading } from './typedReading.ts';
 
-/** A figure that is typed: read at every key, given to the piece at once, given back by Escape. */
+/** A typed figure: read at every key and applied at once; Escape puts the old one back. */
 const props = defineProps<{
   label: string;
   name: string;
@@ -35,7 +35,7 @@ const note = ref('');
 const content = computed(() => (typing.value ? text.value : props.shown));
 let before = 0;
 
-/** A message goes so long after the field was left (ms). */
+/** A message is cleared this long after the field is left (ms). */
 const MESSAGE_STAYS = 300;
 let leaving: ReturnType<typeof setTimeout> | undefined;
 onUnmounted(() => clearTimeout(leaving));
@@ -62,7 +62,7 @@ function onInput(now: string): void {
   problem.value = fault ? props.words(fault, reading.value) : '';
 }
 
-/** What is kept is the whole entry or what was there before: nothing of one that is refused. */
+/** Either the whole entry is kept or the value before it: no part of a refused one. */
 function finish(): void {
   if (problem.value) props.take(before);
   typing.value = false;
@@ -72,7 +72,7 @@ function finish(): void {
   props.done();
 }
 
-/** A refused entry stays with its message until it is mended or given up. */
+/** A refused entry stays with its message until it is corrected or cancelled. */
 function enter(event: KeyboardEvent): void {
   if (!problem.value) moveOn(event.target as HTMLInputElement, settings.enter);
 }

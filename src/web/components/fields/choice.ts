@@ -1,4 +1,4 @@
-/** One way out of several: what is kept, what the potter reads, and what it is for. */
+/** One choice out of several: its value, its words, and what it is for. */
 export interface Choice<V extends string> {
   readonly value: V;
   readonly title: string;

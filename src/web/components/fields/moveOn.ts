@@ -1,6 +1,6 @@
 import type { EnterGoes } from '../../stores/settings.ts';
 
-/** After Enter: the next field that can be typed in, in the same panel or dialog, or the same one again with all of it chosen. */
+/** After Enter: moves to the next field in the same panel or dialog, or selects all of the same one. */
 export function moveOn(from: HTMLInputElement, goes: EnterGoes): void {
   const panel = from.closest('aside, [role="dialog"], form, section, main') ?? document.body;
   const fields = [

@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { Kept, RecordKind } from '../../../contract/records.ts';
 import ConflictBar from './ConflictBar.vue';
 
-/** The records of a book that were changed elsewhere meanwhile: what each is there and here, and the ways out. */
+/** Records that were changed elsewhere meanwhile: both versions of each, and what can be done. */
 const props = defineProps<{
   book: {
     readonly list: readonly Kept<K>[];

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Something that two people changed: both sides are told in the slot, and neither is lost. */
+/** Something that two people changed: the slot shows both sides, and neither is lost. */
 defineEmits<{ settle: [way: 'mine' | 'both'] }>();
 </script>
 

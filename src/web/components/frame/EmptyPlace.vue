@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** A place that has nothing to show yet, or could not: what is so, what to do about it, and the way on. */
+/** A place that has nothing to show yet, or failed to load: what happened, what to do about it, and a link onward. */
 withDefaults(defineProps<{ title: string; words?: string; heading?: 'h1' | 'h2' }>(), { words: '', heading: 'h2' });
 </script>
 

@@ -9,7 +9,7 @@ import { useShelf } from '../../stores/shelf.ts';
 import { FIELD_FINDS } from './fieldFinds.ts';
 import SheetDialog from './SheetDialog.vue';
 
-/** The command line of the screen: places, designs, clays and things of the kit by name. */
+/** Finds places, designs, clays and things of the kit by name. */
 interface Found {
   readonly key: string;
   readonly title: string;

@@ -2,7 +2,7 @@
 import { ref, watch } from 'vue';
 import { led } from '../../composables/useLead.ts';
 
-/** What is rarely needed, under one line that opens it and tells what it holds. */
+/** Rarely needed fields, folded under one line that says what they are. */
 const props = defineProps<{ title: string; holds?: string | undefined }>();
 const open = ref<number | undefined>(undefined);
 watch(led, (to) => to?.fold === props.title && (open.value = 0), { immediate: true });

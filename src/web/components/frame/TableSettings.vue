@@ -5,7 +5,7 @@ import { computed } from 'vue';
 import { LENGTH_UNITS } from '../../../core/units/lengthUnit.ts';
 import { useSettings } from '../../stores/settings.ts';
 
-/** In which units and in which light everything is shown. */
+/** Units and light in which everything is shown. */
 const settings = useSettings();
 const { unit, marks, volumes, light } = storeToRefs(settings);
 const otherLight = computed(() => (light.value === 'day' ? 'Evening' : 'Day'));

@@ -1,6 +1,6 @@
 import type { Stage } from '../../router.ts';
 
-/** A field of a piece, or of another place, by the words of the work that people look for it with. */
+/** A field of a piece, or of another place, with the words that people look for. */
 export interface FieldFind {
   readonly title: string;
   readonly words: string;
@@ -9,7 +9,7 @@ export interface FieldFind {
   readonly fold?: string;
 }
 
-/** Where the fields are that people look for. */
+/** The fields that people look for. */
 export const FIELD_FINDS: readonly FieldFind[] = [
   { title: 'Form', words: 'form shape tumbler cup box oval facets', at: { stage: 'shape' }, field: 'form' },
   {

@@ -4,7 +4,7 @@ import type { CurvePoint, Segment } from '../../../core/studio/kiln/schedule.ts'
 import { DEVICE_FAULTS, type DeviceFault } from '../../../devices/simulated.ts';
 import { simulatedController } from '../../../devices/controller/simulatedController.ts';
 
-/** The kiln's controller, as a stand-in: it fires the schedule in quick time, and its readings become the curve. */
+/** A simulated kiln controller: it fires the schedule in quick time, and its readings become the curve. */
 const props = defineProps<{ segments: readonly Segment[]; read: number }>();
 const emit = defineEmits<{ curve: [points: readonly CurvePoint[]]; over: [] }>();
 
@@ -19,7 +19,7 @@ const running = ref(false);
 const quiet = ref(false);
 const fault = ref<DeviceFault>('none');
 const FAULTS = DEVICE_FAULTS.map((value) => ({ value, title: value === 'weak battery' ? 'weak thermocouple' : value }));
-/** Readings are given on in bundles: each is kept. */
+/** Readings are passed on in batches; each is saved. */
 const BUNDLE = 12;
 let points: CurvePoint[] = [];
 let given = 0;

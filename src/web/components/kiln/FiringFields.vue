@@ -22,7 +22,7 @@ const props = defineProps<{
   firing: KeptFiring;
   kit: readonly Kept<'kit'>[];
   change: (part: Partial<KeptFiring>, group?: string | null) => readonly Fault[];
-  /** The firing as a whole: what is left out is gone. */
+  /** Replaces the whole firing: what is left out is deleted. */
   replace: (firing: KeptFiring) => readonly Fault[];
   done: () => void;
 }>();
@@ -33,7 +33,7 @@ const kinds = FIRING_KINDS.map((value) => ({ value, words: KIND_WORDS[value] }))
 const cones = CONE_STATES.map((value) => ({ value, title: value }));
 const shelfKinds = computed(() => props.kit.filter(({ body }) => body.kind === 'shelf' || body.kind === 'round-shelf'));
 
-/** Kilns of the kit, and the one that the firing keeps, should it be gone from there. */
+/** Kilns of the kit, and the firing's own kiln where the kit no longer has it. */
 const kilns = computed(() => {
   const names = props.kit.filter(({ body }) => body.kind === 'kiln').map(({ body }) => body.name);
   return [...new Set([...names, ...(props.firing.kiln ? [props.firing.kiln.name] : [])])];
@@ -51,7 +51,7 @@ function setKiln(name: string | null): void {
   props.done();
 }
 
-/** A kind of firing brings its usual schedule along, where nobody has changed the one before. */
+/** A kind of firing brings its usual schedule, unless the schedule was changed by hand. */
 function setKind(kind: FiringKind): void {
   const usual = JSON.stringify(props.firing.segments) === JSON.stringify(USUAL_SEGMENTS[props.firing.kind]);
   props.change({ kind, ...(usual && { segments: USUAL_SEGMENTS[kind] }) });

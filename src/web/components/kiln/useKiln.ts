@@ -12,7 +12,7 @@ import { useClays, useFirings } from '../../stores/records.ts';
 import type { LoadQuestion, LoadReply } from '../../workers/load.worker.ts';
 import { workerJob } from '../../workers/workerJob.ts';
 
-/** Seconds that a load is looked for while something is left. */
+/** Seconds to search for a load while pieces are left over. */
 const SECONDS = 4;
 
 /** One firing on the screen: what is wanted in it as it stands, packed in a worker, and moved by hand. */
@@ -20,7 +20,7 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
   const firings = useFirings();
   const clays = useClays();
   const connection = useConnection();
-  /** Everything that was made lately, to be chosen from, and what of it is wanted here. */
+  /** All that was made lately, to choose from, and what of it is wanted here. */
   const lines = shallowRef<readonly MadeLine[]>([]);
   const targets = shallowRef<ReadonlyMap<string, Target>>(new Map());
   const trouble = ref('');
@@ -48,7 +48,7 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
   );
   const left = computed(() => (body.value ? leftOver(body.value) : []));
 
-  /** What is still fetched: the kiln is packed once all of it is here. */
+  /** Designs that are still being fetched: the kiln is packed once all are here. */
   let fetched: Promise<void> = Promise.resolve();
   const afterThat = (work: () => Promise<void>): Promise<void> =>
     (fetched = fetched.then(work).catch((error: unknown) => void (trouble.value = connection.note(error))));
@@ -78,7 +78,7 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
     return now ? firings.change(now.id, { ...now.body, ...part }, group) : [];
   }
 
-  /** Puts another whole in the place of the firing: what is left out is gone. */
+  /** Replaces the whole firing: what is left out is deleted. */
   function replace(whole: KeptFiring): readonly Fault[] {
     const now = firing();
     return now ? firings.change(now.id, whole, null) : [];
@@ -156,4 +156,5 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
   };
 }
 
+/** What useKiln returns. */
 export type Kiln = ReturnType<typeof useKiln>;

@@ -4,7 +4,7 @@ import type { Kept } from '../../../contract/records.ts';
 import { useKit } from '../../stores/records.ts';
 import KitFields from './KitFields.vue';
 
-/** The thing of the kit that is chosen: its figures, and taking it out. */
+/** The chosen thing of the kit: its figures, and removing it. */
 const props = defineProps<{ item: Kept<'kit'> }>();
 const kit = useKit();
 const router = useRouter();

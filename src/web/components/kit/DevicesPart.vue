@@ -10,7 +10,7 @@ import MassField from '../fields/MassField.vue';
 import NumberField from '../fields/NumberField.vue';
 import PrinterStand from '../devices/PrinterStand.vue';
 
-/** Measuring devices, as stand-ins: started, stopped, set and spoilt on purpose. */
+/** Simulated measuring devices: started, stopped, set, and made to fail on purpose. */
 const devices = useDevices();
 const KINDS: readonly DeviceKind[] = ['caliper', 'scale', 'hygrometer'];
 const SAYS: Readonly<Record<DeviceKind, string>> = {

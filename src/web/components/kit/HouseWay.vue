@@ -4,7 +4,7 @@ import { useHouseWay } from '../../stores/houseWay.ts';
 import AirFields from '../make/AirFields.vue';
 import HouseWayFields from '../make/HouseWayFields.vue';
 
-/** What a new making begins with: how this potter works, and the air of her shed. */
+/** Defaults of a new making: how this potter works, and the air of her shed. */
 const way = useHouseWay();
 onMounted(way.load);
 </script>

@@ -9,7 +9,7 @@ import KitThing from './KitThing.vue';
 const props = defineProps<{ items: readonly Kept<'kit'>[]; shown?: string | undefined }>();
 const emit = defineEmits<{ add: [] }>();
 
-/** Said while the kit is empty. */
+/** Shown while the kit is empty. */
 const NOTHING_YET =
   'Say what you own: patterns then keep to your roller and boards, offer your sticks and cutters, ' +
   'and count how many pieces stand on a kiln shelf.';

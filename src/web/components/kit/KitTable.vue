@@ -6,7 +6,7 @@ import { useKit } from '../../stores/records.ts';
 import FileField from '../fields/FileField.vue';
 import FoldAway from '../frame/FoldAway.vue';
 
-/** The kit out of a table, and as one. */
+/** Reads the kit from a table, and writes it as one. */
 const kit = useKit();
 const trouble = ref('');
 const added = ref(0);

@@ -17,7 +17,7 @@ const settings = useSettings();
 const paper = ref(props.item.check?.paper ?? settings.paper);
 const papers = PAPER_NAMES.map((value) => ({ value, title: PAPER_TITLES[value] }));
 
-/** Lengths as they are typed: both are needed before anything is known. */
+/** The typed lengths: both are needed for a result. */
 const across = ref(props.item.check?.across ?? 0);
 const up = ref(props.item.check?.up ?? 0);
 function measured(key: 'across' | 'up', mm: number): readonly Fault[] {

@@ -16,7 +16,7 @@ const sending = ref<AbortController | null>(null);
 const busy = ref(false);
 const trouble = ref('');
 const done = ref('');
-/** What the archive decides where both have it, and whether it takes the place of everything. */
+/** Where both differ, which of them the archive replaces, and whether it replaces everything. */
 const decided = ref<readonly string[]>([]);
 const exactly = ref(false);
 
@@ -73,7 +73,7 @@ async function take(): Promise<void> {
     done.value = exactly.value ? 'The studio is as the archive has it.' : 'The archive was added.';
     offer.value = null;
     open.value = false;
-    // What this page remembers is of the studio before.
+    // This page still holds the studio from before.
     await shelf.load();
     setTimeout(() => location.reload(), 1500);
   } catch (error) {

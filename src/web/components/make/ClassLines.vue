@@ -3,7 +3,7 @@ import { mdiCheckboxBlankOutline, mdiCheckboxMarked, mdiClose } from '@mdi/js';
 import { computed } from 'vue';
 import type { MakingInHand } from './useMaking.ts';
 
-/** Who has done the step that is shown: a press ticks it for that one, and takes the tick away again. */
+/** Who has done this step: a press ticks it for one person, another press removes the tick. */
 const props = defineProps<{ hand: MakingInHand }>();
 
 const step = computed(() => props.hand.shown.value.step);

@@ -4,7 +4,7 @@ import { struckOut } from '../../../core/studio/making/strikes.ts';
 import { useMakings } from '../../stores/makings.ts';
 import { MEASURED_NAMES, useMeasured } from './measuredNames.ts';
 
-/** What has been written down of one piece; what was wrong is struck out, and can be put back. */
+/** Entries of one piece; a wrong one is struck out, and can be put back. */
 const props = defineProps<{ piece: number; number: number }>();
 const emit = defineEmits<{ said: [words: string] }>();
 const makings = useMakings();
@@ -26,7 +26,7 @@ const entries = computed(() => {
 });
 
 function strike(id: string, out: boolean, words: string): void {
-  makings.strike(id, out);
+  makings.strike(id, { out });
   emit('said', out ? `“${words}” is struck out.` : `“${words}” counts again.`);
 }
 </script>

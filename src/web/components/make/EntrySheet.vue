@@ -38,7 +38,7 @@ const measures = MEASURED.filter((one) => one !== 'capacity').map((one) => ({
 }));
 const faults = FAULTS.map((one) => ({ value: one, title: one[0]?.toUpperCase() + one.slice(1) }));
 
-/** The piece as it stands, to press the place on. */
+/** The standing piece, on which the place is pressed. */
 const frame = ref<HTMLElement | null>(null);
 const { width } = useElementSize(frame);
 const HIGH = 190;
@@ -140,7 +140,7 @@ function keepFault(): void {
               v-for="(shape, index) in [...side.added, side.outer]"
               :key="index"
               class="clay"
-              :d="pathData(shape, scale, origin, screenPx)"
+              :d="pathData(shape, { scale, origin, write: screenPx })"
             />
             <circle
               v-if="place"

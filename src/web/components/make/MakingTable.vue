@@ -37,7 +37,7 @@ const writing = ref(false);
 const leaving = ref(false);
 const changing = ref(false);
 
-/** The key, the pedal or the knuckle that goes on: at a wait only what the hand has found does. */
+/** Moves on by key, pedal or knuckle; a wait is left only by saying what the hand has found. */
 function goOn(): void {
   const { step, number } = hand.shown.value;
   if (!step || step.waits || hand.stateOf(step.id, number).state !== 'open') return;

@@ -38,7 +38,7 @@ const origin = computed(() => {
   ] as const;
 });
 const drawn = (outline: Outline, ends: 'closed' | 'open' = 'closed') =>
-  pathData(outline, scale.value, origin.value, screenPx, ends);
+  pathData(outline, { scale: scale.value, origin: origin.value, write: screenPx, ends });
 
 /** The vertices of an edge, in order. */
 function along(outline: Outline, { edge, from, to }: Lean): Outline {

@@ -17,8 +17,8 @@ const unsent = computed(() => makings.unsentPhotographs.filter(own));
 const clock = new Intl.DateTimeFormat('en-GB', { weekday: 'short', hour: '2-digit', minute: '2-digit' });
 const words = (at: string) => `Photograph, ${clock.format(new Date(at))}`;
 
-function strike(id: string, out: boolean): void {
-  makings.strike(id, out);
+function strike(id: string, { out }: { out: boolean }): void {
+  makings.strike(id, { out });
   emit('said', out ? 'The photograph is struck out.' : 'The photograph counts again.');
 }
 
@@ -45,7 +45,7 @@ async function take(file: File): Promise<void> {
       <VBtn
         variant="text"
         :aria-label="`${gone.has(id) ? 'Put back' : 'Strike out'}: ${words(at)}`"
-        @click="strike(id, !gone.has(id))"
+        @click="strike(id, { out: !gone.has(id) })"
       >
         {{ gone.has(id) ? 'Put back' : 'Strike out' }}
       </VBtn>

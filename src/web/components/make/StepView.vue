@@ -12,7 +12,7 @@ import { dayWords } from './momentWords.ts';
 import type { MakingInHand } from './useMaking.ts';
 import WaitCurve from './WaitCurve.vue';
 
-/** One act, to be read from two paces away: its figures largest, what it is about drawn, and what can be pressed. */
+/** One act, readable from two paces: its figures largest, a drawing of the part, and its buttons. */
 const props = defineProps<{
   hand: MakingInHand;
   target: Target;
@@ -20,7 +20,7 @@ const props = defineProps<{
   /** What waits side by side at the step. */
   beside: readonly NamedPart[];
   aloud: boolean;
-  /** When it was put away; null while it is in work. */
+  /** When it was finished; null while it is in work. */
   putAway: string | null;
 }>();
 const emit = defineEmits<{ write: []; end: []; again: []; another: [] }>();
@@ -55,13 +55,13 @@ const FOUND_WORDS: Partial<Record<MarkKind, string>> = {
   dry: 'Dry',
 };
 const findings = computed(() => (step.value?.waits ? FINDINGS[step.value.waits.until] : []));
-/** The finding that the step waits for. */
+/** What the hand must find before the step can be done. */
 const wanted = computed<MarkKind>(() => {
   const until = step.value?.waits?.until;
   return until === 'opens' ? 'ready' : until === 'dry' ? 'dry' : 'leather-hard';
 });
 const missed = computed(() => state.value === 'missed');
-/** What a part that is made again costs: the clay of this piece's slabs. */
+/** The cost of making a part again: the clay of this piece's slabs. */
 const costs = computed(() => {
   const grams = props.hand.steps.value
     .filter(({ act }) => act === 'weigh')

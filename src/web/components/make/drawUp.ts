@@ -12,5 +12,5 @@ export function drawUp(
   { bench, blank, schools }: { bench: Bench; blank: Blank | null; schools: Schools },
 ): WorkStep[] {
   const developed = develop(target, bench, blank ?? undefined);
-  return orderOfWork(target, developed, slabsToRoll(target, developed, bench.slab), schools);
+  return orderOfWork(target, { developed, slabs: slabsToRoll(target, developed, bench.slab), schools });
 }

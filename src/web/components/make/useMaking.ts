@@ -61,7 +61,7 @@ export function useMaking(making: () => Making, piece = 0) {
     if (!step.waits || !began) return null;
     const factor = factorFor(step.waits.part.cover, known.value);
     const ms = new Date(began).getTime();
-    return { began: ms, factor, window: waitWindow(step.waits, ms, making().air, factor) };
+    return { began: ms, factor, window: waitWindow(step.waits, { began: ms, air: making().air, factor }) };
   }
   const wait = computed(() => (shown.value.step ? waitOf(shown.value.step, shown.value.number) : null));
   const waitState = computed(() => (wait.value ? stateAt(wait.value.window, nowMs.value) : null));
@@ -155,4 +155,5 @@ export function useMaking(making: () => Making, piece = 0) {
   };
 }
 
+/** What useMaking returns. */
 export type MakingInHand = ReturnType<typeof useMaking>;

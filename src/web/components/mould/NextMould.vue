@@ -65,7 +65,7 @@ async function make(face: NextMould['face']): Promise<void> {
   if (design) await router.push({ name: 'piece', params: { id: design.id, stage: 'shape' } });
   else trouble.value = shelf.trouble;
 }
-/** How far the new mould may be from this piece's faces. */
+/** The gap between the new mould and this piece's faces. */
 const off = computed(() => {
   const { target } = piece.beside;
   if (!isDraped(target)) return 0;

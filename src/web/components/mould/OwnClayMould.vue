@@ -24,7 +24,7 @@ const lengths = useLengths();
 const mould = computed(() => (piece.beside.target.form.kind === 'mould' ? piece.beside.target.form : null));
 const casts = computed(() => (mould.value?.own ? castsOf(mould.value.own) : []));
 
-/** Without shrinkage the mould is of plaster, wood or another stuff that keeps its size. */
+/** Without shrinkage the mould is of plaster, wood or another material that keeps its size. */
 function own(change: Partial<OwnMould>): readonly Fault[] {
   const { form } = piece.target;
   if (form.kind !== 'mould') return [];

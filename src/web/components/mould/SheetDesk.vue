@@ -40,7 +40,7 @@ const view = computed(() => held.value ?? fitted.value);
 const px = ([x, y]: Point): Point => [view.value.x + view.value.scale * x, view.value.y - view.value.scale * y];
 const origin = computed(() => [view.value.x, view.value.y] as const);
 const closedPath = (outline: Parameters<typeof pathData>[0]) =>
-  pathData(outline, view.value.scale, origin.value, screenPx);
+  pathData(outline, { scale: view.value.scale, origin: origin.value, write: screenPx });
 const openPath = (points: readonly Point[]) =>
   points
     .map(

@@ -52,7 +52,7 @@ const grew = (mm: number) =>
       : { ...sheet, grew: by };
   }, 'sheet.grew');
 
-/** Places that were taken by hand are left to the program again. */
+/** Places chosen by hand are given back to the program. */
 function freed(sheet: SheetForm): SheetForm {
   if (!sheet.feet) return sheet;
   const { count, height, diameter } = sheet.feet;
@@ -70,7 +70,7 @@ const slab = computed((): SheetSlab => {
   const { slab: own, clay } = piece.beside.target;
   return { thickness: own.wall, neutralFraction: own.neutralFraction, shrinkage: clay.shrinkage };
 });
-/** A length that no scale gives is refused as one that is out of range. */
+/** A length that no scale can reach is refused as out of range. */
 const scaleFinished = (mm: number) => {
   const { form: now } = piece.target;
   if (now.kind !== 'sheet') return [];

@@ -51,7 +51,7 @@ const seen = computed(() =>
   width.value === 0
     ? UNSEEN
     : props.formed
-      ? formedView(props.blank, view.value, turn.value.round, turn.value.up)
+      ? formedView(props.blank, view.value, turn.value)
       : flatView(props.blank, view.value),
 );
 const order = computed(() => paintOrder(props.blank, seen.value, !props.formed));
@@ -93,7 +93,7 @@ function onPointer(event: PointerEvent): void {
   const bounds = canvas.value?.getBoundingClientRect();
   if (!bounds) return;
   const [x, y] = [event.clientX - bounds.left, event.clientY - bounds.top];
-  const found = figuresAt(props.blank, seen.value, order.value, x, y);
+  const found = figuresAt(props.blank, seen.value, { order: order.value, px: x, py: y });
   under.value = found && {
     x,
     y,
@@ -131,7 +131,7 @@ let held: {
 const tipDrag = (index: number, at: readonly [number, number]): DragVerbs => ({
   start: () => void (held = { index, at, blank: props.blank, seen: seen.value }),
   move: (dx, dy) => {
-    if (held) emit('move', held.index, dartTo(held.blank, held.seen, held.at[0] + dx, held.at[1] + dy));
+    if (held) emit('move', held.index, dartTo(held.blank, held.seen, { px: held.at[0] + dx, py: held.at[1] + dy }));
   },
   end: () => {
     held = null;

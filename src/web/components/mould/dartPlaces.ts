@@ -21,7 +21,7 @@ export function dartTips(blank: Blank, seen: Projected, darts: readonly Dart[]):
 }
 
 /** The dart whose tip is drawn at a place of the flat blank (px): from the rim that lies nearest to it, square to it. */
-export function dartTo(blank: Blank, seen: Projected, px: number, py: number): Dart {
+export function dartTo(blank: Blank, seen: Projected, { px, py }: { readonly px: number; readonly py: number }): Dart {
   let [best, found] = [Infinity, blank.border[0] ?? 0];
   const sides = new Set(blank.cuts.flatMap(({ left, right }) => [...left.slice(1), ...right.slice(1)]));
   for (const vertex of blank.border) {

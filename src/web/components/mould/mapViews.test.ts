@@ -19,7 +19,7 @@ describe('the order of painting', () => {
     [100, 90],
     [250, 5],
   ])('puts what lies behind first, seen from %i round and %i up', (round, up) => {
-    const seen = formedView(blank, room, round, up);
+    const seen = formedView(blank, room, { round, up });
     const order = paintOrder(blank, seen, false);
     const depth = (index: number) =>
       [0, 1, 2].reduce((sum, side) => sum + (seen.near[blank.mesh.triangles[3 * index + side] as number] as number), 0);

@@ -17,7 +17,11 @@ interface View {
 }
 
 /** Places on the plane of the picture (mm), changed into places on the screen. */
-function fitted(u: Float64Array, v: Float64Array, near: Float64Array, { width, height, air }: View): Projected {
+function fitted(
+  u: Float64Array,
+  v: Float64Array,
+  { near, view: { width, height, air } }: { readonly near: Float64Array; readonly view: View },
+): Projected {
   let [x0, x1, y0, y1] = [Infinity, -Infinity, Infinity, -Infinity];
   for (let index = 0; index < u.length; index += 1) {
     const across = u[index] as number;
@@ -44,11 +48,15 @@ export function flatView({ uv }: Blank, view: View): Projected {
     u[vertex] = uv[2 * vertex] as number;
     v[vertex] = uv[2 * vertex + 1] as number;
   }
-  return fitted(u, v, new Float64Array(count), view);
+  return fitted(u, v, { near: new Float64Array(count), view });
 }
 
 /** The formed piece seen from a side, turned round and up (degrees). */
-export function formedView({ mesh }: Blank, view: View, round: number, up: number): Projected {
+export function formedView(
+  { mesh }: Blank,
+  view: View,
+  { round, up }: { readonly round: number; readonly up: number },
+): Projected {
   const { positions } = mesh;
   const count = positions.length / 3;
   const [c, s] = [Math.cos((round * Math.PI) / 180), Math.sin((round * Math.PI) / 180)];
@@ -63,7 +71,7 @@ export function formedView({ mesh }: Blank, view: View, round: number, up: numbe
     v[vertex] = away * se + z * ce;
     near[vertex] = -away * ce + z * se;
   }
-  return fitted(u, v, near, view);
+  return fitted(u, v, { near, view });
 }
 
 /** Triangles in the order in which they are painted: what lies behind first. */
@@ -105,7 +113,11 @@ function behindFirst(depth: Float64Array): Uint32Array {
 }
 
 /** The figures of a blank at a place on the screen; null beside it. */
-export function figuresAt(blank: Blank, seen: Projected, order: Uint32Array, px: number, py: number) {
+export function figuresAt(
+  blank: Blank,
+  seen: Projected,
+  { order, px, py }: { readonly order: Uint32Array; readonly px: number; readonly py: number },
+) {
   const { triangles } = blank.mesh;
   for (let at = order.length - 1; at >= 0; at -= 1) {
     const index = order[at] as number;

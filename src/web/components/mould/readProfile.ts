@@ -16,7 +16,7 @@ const refused = (rule: string): ProfileReading => ({ kind: 'refused', rule });
 
 /**
  * Reads the one path of an SVG drawing as a wall's profile: from floor to rim, outward along x, upward on the page. Only the
- * path's own data is looked at: nothing in the file is shown, followed or run.
+ * path's own data is read: nothing in the file is shown, followed or run.
  */
 export function readProfile(text: string): ProfileReading {
   if (text.length > LONGEST.file) return refused('is too large to be read');

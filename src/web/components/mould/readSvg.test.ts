@@ -58,7 +58,7 @@ describe('an SVG drawing', () => {
 
   it('that this program wrote gives back the cut lines that it was written from', () => {
     const { parts } = developWhole(newTarget('Rack tumbler'));
-    const closed = closedIn(writeSvg(sheetOf('x', parts, { unit: 'mm' })));
+    const closed = closedIn(writeSvg(sheetOf('x', parts, { style: { unit: 'mm' } })));
     for (const { outline } of parts) {
       const { minX, maxX, minY, maxY } = bounds(outline);
       const same = closed.filter((line) => {

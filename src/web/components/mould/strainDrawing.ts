@@ -42,6 +42,7 @@ const STEPS = [0.005, 0.01, 0.02, 0.05, 0.1] as const;
 /** Near darts the figures of single vertices jump, so they are averaged over this many thicknesses, as clay does. */
 const FELT = 2;
 
+/** Figures of the strain map: a value at each vertex, how it bows along each edge, and the range and steps of the scale. */
 export function mapFigures(
   blank: Blank,
   quantity: MapQuantity,

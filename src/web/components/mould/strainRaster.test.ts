@@ -29,7 +29,11 @@ const ladder = Uint8ClampedArray.from({ length: 3 * 128 }, (_, at) => 255 - Math
 function painted(more: Partial<MapFigures> = {}, sharp = 1) {
   const size = 50 * sharp;
   const picture = { data: new Uint8ClampedArray(4 * size * size), width: size, height: size };
-  paintMap(picture, blank, seen, order, { ...figures, ...more }, { sharp, ladder, ink, from: 0, to: order.length });
+  paintMap(
+    picture,
+    { blank, view: seen, order, figures: { ...figures, ...more } },
+    { sharp, ladder, ink, from: 0, to: order.length },
+  );
   return (x: number, y: number) => [...picture.data.slice(4 * (y * size + x), 4 * (y * size + x) + 4)];
 }
 

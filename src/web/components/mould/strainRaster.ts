@@ -30,19 +30,26 @@ export interface Brush {
   readonly to: number;
 }
 
+/** What is painted: a blank as it is seen, its triangles from back to front, and the figures. */
+export interface PaintedMap {
+  readonly blank: Blank;
+  readonly view: Projected;
+  readonly order: Uint32Array;
+  readonly figures: MapFigures;
+}
+
 /**
  * Paints the map into a picture: every pixel by the figure interpolated in its triangle, with contour lines and the line of
  * the limit. Triangles are painted in order, what lies behind first.
  */
 export function paintMap(
   { data, width, height }: Picture,
-  { mesh }: Blank,
-  { x, y }: Projected,
-  order: Uint32Array,
-  { values, bows, least, greatest, step, limit }: MapFigures,
+  { blank, view, order, figures }: PaintedMap,
   { sharp, ladder, ink, from, to }: Brush,
 ): void {
-  const { triangles } = mesh;
+  const { triangles } = blank.mesh;
+  const { x, y } = view;
+  const { values, bows, least, greatest, step, limit } = figures;
   const span = Math.max(ROUNDING, greatest - least);
   const shades = ladder.length / 3;
   for (let at = from; at < to; at += 1) {

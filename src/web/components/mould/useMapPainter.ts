@@ -22,7 +22,11 @@ const INK = [43, 31, 26] as const;
 const AT_ONCE = { ms: 12, triangles: 400 } as const;
 
 /** Shows a painted picture with the border of the blank. */
-function show(pen: CanvasRenderingContext2D, picture: ImageData, sharp: number, { blank, view, thin }: Painted): void {
+function show(
+  pen: CanvasRenderingContext2D,
+  picture: ImageData,
+  { sharp, painted: { blank, view, thin } }: { readonly sharp: number; readonly painted: Painted },
+): void {
   const { canvas } = pen;
   if (canvas.width !== picture.width || canvas.height !== picture.height) {
     canvas.width = picture.width;
@@ -57,7 +61,7 @@ export function useMapPainter(canvas: Readonly<Ref<HTMLCanvasElement | null>>, w
     const pen = canvas.value?.getContext('2d');
     const painted = what();
     if (!pen || painted.width === 0 || painted.height === 0) return;
-    const { blank, view, order, figures, width, height } = painted;
+    const { order, width, height } = painted;
     const sharp = window.devicePixelRatio || 1;
     const shades = (ladder ??= mapLadder());
     const picture = pen.createImageData(Math.round(width * sharp), Math.round(height * sharp));
@@ -66,11 +70,11 @@ export function useMapPainter(canvas: Readonly<Ref<HTMLCanvasElement | null>>, w
       const until = performance.now() + AT_ONCE.ms;
       while (from < order.length && performance.now() < until) {
         const to = Math.min(order.length, from + AT_ONCE.triangles);
-        paintMap(picture, blank, view, order, figures, { sharp, ladder: shades, ink: INK, from, to });
+        paintMap(picture, painted, { sharp, ladder: shades, ink: INK, from, to });
         from = to;
       }
       if (from < order.length) next = setTimeout(go);
-      else show(pen, picture, sharp, painted);
+      else show(pen, picture, { sharp, painted });
     };
     next = setTimeout(go);
   }

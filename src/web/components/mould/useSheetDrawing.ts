@@ -33,7 +33,7 @@ export interface View {
 
 const WORDS = { outline: 'Outline', hole: 'Hole', line: 'Line' } as const;
 
-/** What is drawn on a sheet: the line that is chosen, its chosen point or edge, and what can be done to them. */
+/** The drawing of a sheet: the chosen line, its chosen point or edge, and what can be done to them. */
 export function useSheetDrawing() {
   const piece = usePiece();
   const name = ref<LineName>({ kind: 'outline' });
@@ -41,7 +41,7 @@ export function useSheetDrawing() {
   const trouble = ref('');
   const form = computed(() => (piece.target.form.kind === 'sheet' ? piece.target.form : null));
   const names = computed(() => (form.value ? lineNames(form.value) : []));
-  /** The chosen line; what was taken off or undone leaves the outline. */
+  /** The chosen line, or the outline where the chosen one was removed or undone. */
   const chosen = computed<LineName>(() =>
     form.value && sheetLine(form.value, name.value) ? name.value : { kind: 'outline' },
   );
@@ -87,7 +87,11 @@ export function useSheetDrawing() {
   /** Where the feet stand, by hand or by the program. */
   const feet = computed(() => {
     const { slab, clay } = piece.target;
-    return (form.value && placeFeet(form.value, slab.wall, slab.neutralFraction, clay.shrinkage)?.feet) ?? [];
+    return (
+      (form.value &&
+        placeFeet(form.value, { t: slab.wall, k: slab.neutralFraction, shrinkage: clay.shrinkage })?.feet) ??
+      []
+    );
   });
   function moveFoot(index: number, to: Point): readonly Fault[] {
     if (!form.value?.feet) return [];
@@ -144,4 +148,5 @@ export function useSheetDrawing() {
   };
 }
 
+/** What useSheetDrawing returns. */
 export type SheetDrawing = ReturnType<typeof useSheetDrawing>;

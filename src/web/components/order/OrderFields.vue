@@ -34,7 +34,7 @@ const older = computed(() =>
 );
 
 const put = (key: keyof KeptOrder) => (value: unknown) => props.put({ [key]: value } as Partial<KeptOrder>, key);
-/** A day that is not whole yet leaves the one that was there. */
+/** While a day is only half typed, the old one stays. */
 function putDay(key: 'start' | 'ready', value: string): void {
   if (checkOrder({ ...props.order, [key]: value }).length === 0) props.put({ [key]: value }, null);
 }
@@ -42,7 +42,7 @@ const putCount = (line: number) => (count: number) =>
   Number.isInteger(count)
     ? props.put({ lines: props.order.lines.map((own, at) => (at === line ? { ...own, count } : own)) }, `count ${line}`)
     : [{ code: 'wrong-type' as const, path: 'count', value: String(count), rule: 'must be a whole number' }];
-/** Without a line; blocks of the lines behind it that are held move up with them. */
+/** The order without one line; held blocks of the later lines are renumbered. */
 function removeLine(line: number): void {
   const held = props.order.held
     .filter((one) => one.line !== line)

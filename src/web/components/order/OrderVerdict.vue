@@ -39,7 +39,7 @@ const heading = computed(() => {
     : `${all.value} of ${pieces.value} cannot be fired in time`;
 });
 
-/** Hands of the potter in the whole order (ms). */
+/** Working time of the potter in the whole order (ms). */
 const hands = computed(() =>
   [
     ...(laid.value?.blocks ?? []).map(({ start, end }) => end - start),

@@ -5,8 +5,11 @@ const clock = new Intl.DateTimeFormat('en-GB', { hour: '2-digit', minute: '2-dig
 const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
 const longDay = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
 
+/** The time of day, such as 14:30. */
 export const clockText = (ms: number): string => clock.format(ms);
+/** A day in short, such as Mon 3 May. */
 export const dayWord = (ms: number): string => day.format(ms);
+/** A day in full. */
 export const longDayWord = (ms: number): string => longDay.format(ms);
 
 const blockOf = (order: KeptOrder, { line, block }: Pick<BlockSpot, 'line' | 'block'>) =>

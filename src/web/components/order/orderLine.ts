@@ -15,7 +15,7 @@ const two = (value: number) => String(value).padStart(2, '0');
 /** A day in local time, YYYY-MM-DD. */
 export const dayText = (day: Date): string => `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
 
-/** An order is wanted so many days from now, until it is said otherwise. */
+/** A new order is wanted this many days from now. */
 const WANTED = 21;
 
 /** A new order, with the hours that the last one had. */

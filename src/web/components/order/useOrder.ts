@@ -11,7 +11,7 @@ import { workerJob } from '../../workers/workerJob.ts';
 const sameSpot = (one: BlockSpot, other: BlockSpot) =>
   one.line === other.line && one.set === other.set && one.block === other.block;
 
-/** When hands are taken by an order that is laid: its blocks, and what its kiln asks for. */
+/** When a laid order takes up the hands: its blocks, and what its kiln needs. */
 function handsOf({ laid }: KeptOrder): (readonly [number, number])[] {
   const kiln = (laid?.kiln ?? []).filter(({ kind }) => kind !== 'bisque' && kind !== 'glaze');
   return [
@@ -20,7 +20,7 @@ function handsOf({ laid }: KeptOrder): (readonly [number, number])[] {
   ];
 }
 
-/** One order on the screen: changed in place, and laid again in a worker as soon as something it depends on is another. */
+/** One order on the screen: edited in place, and laid again in a worker whenever something that it depends on changes. */
 export function useOrder(order: () => Kept<'order'> | undefined) {
   const orders = useOrders();
   const helps = shallowRef<readonly Help[]>([]);
@@ -127,4 +127,5 @@ export function useOrder(order: () => Kept<'order'> | undefined) {
   };
 }
 
+/** What useOrder returns. */
 export type OrderInHand = ReturnType<typeof useOrder>;

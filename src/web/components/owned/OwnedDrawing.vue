@@ -135,7 +135,8 @@ const edges = computed(() => {
     return `rim ${lengths.figure(form.rim)}, foot ${lengths.figure(form.foot)}, height ${lengths.length(form.height)}`;
   return `${lengths.figure(fired.value.width)} across, ${lengths.length(fired.value.height)} high`;
 });
-const path = (outline: Outline) => pathData(moved(outline, 0, 0), layout.value.scale, layout.value.origin, screenPx);
+const path = (outline: Outline) =>
+  pathData(moved(outline, 0, 0), { scale: layout.value.scale, origin: layout.value.origin, write: screenPx });
 </script>
 
 <template>

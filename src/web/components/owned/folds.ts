@@ -14,11 +14,13 @@ export const FOLDS: readonly Choice<Fold>[] = [
   { value: '3x1', title: 'in thirds, across', why: 'Three layers: a third as far round.' },
 ];
 
+/** Layers of the paper by its fold, around and up. */
 export function layersOf(fold: Fold): Pick<PaperSheet, 'layersAround' | 'layersUp'> {
   const [layersAround = 1, layersUp = 1] = fold.split('x').map(Number);
   return { layersAround, layersUp };
 }
 
+/** The fold by the layers of the paper. */
 export function foldOf({ layersAround, layersUp }: PaperSheet): Fold {
   return `${layersAround}x${layersUp}`;
 }

@@ -47,7 +47,7 @@ export function giveOwned(given: { readonly kind: OwnedKind } & Readonly<Record<
   memory.write(KEY, JSON.stringify({ ...before, ...Object.fromEntries(parts) }));
 }
 
-/** Of what was kept, the values that are still of the same kind. */
+/** Of the stored values, those that still have the right type. */
 function likeBefore(now: object, kept: unknown): object {
   if (typeof kept !== 'object' || kept === null) return {};
   return Object.fromEntries(
@@ -115,7 +115,7 @@ export function useOwned() {
   });
   const slid = computed(() => {
     if (kind.value !== 'arc' || slideTo.value === undefined || !template.value) return null;
-    return slideArc(template.value, slideTo.value, long.value, plain.value);
+    return slideArc(template.value, slideTo.value, { long: long.value, making: plain.value });
   });
   const bowl = computed(() => (kind.value === 'round' ? bowlFromRound({ ...round }, plain.value) : null));
   const tracings = computed((): readonly TracingStep[] => (slid.value?.kind === 'slid' ? slid.value.tracings : []));
@@ -148,7 +148,7 @@ export function useOwned() {
         return made(plain.value, { kind: 'former', ...former });
     }
   }
-  /** What the piece keeps to from now on: a template that was slid has made another piece than its own. */
+  /** What the piece is bound to from now on: a slid template has made a different piece from its own. */
   function heldInHand(): InHand | null {
     if (kind.value === 'sheet')
       return { kind: 'sheet', around: sheet.around / sheet.layersAround, up: sheet.up / sheet.layersUp };
@@ -161,7 +161,7 @@ export function useOwned() {
     return found.kind === 'made' && inHand ? { kind: 'made', target: { ...found.target, inHand } } : found;
   });
 
-  // What was typed is there again after Back and after a reload.
+  // Typed values survive Back and a reload.
   const parts = { arc, ruled, sheet, cutter, former, round, clay, making };
   const choices = { kind, way, long, slideTo, name };
   const kept = readKept();
@@ -198,4 +198,5 @@ export function useOwned() {
   };
 }
 
+/** What useOwned returns. */
 export type Owned = ReturnType<typeof useOwned>;

@@ -16,5 +16,7 @@ export function arcOutline({ inner, outer }: ArcTemplate, from: number, to: numb
   ];
 }
 
+/** The outline of a round thing (mm). */
 export const circleOutline = (diameter: number): Outline => circle(diameter);
+/** The outline of a sheet of paper (mm). */
 export const sheetOutline = (around: number, up: number): Outline => rectangle(around, up);

@@ -1,6 +1,6 @@
 import type { Fault } from '../../../core/errors.ts';
 
-/** Puts a measure that can be meant; another is told. */
+/** Takes a measure that is possible, and says what is wrong with any other. */
 export function putMeasure<T extends object>(into: T, key: keyof T, least = 0) {
   return (value: number): readonly Fault[] => {
     if (!(value > least) || value > 5000) {

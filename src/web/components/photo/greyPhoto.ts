@@ -2,16 +2,16 @@ import type { GreyImage } from '../../../core/files/photo/image.ts';
 
 /** A photograph is worked on at most this large (px): more shows nothing that a knife can follow. */
 const LARGEST = 1600;
-/** Smaller ones do not show an edge within half a millimetre. */
+/** Smaller ones do not show an edge to half a millimetre. */
 export const LEAST_PIXELS = 700;
 
-/** A photograph that was read: itself, to be drawn, and its light. */
+/** A photograph: its picture, to be drawn, and its light. */
 export interface ReadPhoto {
   readonly picture: ImageBitmap;
   readonly image: GreyImage;
 }
 
-/** Reads a picture file; null where it is none that this browser knows. */
+/** Reads a picture file; null where this browser cannot. */
 export async function greyPhoto(file: File): Promise<ReadPhoto | null> {
   const whole = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => null);
   if (!whole) return null;

@@ -113,4 +113,5 @@ export function usePhoto() {
   };
 }
 
+/** What usePhoto returns. */
 export type Photo = ReturnType<typeof usePhoto>;

@@ -43,7 +43,7 @@ const FILES = [
   { format: 'png', title: 'PNG, 300 dots an inch' },
 ] as const;
 
-/** Another size is another design, developed for the same slab. */
+/** Another size is a design of its own, developed for the same slab. */
 const scale = ref(0.8);
 function putScale(value: number): readonly Fault[] {
   if (value >= SCALES.least && value <= SCALES.greatest) {
@@ -70,7 +70,7 @@ async function makeScaled(): Promise<void> {
   else trouble.value = shelf.trouble;
 }
 
-/** A file of the piece as it is now; null where it could not be had, which is told. */
+/** A file of the piece as it is now; null, with a message, where it cannot be had. */
 async function fetchFile(format: PieceFormat, part?: string): Promise<Awaited<ReturnType<typeof api.template>> | null> {
   busy.value = [format, part].join(' ').trim();
   trouble.value = '';

@@ -7,7 +7,7 @@ import { usePiece } from '../../stores/piece.ts';
 import { useClays } from '../../stores/records.ts';
 import { bookedClay } from './bookedClay.ts';
 
-/** How sure each finished size is: the interval of the clay's own bars carried to it. */
+/** How sure each finished size is, by the interval of the clay's own bars. */
 const piece = usePiece();
 const clays = useClays();
 const lengths = useLengths();

@@ -15,7 +15,7 @@ const connection = useConnection();
 const lengths = useLengths();
 const revisions = ref<readonly RevisionEntry[] | null>(null);
 const total = ref(0);
-/** What revisions were, once it has been asked for. */
+/** The revisions, once they were fetched. */
 const seen = ref<Readonly<Record<number, string>>>({});
 const trouble = ref('');
 

@@ -18,7 +18,9 @@ const lengths = useLengths();
 
 const title = computed(() => figure.value?.label ?? '');
 const steps = computed(() =>
-  figure.value ? explain(figure.value.id, piece.target, props.developed, figure.value.band) : [],
+  figure.value
+    ? explain(figure.value.id, { target: piece.target, developed: props.developed, band: figure.value.band })
+    : [],
 );
 </script>
 

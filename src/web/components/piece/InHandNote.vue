@@ -6,7 +6,7 @@ import { usePiece } from '../../stores/piece.ts';
 import { without } from '../../without.ts';
 import type { Target } from '../../../core/target/target.ts';
 
-/** What the piece keeps to, paper first: it is let go with one press, and kept to again by undo. */
+/** What the piece is bound to, paper first: one press releases it, undo binds it again. */
 const piece = usePiece();
 const lengths = useLengths();
 const words = computed(() => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Keep } from '../../../core/studio/reverse/scaled.ts';
 
-/** What stays as it is while the rest of the piece is changed. */
+/** What is kept while the rest of the piece changes. */
 defineProps<{ keeps: readonly Keep[] }>();
 const emit = defineEmits<{ keep: [keep: Keep] }>();
 

@@ -10,7 +10,7 @@ import { sent } from '../../workers/blankWork.ts';
 import type { KitQuestion } from '../../workers/kit.worker.ts';
 import { workerJob } from '../../workers/workerJob.ts';
 
-/** What of the kit the piece uses, and how many stand on a kiln shelf. */
+/** What the piece uses of the kit, and how many stand on a kiln shelf. */
 const piece = usePiece();
 const kit = useKit();
 const lengths = useLengths();

@@ -20,7 +20,7 @@ const { mdAndDown: narrow } = useDisplay();
 const tab = defineModel<'change' | 'measure' | 'advice'>('tab', { required: true });
 const warnings = computed(() => piece.beside.developed.checks.filter(({ level }) => level !== 'note').length);
 
-/** A figure that is pressed on the drawing stands in the list too. */
+/** A figure pressed on the drawing is in the list too. */
 function askOnTable(id: FigureId): void {
   const figure = props.measure.find((one) => one.id === id);
   if (figure) emit('how', figure);

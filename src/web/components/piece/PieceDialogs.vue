@@ -7,8 +7,7 @@ import type { Figure } from './figures.ts';
 import { fetchSoon, HistoryDialog, HowDialog, MeshDialog } from './laterParts.ts';
 
 /**
- * The dialogs of a piece. They are made when they are asked for, or at rest, each in a task of its own, and stay, to close and
- * give the keyboard back.
+ * The dialogs of a piece. They are mounted when first opened, or while the page is at rest, one after another, and stay mounted.
  */
 defineProps<{ developed: Development }>();
 const how = defineModel<Figure | null>('how', { required: true });

@@ -12,7 +12,7 @@ import { SlabFigures } from './laterParts.ts';
 import StandingFigures from './StandingFigures.vue';
 import WorkNote from './WorkNote.vue';
 
-/** What is to be measured of a piece, and advice on it: both, or one of them where there is little room. */
+/** Figures to measure on a piece and advice on it: both, or one of them where there is little room. */
 defineProps<{
   stage: Stage;
   shown: 'both' | 'measure' | 'advice';
@@ -25,7 +25,7 @@ const piece = usePiece();
 const bench = useBench();
 const reading = useMouldReading();
 
-/** Advice that the slab is too small is followed by one press. */
+/** One press follows the advice that the slab is too small. */
 const { busy, trouble, solve, cancel } = useSolver();
 async function cutInPieces(): Promise<void> {
   const cut = await solve(piece.target, { kind: 'pieces', slab: bench.slab });

@@ -3,7 +3,7 @@ import { toRef } from 'vue';
 import type { Figure } from './figures.ts';
 import { useSaid } from './useSaid.ts';
 
-/** What a screen reader says of the figures once the hand rests. */
+/** The figures in words for a screen reader, once typing stops. */
 const props = defineProps<{ figures: readonly Figure[] }>();
 const said = useSaid(toRef(props, 'figures'));
 </script>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useLengths } from '../../composables/useLengths.ts';
 
-/** What long work is doing, with a way to give it up, or why it found nothing. */
+/** Progress of long work, with a button to stop it, or why it found nothing. */
 withDefaults(defineProps<{ busy: boolean; trouble: string; doing?: string }>(), { doing: 'Trying sizes' });
 const emit = defineEmits<{ cancel: [] }>();
 const lengths = useLengths();

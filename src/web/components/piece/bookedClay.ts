@@ -10,7 +10,7 @@ const SAME_SHRINKAGE = 0.0005;
 export interface BookedClay {
   readonly clay: Clay;
   readonly known: KnownShrinkage;
-  /** The design is cut for another figure than the book has by now. */
+  /** The design was cut for another figure than the book has now. */
   readonly apart: boolean;
 }
 

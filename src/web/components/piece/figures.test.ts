@@ -74,7 +74,7 @@ describe('the figures to measure', () => {
       expect(new Set(keys).size).toBe(keys.length);
       for (const figure of figures) {
         all += 1;
-        if (explain(figure.id, target, developed, figure.band ?? 0).length > 0) explained += 1;
+        if (explain(figure.id, { target, developed, band: figure.band ?? 0 }).length > 0) explained += 1;
         for (const unit of ['mm', 'cm', 'inch'] as const)
           expect(writePhrase(figure.phrase, { unit })).not.toMatch(/NaN|undefined|Infinity/);
       }
@@ -83,7 +83,7 @@ describe('the figures to measure', () => {
   });
 
   it('are the very lines that are traced', () => {
-    for (const target of targetsOfEveryKind(512, 60, ['taper', 'facet'])) {
+    for (const target of targetsOfEveryKind(512, 60, { kinds: ['taper', 'facet'] })) {
       const { parts } = develop(target);
       const wall = parts.find(({ role }) => role !== 'base');
       if (!wall) throw new Error('no wall');

@@ -17,7 +17,7 @@ export interface Figure {
   readonly label: string;
   readonly phrase: Phrase;
   readonly unit: 'length' | 'none';
-  /** Smaller on the screen: it is not what the ruler is laid to first. */
+  /** Shown smaller: it is not the first thing to measure. */
   readonly minor?: boolean;
 }
 
@@ -26,7 +26,11 @@ function boxOf(outline: Outline): { length: number; height: number } {
   return { length: box.maxX - box.minX, height: box.maxY - box.minY };
 }
 
-function lengthFigure(id: FigureId, label: string, mm: number, more: Partial<Figure> = {}): Figure {
+function lengthFigure(
+  id: FigureId,
+  label: string,
+  { mm, more = {} }: { readonly mm: number; readonly more?: Partial<Figure> },
+): Figure {
   return { id, label, phrase: [{ mmPlain: mm }], unit: 'length', ...more };
 }
 
@@ -35,23 +39,27 @@ function straightWall(wall: Part, wrapLength: number): Figure[] {
   const whole = Math.abs(length - wrapLength) < LENGTH_TOLERANCE;
   const several = wall.count > 1 ? `Each of ${wall.count} walls` : 'Wrap, with overlap';
   return [
-    lengthFigure('cutLength', whole ? 'Wrap' : several, length),
-    lengthFigure('cutHeight', 'Wall height', height),
+    lengthFigure('cutLength', whole ? 'Wrap' : several, { mm: length }),
+    lengthFigure('cutHeight', 'Wall height', { mm: height }),
   ];
 }
 
 /** The arcs of a cone's flat wall as they are traced on the face that lies up, and its slant. */
-function coneWall(wall: Part, cone: { sweep: number }, band: number, prefix: string): Figure[] {
+function coneWall(
+  wall: Part,
+  cone: { sweep: number },
+  { band, prefix }: { readonly band: number; readonly prefix: string },
+): Figure[] {
   const foot = tracedEdge(wall, 'foot').radius;
   const rim = tracedEdge(wall, 'rim').radius;
   const name = (text: string) => (prefix ? `${prefix} ${text}` : text.charAt(0).toUpperCase() + text.slice(1));
   const straight = !Number.isFinite(foot) || !Number.isFinite(rim);
   return [
     ...(straight
-      ? [lengthFigure('girthRim', name('wrap'), boxOf(wall.outline).length, { band })]
+      ? [lengthFigure('girthRim', name('wrap'), { mm: boxOf(wall.outline).length, more: { band } })]
       : [
-          lengthFigure('arcRim', name('rim radius'), rim, { band }),
-          lengthFigure('arcFoot', name('foot radius'), foot, { band }),
+          lengthFigure('arcRim', name('rim radius'), { mm: rim, more: { band } }),
+          lengthFigure('arcFoot', name('foot radius'), { mm: foot, more: { band } }),
           {
             id: 'sweep',
             band,
@@ -60,7 +68,7 @@ function coneWall(wall: Part, cone: { sweep: number }, band: number, prefix: str
             unit: 'none',
           } as const,
         ]),
-    lengthFigure('slant', name('slant height'), tracedEdge(wall, 'left').length, { band, minor: true }),
+    lengthFigure('slant', name('slant height'), { mm: tracedEdge(wall, 'left').length, more: { band, minor: true } }),
   ];
 }
 
@@ -74,31 +82,31 @@ function wallFigures({ form }: Target, { numbers, parts }: Development): Figure[
   const [first] = walls;
   if (!first) return [];
   const own = kindOfForm(form).figures?.(form, numbers);
-  if (own) return own.map(({ id, label, mm }) => lengthFigure(id, label, mm));
+  if (own) return own.map(({ id, label, mm }) => lengthFigure(id, label, { mm }));
   if (numbers.wrapLength !== undefined) return straightWall(first, numbers.wrapLength);
   if (numbers.bands) {
     return numbers.bands.flatMap((band, index) => {
       const wall = walls[index];
-      return wall ? coneWall(wall, band, index, String.fromCharCode(65 + index)) : [];
+      return wall ? coneWall(wall, band, { band: index, prefix: String.fromCharCode(65 + index) }) : [];
     });
   }
-  if (numbers.sweep !== undefined) return coneWall(first, { sweep: numbers.sweep }, 0, '');
+  if (numbers.sweep !== undefined) return coneWall(first, { sweep: numbers.sweep }, { band: 0, prefix: '' });
   if (numbers.panelFoot !== undefined) {
     return [
-      lengthFigure('panelRim', 'Panel, rim', panelWidth(first, 'rim', numbers.panelRim)),
-      lengthFigure('panelFoot', 'Panel, foot', panelWidth(first, 'foot', numbers.panelFoot)),
-      lengthFigure('slant', 'Slant height', numbers.slant ?? 0),
+      lengthFigure('panelRim', 'Panel, rim', { mm: panelWidth(first, 'rim', numbers.panelRim) }),
+      lengthFigure('panelFoot', 'Panel, foot', { mm: panelWidth(first, 'foot', numbers.panelFoot) }),
+      lengthFigure('slant', 'Slant height', { mm: numbers.slant ?? 0 }),
       { id: 'sideMitre', label: 'Side mitre', phrase: [{ degrees: numbers.sideMitre ?? 0 }], unit: 'none' },
     ];
   }
   return walls.flatMap((wall) => {
     const { length, height } = boxOf(wall.outline);
     return [
-      lengthFigure('cutLength', `${wall.name}, along`, length),
+      lengthFigure('cutLength', `${wall.name}, along`, { mm: length }),
       lengthFigure(
         'cutHeight',
         `${wall.name}, ${['blank', 'strip', 'sheet'].includes(wall.id) ? 'across' : 'height'}`,
-        height,
+        { mm: height },
       ),
     ];
   });
@@ -112,7 +120,7 @@ function baseFigures(base: Part): Figure[] {
     base.faceUp === 'inside' ? ['baseTopDiameter', 'baseDiameter'] : ['baseDiameter', 'baseTopDiameter'];
   const round = Math.abs(up.length - up.height) < LENGTH_TOLERANCE;
   const across = (id: FigureId, label: string, box: typeof up): Figure => ({
-    ...lengthFigure(id, label, box.length),
+    ...lengthFigure(id, label, { mm: box.length }),
     phrase: round ? [{ mmPlain: box.length }] : [{ mmPlain: box.length }, ' × ', { mmPlain: box.height }],
   });
   const top = across(traced, 'Base across', up);
@@ -122,7 +130,7 @@ function baseFigures(base: Part): Figure[] {
 /** Handle, knob and lid: a strap by its length, a pulled handle and a knob by the lump. */
 function addedFigures({ numbers, lumps = [] }: Development): Figure[] {
   const length = (id: FigureId, label: string, mm: number | undefined) =>
-    mm === undefined ? [] : [lengthFigure(id, label, mm, { minor: true })];
+    mm === undefined ? [] : [lengthFigure(id, label, { mm, more: { minor: true } })];
   return [
     ...(lumps.every(({ id }) => id !== 'pulled-handle')
       ? length('handleLength', 'Handle strap', numbers.handleLength)
@@ -151,7 +159,11 @@ function addedFigures({ numbers, lumps = [] }: Development): Figure[] {
 }
 
 /** A mass (g); none while a piece from a mould has no parts yet. */
-function weight(id: FigureId, label: string, grams: number, more: Partial<Figure> = {}): Figure[] {
+function weight(
+  id: FigureId,
+  label: string,
+  { grams, more = {} }: { readonly grams: number; readonly more?: Partial<Figure> },
+): Figure[] {
   return grams > 0 ? [{ id, label, phrase: [{ grams }], unit: 'none', ...more }] : [];
 }
 
@@ -164,9 +176,11 @@ export function figuresToMeasure(target: Target, developed: Development, scale: 
   return [
     ...wallFigures(target, developed),
     ...parts.filter(({ role }) => role === 'base').flatMap(baseFigures),
-    ...(numbers.slot === undefined ? [] : [lengthFigure('slot', 'Slot', numbers.slot)]),
+    ...(numbers.slot === undefined ? [] : [lengthFigure('slot', 'Slot', { mm: numbers.slot })]),
     ...addedFigures(developed),
-    ...(numbers.bevelRun > 0 ? [lengthFigure('bevelRun', 'Slant runs', numbers.bevelRun, { minor: true })] : []),
+    ...(numbers.bevelRun > 0
+      ? [lengthFigure('bevelRun', 'Slant runs', { mm: numbers.bevelRun, more: { minor: true } })]
+      : []),
     ...slabs.map((slab): Figure => ({
       id: 'slab',
       label: slabs.length > 1 ? `Slab for ${slab.parts.join(', ')}` : 'Slab',
@@ -174,7 +188,7 @@ export function figuresToMeasure(target: Target, developed: Development, scale: 
       unit: 'length',
       minor: true,
     })),
-    ...weight('weighOut', 'Weigh out', mass, { minor: true }),
+    ...weight('weighOut', 'Weigh out', { grams: mass, more: { minor: true } }),
   ];
 }
 
@@ -209,6 +223,6 @@ export function finishedFigures({ finished }: Development): Figure[] {
           } as const,
         ]
       : []),
-    ...weight('massFired', 'Weighs, fired, about', finished.mass.fired),
+    ...weight('massFired', 'Weighs, fired, about', { grams: finished.mass.fired }),
   ];
 }

@@ -16,7 +16,7 @@ interface Later {
   readonly keptAt: string;
   readonly changes: readonly Change[];
 }
-/** No more of the next revisions are told one by one. */
+/** No more than these revisions are listed one by one. */
 const MOST = 6;
 const later = shallowRef<readonly Later[] | null>(null);
 const more = shallowRef(0);

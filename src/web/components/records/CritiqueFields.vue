@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue';
 import type { Critique } from '../../../contract/makings.ts';
 import { useMakings } from '../../stores/makings.ts';
 
-/** The maker's own word on a finished piece. Nothing here is reckoned by the program. */
+/** The maker's own judgement of a finished piece. The program calculates nothing here. */
 const props = defineProps<{ piece: number; number: number }>();
 const makings = useMakings();
 

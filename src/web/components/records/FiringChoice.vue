@@ -5,7 +5,7 @@ import { openedAt, pieceKey, type KeptFiring, type PieceAt } from '../../../core
 import { useFirings } from '../../stores/records.ts';
 import { freshFiring } from '../kiln/freshFiring.ts';
 
-/** In which firing pieces got their last fire: one that is written down, or a new one of today. */
+/** The firing in which pieces were fired: one on record, or a new one dated today. */
 const props = defineProps<{ pieces: readonly PieceAt[] }>();
 const emit = defineEmits<{ said: [words: string] }>();
 const firings = useFirings();
@@ -27,7 +27,7 @@ const without = (body: KeptFiring): KeptFiring => ({
   wanted: body.wanted.filter((one) => !keys.value.has(pieceKey(one))),
   placed: body.placed.filter((one) => !keys.value.has(pieceKey(one))),
 });
-/** What was fired in it is written down after it was opened: pieces that found no place in it are not in it. */
+/** Written after the firing was opened: pieces that had no place on its shelves are left out. */
 const opened = (body: KeptFiring) =>
   body.opened === null && body.placed.length > 0 ? openedAt(body, new Date().toISOString()) : body;
 const withThem = (body: KeptFiring): KeptFiring => {

@@ -12,7 +12,7 @@ const made = useMade();
 const said = ref('');
 const trouble = ref('');
 
-/** Why a table was not taken: the first line of it that is wrong. */
+/** Why a table was refused: the first wrong line. */
 function whyOf(error: unknown): string {
   const words = connection.note(error);
   const fault = error instanceof Refused ? error.reply.faults?.[0] : undefined;

@@ -8,7 +8,7 @@ import { useSettings } from '../../stores/settings.ts';
 import { moveOn } from '../fields/moveOn.ts';
 import { useMeasured } from '../make/measuredNames.ts';
 
-/** One figure of one piece: typed, or written by a device; a slip is questioned and kept all the same. */
+/** One figure of one piece: typed, or written by a device; an unlikely one is questioned and kept all the same. */
 const props = defineProps<{ label: string; what: Measured; value: number | null; planned: number | null }>();
 const emit = defineEmits<{ put: [value: number | null] }>();
 

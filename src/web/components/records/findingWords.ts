@@ -23,6 +23,7 @@ export const numberWord = (count: number) => NUMBERS[count] ?? String(count);
 /** A count and its noun. */
 export const counted = (count: number, one: string, many = `${one}s`) => `${count} ${count === 1 ? one : many}`;
 
+/** A share in percent. */
 export const percent = (share: number, digits = 1) => `${(100 * share).toFixed(digits)} %`;
 
 /** How a clay stands in the list. */

@@ -11,7 +11,14 @@ const props = defineProps<{ items: readonly Primitive[]; height: number }>();
     <path
       v-if="item.kind === 'path'"
       :class="[item.layer, item.dash, item.fill]"
-      :d="pathData(item.outline, 1, [0, props.height], plain, item.open ? 'open' : 'closed')"
+      :d="
+        pathData(item.outline, {
+          scale: 1,
+          origin: [0, props.height],
+          write: plain,
+          ends: item.open ? 'open' : 'closed',
+        })
+      "
     />
     <line
       v-else-if="item.kind === 'line'"

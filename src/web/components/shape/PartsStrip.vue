@@ -37,11 +37,11 @@ const laid = computed(() => {
     const [wide, tall] = [(maxX - minX) * scale, (maxY - minY) * scale];
     const y = (height.value + tall) / 2;
     const at = [x - minX * scale, y + minY * scale] as const;
-    const holes = (part.holes ?? []).map((hole) => pathData(hole, scale, at, screenPx)).join('');
+    const holes = (part.holes ?? []).map((hole) => pathData(hole, { scale, origin: at, write: screenPx })).join('');
     const place = {
       part,
       holes,
-      d: pathData(part.outline, scale, at, screenPx),
+      d: pathData(part.outline, { scale, origin: at, write: screenPx }),
       x: x + wide / 2,
       y: y - tall / 2,
       words: wordsOn(part, wide),

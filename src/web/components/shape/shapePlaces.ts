@@ -133,7 +133,7 @@ export function shapeTags(handles: readonly DraggedSize[], places: ShapePlaces):
   const only = across.length === 1;
   const widths = across.map(({ handle, share }): ShapeTag => {
     const half = reachAt(fired.outer, (ground - yOf(share)) / scale) * scale;
-    const span = (y: number) => dimensionLine(middle - half, y, middle + half, y);
+    const span = (y: number) => dimensionLine([middle - half, y], [middle + half, y]);
     if (only || share > 1 - END) {
       const y = wetTop - OFF.line;
       return { handle, at: [middle, y - OFF.figure], line: span(y) };
@@ -148,7 +148,11 @@ export function shapeTags(handles: readonly DraggedSize[], places: ShapePlaces):
     const whole = share > 1 - END;
     const x = whole ? farRight + OFF.line : wetLeft - OFF.line;
     const y = whole ? (foot + top) / 2 : yOf(share);
-    return { handle, at: [x + (whole ? 1 : -1) * (OFF.figure + 18), y], line: dimensionLine(x, foot, x, yOf(share)) };
+    return {
+      handle,
+      at: [x + (whole ? 1 : -1) * (OFF.figure + 18), y],
+      line: dimensionLine([x, foot], [x, yOf(share)]),
+    };
   });
   // On a small drawing only its ends have room for figures; the others are in the fields.
   const isEnd = ({ handle: { at } }: ShapeTag) => !('height' in at) || at.height < END || at.height > 1 - END;

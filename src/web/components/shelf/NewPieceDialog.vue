@@ -3,7 +3,7 @@ import type { FormKind } from '../../../core/target/target.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
 import FormGrid from '../piece/FormGrid.vue';
 
-/** What the new piece is: one of the forms, or what comes of something that is owned already. */
+/** Chooses the form of a new piece, or a way to begin from something that is already owned. */
 const open = defineModel<boolean>({ required: true });
 defineProps<{ busy: boolean }>();
 const emit = defineEmits<{ choose: [kind: FormKind] }>();

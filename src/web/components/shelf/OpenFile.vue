@@ -8,9 +8,9 @@ import { useShelf } from '../../stores/shelf.ts';
 const emit = defineEmits<{ trouble: [words: string] }>();
 const shelf = useShelf();
 const router = useRouter();
-/** Always empty again, so that the same file may be read once more. */
+/** Emptied after each read, so that the same file can be read again. */
 const files = ref<File[]>([]);
-/** A button is what is seen of it: a place to drop a file has no room here. */
+/** Shown as a button: there is no room here for a drop area. */
 const upload = ref<HTMLElement | null>(null);
 const choose = () => upload.value?.querySelector<HTMLInputElement>('input')?.click();
 

@@ -3,7 +3,7 @@ import { ref, watch } from 'vue';
 import { LIMITS } from '../../../core/target/target.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
 
-/** The set that pieces are put into: one that there is, or a new name. */
+/** The set that pieces are put into: an existing one, or a new name. */
 const open = defineModel<boolean>({ required: true });
 const props = defineProps<{ names: string; sets: readonly string[]; now: string | null }>();
 const emit = defineEmits<{ put: [set: string | null] }>();

@@ -16,7 +16,7 @@ const props = defineProps<{
   scale: number;
   tallest: number;
   width: number;
-  /** Several are being chosen, and this is one of them or not; null while none are. */
+  /** Whether this piece is among the chosen; null while none are being chosen. */
   chosen: boolean | null;
 }>();
 /**
@@ -39,7 +39,7 @@ const side = computed(() => elevation(props.design.target, 'fired'));
 const outlines = computed(() => {
   const { left, right, outer, added } = side.value;
   const origin = [props.width / 2 - ((left + right) / 2) * props.scale, props.tallest] as const;
-  return [...added, outer].map((shape) => pathData(shape, props.scale, origin));
+  return [...added, outer].map((shape) => pathData(shape, { scale: props.scale, origin }));
 });
 const sizes = computed(() => {
   const { form, size } = props.design.target;
@@ -48,8 +48,7 @@ const sizes = computed(() => {
 });
 
 /**
- * Asked for in the menu, begun when the menu has gone: as it closes it may give the focus back to its button, which would
- * end a renaming that had begun already.
+ * Renaming starts once the menu has closed: the closing menu gives the focus back to its button, which would end it.
  */
 const renameAsked = ref(false);
 function startRename(): void {
@@ -61,7 +60,7 @@ watch(field, (shown) => {
   shown?.select();
 });
 
-/** A field that is taken away with its piece loses the focus, which ends nothing. */
+/** A field that loses the focus because its piece moved does not end the renaming. */
 let leaving = false;
 onBeforeUnmount(() => (leaving = true));
 function finish(): void {

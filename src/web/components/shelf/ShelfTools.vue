@@ -2,7 +2,7 @@
 import { mdiCheckboxMultipleOutline } from '@mdi/js';
 import { SHELF_ORDERS, type ShelfOrder } from './useShelfView.ts';
 
-/** What is looked for on the shelf, in which order it stands, which set is shown. */
+/** Search, order and set of the shelf. */
 defineProps<{ sets: readonly string[]; order: ShelfOrder; choosing: boolean }>();
 const emit = defineEmits<{ order: [order: ShelfOrder]; choose: [] }>();
 const words = defineModel<string>('words', { required: true });

@@ -36,7 +36,7 @@ export function useDrawnRows(counts: () => readonly number[]) {
     { rootMargin: '600px' },
   );
   watch([rest, drawnRows], () => {
-    // Observed anew, it tells again when it is still in sight.
+    // Observing it again reports once more if it is still in view.
     further.disconnect();
     if (rest.value) further.observe(rest.value);
   });

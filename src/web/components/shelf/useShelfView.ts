@@ -12,6 +12,7 @@ export const SHELF_ORDERS = [
   { value: 'form', title: 'by form' },
 ] as const;
 
+/** An order of the shelf. */
 export type ShelfOrder = (typeof SHELF_ORDERS)[number]['value'];
 
 const KEY = 'fawn-shelf-order';

@@ -21,7 +21,7 @@ const GREATEST_SCALE = 1.4;
 const box = ref<HTMLElement | null>(null);
 const { width } = useElementSize(box);
 const scale = computed(() => {
-  // In steps, so that the drawing does not swell with every plan that is a little shorter.
+  // In steps, so that the drawing does not grow with every plan that is a little shorter.
   const longest = Math.ceil(Math.max(...plan.sized.map(({ length }) => length), 300) / 100) * 100;
   return Math.min(GREATEST_SCALE, Math.max(60, width.value - 110) / longest);
 });
@@ -51,8 +51,9 @@ function enough(): void {
 function change(by: { turn?: number; lock?: boolean }): void {
   if (!chosen.value || !place.value) return;
   const { slab, index } = chosen.value;
-  if (by.lock) plan.move(slab, index, { locked: !place.value.locked }, null);
-  if (by.turn && !place.value.locked) plan.move(slab, index, { turn: (place.value.turn + by.turn + 360) % 360 }, null);
+  if (by.lock) plan.move(slab, index, { change: { locked: !place.value.locked }, group: null });
+  if (by.turn && !place.value.locked)
+    plan.move(slab, index, { change: { turn: (place.value.turn + by.turn + 360) % 360 }, group: null });
 }
 
 const print = () => window.print();

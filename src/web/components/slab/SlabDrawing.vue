@@ -72,12 +72,10 @@ const dragOf = ({ key, place }: Drawn): DragVerbs => ({
     if (!held) return;
     const { from } = held;
     const scale = k.value * props.near;
-    plan.move(
-      props.index,
-      held.key,
-      { x: from.x + dy / scale, y: from.y + dx / scale },
-      `drag ${props.index} ${held.key}`,
-    );
+    plan.move(props.index, held.key, {
+      change: { x: from.x + dy / scale, y: from.y + dx / scale },
+      group: `drag ${props.index} ${held.key}`,
+    });
   },
   end: () => {
     if (held) emit('moved');
@@ -85,7 +83,7 @@ const dragOf = ({ key, place }: Drawn): DragVerbs => ({
   },
 });
 
-/** A part by its name, with what holds of its place. */
+/** The name of a part, with its turn and whether it is locked. */
 const wordsOf = ({ part, place, wrong }: Drawn) =>
   [`${part.name} of ${part.piece}`, place.locked && 'locked', wrong].filter(Boolean).join(', ');
 
@@ -107,7 +105,7 @@ function onKey(event: KeyboardEvent, { key, place }: Drawn): void {
   const change = event.key === 'Enter' ? { locked: !place.locked } : place.locked ? undefined : moves[event.key];
   if (!change || plan.making) return;
   event.preventDefault();
-  plan.move(props.index, key, change, `key ${props.index} ${key}`);
+  plan.move(props.index, key, { change, group: `key ${props.index} ${key}` });
 }
 </script>
 
@@ -149,7 +147,7 @@ function onKey(event: KeyboardEvent, { key, place }: Drawn): void {
         @keydown="onKey($event, one)"
         @focus="emit('choose', one.key)"
       >
-        <path :transform="one.matrix" :d="pathData(one.part.outline, 1, [0, 0], screenPx)" />
+        <path :transform="one.matrix" :d="pathData(one.part.outline, { scale: 1, origin: [0, 0], write: screenPx })" />
         <text :x="one.at[0]" :y="one.at[1] + 5">{{ one.place.locked ? '▪ ' : '' }}{{ one.part.name }}</text>
         <text v-if="one.wrong" class="why" :x="one.at[0]" :y="one.at[1] + 22">{{ one.wrong }}</text>
       </g>

@@ -38,7 +38,9 @@ const flat = computed(() => raisePiece(piece.target, body.value, 0));
 /** A section shows the wall alone. */
 const parts = computed(() => {
   const raised = raisePiece(piece.target, cut.value, props.share);
-  return props.choices.section === 'whole' ? raiseAdded(piece.target, raised, flat.value, props.share) : raised;
+  return props.choices.section === 'whole'
+    ? raiseAdded(piece.target, { raised, flat: flat.value, f: props.share })
+    : raised;
 });
 const hole = computed(() => {
   const diameter = piece.target.fit?.hole;

@@ -31,6 +31,7 @@ export const VIEWS = {
   above: { round: -90, up: 89.9 },
 } as const;
 
+/** The name of a view of the standing piece. */
 export type ViewName = keyof typeof VIEWS;
 
 /** What stands in the scene; lengths mm as they are shown. */

@@ -41,7 +41,7 @@ function onInput(): void {
   problem.value = reading.kind === 'unreadable' ? reading.rule : ruleOf(props.take?.(reading.mm) ?? []);
 }
 
-/** What is kept is the whole entry or what was there before. */
+/** Either the whole entry is kept or the text before it. */
 function finish(): void {
   if (!typing.value) return;
   if (problem.value) props.take?.(before);
@@ -50,7 +50,7 @@ function finish(): void {
   emit('done');
 }
 
-/** A refused entry stays with its message until it is mended or given up. */
+/** A refused entry stays with its message until it is corrected or cancelled. */
 function enter(): void {
   if (!problem.value) finish();
 }

@@ -34,7 +34,12 @@ const lines = computed(() => {
   const paths = new Map<string, string>();
   for (const mark of props.part.marks) {
     if (mark.kind === 'path') {
-      const d = pathData(mark.outline, props.scale, origin.value, screenPx, mark.closed ? 'closed' : 'open');
+      const d = pathData(mark.outline, {
+        scale: props.scale,
+        origin: origin.value,
+        write: screenPx,
+        ends: mark.closed ? 'closed' : 'open',
+      });
       paths.set(mark.name, `${paths.get(mark.name) ?? ''}${d}`);
     }
     if (mark.kind !== 'line') continue;
@@ -129,13 +134,13 @@ const nameBy = computed(() => (second.value ? -6 : tagged.value ? -16 : 2));
 
 <template>
   <g :data-part="part.id" class="flat-part">
-    <path v-if="leans" class="under" :d="pathData(part.underside, scale, origin, screenPx)" />
-    <path class="cut" :d="pathData(part.outline, scale, origin, screenPx)" />
+    <path v-if="leans" class="under" :d="pathData(part.underside, { scale, origin, write: screenPx })" />
+    <path class="cut" :d="pathData(part.outline, { scale, origin, write: screenPx })" />
     <path
       v-for="(hole, index) in part.holes ?? []"
       :key="`hole ${index}`"
       class="hole"
-      :d="pathData(hole, scale, origin, screenPx)"
+      :d="pathData(hole, { scale, origin, write: screenPx })"
     />
     <path v-for="drawn in lines" :key="drawn.name" :class="['mark', drawn.name]" :d="drawn.d" />
     <text v-for="(mark, index) in words" :key="index" :class="mark.kind" :transform="moved(...wordAt(mark))">

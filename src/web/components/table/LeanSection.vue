@@ -19,7 +19,11 @@ const items = computed(() => leanSection(props.lean, [1.5, 2.8]));
     </marker>
     <g :transform="side === 'right' ? 'matrix(-1 0 0 1 52 0)' : undefined">
       <template v-for="(item, index) in items" :key="index">
-        <path v-if="item.kind === 'path'" class="slab" :d="pathData(item.outline, SCALE, [0, HEIGHT], screenPx)" />
+        <path
+          v-if="item.kind === 'path'"
+          class="slab"
+          :d="pathData(item.outline, { scale: SCALE, origin: [0, HEIGHT], write: screenPx })"
+        />
         <line
           v-else-if="item.kind === 'line'"
           class="blade"

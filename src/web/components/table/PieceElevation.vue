@@ -10,7 +10,8 @@ const props = defineProps<{ target: Target; scale: number; at: readonly [number,
 const fired = computed(() => elevation(props.target, 'fired'));
 const wet = computed(() => elevation(props.target, 'wet'));
 const origin = computed(() => [props.at[0] - wet.value.left * props.scale, props.at[1]] as const);
-const path = (outline: Parameters<typeof pathData>[0]) => pathData(outline, props.scale, origin.value, screenPx);
+const path = (outline: Parameters<typeof pathData>[0]) =>
+  pathData(outline, { scale: props.scale, origin: origin.value, write: screenPx });
 </script>
 
 <template>

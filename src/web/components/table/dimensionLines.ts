@@ -1,3 +1,4 @@
+import type { Point } from '../../../core/geometry/point.ts';
 import { isPlate } from '../../../core/parts/part/part.ts';
 import type { PartPlace } from './tablePlaces.ts';
 
@@ -5,7 +6,7 @@ import type { PartPlace } from './tablePlaces.ts';
 const TICK = 7;
 
 /** Path of a dimension line with its end ticks between two points on one level or one upright (px). */
-export function dimensionLine(x1: number, y1: number, x2: number, y2: number): string {
+export function dimensionLine([x1, y1]: Point, [x2, y2]: Point): string {
   const [dx, dy] = y1 === y2 ? [0, TICK] : [TICK, 0];
   const tick = (x: number, y: number) => `M${x - dx} ${y - dy}L${x + dx} ${y + dy}`;
   return `M${x1} ${y1}L${x2} ${y2}${tick(x1, y1)}${tick(x2, y2)}`;
@@ -17,7 +18,7 @@ export function partDimensions({ part, x, y, width, height, round, traced }: Par
   const along = isPlate(part) ? y + 28 : y - height - 30;
   const beside = x + width + (isPlate(part) ? 20 : 48);
   return (
-    dimensionLine(left, along, left + pxLength, along) +
-    (round ? '' : dimensionLine(beside, top, beside, top + pxHeight))
+    dimensionLine([left, along], [left + pxLength, along]) +
+    (round ? '' : dimensionLine([beside, top], [beside, top + pxHeight]))
   );
 }

@@ -22,14 +22,18 @@ function gripsOf(target: Target): DraggedSize[] {
   const { grips } = elevation(target, 'fired');
   if (!grips) return [];
   const sizes = additionSizes(target, 'handle');
-  const grip = (key: string, axis: DraggedSize['axis'], point: readonly [number, number], factor: number) =>
+  const grip = (
+    key: string,
+    axis: DraggedSize['axis'],
+    { point, factor }: { readonly point: readonly [number, number]; readonly factor: number },
+  ) =>
     sizes
       .filter((size) => size.key === `handle.${key}`)
       .map((size): DraggedSize => ({ size, axis, at: { point }, factor, fired: true }));
   return [
-    ...grip('below', 'up', grips.upper, -1),
-    ...grip('projection', 'across', grips.crest, 1),
-    ...grip('drop', 'up', grips.lower, -1),
+    ...grip('below', 'up', { point: grips.upper, factor: -1 }),
+    ...grip('projection', 'across', { point: grips.crest, factor: 1 }),
+    ...grip('drop', 'up', { point: grips.lower, factor: -1 }),
   ];
 }
 

@@ -1,3 +1,4 @@
+import type { Point } from '../../../core/geometry/point.ts';
 import { develop } from '../../../core/piece/develop.ts';
 import { targetsOfEveryKind } from '../../../core/piece/everyKind.test.helper.ts';
 import { bounds } from '../../../core/geometry/outline/outline.ts';
@@ -59,7 +60,7 @@ describe('tags of leaning edges', () => {
     for (const target of [
       ...long,
       ...targetsOfEveryKind(17, 48),
-      ...targetsOfEveryKind(18, 40, ['facet', 'box', 'gores']),
+      ...targetsOfEveryKind(18, 40, { kinds: ['facet', 'box', 'gores'] }),
     ]) {
       const developed = develop(target);
       const { parts, scale } = tablePlaces(target, developed, layTable(target, developed, { width, height }));
@@ -77,9 +78,21 @@ describe('tags of leaning edges', () => {
 });
 
 describe('dimension lines', () => {
-  it.each<[[number, number, number, number], string]>([
-    [[10, 40, 90, 40], 'M10 40L90 40M10 33L10 47M90 33L90 47'],
-    [[10, 40, 10, 90], 'M10 40L10 90M3 40L17 40M3 90L17 90'],
+  it.each<[readonly [Point, Point], string]>([
+    [
+      [
+        [10, 40],
+        [90, 40],
+      ],
+      'M10 40L90 40M10 33L10 47M90 33L90 47',
+    ],
+    [
+      [
+        [10, 40],
+        [10, 90],
+      ],
+      'M10 40L10 90M3 40L17 40M3 90L17 90',
+    ],
   ])('have a tick at each end: %j', (ends, path) => {
     expect(dimensionLine(...ends)).toBe(path);
   });

@@ -139,7 +139,7 @@ function tooShort(part: Part, scale: number): boolean {
 }
 
 /** Only a long, straight wall on a wide table can carry its tags. */
-function mayCarry(part: Part, narrow: boolean): boolean {
+function mayCarry(part: Part, { narrow }: { readonly narrow: boolean }): boolean {
   const rectangle = part.outline.length === 4 && part.outline.every(([, , bulge]) => bulge === 0);
   const { length, width } = slabBox(part);
   return rectangle && length > 1.3 * width && width > LOW && !narrow;
@@ -151,6 +151,7 @@ function isRound(part: Part): boolean {
   return isPlate(part) && Math.abs(maxX - minX - (maxY - minY)) < LENGTH_TOLERANCE;
 }
 
+/** How a part is laid on the table. */
 export function kindOnTable(part: Part): Exclude<TableThing['kind'], 'piece'> {
   if (!isPlate(part)) return 'wall';
   if (!isRound(part)) return 'plate';
@@ -189,7 +190,7 @@ export function layTable(target: Target, { parts }: Development, room: Box): Lai
     return { ...tableLayout([...walls, ...bases, piece], room), hanging, tagsAcross };
   };
   // Tags that hang take room and make the whole smaller, so that the next part may become too short for its own.
-  let carrying = new Set(parts.filter((part) => mayCarry(part, narrow)));
+  let carrying = new Set(parts.filter((part) => mayCarry(part, { narrow })));
   for (;;) {
     const table = laid((part) => carrying.has(part));
     const long = new Set([...carrying].filter((part) => !tooShort(part, table.scale)));

@@ -4,9 +4,9 @@ import { newlyOpen } from '../../../core/studio/making/openings.ts';
 import { useAgenda } from '../../composables/useAgenda.ts';
 import { momentWords } from '../make/momentWords.ts';
 
-/** Tells by the browser's own notifications that a waiting window has opened, at whatever place the page is. Shows nothing itself. */
+/** Sends a browser notification when a waiting window opens, in any place of the page. Shows nothing itself. */
 const { lines, now, state } = useAgenda();
-/** Windows that were open when the page came are known: it has told of them before. */
+/** Windows that were open when the page was loaded are not announced again. */
 let known: ReadonlySet<string> | null = null;
 
 watch([lines, state], ([all]) => {

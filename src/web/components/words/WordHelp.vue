@@ -2,7 +2,7 @@
 import { meaningOf, type ExplainedWord } from './glossary.ts';
 import WordDrawing from './WordDrawing.vue';
 
-/** A word that a newcomer does not know: pressed, it opens a small drawing and what the glossary says of it. */
+/** A word that a newcomer may not know: pressed, it opens a small drawing and the glossary's text. */
 defineProps<{ word: ExplainedWord }>();
 </script>
 

@@ -2,6 +2,7 @@ import text from '../../../../docs/glossary.md?raw';
 
 /** Words that are explained on the spot, as they stand in the glossary. */
 export const EXPLAINED = ['neutral fraction', 'lean', 'bevel run', 'square rim, level rim'] as const;
+/** A word that is explained. */
 export type ExplainedWord = (typeof EXPLAINED)[number];
 
 /** What the words of the glossary mean, by the word: its table is the one source. */
@@ -12,6 +13,7 @@ export function readGlossary(markdown: string): ReadonlyMap<string, string> {
 
 const meanings = readGlossary(text);
 
+/** The meaning of a word, as the glossary has it. */
 export function meaningOf(word: ExplainedWord): string {
   return meanings.get(word) ?? '';
 }
