@@ -8,6 +8,7 @@ import { parseArgs } from 'node:util';
 import { Stryker } from '@stryker-mutator/core';
 import { Instrumenter } from '@stryker-mutator/instrumenter';
 import jestConfig from '../jest.config.mjs';
+import { ensureBuild } from './demo.mjs';
 import { DRAWN, keyOf, TRIED } from './mutantPlugins.mjs';
 
 /** What is mutated when nothing is named. */
@@ -95,6 +96,8 @@ const chosen = values.tests
   .flatMap((path) => [`<rootDir>/src/${path}/**/*.test.ts`, `<rootDir>/src/${path}*.test.ts`]);
 const config = { ...unit, testMatch: chosen ?? [...unit.testMatch, ...api.testMatch] };
 delete config.displayName;
+// Tests of the server send the built screens.
+ensureBuild();
 const results = await new Stryker({
   mutate: places,
   mutator: { excludedMutations: LEFT_OUT },
@@ -117,7 +120,7 @@ const results = await new Stryker({
   // A figure that is worked out once, when its file is read, can only be tried with all tests of the run.
   ignoreStatic: !values.constants,
   concurrency: Number(values.workers),
-  ignorePatterns: ['/data', '/dist', '/e2e', '/bench', '/docs/screenshots'],
+  ignorePatterns: ['/data', '/e2e', '/bench', '/docs/screenshots'],
   tempDirName: 'data/mutation/work',
   checkers: values.sample ? ['sample'] : [],
   reporters: ['clear-text', 'json', 'tried'],

@@ -108,7 +108,6 @@ export function readKitCsv(text: string): TableRead<KitItem> {
 function itemOf(kind: KitKind, row: Readonly<Record<string, string>>): KitItem {
   const sizes = KIT[kind].sizes.map(({ key, none }) => [key, figure(row[key]) ?? (none ? 0 : NaN)] as const);
   const settings = (row['settings'] ?? '')
-    .trim()
     .split(/[\s;]+/)
     .filter(Boolean)
     .slice(0, KIT_LIMITS.settings + 1)

@@ -1,6 +1,9 @@
 import { DEFAULT_HANDLE } from '../target/handle.ts';
 import { DEFAULT_LID } from '../target/lid.ts';
+import { rectangle } from '../geometry/outline/shapes.ts';
 import { develop } from '../piece/develop.ts';
+import { targetsOfEveryKind } from '../piece/everyKind.test.helper.ts';
+import { DEFAULT_FEET } from '../target/feet.ts';
 import type { Form, Target } from '../target/target.ts';
 import { level, targetWith } from '../piece/targets.test.helper.ts';
 import { cutToFit } from '../bench/slab/panelsFor.ts';
@@ -212,6 +215,26 @@ describe('advice on a piece', () => {
     const found = check(target, code);
     expect(found?.level).toBe(wanted);
     if (found) expect(found.text).toMatch(words);
+  });
+
+  it('has a figure in every place that is kept for one', () => {
+    const sheet: Form = { kind: 'sheet', outline: rectangle(180, 120), bend: { diameter: 160, angle: 90 } };
+    const pieces: Target[] = [
+      ...targetsOfEveryKind(77, 40),
+      ...(['flat', 'cap'] as const).map((kind) => ({ ...targetWith(), lid: { ...DEFAULT_LID, kind, clearance: 0.4 } })),
+      { ...targetWith(), handle: DEFAULT_HANDLE, feet: DEFAULT_FEET },
+      level(sheet),
+      level({ ...sheet, feet: { count: 3, height: 6, diameter: 12 } } as Form),
+    ];
+    const seen = new Set<string>();
+    for (const target of pieces) {
+      for (const { code, phrase } of develop(target).checks) {
+        seen.add(code);
+        for (const part of phrase)
+          if (typeof part !== 'string') expect(Object.values(part)).toEqual([expect.any(Number)]);
+      }
+    }
+    expect([...seen]).toEqual(expect.arrayContaining(['lid', 'bend', 'feet', 'sheet-rocks']));
   });
 
   it('says when a part is larger than the slab, and the fewest pieces that fit', () => {

@@ -85,6 +85,16 @@ describe('what is added, seen from the side', () => {
     for (const finger of mug.fingers) expect(bounds(finger).maxX).toBeLessThan(mug.right);
   });
 
+  it.each([0, 45, 90, 200])('a strap of an oval at %d degrees is joined to the silhouette', (angle) => {
+    const oval: Target = cup({ form: { kind: 'oval', length: 150, width: 90, height: 96 } });
+    const [bare, mug] = [
+      elevation(oval, 'fired'),
+      elevation({ ...oval, handle: DEFAULT_HANDLE, marks: { places: [{ kind: 'handle', at: angle }] } }, 'fired'),
+    ];
+    const [strap] = mug.added;
+    expect(bounds(strap ?? []).minX).toBeCloseTo(bare.right, 0);
+  });
+
   it('pads lift the piece, and a flat lid adds its thickness', () => {
     const shrunk = 1 - 0.13;
     const bare = elevation(cup(), 'fired');

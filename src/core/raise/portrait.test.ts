@@ -94,6 +94,17 @@ describe('the portrait', () => {
     expect(Math.abs((drawn.top - drawn.bottom) / height - 1)).toBeLessThan(0.35);
   });
 
+  it('draws the edge of two faces that go on into one another on neither', () => {
+    // Round the rim and the foot of a tumbler, down its two sides, and at its seam: not between the steps of its bend.
+    const drawn = portrait(newTarget('Rack tumbler'), 'fired');
+    const upright = (drawn?.faces ?? [])
+      .flatMap(({ lines }) => lines)
+      .filter(([[x, y], [u, v]]) => Math.abs(x - u) < 1e-6 && Math.abs(y - v) > 20);
+    expect(drawn?.faces.length).toBeGreaterThan(60);
+    expect(upright.length).toBeGreaterThan(0);
+    expect(upright.length).toBeLessThan(8);
+  });
+
   it('is smaller after firing by the shrinkage of its clay', () => {
     for (const [, target] of demo) {
       const [fired, wet] = [portrait(target, 'fired'), portrait(target, 'wet')];

@@ -37,6 +37,16 @@ describe('strips on their way up', () => {
     }
   });
 
+  it('lie round the base clear of its edge, whatever the slope of their foot', () => {
+    const lying: Form = { kind: 'gores', strips: 5, ball: 300, foot: 60, height: 70 };
+    for (const target of [...gores, level(lying, { seam: { kind: 'butt', panels: 1 } })]) {
+      const parts = raise(standingBody(target), 0);
+      const far = (some: readonly RaisedPart[]) => points(some).map(([x, y]) => Math.hypot(x, y));
+      const base = parts.filter(({ part }) => part === 'base');
+      if (base.length > 0) expect(least(far(strips(parts)))).toBeGreaterThan(-least(far(base).map((one) => -one)));
+    }
+  });
+
   it('lie round the base with a gap, and the base lies where it will stand', () => {
     for (const target of gores.filter(({ base }) => base.join !== 'none')) {
       const flat = raise(standingBody(target), 0);

@@ -26,6 +26,9 @@ describe('volumes', () => {
     ['1½ qt', 'us', 1419.529],
     ['1 pt 4 oz', 'us', 591.471],
     ['1 pint', 'imperial', 568.261],
+    ['2 gallons', 'us', 7570.824],
+    ['1 gal 1 quart', 'us', 4731.765],
+    ['0.5 litres', 'us', 500],
     ['２ pt', 'imperial', 1136.523],
   ] as const)('%s, shown in %s, is read as %d ml', (text, system, ml) => {
     expect(readVolume(text, system)).toBeCloseTo(ml, 2);

@@ -32,7 +32,7 @@ describe('files that are read back', () => {
   it('a PDF measures it on every page, and what a printer that is not true makes of it', async () => {
     const random = seeded(29);
     const scale = { short: 0.973, long: 0.991 };
-    for (let index = 0; index < 6; index += 1) {
+    for (let index = 0; index < 3; index += 1) {
       const { parts } = develop(randomTarget(random));
       // Written only where it measures right; here it is asked that it does.
       for (const printer of [undefined, { name: 'Office printer', paper: 'a4' as const, scale }]) {

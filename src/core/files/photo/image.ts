@@ -88,7 +88,8 @@ export function evenLight(
   chosen: (at: number) => boolean,
   every = 1,
 ): EvenLight | null {
-  const rows = Array.from({ length: TERMS }, () => new Array<number>(TERMS + 1).fill(0));
+  /** Row by row; those below the diagonal are the same as above it. */
+  const sums = new Float64Array(TERMS * (TERMS + 1));
   const all = new Float64Array(TERMS + 1);
   let count = 0;
   for (let at = 0; at < light.length; at += every) {
@@ -103,11 +104,18 @@ export function evenLight(
     all[5] = y * y;
     all[TERMS] = light[at] as number;
     for (let row = 0; row < TERMS; row += 1) {
-      const own = rows[row] as number[];
-      for (let column = 0; column <= TERMS; column += 1)
-        own[column] = (own[column] as number) + (all[row] as number) * (all[column] as number);
+      for (let column = row; column <= TERMS; column += 1) {
+        const term = row * (TERMS + 1) + column;
+        sums[term] = (sums[term] as number) + (all[row] as number) * (all[column] as number);
+      }
     }
   }
+  const rows = Array.from({ length: TERMS }, (_, row) =>
+    Array.from({ length: TERMS + 1 }, (__, column) => {
+      const [one, other] = column < row ? [column, row] : [row, column];
+      return sums[one * (TERMS + 1) + other] as number;
+    }),
+  );
   const solved = count > 60 ? solveLinear(rows) : null;
   return solved ? new EvenLight(width, height, solved) : null;
 }

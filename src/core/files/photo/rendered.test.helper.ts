@@ -1,5 +1,5 @@
 import { seeded } from '../../seeded.ts';
-import { homography, inverse, mapped, type Quad } from '../screen/homography.ts';
+import { homography, inverse, mapping, type Quad } from '../screen/homography.ts';
 import type { GreyImage, Pixel } from './image.ts';
 import { Lens } from './lens.ts';
 
@@ -53,6 +53,7 @@ export function rendered(scene: Scene): GreyImage {
   const map = homography(flat, corners);
   const back = map && inverse(map);
   if (!back) throw new Error('the scene has no plane');
+  const onSheet = mapping(back);
   const random = seeded(scene.seed);
   const light = new Float32Array(width * height);
   for (let y = 0; y < height; y += 1) {
@@ -60,8 +61,8 @@ export function rendered(scene: Scene): GreyImage {
     const from = Math.floor(random() * NOISE.length);
     for (let x = 0; x < width; x += 1) {
       const straight = lens.straight([x, y]);
-      const [u, v] = mapped(back, straight);
-      if (x % RESIZED === 0) dot = Math.max(0.05, Math.abs(mapped(back, [straight[0] + 1, straight[1]])[0] - u));
+      const [u, v] = onSheet(straight);
+      if (x % RESIZED === 0) dot = Math.max(0.05, Math.abs(onSheet([straight[0] + 1, straight[1]])[0] - u));
       const sheet = Math.max(-u, u - paper.width, -v, v - paper.height);
       const on = step(sheet, dot);
       // Things and their shadows lie on the sheet.

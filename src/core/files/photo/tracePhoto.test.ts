@@ -10,7 +10,7 @@ import { arc, box, placed, round, scenes, sceneOf } from './scenes.test.helper.t
 import { tracePhoto } from './tracePhoto.ts';
 
 /** Photographs that are made up: so many, each true within so much (mm). */
-const COUNT = 25;
+const COUNT = 15;
 const TRUE = 0.5;
 
 function traced(scene: Scene) {

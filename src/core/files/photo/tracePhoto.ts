@@ -1,7 +1,7 @@
 import { arcLine } from '../../geometry/outline/arcLine.ts';
 import { insideLine } from '../../geometry/outline/insideLine.ts';
 import type { Outline, Vertex } from '../../geometry/outline/outline.ts';
-import { homography, inverse, mapped, type Homography, type Quad } from '../screen/homography.ts';
+import { homography, inverse, mapping, type Homography, type Quad } from '../screen/homography.ts';
 import { areaOf, contoursAt } from './contours.ts';
 import { evenLight, lightAt, partingValue, type EvenLight, type GreyImage, type Pixel } from './image.ts';
 import { cornered } from './corners.ts';
@@ -78,8 +78,9 @@ function flatten(
 ): Flat | null {
   const [columns, rows] = [Math.floor((wide - 2 * EDGE) / DOT), Math.floor((high - 2 * EDGE) / DOT)];
   const mm = ([x, y]: Pixel): Pixel => [EDGE + DOT * x, EDGE + DOT * y];
+  const onPicture = mapping(map);
   const seen = (at: Pixel) => {
-    const [x, y] = lens.curved(mapped(map, at));
+    const [x, y] = lens.curved(onPicture(at));
     return lightAt(image, x, y);
   };
   const light = new Float32Array(columns * rows);

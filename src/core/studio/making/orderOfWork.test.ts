@@ -1,4 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
+import { once } from '../../numbers.ts';
 import { PAPER_ID } from '../../parts/part/part.ts';
 import { developWhole } from '../../piece/develop.ts';
 import { newTarget, type Target } from '../../target/target.ts';
@@ -27,8 +28,11 @@ const PIECES = readdirSync('demo')
     };
   });
 
+/** Each piece is developed once: a blank takes long. */
+const developedOf = once((target: Target) => developWhole(target));
+
 function orderOf(target: Target, schools: Partial<Schools> = {}): WorkStep[] {
-  const developed = developWhole(target);
+  const developed = developedOf(target);
   const clay = developed.parts.filter(({ id }) => id !== PAPER_ID);
   const slabs = quickPlan(target, clay, RULES) ?? developed.slabs;
   return orderOfWork(target, { developed, slabs, schools: { ...DEFAULT_SCHOOLS, ...schools } });
@@ -54,7 +58,7 @@ describe('the order of work', () => {
   it.each(PIECES.map((target) => [target.name, target] as const))(
     'of %s waits with the parts that lie side by side: the wall before what is added, all of them once they are joined',
     (_, target) => {
-      const { parts } = developWhole(target);
+      const { parts } = developedOf(target);
       const clay = parts.map(({ id }) => id).filter((id) => id !== PAPER_ID);
       for (const step of orderOf(target)) {
         const waiting = waitingParts(step, parts).map(({ id }) => id);
@@ -69,7 +73,7 @@ describe('the order of work', () => {
     'of %s cuts every part before it is joined, says every lean, and ends dry',
     (_, target) => {
       const steps = orderOf(target);
-      const { parts } = developWhole(target);
+      const { parts } = developedOf(target);
       for (const part of parts) {
         if (part.id === PAPER_ID) continue;
         const cut = steps.findIndex(({ act, part: id }) => act === 'cut' && id === part.id);
