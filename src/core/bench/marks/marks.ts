@@ -17,15 +17,15 @@ function panelLines(lines: WallLines, count: number): Mark[] {
   });
 }
 
+/** So many equal panels round a wall, one of its pieces, and where a share of the whole girth lies. */
+interface SharedPanels {
+  readonly count: number;
+  readonly piece: number;
+  readonly shareAt: (share: number) => WallPlace;
+}
+
 /** Equal panels of a wall whose pieces are not equally long: by their share of the whole girth. */
-function sharedLines(
-  lines: WallLines,
-  {
-    count,
-    piece,
-    shareAt,
-  }: { readonly count: number; readonly piece: number; readonly shareAt: (share: number) => WallPlace },
-): Mark[] {
+function sharedLines(lines: WallLines, { count, piece, shareAt }: SharedPanels): Mark[] {
   const places = Array.from({ length: count - 1 }, (_, index) => shareAt((index + 1) / count));
   return places
     .filter((place) => place.piece === piece && place.foot > 0 && place.foot < 1)
@@ -52,14 +52,7 @@ function panelSigns(lines: WallLines, count: number): Mark[] {
   });
 }
 
-function sharedSigns(
-  lines: WallLines,
-  {
-    count,
-    piece,
-    shareAt,
-  }: { readonly count: number; readonly piece: number; readonly shareAt: (share: number) => WallPlace },
-): Mark[] {
+function sharedSigns(lines: WallLines, { count, piece, shareAt }: SharedPanels): Mark[] {
   return Array.from({ length: Math.ceil(count / 2) }, (_, index) => shareAt((2 * index + 0.5) / count))
     .filter((place) => place.piece === piece)
     .map(({ foot, rim }) => signAt(lines, foot, rim));

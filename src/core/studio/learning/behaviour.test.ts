@@ -2,29 +2,12 @@ import type { ShrinkBar } from '../clay/bars.ts';
 import { seeded } from '../../seeded.ts';
 import { behaviourOf } from './behaviour.ts';
 import type { MadePiece, MeasuredSize } from './madePiece.ts';
+import { CUP } from './madePiece.test.helper.ts';
 import { shrinkageBy } from './shrinkageBy.ts';
 
 /** What is true of a made-up clay: the length that is left of the length before, by state, and by how much across it shrinks less. */
 const LEFT = { 'leather-hard': 0.975, dry: 0.945, bisque: 0.94 } as const;
 const [ALONG, ACROSS] = [0.124, 0.118] as const;
-
-const PIECE: MadePiece = {
-  making: 'a',
-  piece: 0,
-  number: 1,
-  name: 'Cup',
-  form: 'cylinder',
-  firing: null,
-  shrinkage: 0.12,
-  planned: { sizes: { rim: 84, height: 110 }, clay: { wet: 400, away: 0 }, room: 800, wrap: null },
-  measured: [],
-  faults: [],
-  missed: null,
-  thickness: 6,
-  seam: 'bevel',
-  base: 'under',
-  drying: null,
-};
 
 /** Cups of three makings and firings, measured in every state to a tenth of a millimetre or so. */
 function cups(count: number, form = 'cylinder'): MadePiece[] {
@@ -46,7 +29,7 @@ function cups(count: number, form = 'cylinder'): MadePiece[] {
       { what, state: 'fired', value: read(wet * (1 - shrinkage)) },
     ]);
     const firing = { id: `${index % 3}`, name: `Firing ${index % 3}`, shelf: index % 2 === 0 ? 'Top' : 'Low' };
-    return { ...PIECE, form, making: `${index % 3}`, number: index + 1, firing, measured };
+    return { ...CUP, form, making: `${index % 3}`, number: index + 1, firing, measured };
   });
 }
 
@@ -117,9 +100,9 @@ describe('along and across the roll', () => {
 
 describe('off the mould, and on the way to round', () => {
   const tray = (length: number, width: number): MadePiece => ({
-    ...PIECE,
+    ...CUP,
     form: 'mould',
-    planned: { ...PIECE.planned, sizes: { length: 264, width: 176 } },
+    planned: { ...CUP.planned, sizes: { length: 264, width: 176 } },
     measured: [
       { what: 'length', state: 'wet', value: length },
       { what: 'width', state: 'wet', value: width },
@@ -138,9 +121,9 @@ describe('off the mould, and on the way to round', () => {
     ['round', 'fired', 120, 120, 1],
   ] as const)('an oval of 132 x 88 that came out %s', (_, state, length, width, lost) => {
     const oval: MadePiece = {
-      ...PIECE,
+      ...CUP,
       form: 'oval',
-      planned: { ...PIECE.planned, sizes: { length: 132, width: 88 } },
+      planned: { ...CUP.planned, sizes: { length: 132, width: 88 } },
       measured: [
         { what: 'length', state, value: length },
         { what: 'width', state, value: width },

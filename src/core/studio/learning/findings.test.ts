@@ -1,25 +1,8 @@
 import { seeded } from '../../seeded.ts';
 import { findingOf } from './findings.ts';
 import type { MadePiece, MeasuredSize } from './madePiece.ts';
+import { CUP } from './madePiece.test.helper.ts';
 import { faultsBy } from './patterns.ts';
-
-const PIECE: MadePiece = {
-  making: 'a',
-  piece: 0,
-  number: 1,
-  name: 'Cup',
-  form: 'cylinder',
-  firing: null,
-  shrinkage: 0.12,
-  planned: { sizes: { rim: 84 }, clay: { wet: 400, away: 0 }, room: 800, wrap: null },
-  measured: [],
-  faults: [],
-  missed: null,
-  thickness: 6,
-  seam: 'bevel',
-  base: 'under',
-  drying: null,
-};
 
 /** Pieces of several firings that shrank by so much, drawn 84 and made 95.45 wet. */
 function pieces(shrinkage: number, firings: number, each: number, wetToo = true): MadePiece[] {
@@ -31,7 +14,7 @@ function pieces(shrinkage: number, firings: number, each: number, wetToo = true)
       { what: 'rim', state: 'fired', value: wet * (1 - shrinkage) + 0.2 * (random() - 0.5) },
     ];
     const firing = { id: `${index % firings}`, name: `firing ${index % firings}`, shelf: null };
-    return { ...PIECE, number: index + 1, firing, measured };
+    return { ...CUP, number: index + 1, firing, measured };
   });
 }
 
@@ -67,9 +50,9 @@ describe('what pieces say of a clay', () => {
 
 describe('faults', () => {
   const made: MadePiece[] = [
-    { ...PIECE, thickness: 10, faults: ['warped'], drying: 20 },
-    { ...PIECE, thickness: 6, faults: ['warped', 'leaks'], missed: true, drying: 60 },
-    { ...PIECE, thickness: 6, missed: false, drying: 200 },
+    { ...CUP, thickness: 10, faults: ['warped'], drying: 20 },
+    { ...CUP, thickness: 6, faults: ['warped', 'leaks'], missed: true, drying: 60 },
+    { ...CUP, thickness: 6, missed: false, drying: 200 },
   ];
 
   it.each([

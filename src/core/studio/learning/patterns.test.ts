@@ -1,25 +1,9 @@
 import type { MadePiece } from './madePiece.ts';
+import { CUP } from './madePiece.test.helper.ts';
 import { faultsBy, patternsOf } from './patterns.ts';
 
-const PIECE: MadePiece = {
-  making: 'a',
-  piece: 0,
-  number: 1,
-  name: 'Cup',
-  form: 'cylinder',
-  firing: null,
-  shrinkage: 0.12,
-  planned: { sizes: {}, clay: { wet: 400, away: 0 }, room: 800, wrap: null },
-  measured: [],
-  faults: [],
-  missed: null,
-  thickness: 6,
-  seam: 'bevel',
-  base: 'under',
-  drying: null,
-};
 const some = (count: number, change: Partial<MadePiece>) =>
-  Array.from({ length: count }, () => ({ ...PIECE, ...change }));
+  Array.from({ length: count }, () => ({ ...CUP, ...change }));
 
 /** So many that missed a window, so many of them cracked; and the same of those that kept it. */
 const group = (missed: number, cracked: number, kept: number, keptCracked: number) => [
