@@ -1,9 +1,7 @@
 import { bounds, edges, type Outline } from '../../core/geometry/outline/outline.ts';
+import type { Point } from '../../core/geometry/point.ts';
 import type { Part } from '../../core/parts/part/part.ts';
 import type { Checked } from '../../core/files/sheet/words.ts';
-
-/** A point of a file (mm). */
-export type Point = readonly [number, number];
 
 /** A closed cut line as it was measured: its box and its length (mm). */
 export interface CutSize {

@@ -1,25 +1,14 @@
 import DxfParser from 'dxf-parser';
 import svgpath from 'svgpath';
-import { arcPoints, sizeOfLine, type CutSize, type Point } from './cutSize.ts';
+import type { Point } from '../../core/geometry/point.ts';
+import { arcPoints, sizeOfLine, type CutSize } from './cutSize.ts';
 
 /** Readers of our own files that share nothing with what wrote them: packages, or the few lines that the language needs. */
 
 const between = (p: Point, q: Point, t: number): Point => [p[0] + t * (q[0] - p[0]), p[1] + t * (q[1] - p[1])];
 
 /** A point of a cubic Bezier (de Casteljau). */
-export function cubicAt({
-  a,
-  b,
-  c,
-  d,
-  t,
-}: {
-  readonly a: Point;
-  readonly b: Point;
-  readonly c: Point;
-  readonly d: Point;
-  readonly t: number;
-}): Point {
+export function cubicAt([a, b, c, d]: readonly [Point, Point, Point, Point], t: number): Point {
   const [ab, bc, cd] = [between(a, b, t), between(b, c, t), between(c, d, t)];
   return between(between(ab, bc, t), between(bc, cd, t), t);
 }

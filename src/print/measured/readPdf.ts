@@ -1,6 +1,7 @@
 import { LENGTH_TOLERANCE } from '../../core/numbers.ts';
 import { inflateSync } from 'node:zlib';
-import { sizeOfLine, type CutSize, type Point } from './cutSize.ts';
+import type { Point } from '../../core/geometry/point.ts';
+import { sizeOfLine, type CutSize } from './cutSize.ts';
 import { cubicAt } from './readBack.ts';
 
 /** Mm in a point of a PDF. */
@@ -90,7 +91,7 @@ function cutsOf(content: string, wide: number): Point[][] {
           [figures[2], figures[3]],
           [figures[4], figures[5]],
         ] as [Point, Point, Point];
-        for (let step = 1; step <= STEPS; step += 1) path.push(put(cubicAt({ a: at, b, c, d, t: step / STEPS })));
+        for (let step = 1; step <= STEPS; step += 1) path.push(put(cubicAt([at, b, c, d], step / STEPS)));
         at = d;
         break;
       }
