@@ -14,7 +14,7 @@ const shown = ref<(typeof WAYS)[number]['value']>('piece');
 </script>
 
 <template>
-  <div class="sheet-table">
+  <div class="sheet-table" :class="{ drawn: shown === 'draw' }">
     <SheetDesk v-if="shown === 'draw'" />
     <ShapeTable v-else @flat="emit('flat')" />
     <OneOf class="ways" label="The sheet" :value="shown" :choices="WAYS" @choose="(way) => (shown = way)" />
@@ -25,6 +25,10 @@ const shown = ref<(typeof WAYS)[number]['value']>('piece');
 .sheet-table {
   display: grid;
   grid-template-rows: minmax(0, 1fr) auto;
+}
+/* A low table scrolls: the desk keeps its height, with the ways below it. */
+.drawn {
+  grid-template-rows: minmax(min-content, 1fr) auto;
 }
 .ways {
   padding: 4px 18px;

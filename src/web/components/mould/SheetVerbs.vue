@@ -64,8 +64,14 @@ const place = (axis: 0 | 1) => (mm: number) => {
   gap: 6px 10px;
   align-items: center;
 }
+/* Room for a field with a message: the buttons above stay under the finger when one appears or goes. */
+.figures {
+  align-items: start;
+  min-height: 88px;
+  margin: 0;
+}
 .figures > * {
-  flex: 0 1 200px;
+  flex: 0 1 290px;
 }
 p.figures strong {
   font-size: 22px;
