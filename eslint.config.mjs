@@ -97,7 +97,7 @@ export default tseslint.config(
     rules: { 'no-restricted-syntax': ['error', NAMED_TOLERANCE, NAMED_CHOICE] },
   },
   {
-    // What other files use says what it is; a migration is explained by its name and its first lines.
+    // Every export has a docstring. Migrations are explained by their names and first lines.
     files: ['src/**/*.ts'],
     ignores: ['**/*.test.ts', '**/*.test.helper.ts', 'src/server/migrations/**'],
     plugins: { jsdoc },
@@ -117,7 +117,7 @@ export default tseslint.config(
     },
   },
   {
-    // The rows of a table come to their test as parameters.
+    // A table test takes each column as a parameter.
     files: ['**/*.test.ts'],
     rules: { 'max-params': 'off' },
   },

@@ -99,6 +99,12 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
   });
   const making = await made('Dock tumblers, second', 12, design, clay.id, false);
 
+  // The caliper's chance without its tails: now and then a far reading would be set aside, and rightly.
+  await page.addInitScript(() => {
+    const chance = Math.random;
+    Math.random = () => 0.25 + 0.5 * chance();
+  });
+
   // From Today into a firing, and packed.
   await page.goto(`${table.url}today`);
   await page.getByRole('button', { name: 'Take all 12 pieces into a firing' }).click();
@@ -149,8 +155,7 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
   // What they say is offered, with its evidence, and taken.
   await page.getByRole('link', { name: 'Records' }).first().click();
   await page.getByRole('link', { name: new RegExp(`^${CLAY}`) }).click();
-  // The caliper reads with chance of its own: a piece that is far out may be set aside.
-  await textOf(page.locator('h1'), /^(1[5-7]|Fifteen|Sixteen|Seventeen) pieces of Dock tumbler came out \d\.\d mm small$/);
+  await textOf(page.locator('h1'), /^(Seventeen|17) pieces of Dock tumbler came out \d\.\d mm small$/);
   await textOf(page.locator('.under'), /Dock white shrinks 1[12]\.\d % here, not 10\.0 %/);
   await page.getByRole('button', { name: /^Use 1[12]\.\d % from now on$/ }).click();
   await textOf(page.locator('.said'), /is worked with at 1[12]\.\d %/);

@@ -1,4 +1,4 @@
-// What npm run mutate adds to its tool: a sample of the changes, and a record of each as soon as it was tried.
+// Plugins for npm run mutate: one tries only a sample of the changes, one records each as soon as it was tried.
 import { appendFileSync, readFileSync, writeFileSync } from 'node:fs';
 import { CheckStatus } from '@stryker-mutator/api/check';
 import { declareClassPlugin, PluginKind } from '@stryker-mutator/api/plugin';
@@ -8,13 +8,13 @@ export const DRAWN = 'data/mutation/drawn.json';
 /** One line of JSON for each change: its place, what it became, and whether a test noticed. */
 export const TRIED = 'data/mutation/tried.jsonl';
 
-/** Names a change by its place and what stands there instead. */
+/** Identifies a change by its place and its replacement. */
 export function keyOf({ fileName, location: { start, end }, replacement }) {
   const file = fileName.replace(/^.*?(?=src\/)/, '');
   return [file, start.line, start.column, end.line, end.column, replacement].join(' ');
 }
 
-/** Passes the changes of the sample only: a place holds others, and these would be tried with it. */
+/** Lets only the sampled changes through: otherwise every change within their places would be tried. */
 class SampleChecker {
   #drawn = new Set(JSON.parse(readFileSync(new URL(`../${DRAWN}`, import.meta.url), 'utf8')));
 
@@ -32,7 +32,7 @@ class SampleChecker {
   }
 }
 
-/** A long run that is ended early still tells what it found. */
+/** Records each change as it is tried, so that an interrupted run still reports. */
 class TriedReporter {
   onMutationTestingPlanReady() {
     writeFileSync(TRIED, '');

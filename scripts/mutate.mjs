@@ -1,5 +1,5 @@
 // Changes the code in small ways, one at a time, and says which changes no test notices: npm run mutate -- FILES AND FOLDERS.
-// --sample 100 tries so many of them only, and --seed 7 draws others; --tests core/forms,core/raise runs the tests of such paths alone;
+// --sample 100 tries only 100 of them, --seed 7 draws another sample; --tests core/forms,core/raise runs only the tests there;
 // --constants tries what is worked out once, when a file is read, too, and takes much longer.
 import { mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -70,7 +70,7 @@ function placeOf({ fileName, location }) {
   return `${fileName}:${at(location.start)}-${at(location.end)}`;
 }
 
-/** So many of the changes, drawn by a seed. */
+/** Draws a number of changes at random, by a seed. */
 function drawn(changes, count, seed) {
   const random = seeded(seed);
   const left = [...changes];
@@ -96,7 +96,7 @@ const chosen = values.tests
   .flatMap((path) => [`<rootDir>/src/${path}/**/*.test.ts`, `<rootDir>/src/${path}*.test.ts`]);
 const config = { ...unit, testMatch: chosen ?? [...unit.testMatch, ...api.testMatch] };
 delete config.displayName;
-// Tests of the server send the built screens.
+// The server's tests serve the built screens.
 ensureBuild();
 const results = await new Stryker({
   mutate: places,

@@ -5,7 +5,7 @@ import { dirname, join, normalize } from 'node:path';
 export interface Import {
   readonly from: string;
   readonly to: string;
-  /** Only types are taken: no code is shared. */
+  /** It imports only types, so no code is shared. */
   readonly typesOnly: boolean;
 }
 
@@ -24,7 +24,7 @@ export function importsIn(folder: string): Import[] {
     );
 }
 
-/** All that can be reached from a start by some of the imports. */
+/** Everything that a start reaches through imports. */
 export function reachedFrom(start: string, next: ReadonlyMap<string, ReadonlySet<string>>): Set<string> {
   const seen = new Set<string>();
   const left = [...(next.get(start) ?? [])];
@@ -36,7 +36,7 @@ export function reachedFrom(start: string, next: ReadonlyMap<string, ReadonlySet
   return seen;
 }
 
-/** What each imports, by names made of the paths. */
+/** What each file imports; `name` may group files, as by folder. */
 export function nextOf(imports: readonly Import[], name = (file: string) => file): Map<string, Set<string>> {
   const next = new Map<string, Set<string>>();
   for (const { from, to } of imports) {

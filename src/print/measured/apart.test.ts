@@ -19,7 +19,7 @@ const WRITERS = [
   'print/stl/writeStl.ts',
 ];
 
-/** Lengths, tolerances and what an outline is: nothing of how a file says it. */
+/** Shared basics that know nothing of any file format. */
 const COMMON = /^core\/(numbers|geometry\/outline\/outline)\.ts$/;
 
 const SRC = join(__dirname, '../..');

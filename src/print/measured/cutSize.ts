@@ -50,7 +50,7 @@ const offBy = (one: CutSize, other: CutSize) =>
     Math.abs(one.length - other.length) / Math.PI,
   );
 
-/** Size of an outline in closed form, its arcs as arcs: a file has them in steps, and is measured in steps. */
+/** Exact size of an outline, arcs included; the file itself is measured in small steps. */
 function sizeOfOutline(outline: Outline): CutSize {
   const { minX, maxX, minY, maxY } = bounds(outline);
   return {

@@ -17,7 +17,7 @@ function panelLines(lines: WallLines, count: number): Mark[] {
   });
 }
 
-/** So many equal panels round a wall, one of its pieces, and where a share of the whole girth lies. */
+/** Equal panels round a wall: how many, which piece is drawn, and where a share of the girth lies. */
 interface SharedPanels {
   readonly count: number;
   readonly piece: number;

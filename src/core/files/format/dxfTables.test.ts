@@ -1,7 +1,7 @@
 import type { Group } from './dxfText.ts';
 import { dxfTables, HANDLE, LAYERS } from './dxfTables.ts';
 
-/** The rows of each table, by its name: what stands between `TABLE` and `ENDTAB`, parted at code 0. */
+/** The rows of each table, by its name: what stands between `TABLE` and `ENDTAB`, split at code 0. */
 function tablesIn(groups: readonly Group[]): Map<string, { head: Group[]; rows: Group[][] }> {
   const tables = new Map<string, { head: Group[]; rows: Group[][] }>();
   let now: { head: Group[]; rows: Group[][] } | null = null;

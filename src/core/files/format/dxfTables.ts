@@ -9,7 +9,7 @@ export const LAYERS: Readonly<Record<Layer, { readonly name: string; readonly co
   text: { name: 'TEXT', colour: 3 },
 };
 
-/** Fixed handles of the root objects; those of the tables stand with them. */
+/** Fixed handles of the root objects; those of the tables are given with them. */
 export const HANDLE = { modelSpace: '1F', paperSpace: '1B', root: 'C', groups: 'D' } as const;
 
 /** Dashes and gaps (mm) of the line types beside the plain ones. */

@@ -82,7 +82,7 @@ export class EvenLight {
   }
 }
 
-/** Fits the light on a plane to chosen dots, of every so many, by least squares; null where there are too few. */
+/** Fits the light on a plane by least squares to the chosen dots, looking at every `every`-th; null where there are too few. */
 export function evenLight(
   { width, height, light }: GreyImage,
   chosen: (at: number) => boolean,

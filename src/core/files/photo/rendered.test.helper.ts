@@ -37,7 +37,7 @@ const NOISE = Float32Array.from(
 
 const step = (distance: number, soft: number) => Math.min(1, Math.max(0, 0.5 - distance / soft));
 
-/** The size of a dot on the sheet changes little from one to the next: it is taken anew after so many. */
+/** The size of a dot on the sheet changes slowly: it is calculated once for this many dots. */
 const RESIZED = 8;
 
 /** Renders a scene: each dot looks back through lens and perspective at the plane of the sheet. */

@@ -93,7 +93,7 @@ export function mapped(map: Homography, at: PlanePoint): PlanePoint {
   return mapping(map)(at);
 }
 
-/** The same as a function, for many points. */
+/** The map as a function, for many points. */
 export function mapping([a, b, c, d, e, f, g, h]: Homography): (at: PlanePoint) => PlanePoint {
   return ([x, y]) => {
     const w = g * x + h * y + 1;

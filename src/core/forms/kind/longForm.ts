@@ -3,7 +3,7 @@ import type { RoughSize } from './kind.ts';
 import { SIZE, type Ranged } from './ranged.ts';
 import type { BoxForm, OvalForm } from '../../target/target.ts';
 
-/** What an oval and a box have alike: a length, a width and a height. */
+/** What an oval and a box have in common: a length, a width and a height. */
 export const longForm = {
   ranges: ({ length, width, height }: OvalForm | BoxForm): readonly Ranged[] => [
     ['length', length, SIZE],

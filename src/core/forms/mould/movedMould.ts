@@ -26,14 +26,14 @@ export interface MovedMould extends RoundTable {
   readonly facing: (phi: number) => Bearing;
 }
 
-/** How far up the outlines between foot and rim the girth is measured: higher where the foot is a point. */
+/** Where between foot and rim the girth is measured: higher where the foot is a point. */
 const HALF_WAY = { floored: 0.5, pointed: 0.7 };
 
 function mixed(one: Point3, other: Point3, f: number): Point3 {
   return [one[0] + f * (other[0] - one[0]), one[1] + f * (other[1] - one[1]), one[2] + f * (other[2] - one[2])];
 }
 
-/** The way of a spot of the wall's foot at a share of the turn from straight down (0) to the wall's own normal (1). */
+/** Turns a spot's direction between straight down (share 0) and the wall's own normal (share 1). */
 function turnedDown({ place, way: [u, v, w] }: Spot, share: number): Spot {
   const lean = Math.asin(Math.min(1, -w));
   const angle = QUARTER - share * (QUARTER - lean);

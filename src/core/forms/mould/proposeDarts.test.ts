@@ -4,7 +4,7 @@ import { limitsOf, withinLimits } from './limits.ts';
 import { circle, mould } from './moulds.test.helper.ts';
 import { proposeDarts } from './proposeDarts.ts';
 
-/** A blank with so many darts takes long to lay. */
+/** Blanks with this many darts are slow to lay. */
 const MANY = 3;
 
 describe('darts', () => {

@@ -5,7 +5,7 @@ import type { MouldSurface } from './mouldSurface.ts';
 import { crossingAt, tightAt, type TightCorner } from './tightCorners.ts';
 import type { ProfileStep } from './wallProfile.ts';
 
-/** The two ends of a flat edge: at one normal the outline is before it or after it. */
+/** Which end of a flat edge: both ends have the same normal. */
 export type EdgeEnd = 'before' | 'after';
 
 /** A tangent direction of the outlines, and how far the rim lies outside the foot along it. */

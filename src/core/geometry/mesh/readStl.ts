@@ -3,7 +3,7 @@ import { MESH_FILE_LIMIT, type MeshReading } from './readObj.ts';
 
 const refused = (rule: string): MeshReading => ({ kind: 'refused', rule });
 
-/** All figures of a binary file begin with their least byte. */
+/** Numbers in a binary STL file are little-endian. */
 const LITTLE_ENDIAN = true;
 
 /** Bytes before the triangles of a binary file, and of each triangle. */

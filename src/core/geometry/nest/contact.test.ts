@@ -20,7 +20,7 @@ const grids = shapes.map((shape) => nestGrid(shape, GAP));
 const random = seeded(31);
 const some = (reach: number) => reach * (2 * random() - 1);
 
-/** Two pieces at random poses, the second about the origin, and what they are to each other. */
+/** Two pieces at random poses, the second near the origin, and their contact. */
 function met(reach: number) {
   const poses = new Poses(2);
   poses.put(0, { x: some(reach), y: some(reach), turn: some(Math.PI) });

@@ -14,9 +14,9 @@ export class Contact {
   s = 0;
   tx = 0;
   ty = 0;
-  /** Least room beyond the gap that was met since it was last set (mm). */
+  /** Least room beyond the gap found since it was last reset (mm). */
   room = 0;
-  /** The slope of the distance at the last point that was asked for. */
+  /** The slope of the distance at the last point queried. */
   readonly slope: Distance = { value: 0, gx: 0, gy: 0 };
   private readonly sides: Sides;
   private points!: NestShape;
@@ -30,7 +30,7 @@ export class Contact {
     this.sides = sides;
   }
 
-  /** Takes the points of slot `i` to the frame of slot `j`; before anything is asked. */
+  /** Sets up the points of slot `i` in the frame of slot `j`; call it before any query. */
   between(i: number, j: number): void {
     const { poses, shapes, grids, gap } = this.sides;
     const { x, y, cos, sin } = poses;

@@ -19,7 +19,7 @@ export interface Strip {
   readonly gap: number;
 }
 
-/** Where a piece is tried: the slab, the weights of the pairs, and the energy above which the answer does not matter. */
+/** How a pose is tried: the slab, the weights of the pairs, and the energy above which the search stops. */
 export interface Trial {
   readonly strip: Strip;
   readonly weights: Float64Array;

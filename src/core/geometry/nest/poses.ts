@@ -43,7 +43,7 @@ export class Poses {
     this.sin[slot] = Math.sin(turn);
   }
 
-  /** Moves and turns a piece that reaches so far from its middle (mm). */
+  /** Moves and turns a piece; `reach` is its farthest point from its middle (mm). */
   move(slot: number, { dx, dy, turned }: Move, reach: number): void {
     const { x, y, turn } = this.at(slot);
     this.travel[slot] = (this.travel[slot] as number) + Math.sqrt(dx * dx + dy * dy) + reach * Math.abs(turned);

@@ -57,7 +57,7 @@ describe('a part that dries', () => {
     ['left alone under tight film', { faces: 'both', cover: 'tight-film' }, 'still', ''],
   ])('is %s', (_, part, speed, first) => {
     const tried: string[] = [];
-    // Whatever lies over it, it is held back by the same share: every way is tried, in order.
+    // Every course is equally risky here, so all remedies are tried, in order.
     const still = courseOf(
       { thickness: 14, faces: 'one', cover: 'open' },
       { temperature: 28, humidity: 0.3, speed: 'fan' },

@@ -1,6 +1,6 @@
 import type { MadePiece } from './madePiece.ts';
 
-/** A cup of a clay that is worked with as shrinking 12 %: nothing of it is measured yet. */
+/** A made-up cup, cut for 12 % shrinkage; nothing of it is measured yet. */
 export const CUP: MadePiece = {
   making: 'a',
   piece: 0,

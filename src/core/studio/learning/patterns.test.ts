@@ -5,7 +5,7 @@ import { faultsBy, patternsOf } from './patterns.ts';
 const some = (count: number, change: Partial<MadePiece>) =>
   Array.from({ length: count }, () => ({ ...CUP, ...change }));
 
-/** So many that missed a window, so many of them cracked; and the same of those that kept it. */
+/** Pieces that missed a window, some of them cracked, and pieces that kept it, some of them cracked. */
 const group = (missed: number, cracked: number, kept: number, keptCracked: number) => [
   ...some(missed - cracked, { missed: true }),
   ...some(cracked, { missed: true, faults: ['crack'] }),

@@ -28,7 +28,7 @@ const PIECES = readdirSync('demo')
     };
   });
 
-/** Each piece is developed once: a blank takes long. */
+/** Each piece is developed once: blanks are slow to lay. */
 const developedOf = once((target: Target) => developWhole(target));
 
 function orderOf(target: Target, schools: Partial<Schools> = {}): WorkStep[] {

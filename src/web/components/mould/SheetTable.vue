@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { nextTick, ref } from 'vue';
 import OneOf from '../fields/OneOf.vue';
 import ShapeTable from '../shape/ShapeTable.vue';
 import SheetDesk from './SheetDesk.vue';
@@ -11,13 +11,21 @@ const WAYS = [
   { value: 'draw', words: 'Draw its outline' },
 ] as const;
 const shown = ref<(typeof WAYS)[number]['value']>('piece');
+const table = ref<HTMLElement | null>(null);
+
+/** A low table scrolls to its drawing, away from the pressed button. */
+async function show(way: (typeof WAYS)[number]['value']): Promise<void> {
+  shown.value = way;
+  await nextTick();
+  table.value?.parentElement?.scrollTo({ top: 0 });
+}
 </script>
 
 <template>
-  <div class="sheet-table" :class="{ drawn: shown === 'draw' }">
+  <div ref="table" class="sheet-table" :class="{ drawn: shown === 'draw' }">
     <SheetDesk v-if="shown === 'draw'" />
     <ShapeTable v-else @flat="emit('flat')" />
-    <OneOf class="ways" label="The sheet" :value="shown" :choices="WAYS" @choose="(way) => (shown = way)" />
+    <OneOf class="ways" label="The sheet" :value="shown" :choices="WAYS" @choose="show" />
   </div>
 </template>
 
