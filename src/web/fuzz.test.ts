@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import type { DrawingReading } from '../core/files/drawn/drawnLines.ts';
+import { drawnPlans } from '../core/files/drawn/drawnPlans.ts';
 import { drawnSheet } from '../core/files/drawn/drawnSheet.ts';
 import { writeDxf } from '../core/files/format/dxf.ts';
 import { writeSvg } from '../core/files/format/svg.ts';
@@ -34,7 +36,7 @@ const CASES: readonly Case[] = [
   ],
   [
     'DXF',
-    (text) => sheetFrom(readDxf(text)),
+    (text) => drawnFrom(readDxf(text)),
     writeDxf(SHEET).slice(0, 6000),
     [
       '0\nSPLINE\n',
@@ -50,7 +52,7 @@ const CASES: readonly Case[] = [
   ],
   [
     'SVG',
-    (text) => sheetFrom(readSvg(text)),
+    (text) => drawnFrom(readSvg(text)),
     writeSvg(SHEET).slice(0, 4000),
     [
       '<path d="M0 0A1 0 0 1 1 5 5Z"/>',
@@ -104,8 +106,8 @@ const CASES: readonly Case[] = [
   ],
 ];
 
-function sheetFrom(reading: ReturnType<typeof readDxf>): unknown {
-  return reading.kind === 'lines' ? drawnSheet(reading.lines) : reading;
+function drawnFrom(reading: DrawingReading): unknown {
+  return reading.kind === 'lines' ? [drawnSheet(reading.lines), drawnPlans(reading.lines)] : reading;
 }
 
 /** Runs of each case: a good file cut, torn, doubled and filled with words of its language or with anything. */

@@ -156,6 +156,10 @@ describe('a DXF drawing', () => {
     ['a broken spline', dxf(entity('SPLINE', [71, 3], [40, 0], [10, 0], [20, 0])), /spline that is not whole/],
     ['a spline of the hundredth degree', dxf(entity('SPLINE', [71, 100])), /spline that is not whole/],
     ['what is drawn from behind', dxf(entity('CIRCLE', [10, 0], [20, 0], [40, 5], [230, -1])), /from behind/],
+    ['lines 6 m apart', dxf([...box, ...circle(6000, 0, 9)]), /more than 5 m across/],
+    ['a box in metres', dxf(box, 6), /more than 5 m across/],
+    ['a very large arc', dxf(arc(0, 0, 1e9, 0, 90)), /more than 5 m across/],
+    ['figures too large for their sizes', dxf(line(-1e308, 0, 1e308, 0)), /more than 5 m across/],
     ['text alone', dxf(entity('TEXT', [1, '<script>'])), /no lines/],
     [
       'a flood of entities',

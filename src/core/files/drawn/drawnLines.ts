@@ -1,5 +1,5 @@
 import { LENGTH_TOLERANCE } from '../../numbers.ts';
-import { alongEdge, area, edges, type Outline, type Vertex } from '../../geometry/outline/outline.ts';
+import { alongEdge, area, bounds, edges, type Outline, type Vertex } from '../../geometry/outline/outline.ts';
 import type { Point } from '../../geometry/point.ts';
 
 /** A line as it was drawn: corners with the bulge of the arc to the next; the last one's bulge counts only when it is closed. Mm, y up. */
@@ -7,6 +7,11 @@ export interface DrawnLine {
   readonly vertices: readonly Vertex[];
   readonly closed: boolean;
 }
+
+/** Lines that were read from a drawing (mm, y up), or why they were not. */
+export type DrawingReading =
+  | { readonly kind: 'lines'; readonly lines: readonly DrawnLine[] }
+  | { readonly kind: 'refused'; readonly rule: string };
 
 /** Closed outlines, counter-clockwise, and open lines as points (mm). */
 export interface DrawnLines {
@@ -22,6 +27,29 @@ export const READ_TOLERANCE = 0.02;
 
 /** Distance between the points that an open arc is taken at (mm). */
 const STEP = 1;
+
+/** Greatest width and height of a drawing (mm). What is larger has another unit, and steps along it would fill the memory. */
+const LARGEST = 5000;
+
+/** The lines as a reading, refused where their figures are not sound or they lie too far apart. */
+export function drawingOf(lines: readonly DrawnLine[]): DrawingReading {
+  const refused = (rule: string): DrawingReading => ({ kind: 'refused', rule });
+  if (lines.every(({ vertices }) => vertices.length === 0)) return refused('has no lines');
+  if (!lines.every(({ vertices }) => vertices.every((vertex) => vertex.every(Number.isFinite))))
+    return refused('has figures that are not numbers');
+  // The last bulge of an open line leads nowhere.
+  const boxes = lines
+    .map(({ vertices, closed }) =>
+      closed ? vertices : vertices.map(([x, y, bulge], at): Vertex => [x, y, at === vertices.length - 1 ? 0 : bulge]),
+    )
+    .map(bounds);
+  const least = (side: 'minX' | 'minY') => boxes.reduce((found, box) => Math.min(found, box[side]), Infinity);
+  const greatest = (side: 'maxX' | 'maxY') => boxes.reduce((found, box) => Math.max(found, box[side]), -Infinity);
+  const size = Math.max(greatest('maxX') - least('minX'), greatest('maxY') - least('minY'));
+  // Not `>`, so that a size that is not a number is refused too.
+  if (!(size <= LARGEST)) return refused(`is more than ${LARGEST / 1000} m across: check the unit it was drawn in`);
+  return { kind: 'lines', lines };
+}
 
 /** The same line drawn the other way. */
 export function backward({ vertices, closed }: DrawnLine): DrawnLine {

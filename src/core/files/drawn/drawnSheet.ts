@@ -1,4 +1,4 @@
-import { bounds, moved, type Outline } from '../../geometry/outline/outline.ts';
+import { bounds, edges, moved, type Outline } from '../../geometry/outline/outline.ts';
 import { drawnLines, type DrawnLine } from './drawnLines.ts';
 import { pointsOf } from '../../forms/bentSheet/sheetForm.ts';
 import { SHEET_LIMITS, type SheetForm } from '../../target/sheetForm.ts';
@@ -12,6 +12,14 @@ export type SheetReading =
   { readonly kind: 'sheet'; readonly sheet: DrawnSheet } | { readonly kind: 'refused'; readonly rule: string };
 
 const refused = (rule: string): SheetReading => ({ kind: 'refused', rule });
+
+/** Most points that are looked at along a line. */
+const MOST_STEPS = 20_000;
+
+/** Distance between the points that are looked at along a line (mm). */
+function stepOf(line: Outline): number {
+  return Math.max(1, edges(line).reduce((sum, { length }) => sum + length, 0) / MOST_STEPS);
+}
 
 /**
  * A sheet from the lines of a drawing: the largest closed line is its outline, closed lines within it are holes, open ones
@@ -32,8 +40,8 @@ export function drawnSheet(lines: readonly DrawnLine[]): SheetReading {
   if (open.length > mostLines.greatest) return refused(`has more than ${mostLines.greatest} open lines`);
   if (open.some(({ length }) => length > points.greatest))
     return refused(`has a line of more than ${points.greatest} points`);
-  const edge = pointsOf(outline, 1);
-  if (holes.some((hole) => !pointsOf(hole, 2).every((point) => insideLine(edge, point))))
+  const edge = pointsOf(outline, stepOf(outline));
+  if (holes.some((hole) => !pointsOf(hole, 2 * stepOf(hole)).every((point) => insideLine(edge, point))))
     return refused('has closed lines beside one another: draw one sheet, its holes within it');
   if (open.some((line) => !insideLine(edge, line[line.length >> 1] ?? [0, 0])))
     return refused('has open lines outside the sheet');

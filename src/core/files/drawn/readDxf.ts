@@ -1,12 +1,7 @@
 import { radians, TAU } from '../../numbers.ts';
 import type { Vertex } from '../../geometry/outline/outline.ts';
 import { arcLine } from '../../geometry/outline/arcLine.ts';
-import { READ_TOLERANCE, type DrawnLine } from './drawnLines.ts';
-
-/** Lines that were read from a drawing (mm, y up), or why they were not. */
-export type DrawingReading =
-  | { readonly kind: 'lines'; readonly lines: readonly DrawnLine[] }
-  | { readonly kind: 'refused'; readonly rule: string };
+import { drawingOf, READ_TOLERANCE, type DrawingReading, type DrawnLine } from './drawnLines.ts';
 
 /** Limits of a DXF file: characters, entities, points. */
 export const DXF_LIMITS = { file: 8_000_000, entities: 4000, points: 40_000, degree: 10 } as const;
@@ -272,8 +267,7 @@ export function readDxf(text: string): DrawingReading {
       if (points > DXF_LIMITS.points) throw new Refusal(`has more than ${DXF_LIMITS.points} points`);
       lines.push({ ...line, vertices: line.vertices.map(([x, y, bulge]) => [unit * x, unit * y, bulge]) });
     });
-    if (lines.length === 0) return { kind: 'refused', rule: 'has no lines' };
-    return { kind: 'lines', lines };
+    return drawingOf(lines);
   } catch (error) {
     if (error instanceof Refusal) return { kind: 'refused', rule: error.message };
     throw error;

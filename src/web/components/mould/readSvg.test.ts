@@ -77,6 +77,8 @@ describe('an SVG drawing', () => {
     ['prose', 'a leaf for butter', /not sound/],
     ['half a file', svg(SQUARE).slice(0, 90), /not sound/],
     ['no lines', svg('<text>x</text>'), /no lines/],
+    ['a path without lines', svg('<path d="M3 3"/>'), /no lines/],
+    ['a corner 10 km away', svg('<path d="M0 0L90 0L10454545 90Z"/>'), /more than 5 m across/],
     ['entities', `<!DOCTYPE svg [<!ENTITY a "b">]>${svg(SQUARE)}`, /entities/],
     ['a path that is not sound', svg('<path d="M0 0 banana"/>'), /path whose figures are not sound/],
     ['a flood of lines', svg(SQUARE.repeat(1001)), /more than 1000/],

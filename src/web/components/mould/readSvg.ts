@@ -1,6 +1,5 @@
 import { SaxesParser, type SaxesTagPlain } from 'saxes';
-import type { DrawnLine } from '../../../core/files/drawn/drawnLines.ts';
-import type { DrawingReading } from '../../../core/files/drawn/readDxf.ts';
+import { drawingOf, type DrawingReading, type DrawnLine } from '../../../core/files/drawn/drawnLines.ts';
 import { pathLines, TooManyPoints } from './pathLines.ts';
 
 const LONGEST = { file: 2_000_000, path: 200_000, shapes: 1000, deep: 200 } as const;
@@ -114,7 +113,5 @@ export function readSvg(text: string): DrawingReading {
     if (error instanceof TooManyPoints) return refused('has too many points');
     throw error;
   }
-  const whole = lines.every(({ vertices }) => vertices.every((vertex) => vertex.every(Number.isFinite)));
-  if (!whole) return refused('has figures that are not numbers');
-  return { kind: 'lines', lines };
+  return drawingOf(lines);
 }
