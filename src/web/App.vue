@@ -19,7 +19,7 @@ const router = useRouter();
 connection.signInBy(() => void router.push({ name: 'door', query: { to: router.currentRoute.value.fullPath } }));
 const { stuck, reload } = useFreshPage(router);
 const { newer, take } = useHeldPage();
-/** The one dialog of the frame that is open: opening the other closes it. */
+/** Which of the frame's dialogs is open: opening one closes the other. */
 const open = ref<'find' | 'keys' | null>(null);
 const dialog = (name: 'find' | 'keys') =>
   computed({
@@ -29,7 +29,7 @@ const dialog = (name: 'find' | 'keys') =>
       else if (open.value === name) open.value = null;
     },
   });
-/** Dialogs are made when they are first asked for. */
+/** Dialogs are mounted when they are first opened. */
 const made = ref({ find: false, keys: false });
 watch(open, (now) => {
   if (now) made.value[now] = true;
@@ -38,7 +38,7 @@ fetchFrameSoon();
 const find = dialog('find');
 const keys = dialog('keys');
 
-/** Past the bar, to what is on the table. */
+/** Skip link: past the bar, to the page itself. */
 const skip = () => document.getElementById('table')?.focus();
 
 useShortcuts([

@@ -66,7 +66,7 @@ async function send(
     throw new Unreachable();
   }
   if (response.ok) return response;
-  // From a proxy in between, or a busy server: the request is tried again.
+  // From a proxy, or a busy server: try again.
   if (response.status === 502 || response.status === 503 || response.status === 504) throw new Unreachable();
   const refusal = (await response.json()) as ErrorReply;
   if (refusal.current) await prepareMould(refusal.current.target);
@@ -84,31 +84,31 @@ async function ask<T>(
   return (await send(path, { method, body, more })).json() as Promise<T>;
 }
 
-/** A file under the name that the server gave it. */
+/** A file, with the name that the server gave it. */
 async function fileOf(reply: Response): Promise<{ readonly name: string; readonly content: Blob }> {
   const [, name = 'file'] = /filename="?([^";]+)"?/.exec(reply.headers.get('Content-Disposition') ?? '') ?? [];
   return { name, content: await reply.blob() };
 }
 
-/** A page of a list, and how many lines there are on all. */
+/** One page of a list, and the number of entries in the whole list. */
 async function page<T>(reply: Response): Promise<{ readonly lines: readonly T[]; readonly total: number }> {
   const lines = (await reply.json()) as T[];
   return { lines, total: Number(reply.headers.get('X-Total-Count') ?? lines.length) };
 }
 
-/** A design from the server, its imported mould ready for the page. */
+/** A design from the server, with its imported mould prepared for use. */
 async function ready(asked: Promise<Design>): Promise<Design> {
   const design = await asked;
   await prepareMould(design.target);
   return design;
 }
 
-/** What is asked of the records; what is left out is the server's to choose. */
+/** A search of the records. For what is left out the server has its defaults. */
 export type MadeAsked = Partial<MadeQuery>;
 
-/** What the screens ask of the server. Every verb may throw {@link Refused} or {@link Unreachable}. */
+/** The server's API as the screens call it. Every method may throw {@link Refused} or {@link Unreachable}. */
 export const api = {
-  /** The whole shelf, a page at a time: each is shown as it comes. */
+  /** The whole shelf, fetched a page at a time, so that each page is shown as it arrives. */
   list: async (shown: (designs: readonly Design[]) => Promise<void>): Promise<void> => {
     for (let offset = 0, total = 1; offset < total;) {
       const designs = await page<Design>(await send(`/designs?offset=${offset}`, { method: 'GET' }));
@@ -120,7 +120,7 @@ export const api = {
   },
   read: (id: string) => ready(ask<Design>(`/designs/${id}`)),
   create: (target: Target) => ready(ask<Design>('/designs', { method: 'POST', body: { target } })),
-  /** The target that was sent is not sent back. */
+  /** The reply does not repeat the target. */
   write: async (id: string, write: DesignWrite): Promise<Design> => {
     const kept = await ask<Omit<Design, 'target'>>(`/designs/${id}`, {
       method: 'PUT',
@@ -131,7 +131,7 @@ export const api = {
     });
     return { ...kept, target: write.target };
   },
-  /** Sends a last write while the page goes away. */
+  /** Sends the last change as the page closes. */
   writeLeaving: (id: string, write: DesignWrite) =>
     void send(`/designs/${id}`, { method: 'PUT', body: write, more: { keepalive: true } }).catch(() => undefined),
   duplicate: (id: string) => ready(ask<Design>(`/designs/${id}/duplicate`, { method: 'POST' })),
@@ -143,14 +143,14 @@ export const api = {
     await prepareMould(target);
     return target;
   },
-  /** A page of the revisions, newest first, and how many there are. */
+  /** A page of the revisions, newest first, and their number. */
   history: async (id: string, offset: number) =>
     page<RevisionEntry>(await send(`/designs/${id}/revisions?offset=${offset}`, { method: 'GET' })),
   restore: (id: string, number: number, baseRevision: number) =>
     ready(ask<Design>(`/designs/${id}/revisions/${number}/restore`, { method: 'POST', body: { baseRevision } })),
   template: async (request: TemplateRequest) => fileOf(await send('/sheets', { method: 'POST', body: request })),
   printClass: async (request: ClassRequest) => fileOf(await send('/class', { method: 'POST', body: request })),
-  /** Sends a studio file to be looked at: nothing is taken before a word. */
+  /** Uploads a studio file to be inspected. Nothing is imported until the user confirms. */
   openArchive: (file: Blob, signal: AbortSignal) =>
     ask<ArchiveOffer>('/archive', {
       method: 'POST',
@@ -164,7 +164,7 @@ export const api = {
     void (await send(`/archive/${token}`, { method: 'POST', body: word })),
   leaveArchive: async (token: string) => void (await send(`/archive/${token}`, { method: 'DELETE' })),
   records: <K extends RecordKind>(kind: K) => ask<Kept<K>[]>(`/records/${kind}`),
-  /** Makes a record of an id that the browser chose, so that it can be sent again. */
+  /** Creates a record with an id chosen by the browser, so that sending it twice makes one record. */
   createRecord: <K extends RecordKind>(kind: K, id: string, body: RecordBodies[K]) =>
     ask<Kept<K>>(`/records/${kind}`, { method: 'POST', body: { id, body } }),
   writeRecord: <K extends RecordKind>(kind: K, id: string, write: { body: RecordBodies[K]; baseRevision: number }) =>
@@ -177,14 +177,14 @@ export const api = {
   makingsOf: (design: string) => ask<MakingLine[]>(`/makings?design=${design}`),
   makingsNow: async (): Promise<MakingNow[]> => unpackNow(await ask<NowReply>('/makings/now')),
   making: (id: string) => ask<Making>(`/makings/${id}`),
-  /** Begins a making of an id that the browser chose, so that it can be sent again. */
+  /** Begins a making with an id chosen by the browser, so that sending it twice makes one making. */
   beginMaking: (start: MakingStart) => ask<Making>('/makings', { method: 'POST', body: start }),
   changeMaking: (id: string, head: MakingHead & { readonly endedAt: string | null }) =>
     ask<Making>(`/makings/${id}`, { method: 'PUT', body: head }),
-  /** Keeps what was pressed and written, each once by its id. */
+  /** Saves entries of a making. An entry that is sent twice is kept once, by its id. */
   keepEntries: (id: string, entries: Entries) =>
     ask<Making>(`/makings/${id}/entries`, { method: 'POST', body: entries }),
-  /** Sends a photograph, kept once by its id. */
+  /** Uploads a photograph. One that is sent twice is kept once, by its id. */
   keepPhotograph: async ({ id, making, piece, number, step, at, picture }: HeldPhotograph): Promise<void> => {
     const spot = new URLSearchParams({ piece: String(piece), number: String(number), step, at });
     await send(`/makings/${making}/photographs/${id}?${spot}`, {
@@ -197,14 +197,14 @@ export const api = {
   },
   removeMaking: async (id: string) => void (await send(`/makings/${id}`, { method: 'DELETE' })),
   putBackMaking: (id: string) => ask<Making>(`/makings/${id}/put-back`, { method: 'POST' }),
-  /** What hands found of a clay, in all makings. */
+  /** Everything that was noted by hand about a clay, in all makings. */
   found: (clay: string) => ask<FoundMark[]>(`/makings/found?clay=${clay}`),
-  /** A page of what was made, newest first, and how many there are. */
+  /** A page of finished pieces, newest first, and their number. */
   made: async (query: MadeAsked) => {
     const asked = Object.entries(query).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]]));
     return page<MadeLine>(await send(`/made?${new URLSearchParams(asked)}`, { method: 'GET' }));
   },
-  /** Reads a table of records in: how many entries it has, and makings that are not here. */
+  /** Imports a table of records: how many entries it has, and which makings are unknown here. */
   readRecords: async (table: Blob): Promise<{ readonly entries: number; readonly unknown: readonly string[] }> => {
     const reply = await send('/made/records.csv', {
       method: 'POST',
@@ -215,11 +215,11 @@ export const api = {
     });
     return (await reply.json()) as { entries: number; unknown: string[] };
   },
-  /** The first page of what is dry and was in no firing yet, and how many kinds of pieces there are on all. */
+  /** The first page of pieces that are dry and not yet in a firing, and how many kinds of pieces there are in all. */
   dry: async () => page<DryLine>(await send('/made/dry', { method: 'GET' })),
-  /** What one kind of piece of a making cost, but for its minutes. */
+  /** The cost of one kind of piece in a making, without labour. */
   costs: (making: string, piece: number) => ask<MadeCosts>(`/made/costs/${making}/${piece}`),
-  /** What the pieces of each clay say. */
+  /** What the measured pieces say about each clay. */
   learning: () => ask<ClayRecords[]>('/made/learning'),
   health: async () => void (await send('/health', { method: 'GET' })),
   session: () => ask<SessionState>('/session'),

@@ -3,28 +3,28 @@ import { nextTask } from './composables/nextTask.ts';
 import { memory } from './memory.ts';
 
 /**
- * What the server does not have yet, as texts by name, in this browser's database. It writes a moment after it is told to:
+ * Texts by name that the server does not have yet, in this browser's database. It writes a moment later:
  * until then, and where the database is forbidden or full, a text is held by the page; a page that goes away hands over
  * what is still to be written by way of the small memory that writes at once.
  */
 
-/** Names of this kind are handed over. */
+/** Prefix of the names that are handed over. */
 const START = 'fawn-held:';
 
-/** What the database has yet to be told: a text, or null where one is to be forgotten. */
+/** Changes that the database does not have yet: a text, or null to delete one. */
 const waiting = new Map<string, string | null>();
 const busy = new Set<string>();
-/** What a page that went away, and came back, has handed over. */
+/** Texts that the page handed over before it was closed. */
 const handed = new Set<string>();
 
 let opened: UseStore | null = null;
 const database = (): UseStore => (opened ??= createStore('fawn-table', 'held'));
 
-/** Tells the database what is newest under a name, until nothing newer has come in the meantime. */
+/** Writes the newest text of a name, and again while newer ones have come meanwhile. */
 async function tell(name: string): Promise<void> {
   if (busy.has(name)) return;
   busy.add(name);
-  // Not in the event that changed it, which is to redraw at once.
+  // Not in the event that changed it, so that the page redraws first.
   await nextTask();
   try {
     for (let text = waiting.get(name); text !== undefined; text = waiting.get(name)) {
@@ -33,12 +33,12 @@ async function tell(name: string): Promise<void> {
     }
     if (handed.delete(name)) memory.forget(START + name);
   } catch {
-    // The database is forbidden or full: the page holds it.
+    // The database is forbidden or full: the page keeps it in memory.
   }
   busy.delete(name);
 }
 
-/** Takes over what an earlier page could only hand to the small memory; an empty text is one to be forgotten. */
+/** Takes over what an earlier page left in local storage; an empty text means deleted. */
 let takenOver = false;
 function takeOver(): void {
   if (takenOver) return;
@@ -76,14 +76,14 @@ export const held = {
     void tell(name);
   },
 
-  /** Names that begin alike. */
+  /** The names with this prefix. */
   async names(start: string): Promise<string[]> {
     takeOver();
     const found = new Set<string>();
     try {
       for (const name of await keys<string>(database())) found.add(name);
     } catch {
-      // Only what the page holds.
+      // Only what this page has in memory.
     }
     for (const [name, text] of waiting) {
       if (text === null) found.delete(name);
@@ -92,7 +92,7 @@ export const held = {
     return [...found].filter((name) => name.startsWith(start));
   },
 
-  /** The page goes away: what the database has not been told yet is written at once where the next page looks. */
+  /** As the page closes: leaves what the database does not have yet in local storage, for the next page. */
   leave(): void {
     for (const [name, text] of waiting) {
       memory.write(START + name, text ?? '');

@@ -9,12 +9,12 @@ export interface HeldPhotograph extends Spot {
   readonly picture: Blob;
 }
 
-/** Photographs as they came from the camera, in this browser's database until the server has them. */
+/** Photographs as taken, in this browser's database until the server has them. */
 let opened: UseStore | null = null;
 const database = (): UseStore => (opened ??= createStore('fawn-photographs', 'held'));
 
 export const heldPhotographs = {
-  /** False when the database is forbidden or full: then only the page holds it. */
+  /** False when the database is forbidden or full: then it is only in this page's memory. */
   async hold(photograph: HeldPhotograph): Promise<boolean> {
     try {
       await set(photograph.id, photograph, database());
@@ -35,7 +35,7 @@ export const heldPhotographs = {
     try {
       await del(id, database());
     } catch {
-      // It is sent once more: the server keeps it once.
+      // It will be sent again; the server keeps it once.
     }
   },
 };

@@ -2,8 +2,8 @@ import type { Target } from '../core/target/target.ts';
 import { listsOf } from './workers/blankWork.ts';
 
 /**
- * The body of a request as JSON. The lists of an imported mould are put in as they were written down in the worker: writing
- * them anew at every change would stop the page.
+ * The body of a request as JSON. The lists of an imported mould are inserted as the worker wrote them: to write them again
+ * at every change would block the page.
  */
 export function jsonBody(body: object): string | Blob {
   const { target, ...rest } = body as { target?: Target };
@@ -13,7 +13,7 @@ export function jsonBody(body: object): string | Blob {
   const { form, ...others } = target;
   const bare = { ...form, vertices: undefined, triangles: undefined };
   const open = (value: object) => JSON.stringify(value).slice(0, -1);
-  // Each of the three has a key at least.
+  // Each of the three has at least one key.
   const more = Object.keys(rest).length > 0 ? `,${JSON.stringify(rest).slice(1)}` : '}';
   return new Blob([`{"target":${open(others)},"form":${open(bare)},`, lists, `}}${more}`]);
 }

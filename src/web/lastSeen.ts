@@ -3,14 +3,14 @@ import type { Design } from '../contract/api.ts';
 import type { Kept, RecordKind } from '../contract/records.ts';
 
 /**
- * Designs and records as the server last had them, kept in this browser's database and read while the server is away. What is
- * changed meanwhile is held apart (`held.ts`).
+ * Designs and records as the server last had them, in this browser's database, read while the server is away. Changes made
+ * meanwhile are kept separately (`held.ts`).
  */
 
 let opened: UseStore | null = null;
 const database = (): UseStore => (opened ??= createStore('fawn-last-seen', 'replies'));
 
-/** Runs `work`; without a database, or with a full one, nothing is found. */
+/** Runs `work`. Without a database, or with a full one, it returns nothing. */
 async function attempt<T>(work: () => Promise<T>): Promise<T | undefined> {
   try {
     return await work();
@@ -29,7 +29,7 @@ export const lastSeen = {
         database(),
       ),
     ),
-  /** Which designs are on the shelf, in their order. */
+  /** Ids of the designs on the shelf, in order. */
   keepShelf: (ids: readonly string[]) => attempt(() => setMany([['shelf', ids]], database())),
   design: (id: string) => attempt(() => get<Design>(nameOf(id), database())),
   async shelf(): Promise<Design[]> {
@@ -40,6 +40,6 @@ export const lastSeen = {
   keepRecords: <K extends RecordKind>(kind: K, records: readonly Kept<K>[]) =>
     attempt(() => setMany([[`records:${kind}`, records]], database())),
   records: <K extends RecordKind>(kind: K) => attempt(() => get<Kept<K>[]>(`records:${kind}`, database())),
-  /** Who is not signed in sees nothing of it. */
+  /** Deleted on sign-out, so that nobody reads it without signing in. */
   forget: () => attempt(() => clear(database())),
 };

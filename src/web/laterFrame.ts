@@ -1,7 +1,7 @@
 import { defineAsyncComponent, type Component } from 'vue';
 import { fetchAtRest } from './composables/fetchAtRest.ts';
 
-/** Parts of the frame that nothing needs at first: fetched when they are opened, or soon after the page is there. */
+/** Parts of the frame that are not needed at first: fetched when they are opened, or soon after the page has loaded. */
 const LATER = {
   ChoiceList: () => import('./components/fields/ChoiceList.vue'),
   DeviceStrip: () => import('./components/devices/DeviceStrip.vue'),
@@ -17,7 +17,7 @@ const LATER = {
   ShelfMenu: () => import('./components/shelf/ShelfMenu.vue'),
 } as const;
 
-/** The page is at rest by then (ms). */
+/** Delay until the page is at rest (ms). */
 const SOON = 2500;
 
 const part = <T extends Component>(load: () => Promise<{ default: T }>): T => defineAsyncComponent(load);
@@ -35,5 +35,5 @@ export const ShelfTools = part(LATER.ShelfTools);
 export const WindowAlerts = part(LATER.WindowAlerts);
 export const ShelfMenu = part(LATER.ShelfMenu);
 
-/** Fetches them while the server is there. Called in a component's setup. */
+/** Fetches these parts while the server answers. Called in a component's setup. */
 export const fetchFrameSoon = (): void => fetchAtRest(Object.values(LATER), SOON);

@@ -1,7 +1,7 @@
-/** Fallback where the browser's storage is forbidden or full: it lasts as long as the page. */
+/** Fallback where local storage is forbidden or full: it lasts until the page is closed. */
 const here = new Map<string, string>();
 
-/** The browser's memory, or null where the person has forbidden it. */
+/** Local storage, or null where it is forbidden. */
 function own(): Storage | null {
   try {
     return globalThis.localStorage;
@@ -10,7 +10,7 @@ function own(): Storage | null {
   }
 }
 
-/** Texts that this browser remembers by name. No verb throws: what cannot be stored is held until the page goes away. */
+/** Texts by name in local storage. No method throws: what cannot be stored lasts until the page is closed. */
 export const memory = {
   read(name: string): string | null {
     const held = here.get(name);
@@ -22,7 +22,7 @@ export const memory = {
     }
   },
 
-  /** Stores a text; false when it is only held while the page is open. */
+  /** Stores a text; false when it lasts only while the page is open. */
   write(name: string, text: string): boolean {
     try {
       const storage = own();
@@ -32,7 +32,7 @@ export const memory = {
         return true;
       }
     } catch {
-      // Full, or forbidden since.
+      // Full, or forbidden meanwhile.
     }
     here.set(name, text);
     return false;
@@ -43,17 +43,17 @@ export const memory = {
     try {
       own()?.removeItem(name);
     } catch {
-      // What cannot be reached is not remembered either.
+      // Without local storage there is nothing to delete.
     }
   },
 
-  /** Names that begin alike. */
+  /** The names with this prefix. */
   names(start: string): string[] {
     const found = new Set([...here.keys()]);
     try {
       for (const name of Object.keys(own() ?? {})) found.add(name);
     } catch {
-      // Only what is held here.
+      // Only what is in memory.
     }
     return [...found].filter((name) => name.startsWith(start));
   },

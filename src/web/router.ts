@@ -1,9 +1,9 @@
 import { createRouter, createWebHistory } from 'vue-router';
 import ShelfPlace from './places/ShelfPlace.vue';
 
-/** The stages of one piece that can be worked in. */
+/** The stages of a piece. */
 export const STAGES = ['shape', 'flat', 'slab', 'cut', 'make'] as const;
-/** A stage of the piece: the last part of its address. */
+/** A stage, the last part of the piece's address. */
 export type Stage = (typeof STAGES)[number];
 
 export const router = createRouter({

@@ -1,23 +1,23 @@
 import { createVuetify } from 'vuetify';
 import { aliases, mdi } from 'vuetify/iconsets/mdi-svg';
 
-/** The two lights of the table: north light by day, a lamp in the evening. */
+/** The two themes: north light by day, a lamp in the evening. */
 export type Light = 'day' | 'evening';
 
-/** The nonce that the server put into the page; Vuetify's one run-time style sheet carries it. */
+/** The nonce that the server put into the page, for Vuetify's run-time style sheet. */
 function pageNonce(): string | undefined {
   return document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce;
 }
 
-/** A field is a line of the page: its label on the left, what stands in it on the right. */
+/** A field is a line of the page: its label on the left, its value on the right. */
 const FIELD = { variant: 'plain', density: 'comfortable', hideDetails: 'auto', singleLine: true } as const;
 
-/** Messages and tooltips are of the bar's colours, by day and in the evening. */
+/** Messages and tooltips have the bar's colours in both themes. */
 const MESSAGES = { 'surface-variant': '#3b2a22', 'on-surface-variant': '#f8ecd8', 'bar-ink': '#f8ecd8' } as const;
 
-/** How components look and act everywhere; what CSS adds to it is in `look/`. */
+/** Defaults of all components; CSS adds to them in `look/`. */
 export const vuetify = createVuetify({
-  // Below `sm` all stands in one column; from `lg` on fields, drawing and figures stand side by side.
+  // Below `sm` there is one column; from `lg` on fields, drawing and figures are side by side.
   display: { thresholds: { xs: 0, sm: 700, md: 960, lg: 1200, xl: 1600, xxl: 2400 } },
   icons: { defaultSet: 'mdi', aliases, sets: { mdi } },
   defaults: {
@@ -39,7 +39,7 @@ export const vuetify = createVuetify({
     VSwitch: { color: 'primary', density: 'comfortable', hideDetails: true, inset: true },
     VTextarea: FIELD,
     VTextField: FIELD,
-    // Drawn only while it is open: a closed one would be a name that nothing bears.
+    // Rendered only while open: otherwise `aria-controls` would name a missing element.
     VTooltip: { eager: false, location: 'bottom', openDelay: 400 },
   },
   theme: {

@@ -1,6 +1,6 @@
 import { onScopeDispose, shallowRef, watch, type ShallowRef } from 'vue';
 
-/** Changes closer together than this are typing or a drag (ms): the value then waits for a rest of this length. */
+/** Changes closer together than this are typing or a drag: the value waits for a pause of this length (ms). */
 const REST = 120;
 
 /** Longest wait (ms). */

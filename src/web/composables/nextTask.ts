@@ -1,4 +1,4 @@
-/** Resolves in a new task, after waiting input has been handled. */
+/** Resolves in a new task, after pending input has been handled. */
 export function nextTask(): Promise<void> {
   return new Promise((resolve) => {
     setTimeout(resolve);

@@ -1,7 +1,7 @@
 import { inject, provide, readonly, ref, watch, type InjectionKey, type Ref } from 'vue';
 import { nextTask } from './nextTask.ts';
 
-/** The parts of a piece's page in the order in which they are made. */
+/** The parts of a piece's page, in the order in which they are mounted. */
 const PARTS = [
   'drawing',
   'form',
@@ -33,7 +33,7 @@ type Part = (typeof PARTS)[number];
 /** Number of mounted parts. */
 const STOOD: InjectionKey<Readonly<Ref<number>>> = Symbol('parts that stand');
 
-/** Mounts the parts below one task each once the piece is ready, so that the page stays responsive; then calls `whole`. */
+/** Mounts the parts once the piece is ready, each in its own task so that the page stays responsive; then calls `whole`. */
 export function openInParts(ready: () => boolean, whole: () => void): (part: Part) => boolean {
   const stood = ref(0);
   provide(STOOD, readonly(stood));

@@ -4,12 +4,12 @@ export interface Box {
   readonly height: number;
 }
 
-/** What lies or stands on the table: flat parts, and the standing piece last. */
+/** What is drawn on the table: flat parts, and the standing piece last. */
 export interface TableThing {
   readonly id: string;
   readonly kind: 'wall' | 'base' | 'plate' | 'pad' | 'piece';
   readonly box: Box;
-  /** How many lean tags hang below it, and how many of them side by side. */
+  /** Number of lean tags below it, and how many of them stand side by side. */
   readonly tags: number;
   readonly tagsAcross?: number;
 }
@@ -17,12 +17,12 @@ export interface TableThing {
 /** Lower left corners on the screen (px) by id, and the one scale of all drawings (px per mm). */
 export interface TableLayout {
   readonly scale: number;
-  /** Height that the rows take (px). */
+  /** Height of all rows (px). */
   readonly height: number;
   readonly at: Readonly<Record<string, readonly [number, number]>>;
 }
 
-/** Room round each drawing for its dimension lines and words (px). */
+/** Margins of each drawing for dimension lines and labels (px). */
 export const AIR = {
   wall: { left: 24, right: 104, top: 64, bottom: 34 },
   base: { left: 24, right: 24, top: 14, bottom: 58 },
@@ -31,17 +31,17 @@ export const AIR = {
   piece: { left: 28, right: 28, top: 22, bottom: 44 },
 } as const;
 
-/** On a table narrower than this all lean tags hang below their parts (px). */
+/** On a table narrower than this all lean tags are below their parts (px). */
 export const NARROW_TABLE = 520;
 
-/** Room of one hanging tag (px); two hang side by side where the table is wide enough. */
+/** Size of one tag (px). Two stand side by side where the table is wide enough. */
 export const TAG = { width: 176, height: 46 } as const;
 
-/** Scales between which the drawings fit: larger a small piece gets no clearer, smaller nothing can be read (px per mm). */
+/** Limits of the scale (px per mm): above, a small piece gets no clearer; below, nothing can be read. */
 const GREATEST_SCALE = 4;
 const LEAST_SCALE = 0.05;
 
-/** Things side by side: what they take across, and the most that they take above and below their common line (px). */
+/** A row of things: its width, and its greatest height above and depth below the common line (px). */
 interface Row {
   readonly things: TableThing[];
   width: number;
@@ -57,7 +57,7 @@ function widthOf({ kind, box, tags, tagsAcross = 2 }: TableThing, scale: number)
   return Math.max(AIR[kind].left + AIR[kind].right + box.width * scale, Math.min(tagsAcross, tags) * TAG.width);
 }
 
-/** Things one after another into rows, at a scale. */
+/** Fills rows with the things in order, at one scale. */
 function rowsAt(things: readonly TableThing[], room: Box, scale: number): Row[] {
   const rows: Row[] = [];
   for (const thing of things) {
@@ -77,14 +77,14 @@ function rowsAt(things: readonly TableThing[], room: Box, scale: number): Row[] 
   return rows;
 }
 
-/** The height of the rows, one below the other (px). */
+/** Total height of the rows (px). */
 function heightOf(rows: readonly Row[]): number {
   let height = 0;
   for (const { above, bottom } of rows) height += above + bottom;
   return height;
 }
 
-/** Whether the rows that the things make at a scale fit into a room; many scales are tried, so no rows are made. */
+/** Whether the things fit into a room at a scale. Many scales are tried, so it builds no rows. */
 function fits(things: readonly TableThing[], room: Box, scale: number): boolean {
   let [height, taken, above, bottom] = [0, 0, 0, 0];
   for (const thing of things) {
@@ -101,7 +101,7 @@ function fits(things: readonly TableThing[], room: Box, scale: number): boolean 
   return height + above + bottom <= room.height;
 }
 
-/** No drawing alone may be larger than the room: the steps of scale above this need not be tried (px per mm). */
+/** The greatest scale at which every single drawing fits (px per mm): larger ones need no trial. */
 function boundScale(things: readonly TableThing[], room: Box): number {
   return Math.min(
     ...things.map(({ kind, box }) => (room.width - AIR[kind].left - AIR[kind].right) / box.width),
@@ -119,8 +119,8 @@ function bestScale(things: readonly TableThing[], room: Box): number {
 }
 
 /**
- * Lays flat parts and the standing piece on a table of the room (px), in rows, at the one scale that shows them largest.
- * What stands in one row stands on one line. A room of infinite height is a table that grows: the width sets the scale.
+ * Places flat parts and the standing piece in rows on a table of the given size (px), at the greatest scale that fits.
+ * The things of a row share a base line. With infinite height the width alone sets the scale.
  */
 export function tableLayout(things: readonly TableThing[], room: Box): TableLayout {
   const scale = bestScale(things, room);

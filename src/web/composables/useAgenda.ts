@@ -11,12 +11,12 @@ const HELD = 'makings-now';
 const BEAT = 15_000;
 const FETCH = 60_000;
 
-/** Everything in work from now on, fetched again each minute; with the server away, as it was last seen. */
+/** Everything in work from now on, fetched every minute; while the server is away, as it was last seen. */
 export function useAgenda() {
   const connection = useConnection();
   const now = useNow({ interval: BEAT });
   const makings = shallowRef<readonly MakingNow[]>([]);
-  /** What hands found in makings that are put away too, by the clay. */
+  /** What was noted by hand for each clay, in finished makings too. */
   const found = shallowRef<Readonly<Record<string, readonly FoundMark[]>>>({});
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const trouble = ref('');
@@ -46,7 +46,7 @@ export function useAgenda() {
       pieces.map(({ name, count, steps }, piece) => ({ making: id, piece, name, count, steps, marks, air })),
     ),
   );
-  /** What was found of a clay counts for all of its makings; of a clay that is not in the book, for one only. */
+  /** What was noted about a clay counts for all of its makings. A clay that is not in the book counts for its own making only. */
   const marksOfClay = computed(() => {
     const clays = new Map<string, ReadonlyMap<string, FoundMark>>();
     for (const { clay, id, marks, air } of makings.value) {

@@ -3,9 +3,9 @@ import { onScopeDispose, ref } from 'vue';
 import type { BlankQuestion, BlankReply } from '../workers/blankWork.ts';
 import { blankJob } from '../workers/blankJob.ts';
 
-/** Asks the worker for one thing at a time: a new question, or `stop`, ends the work on the last one. */
+/** Sends the worker one request at a time: a new request, or `stop`, cancels the last one. */
 export function useBlankWork() {
-  /** How far the work is (0 to 1); null when nothing is worked on. */
+  /** Progress (0 to 1); null when there is no work. */
   const far = ref<number | null>(null);
   const job = blankJob();
 
@@ -14,7 +14,7 @@ export function useBlankWork() {
     far.value = null;
   }
 
-  /** The answer, or null when it was stopped; what is found on the way goes to `early`. */
+  /** The answer, or null when it was cancelled. Early results go to `early`. */
   async function ask(question: BlankQuestion, early?: (blank: Blank) => void): Promise<BlankReply | null> {
     const answer = job.ask(question, (reply) => {
       if (reply.kind === 'far') far.value = reply.share;

@@ -6,12 +6,12 @@ import { freshFiring } from '../components/kiln/freshFiring.ts';
 import { useConnection } from '../stores/connection.ts';
 import { useFirings } from '../stores/records.ts';
 
-/** What is dry and in no firing yet; it goes into the firing that is being packed, or into a new one. */
+/** Pieces that are dry and in no firing yet. They go into the firing that is being packed, or into a new one. */
 export function useDryPieces() {
   const connection = useConnection();
   const firings = useFirings();
   const lines = shallowRef<readonly DryLine[]>([]);
-  /** Kinds of pieces that are not on this page: they come once a firing wants these. */
+  /** Number of kinds of pieces beyond this page. They appear once a firing has these. */
   const more = ref(0);
 
   async function load(): Promise<void> {
@@ -20,13 +20,13 @@ export function useDryPieces() {
       lines.value = page.lines;
       more.value = page.total - page.lines.length;
     } catch (error) {
-      // What is in work is shown all the same.
+      // What is in work is still shown.
       connection.note(error);
     }
   }
   onMounted(() => void load());
 
-  /** Wants all that is dry in a firing, by its id; without one in the newest whose kiln was not opened. Gives the firing's id. */
+  /** Adds all dry pieces to a firing, by its id, or to the newest one whose kiln was not opened. Returns the firing's id. */
   async function take(id?: string): Promise<string | null> {
     if (firings.state !== 'ready') await firings.load();
     const pieces = lines.value.flatMap(({ making, piece, numbers }) =>

@@ -7,7 +7,7 @@ import { packed } from '../workers/blankWork.ts';
 import { nextTask } from './nextTask.ts';
 import { useBlankWork } from './useBlankWork.ts';
 
-/** Pause after the last change before the fine blank is laid (ms). */
+/** Pause after the last change before the fine blank is computed (ms). */
 const LAY_AFTER = 500;
 
 /** The parts of a target on which its blank depends. */
@@ -20,13 +20,13 @@ function sameBlank(one: Target, other: Target): boolean {
   );
 }
 
-/** The fine blank of a draped target, laid in a worker after each change; the quick one stands in until then. */
+/** The fine blank of a draped target, computed in a worker after each change; until then the quick one is shown. */
 export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
   const work = useBlankWork();
-  /** Finds out whether darts help, where the blank is beyond the limits of its clay. */
+  /** Looks for darts where the blank strains its clay beyond the limits. */
   const adviser = useBlankWork();
   const laid = shallowRef<{ readonly target: Target; readonly blank: Blank } | null>(null);
-  /** Before any fine blank of a piece. */
+  /** Until the first fine blank of a piece is there. */
   const early = shallowRef<typeof laid.value>(null);
   const trouble = shallowRef('');
   const stopped = shallowRef<Target | null>(null);
@@ -55,7 +55,7 @@ export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
   }
 
   const blank = computed(() => (laid.value && sameBlank(laid.value.target, target.value) ? laid.value.blank : null));
-  /** The last blank of this piece, too old to give advice by: it stays on the table until the next one is laid. */
+  /** The last blank of this piece, out of date for advice: it stays on the table until the next one is ready. */
   const last = computed(() => {
     const found = laid.value ?? early.value;
     const same = found && isDraped(target.value) && found.target.form.kind === target.value.form.kind;
@@ -75,7 +75,7 @@ export function useFineBlank(target: Readonly<ShallowRef<Target>>) {
     { immediate: true },
   );
 
-  /** Another piece is laid on the table. */
+  /** Resets for another piece. */
   const clear = () => {
     laid.value = null;
     early.value = null;

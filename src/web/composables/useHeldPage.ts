@@ -1,14 +1,14 @@
 import { onMounted, ref } from 'vue';
 
-/** The first visit is under way by then (ms): some three megabytes are fetched, which nobody should wait for. */
+/** Delay before the page is stored (ms): three megabytes are fetched, and the first visit should not wait for them. */
 const LATER = 12_000;
 
-/** The page itself is kept in this browser, so that it opens with the server away; says when a newer one has come. */
+/** Stores the page itself in this browser, so that it opens while the server is away; tells when a newer one is ready. */
 export function useHeldPage() {
   const newer = ref(false);
   const take = ref<() => void>(() => undefined);
   async function hold(): Promise<void> {
-    // Not on an address that the browser does not trust, which is any but this machine's without https.
+    // Browsers allow this over https and on this machine only.
     if (!('serviceWorker' in navigator) || import.meta.env.DEV) return;
     const { registerSW } = await import('virtual:pwa-register');
     const update = registerSW({

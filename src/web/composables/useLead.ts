@@ -1,15 +1,15 @@
 import { ref } from 'vue';
 
-/** What is looked for: a field by its name, and the line that it may be folded under. */
+/** A field to be shown: its name, and the heading that it may be folded under. */
 export interface Led {
   readonly field: string;
   readonly fold?: string | undefined;
 }
 
-/** What somebody is being led to; folded lines open for it. */
+/** The field that the user is being led to; folded sections open for it. */
 export const led = ref<Led | null>(null);
 
-/** A field is lit for so long (ms), and waited for no longer than this: its place may have to be fetched first. */
+/** How long a field is highlighted (ms), and how long it is waited for: its place may have to be fetched first. */
 const LIT = 2600;
 const WAIT = 4000;
 const LOOK_AGAIN = 60;
@@ -20,7 +20,7 @@ function fieldOf(name: string): HTMLElement | null {
   );
 }
 
-/** Opens what a field is folded under, gives it the keyboard and lights it. */
+/** Unfolds the section of a field, focuses the field and highlights it. */
 export async function leadTo(to: Led): Promise<void> {
   led.value = to;
   const until = performance.now() + WAIT;
@@ -34,7 +34,7 @@ export async function leadTo(to: Led): Promise<void> {
   const line = field.closest<HTMLElement>('.v-input, .choice') ?? field;
   line.scrollIntoView({ block: 'center' });
   field.focus({ preventScroll: true });
-  // A class would go with the next drawing of the field.
+  // A class would be lost when the field is rendered again.
   line.dataset['lit'] = '';
   setTimeout(() => delete line.dataset['lit'], LIT);
 }

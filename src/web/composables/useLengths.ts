@@ -18,12 +18,12 @@ import {
 import { writePhrase, type Phrase } from '../../core/units/phrase.ts';
 import { useSettings } from '../stores/settings.ts';
 
-/** Reads and writes lengths in the unit that the person has chosen; what it writes follows the switch. */
+/** Reads and writes lengths in the chosen unit; what it writes follows the switch of units. */
 export function useLengths() {
   const { style, unit, marks } = storeToRefs(useSettings());
   return {
     style,
-    /** The step of an arrow key, and what a drag rounds to (mm). */
+    /** Step of an arrow key, and rounding of a drag (mm). */
     steps: computed(() =>
       unit.value === 'inch'
         ? { key: MM_PER.inch / marks.value, drag: MM_PER.inch / marks.value }
@@ -33,18 +33,18 @@ export function useLengths() {
     length: (mm: number): string => writeLength(mm, style.value),
     editable: (mm: number): string => writeEditable(mm, style.value),
     sign: (): string => UNIT_SIGN[unit.value],
-    /** Figures of lengths that differ, written so fine that they read differently. */
+    /** Lengths that differ, written with enough digits to read differently. */
     apart: (mms: readonly number[]): string[] => {
       const finer = apartStyle(mms, style.value);
       return mms.map((mm) => writeFigure(mm, finer));
     },
-    /** Words of a fault with their lengths in the unit; those of a length's own field with its bounds too. */
+    /** The words of a fault, with lengths in the chosen unit; for a length's own field with its limits. */
     words: (text: string): string => inUnit(text, style.value),
     rule: (fault: Fault): string => lengthRule(fault, style.value),
-    /** `3 5/16 ± 1/64"`, or `83.5 to 84.6 mm`: bounds that would read alike are told as plus or minus. */
+    /** `3 5/16 ± 1/64"`, or `83.5 to 84.6 mm`: limits that would read alike are written with plus or minus. */
     between: ([low, high]: readonly [number, number]): string => writeBetween(low, high, style.value),
     phrase: (phrase: Phrase): string => writePhrase(phrase, style.value),
-    /** A volume (ml) in what goes with the unit, and read back; null where none can be read. */
+    /** Writes a volume (ml) in the unit that goes with the lengths, and reads it back; null where it cannot be read. */
     volume: (ml: number): string => writeVolume(ml, systemsOf(style.value).volume),
     readVolume: (text: string): number | null => readVolume(text, systemsOf(style.value).volume),
     read: (text: string): LengthReading => readLength(text, unit.value),

@@ -4,15 +4,15 @@ import type { PlannedSlab } from '../../core/studio/slabPlan/slabPlan.ts';
 import type { PlanReply, PlanRequest } from '../workers/plan.worker.ts';
 import { workerJob } from '../workers/workerJob.ts';
 
-/** How often the progress is drawn (ms). */
+/** Time between two updates of the progress (ms). */
 const BEAT = 250;
 
-/** The reply that stands for a worker that broke down. */
+/** The reply that stands for a failed worker. */
 const BROKEN: PlanReply = { kind: 'broken' };
 
-/** Lays out a batch in a worker: the best so far is given out as it comes, and the work can be stopped at any time. */
+/** Plans a batch in a worker: better plans are reported as they are found, and the work can be stopped at any time. */
 export function usePlanner(take: (slabs: readonly PlannedSlab[]) => void) {
-  /** Share of the time that has gone by. */
+  /** Share of the time that has passed (0 to 1). */
   const progress = ref(0);
   const trouble = ref('');
   const job = workerJob<PlanRequest, PlanReply>({

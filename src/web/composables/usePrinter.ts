@@ -16,7 +16,7 @@ export function usePrinter() {
     }),
   );
   const chosen = computed(() => printers.value.find(({ value }) => value === id.value)?.checked ?? null);
-  /** It was checked on another paper: rollers and margins may do something else with this one. */
+  /** The printer was checked on another paper size, which may come out otherwise. */
   const otherPaper = computed(() => (chosen.value && chosen.value.paper !== paper.value ? chosen.value.paper : null));
   return { id, printers, chosen, otherPaper };
 }

@@ -13,7 +13,7 @@ const ENOUGH = 1200;
 /** How long each kind has been rehearsed since the page was loaded (ms). */
 const rehearsed = new Map<Form['kind'], number>();
 
-/** The piece with one of its lengths a little changed, another one in each round. */
+/** The piece with one length slightly changed, another one in each round. */
 function varied(target: Target, round: number): Target {
   const sizes = formSizes(target.form).filter(({ unit }) => unit === 'length');
   const size = sizes[round % sizes.length];
@@ -21,10 +21,10 @@ function varied(target: Target, round: number): Target {
 }
 
 /**
- * Works the piece out and draws it outside the page while nothing else is to do, now one size of it a little larger, now
- * another: the first keys are answered as fast as the later ones. Nothing of it is seen or kept.
+ * Develops and draws variations of the piece outside the page while the browser is idle, so that its code is compiled and
+ * the first keystroke is answered as fast as later ones. Nothing is shown or kept.
  *
- * @param drawn what is drawn of a piece
+ * @param drawn renders a piece
  */
 export function useRehearsal(drawn: (target: Target, developed: Development) => VNode): void {
   const piece = usePiece();

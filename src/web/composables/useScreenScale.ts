@@ -4,11 +4,11 @@ import { memory } from '../memory.ts';
 
 const KEY = 'fawn-screen';
 
-/** CSS px in a mm of a screen: limits, and what a browser takes for true where nobody has measured. */
+/** CSS px per mm of a screen: limits, and the value that browsers assume. */
 export const SCREEN_LIMITS = { least: 1.5, greatest: 20 } as const;
 const NOMINAL = 96 / MM_PER_INCH;
 
-/** What was measured of this screen: CSS px in a mm, and the zoom that the page had then (device px in a CSS px). */
+/** The calibration of this screen: CSS px per mm, and the page zoom at that time (device px per CSS px). */
 interface Measured {
   readonly perMm: number;
   readonly ratio: number;
@@ -24,12 +24,12 @@ function read(): Measured | null {
   }
 }
 
-/** The size of this screen, measured once and kept by this browser. A page that is zoomed since is told, and counted in. */
+/** The scale of this screen, measured once and kept in this browser. A later change of the zoom is noticed and allowed for. */
 export function useScreenScale() {
   const measured = ref(read());
   const ratio = ref(globalThis.devicePixelRatio || 1);
   addEventListener('resize', () => (ratio.value = devicePixelRatio || 1));
-  /** CSS px in a mm as the page is zoomed now. */
+  /** CSS px per mm at the present zoom. */
   const perMm = computed(() =>
     measured.value ? (measured.value.perMm * measured.value.ratio) / ratio.value : NOMINAL,
   );

@@ -1,17 +1,17 @@
 import { onMounted, onUnmounted } from 'vue';
 import { useSettings } from '../stores/settings.ts';
 
-/** One shortcut: what is pressed (`ctrl+z`, `?`, `f`), what it is for, and what it does. */
+/** One shortcut: its keys (`ctrl+z`, `?`, `f`), its description, and its action. */
 export interface Shortcut {
   readonly keys: string;
   readonly words: string;
   readonly run: () => void;
 }
 
-/** All shortcuts that work just now; the help shows them. */
+/** All active shortcuts; the help lists them. */
 const active = new Set<readonly Shortcut[]>();
 
-/** The shortcuts of what is open now, for the list of keys. */
+/** The active shortcuts, for the list of keys. */
 export function activeShortcuts(): Shortcut[] {
   return [...active].flat();
 }
@@ -22,7 +22,7 @@ function typing(target: EventTarget | null): boolean {
   );
 }
 
-/** A button that has the keyboard is pressed by the space bar itself. */
+/** The space bar presses a focused button. */
 function pressesItself(event: KeyboardEvent): boolean {
   return (
     event.key === ' ' && event.target instanceof Element && event.target.closest('button, a, [role="slider"]') !== null

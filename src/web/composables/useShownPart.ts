@@ -7,7 +7,7 @@ import { templateParts } from '../../core/files/sheet/templateParts.ts';
 import { usePiece } from '../stores/piece.ts';
 import { useSettings } from '../stores/settings.ts';
 
-/** The piece that the address names, and the part of it that is shown at true size, mirrored for a face that is not up. */
+/** The piece named in the address, and its part that is shown at true size, mirrored when its other face is up. */
 export function useShownPart() {
   const route = useRoute();
   const piece = usePiece();

@@ -3,10 +3,10 @@ import type { Target } from '../../core/target/target.ts';
 import type { SolveReply, SolveWork } from '../workers/solveWork.ts';
 import { workerJob } from '../workers/workerJob.ts';
 
-/** Work that takes less time shows no progress (ms). */
+/** Work shorter than this shows no progress (ms). */
 const SILENT = 150;
 
-/** Looks for a changed design in a worker, so that the page never waits; what is looked for can be given up. */
+/** Searches for a changed design in a worker, so that the page stays responsive; the search can be cancelled. */
 export function useSolver() {
   const busy = ref(false);
   const trouble = ref('');
@@ -16,7 +16,7 @@ export function useSolver() {
     broken: { kind: 'none', rule: 'the search stopped: try again' },
   });
 
-  /** The design that was found, or null with the reason in `trouble`; null too when it was given up. */
+  /** The design that was found, or null with the reason in `trouble`; null too when it was cancelled. */
   async function solve(target: Target, work: SolveWork): Promise<Target | null> {
     trouble.value = '';
     // A plain copy, since what the store holds may be reactive.

@@ -1,18 +1,18 @@
 import { select, zoom, zoomIdentity, type ZoomTransform } from 'd3';
 import { computed, onUnmounted, shallowRef, watch, type Ref } from 'vue';
 
-/** How far a drawing can be brought nearer. */
+/** Greatest magnification. */
 const NEAREST = 8;
 
-/** One press of a button. */
+/** Factor of one press of a button. */
 const STEP = 1.5;
 
-/** What is pressed or dragged itself does not move the drawing. */
+/** Elements that are pressed or dragged themselves do not pan the drawing. */
 const ITS_OWN = 'button, input, a, [role="slider"], [data-place]';
 
 /**
- * Brings a drawing nearer and moves it: by wheel, pinch, drag and buttons (d3-zoom), up to `nearest` times. What is drawn in
- * `element` takes `style`, or stands where `place` says; at first it fits.
+ * Zooms and pans a drawing by wheel, pinch, drag and buttons (d3-zoom), up to `nearest` times. The content of `element` takes
+ * `style`, or is placed by `place`; at first it fits.
  */
 export function useZoom(element: Ref<HTMLElement | null>, nearest = NEAREST) {
   const transform = shallowRef<ZoomTransform>(zoomIdentity);
@@ -21,7 +21,7 @@ export function useZoom(element: Ref<HTMLElement | null>, nearest = NEAREST) {
     .filter((event: Event) => {
       measure();
       if ((event.target as Element).closest?.(ITS_OWN)) return event.type === 'wheel';
-      // As it fits, a wheel scrolls the page unless Ctrl is held, and so does one finger; a drag has nothing to move.
+      // At scale 1 a wheel without Ctrl and one finger scroll the page, and there is nothing to pan.
       if (transform.value.k > 1) return true;
       if (event.type.startsWith('touch')) return (event as TouchEvent).touches.length > 1;
       return event instanceof WheelEvent && event.ctrlKey;
@@ -44,7 +44,7 @@ export function useZoom(element: Ref<HTMLElement | null>, nearest = NEAREST) {
     select(element.value).call(behavior.scaleBy, factor);
   }
 
-  /** The drawing never leaves its frame. */
+  /** Keeps the drawing within its frame. */
   function measure(): void {
     if (!element.value) return;
     const { clientWidth: width, clientHeight: height } = element.value;
@@ -63,14 +63,14 @@ export function useZoom(element: Ref<HTMLElement | null>, nearest = NEAREST) {
     if (element.value) select(element.value).call(behavior.transform, zoomIdentity);
   }
 
-  /** Brings a place of the drawing (px as it fits) to the middle, so many times nearer than it is seen now. */
+  /** Centres a point of the drawing (px at scale 1), magnified by a factor. */
   function bring([x, y]: readonly [number, number], factor: number): void {
     if (!element.value) return;
     measure();
     select(element.value).call(behavior.scaleBy, factor).call(behavior.translateTo, x, y);
   }
 
-  /** Where a place of the drawing (px as it fits) is seen. */
+  /** Where a point of the drawing (px at scale 1) is shown. */
   const place = (at: readonly [number, number]): readonly [number, number] => transform.value.apply([at[0], at[1]]);
 
   const near = computed(() => transform.value.k);

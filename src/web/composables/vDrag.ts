@@ -1,7 +1,7 @@
 import { drag, select, type D3DragEvent } from 'd3';
 import type { Directive } from 'vue';
 
-/** What a drag tells: that it began, how far the pointer has moved since then (px), and that it is over. */
+/** Handlers of a drag: its start, its movement since then (px), and its end. */
 export interface DragVerbs {
   readonly start: () => void;
   readonly move: (dx: number, dy: number) => void;
@@ -13,14 +13,14 @@ type Event = D3DragEvent<Dragged, unknown, unknown>;
 
 /** The newest handlers of each element, so that a drag goes on when its element is rendered again. */
 const verbs = new WeakMap<Dragged, DragVerbs>();
-/** Where the pointer went down; an element that goes away in the middle of its drag ends it. */
+/** Where the pointer went down. Removing an element ends its drag. */
 const held = new WeakMap<Dragged, readonly [number, number]>();
 
 function end(element: Dragged): void {
   if (held.delete(element)) verbs.get(element)?.end?.();
 }
 
-/** `v-drag="{ start, move, end }"`: an element that is dragged by mouse, pen or finger (d3-drag), and takes the keyboard. */
+/** `v-drag="{ start, move, end }"`: an element that is dragged by mouse, pen or finger (d3-drag) and can be focused. */
 export const vDrag: Directive<Dragged, DragVerbs> = {
   mounted(element, { value }) {
     verbs.set(element, value);

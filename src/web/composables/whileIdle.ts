@@ -1,11 +1,11 @@
 import { onMounted, onScopeDispose } from 'vue';
 
-/** Rest between two rounds in a browser that does not tell when it is idle (ms). */
+/** Pause between two rounds in a browser that does not report idle time (ms). */
 const REST = 50;
 
 /**
- * Does some work again and again while the page has nothing else to do, as long as it says true: as many rounds as fit
- * well into each idle time that the browser offers, so that none of them is overrun. Ends with the component.
+ * Repeats some work while the page is idle and it returns true: as many rounds as fit into each idle period, so that none
+ * is overrun. Ends with the component.
  */
 export function whileIdle(work: () => boolean): void {
   let waiting = 0;

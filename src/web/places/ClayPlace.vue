@@ -27,7 +27,7 @@ const route = useRoute();
 const router = useRouter();
 const masses = useMasses();
 
-/** A clay, and an entry of its ledger, in a few words. */
+/** Summaries of a clay and of a ledger entry. */
 const told = ({ shrinkage, bars }: Clay) => `${(100 * shrinkage).toFixed(1)} %, ${bars.length} bars`;
 const toldScrap = ({ out, back }: ScrapEntry) => `${masses.write(out)} out, ${masses.write(back)} back`;
 
@@ -59,7 +59,7 @@ const put = (change: Partial<Clay>, group: string | null = null) =>
 
 const putBars = (bars: Clay['bars']) => put({ bars }, 'bars');
 
-/** On a narrow screen the plot stays in view, and one of these beside or under it. */
+/** On a narrow screen the plot stays in view, with one of these beside or below it. */
 const { mdAndDown: narrow } = useDisplay();
 const TABS = [
   { value: 'bars', title: 'Bars' },
@@ -197,7 +197,7 @@ h1 {
   gap: 26px;
   align-content: start;
 }
-/* Narrower than this, what is beside the plot takes turns; each scrolls for itself. */
+/* Narrower than this, the panels beside the plot take turns, and each scrolls by itself. */
 @media (max-width: 1199px) {
   .book {
     height: calc(100dvh - 56px);
@@ -234,7 +234,7 @@ h1 {
     overflow: auto;
   }
 }
-/* A low window has no room for the plot beside what is typed. */
+/* A low window has no room for the plot beside the fields. */
 @media (max-width: 1199px) and (max-height: 520px) {
   .bench {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);

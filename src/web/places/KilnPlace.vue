@@ -44,7 +44,7 @@ const { body } = kiln;
 
 const middle = ref<HTMLElement | null>(null);
 const { width: room } = useElementSize(middle);
-/** Shelves are drawn two beside one another where there is room, at one scale. */
+/** Shelves are drawn two abreast where there is room, all at one scale. */
 const scale = computed(() => {
   const widest = Math.max(
     200,
@@ -53,7 +53,7 @@ const scale = computed(() => {
   const columns = room.value > 560 && (body.value?.shelves.length ?? 0) > 1 ? 2 : 1;
   return Math.min(0.9, Math.max(0.1, (room.value - 70) / columns / widest));
 });
-/** From the side the kiln is drawn smaller by this. */
+/** Scale of the side view against the shelves. */
 const SIDE = 0.6;
 const onShelf = (id: string) => (body.value?.placed ?? []).filter(({ shelf }) => shelf === id);
 const full = (id: string) => {
@@ -61,7 +61,7 @@ const full = (id: string) => {
   const covered = onShelf(id).reduce((sum, one) => sum + area(kiln.kinds.value.get(kindKey(one))?.outline ?? []), 0);
   return shelf ? Math.round((100 * covered) / shelfArea(shelf)) : 0;
 };
-/** Pieces that stand nowhere, by their names. */
+/** Names of the pieces without a place. */
 const leftWords = computed(() => {
   const counts = new Map<string, number>();
   for (const one of kiln.left.value) counts.set(kiln.nameOf(one), (counts.get(kiln.nameOf(one)) ?? 0) + 1);
@@ -87,7 +87,7 @@ function setTyped(curve: readonly CurvePoint[]): void {
   kiln.change({ curve });
   firings.endGesture();
 }
-/** The kiln was opened: what found no place is left for the next firing. */
+/** Once the kiln was opened, pieces without a place are left for the next firing. */
 function open(): void {
   if (body.value) kiln.change(openedAt(body.value, new Date().toISOString()));
   firings.endGesture();

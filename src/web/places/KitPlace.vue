@@ -26,13 +26,13 @@ const adding = ref(false);
 
 const shown = computed(() => kit.list.find(({ id }) => id === route.params['id']));
 
-/** A thing in a few words. */
+/** Summary of an item. */
 const told = ({ sizes }: KitItem) =>
   Object.values(sizes)
     .map((mm) => lengths.figure(mm))
     .join(' × ');
 
-/** On a phone the figures of a thing come up over the kit, and go away again. */
+/** On a phone the fields of an item open over the list. */
 const { smAndDown: phone } = useDisplay();
 const changing = computed({
   get: () => shown.value !== undefined,

@@ -11,8 +11,8 @@ import { inverse, mapped, type PlanePoint } from '../../core/files/screen/homogr
 import { thrownLines } from '../../core/files/screen/thrown.ts';
 
 /**
- * A part thrown on the clay by a projector above the table: the corners of light are dragged on those of a sheet of paper that
- * lies on the slab, which says how mm on the clay fall on the picture.
+ * A part projected on the clay from above the table. The user drags four corners of light onto the corners of a sheet of paper
+ * on the slab; this gives the map from mm on the clay to px of the picture.
  */
 const { piece, part, items, box, names, chosen } = useShownPart();
 const lengths = useLengths();
@@ -193,7 +193,7 @@ h1 {
   padding: 4px clamp(12px, 3vw, 28px) 8px;
   font-size: 17px;
 }
-/* Light is thrown where it is not black. */
+/* The projector shows light wherever the page is not black. */
 .picture {
   position: relative;
   flex: 1;

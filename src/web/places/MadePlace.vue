@@ -15,7 +15,7 @@ import PieceFacts from '../components/records/PieceFacts.vue';
 import SizeCell from '../components/records/SizeCell.vue';
 import { useMakings } from '../stores/makings.ts';
 
-/** All pieces of one kind of a making, to be measured one after another with a caliper in one hand. */
+/** All pieces of one kind in a making, to be measured one after another with a caliper in one hand. */
 const makings = useMakings();
 const route = useRoute();
 const { figure } = useMeasured();
@@ -36,7 +36,7 @@ const columns = computed<Measured[]>(() => {
   return [...flat, 'thickness', 'weight', ...(state.value === 'fired' ? (['capacity'] as const) : [])];
 });
 
-/** What is planned in the state; in between wet and fired nobody knows. */
+/** The planned size in a state; between wet and fired it is not known. */
 function plannedOf(what: Measured): number | null {
   const { facts } = line.value ?? {};
   const size = facts?.planned.sizes[what];
@@ -89,7 +89,7 @@ async function load(): Promise<void> {
     const { lines } = await api.made({ making: id, limit: 200 });
     line.value = lines.find((one) => one.piece === piece.value) ?? null;
   } catch {
-    // Without the server there is nothing planned to show beside; what is measured is held.
+    // Without the server no planned size is shown; measurements are still kept.
   }
 }
 onMounted(load);

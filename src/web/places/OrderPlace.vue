@@ -22,7 +22,7 @@ import { useHouseWay } from '../stores/houseWay.ts';
 import { useClays, useOrders } from '../stores/records.ts';
 import { useShelf } from '../stores/shelf.ts';
 
-/** An order, laid back from the day it is wanted: what it is made of on one side, the calendar on the other. */
+/** An order, planned back from its due date: its pieces on one side, the calendar on the other. */
 const orders = useOrders();
 const shelf = useShelf();
 const clays = useClays();
@@ -39,7 +39,7 @@ const hand = useOrder(() => shown.value);
 const adding = ref<string | null>(null);
 const trouble = ref('');
 
-/** Draws up what `work` asks for, and says so where it cannot. */
+/** Creates the records that `work` asks for, and shows an error where it cannot. */
 async function drawn(name: string, work: () => Promise<void>): Promise<void> {
   adding.value = name;
   trouble.value = '';
@@ -76,7 +76,7 @@ async function remove(id: string): Promise<void> {
   await orders.remove(id);
   void router.replace({ name: 'order' });
 }
-/** What its fields show, beside the calendar or in a sheet. */
+/** Props of the fields, beside the calendar or in a sheet. */
 const fields = computed(() => ({
   order: hand.body.value as KeptOrder,
   designs: shelf.designs,
@@ -95,7 +95,7 @@ const day = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric',
 useShortcuts([{ keys: 'ctrl+z', words: 'Undo', run: () => void orders.undo() }]);
 onMounted(() => {
   void orders.load();
-  // Its work is drawn up in the house way.
+  // Its jobs follow the house way.
   void useHouseWay().load();
   if (clays.state !== 'ready') void clays.load();
   if (shelf.state !== 'ready') void shelf.load();

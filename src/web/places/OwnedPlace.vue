@@ -20,7 +20,7 @@ const bench = useBench();
 const router = useRouter();
 const lengths = useLengths();
 const busy = ref(false);
-/** On a narrow screen the drawing stays in view, and one of these beside or under it. */
+/** On a narrow screen the drawing stays in view, with one of these beside or below it. */
 const { mdAndDown: narrow } = useDisplay();
 const tab = ref<'owned' | 'piece'>('owned');
 const developed = computed(() => {
@@ -140,7 +140,7 @@ dd {
   font-size: 24px;
   font-weight: 700;
 }
-/* Narrower than this, what is beside the drawing takes turns; each scrolls for itself. */
+/* Narrower than this, the panels beside the drawing take turns, and each scrolls by itself. */
 @media (max-width: 1199px) {
   .owned {
     height: calc(100dvh - 56px);

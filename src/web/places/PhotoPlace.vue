@@ -23,7 +23,7 @@ const GRIP_CHOICES = [
   { value: 'corners', words: 'Corners of the sheet' },
 ] as const;
 watch(photo.paper, () => void photo.trace(photo.corners.value ?? undefined));
-/** Where nothing was traced the corners are what can be mended. */
+/** Where nothing was traced the user can correct the corners. */
 watch(photo.traced, (now) => {
   if (!now) grips.value = 'corners';
 });

@@ -27,11 +27,11 @@ const missing = computed(() => piece.state === 'missing');
 const stage = computed<Stage>(() => STAGES.find((one) => one === route.params['stage']) ?? 'shape');
 const how = ref<Figure | null>(null);
 const history = ref(false);
-/** What stands beside the drawing of a narrow screen; it is still there after Make. */
+/** The panel beside the drawing on a narrow screen; it is kept while Make is open. */
 const tab = ref<'change' | 'measure' | 'advice'>('change');
 
 const { planned, measure, finished } = useFigures();
-/** A new piece waits for its first size. */
+/** A new piece focuses its first size. */
 function startTyping(): void {
   window.history.replaceState({ ...window.history.state, fresh: false }, '');
   document.querySelector<HTMLInputElement>('.left input')?.focus();
@@ -42,11 +42,11 @@ const stands = openInParts(
   () => (window.history.state as { fresh?: boolean } | null)?.fresh && startTyping(),
 );
 
-/** Worked out in a task of its own, before the list that shows it. */
+/** Computed in its own task, before the list that shows it. */
 watchEffect(() => stands('measured') && measure.value);
 
 const go = (to: Stage) => void router.replace({ name: 'piece', params: { id: id.value, stage: to } });
-/** To the templates, the keyboard on the one that is printed. */
+/** Goes to the templates and focuses the printed one. */
 function print(): void {
   go('cut');
   void leadTo({ field: 'pdf' });
@@ -134,7 +134,7 @@ onUnmounted(() => window.removeEventListener('pagehide', piece.keepLeaving));
   flex-direction: column;
   flex: 1;
 }
-/* Narrower than this, what is beside the drawing takes turns; each scrolls for itself. */
+/* Narrower than this, the panels beside the drawing take turns, and each scrolls by itself. */
 @media screen and (max-width: 1199px) {
   .piece {
     height: calc(100dvh - 56px);

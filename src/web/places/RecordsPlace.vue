@@ -16,7 +16,7 @@ import { useMade } from '../stores/made.ts';
 import { useClays } from '../stores/records.ts';
 import { useShelf } from '../stores/shelf.ts';
 
-/** What was made, and what it says: of each clay one corrected figure, with its evidence, to be used or not. */
+/** What was made, and what it shows: for each clay one corrected figure, with its evidence, to accept or not. */
 const made = useMade();
 const clays = useClays();
 const shelf = useShelf();
@@ -27,9 +27,9 @@ const narrow = computed(() => width.value < 1200);
 const tab = ref<'says' | 'made'>('says');
 const said = ref('');
 
-/** The clay that was shown first stays when its offer is taken. */
+/** The clay that was shown first stays once its offer is accepted. */
 const stays = ref('');
-/** The clay that is asked for; without one the first that has something to say. */
+/** The clay in the address; without one the first that has an offer. */
 const shown = computed(() => {
   const order = ['offer', 'agrees', 'few'];
   const asked = made.clays.find(({ clay }) => clay === (route.params['clay'] || stays.value));
@@ -50,7 +50,7 @@ const between = computed(() =>
 const missing = computed(() => (shown.value ? missingOf(shown.value) : []));
 
 const kept = computed(() => clays.list.find(({ id }) => id === shown.value?.clay));
-/** Works with the offered figure from now on, until it is taken back. */
+/** Uses the offered figure from now on, until it is undone. */
 async function accept(): Promise<void> {
   const [now, clay] = [shown.value, kept.value];
   const interval = now?.finding.learnt.shrinkage;
@@ -67,7 +67,7 @@ async function accept(): Promise<void> {
   said.value = `${now.name} is worked with at ${percent(shrinkage)} from now on. Designs ask whether to follow.`;
   await made.load();
 }
-/** Works with what was worked with before the figure was accepted, whatever else was done in the clay book since. */
+/** Restores the figure that was used before, whatever else was changed in the clay book since. */
 async function takeBack(): Promise<void> {
   const now = kept.value;
   if (!now?.body.learnt) return;

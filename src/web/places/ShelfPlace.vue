@@ -49,7 +49,7 @@ const ROW_HEIGHT = 290;
 /** A round length near a quarter of the shelf, for the scale bar (mm). */
 const barLength = 100;
 
-/** Dialogs and bars are made when they are first asked for. */
+/** Dialogs and bars are mounted when they are first opened. */
 const asked = ref({ newPiece: false, set: false });
 const beginning = ref(false);
 const busy = ref(false);
@@ -66,10 +66,10 @@ async function begin(kind: FormKind): Promise<void> {
   if (design) await router.push({ name: 'piece', params: { id: design.id }, state: { fresh: true } });
 }
 
-/** The piece whose name is being changed, and what has been typed. */
+/** The piece that is being renamed, and the name typed so far. */
 const naming = ref<{ id: string; name: string } | null>(null);
 
-/** The pieces that are put in a set. */
+/** The pieces that are being put into a set. */
 const setting = ref<readonly Design[]>([]);
 const settingOpen = ref(false);
 function startSet(designs: readonly Design[]): void {

@@ -20,7 +20,7 @@ import { useConnection } from '../stores/connection.ts';
 import { useMakings } from '../stores/makings.ts';
 import { useFirings } from '../stores/records.ts';
 
-/** What became of one kind of piece of a making, on one page that can be printed. */
+/** The history of one kind of piece of a making, on one page that can be printed. */
 const makings = useMakings();
 const firings = useFirings();
 const connection = useConnection();
@@ -70,7 +70,7 @@ const fired = computed(() => {
   return firings.list.filter(({ body }) => insideOf(body).some((one) => keys.has(pieceKey(one))));
 });
 
-/** The piece as it was drawn (px). */
+/** Size of the piece's drawing (px). */
 const HIGH = 170;
 const side = computed(() => (target.value ? elevation(target.value, 'fired') : null));
 const scale = computed(() => (side.value ? Math.min(240 / side.value.width, (HIGH - 10) / side.value.height) : 1));
@@ -102,7 +102,7 @@ async function load(): Promise<void> {
     line.value = lines.find((one) => one.piece === piece.value) ?? null;
     target.value = await api.revision(designId, revision);
   } catch (error) {
-    // What this browser holds of the making is told all the same.
+    // What this browser holds of the making is still shown.
     connection.note(error);
   }
 }

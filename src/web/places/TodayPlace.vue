@@ -18,11 +18,11 @@ const settings = useSettings();
 const way = useHouseWay();
 onMounted(way.load);
 const { now, makings, lines, state, trouble, load } = useAgenda();
-/** What was held while the server was away is sent. */
+/** Sends what was held while the server was away. */
 const store = useMakings();
 onMounted(() => void store.sendHeld());
 
-/** Whether the browser tells when a window opens; what it says where it may not. */
+/** Whether the browser notifies when a window opens, and the message where it may not. */
 const refused = ref('');
 async function turnAlerts(): Promise<void> {
   refused.value = '';

@@ -10,7 +10,7 @@ import { useShortcuts } from '../composables/useShortcuts.ts';
 import { useShownPart } from '../composables/useShownPart.ts';
 import { vDrag } from '../composables/vDrag.ts';
 
-/** A part at true size on this screen, to be traced through thin paper; locked, no touch moves it. */
+/** A part at true size on this screen, to be traced through thin paper; when locked, no touch moves it. */
 const { piece, part, items, box, names, chosen } = useShownPart();
 const { perMm, measured, keep } = useScreenScale();
 const lengths = useLengths();
@@ -21,10 +21,10 @@ const whole = useFullscreen(place);
 const awake = useWakeLock();
 const measuring = ref(false);
 const locked = ref(false);
-/** How long a press unlocks (ms): no hand that rests on the screen does. */
+/** Length of a press that unlocks (ms): longer than a hand that brushes the screen. */
 const HOLD = 1500;
 
-/** Where the middle of the part lies from the middle of the sheet (mm), and how far it is turned (degrees). */
+/** The middle of the part from the middle of the sheet (mm), and its turn (degrees). */
 const at = ref<readonly [number, number]>([0, 0]);
 const turn = ref(0);
 watch([() => part.value?.id, () => piece.state], () => ((at.value = [0, 0]), (turn.value = 0)));

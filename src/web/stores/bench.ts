@@ -5,7 +5,7 @@ import { greatestSlab, sizeOf } from '../../core/studio/kit/kit.ts';
 import { useKit } from './records.ts';
 import { useSettings } from './settings.ts';
 
-/** What the potter brings to any piece: the kit says how large a slab she rolls and which cutters she owns, this browser the rest. */
+/** What the potter brings to any piece: her greatest slab and her cutters, from the kit; the rest from this browser's settings. */
 export const useBench = defineStore('bench', () => {
   const kit = useKit();
   const settings = useSettings();

@@ -3,14 +3,14 @@ import { ref } from 'vue';
 import { api, Refused, Unreachable } from '../api.ts';
 import { lastSeen } from '../lastSeen.ts';
 
-/** Pause between two looks whether the server is back (ms). */
+/** Pause between two attempts to reach the server (ms). */
 const LOOK_AGAIN = 2000;
 
 /** Whether the server answers. */
 export const useConnection = defineStore('connection', () => {
   const down = ref(false);
   const waiting: (() => void)[] = [];
-  /** Leads to the sign-in; handed in by the frame. */
+  /** Opens the sign-in; set by the frame. */
   let toSignIn: () => void = () => undefined;
 
   async function lookAgain(): Promise<void> {
@@ -24,7 +24,7 @@ export const useConnection = defineStore('connection', () => {
     }
   }
 
-  /** Notes what an error says about the connection; returns words for the person. */
+  /** Notes what an error says about the connection; returns a message for the user. */
   function note(error: unknown): string {
     if (error instanceof Unreachable && !down.value) {
       down.value = true;

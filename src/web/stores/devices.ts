@@ -9,7 +9,7 @@ import { simulatedScale } from '../../devices/scale/simulatedScale.ts';
 import type { DeviceFault, Ground } from '../../devices/simulated.ts';
 import { focusWriter } from './focusWriter.ts';
 
-/** How a device stands, as the screens show it. */
+/** State of a device, as the screens show it. */
 export interface DeviceState {
   open: boolean;
   /** What its display shows; empty while it has no reading. */
@@ -37,7 +37,7 @@ export const DEVICE_NAMES: Readonly<Record<DeviceKind, string>> = {
   hygrometer: 'Thermo-hygrometer',
 };
 
-/** The devices of the table: stand-ins, until a real one is put behind the same verbs. They run as long as the page is open. */
+/** The devices of the table: simulated ones, until a real one implements the same interface. They run as long as the page is open. */
 export const useDevices = defineStore('devices', () => {
   const ground: Ground = {
     random: Math.random,

@@ -9,11 +9,11 @@ const KIND = 'design';
 
 /** A draft as it is stored: the lists of an imported mould are left out. */
 interface Stored extends DesignWrite {
-  /** Where they are: in the revision that the change was made from, or apart, under this name. */
+  /** Where they are: in the revision that the change was made from, or stored under this name. */
   readonly lists?: 'base' | string;
 }
 
-/** The lists that are stored apart for a design: they are written once. */
+/** The lists stored separately for a design; they are written once. */
 const apart = new Map<string, { readonly vertices: MeshForm['vertices']; readonly name: string }>();
 
 /**
@@ -35,7 +35,7 @@ export function holdDraft(base: Design, target: Target): void {
   });
 }
 
-/** Where the lists of a mould are stored that the server does not have yet: they are written when they are new. */
+/** Stores the lists of a mould that the server does not have yet, when they are new, and returns their name. */
 function listsName(id: string, form: MeshForm): string {
   const known = apart.get(id);
   if (known?.vertices === form.vertices) return known.name;
@@ -50,7 +50,7 @@ async function writeLists(id: string, name: string, form: MeshForm): Promise<voi
   const text =
     (await listsOf(form)?.text()) ??
     JSON.stringify({ vertices: form.vertices, triangles: form.triangles }).slice(1, -1);
-  // Acknowledged, or another mould meanwhile.
+  // Acknowledged, or replaced by another mould meanwhile.
   if (apart.get(id)?.name === name) held.write(name, `{${text}}`);
 }
 
@@ -85,7 +85,7 @@ export async function heldDraft(
   };
 }
 
-/** Forgets what is held of a design. */
+/** Deletes what is held of a design. */
 export function dropDraft(id: string): void {
   dropChange(KIND, id);
   const lists = apart.get(id);

@@ -3,12 +3,12 @@ import type { Entries } from '../../contract/makings.ts';
 export const NONE: Entries = { marks: [], measurements: [], faults: [], notes: [], strikes: [], critiques: [] };
 const KINDS = ['marks', 'measurements', 'faults', 'notes', 'strikes', 'critiques'] as const;
 
-/** Two lists as one, each entry once by its id. */
+/** Merges two lists; each entry appears once, by its id. */
 function together<T extends { readonly id: string }>(one: readonly T[], other: readonly T[]): T[] {
   return [...new Map([...one, ...other].map((entry) => [entry.id, entry])).values()];
 }
 
-/** A making, or entries, with more of them. What was held by an earlier version has no strikes and no critiques. */
+/** A making, or entries, with more entries added. What an earlier version held has no strikes and no critiques. */
 export function withEntries<T extends Entries>(
   to: T,
   { marks, measurements, faults, notes, strikes = [], critiques = [] }: Entries,
@@ -24,7 +24,7 @@ export function withEntries<T extends Entries>(
   };
 }
 
-/** Entries without those that are gone, by their ids. */
+/** Entries without those that were removed, by id. */
 export function without(from: Entries, gone: Entries): Entries {
   const sent = new Set(KINDS.flatMap((kind) => (gone[kind] ?? []).map(({ id }) => id)));
   const left = <T extends { readonly id: string }>(list: readonly T[]) => list.filter(({ id }) => !sent.has(id));
@@ -38,5 +38,5 @@ export function without(from: Entries, gone: Entries): Entries {
   };
 }
 
-/** How many entries there are. */
+/** Number of entries. */
 export const countOf = (entries: Entries) => KINDS.reduce((sum, kind) => sum + entries[kind].length, 0);

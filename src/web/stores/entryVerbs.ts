@@ -2,12 +2,12 @@ import type { Critique, Entries, Measurement, Note, PieceFault } from '../../con
 import type { Mark } from '../../core/studio/making/making.ts';
 import { newId } from './heldRecords.ts';
 
-/** The id and time that every entry is kept by. */
+/** The id and time of an entry. */
 export const stamp = () => ({ id: newId(), at: new Date().toISOString() });
 
 type New<T> = Omit<T, 'id' | 'at'>;
 
-/** What can be entered in a making: each verb stamps its entry and hands it to `add`. */
+/** The kinds of entries in a making: each method stamps its entry and passes it to `add`. */
 export function entryVerbs(add: (entries: Partial<Entries>) => void) {
   return {
     press: (mark: New<Mark>) => add({ marks: [{ ...stamp(), ...mark }] }),
@@ -16,7 +16,7 @@ export function entryVerbs(add: (entries: Partial<Entries>) => void) {
     fault: (one: New<PieceFault>) => add({ faults: [{ ...stamp(), ...one }] }),
     note: (one: New<Note>) => add({ notes: [{ ...stamp(), ...one }] }),
     critique: (one: New<Critique>) => add({ critiques: [{ ...stamp(), ...one }] }),
-    /** Takes an entry out, or puts it back. */
+    /** Removes an entry, or restores it. */
     strike: (of: string, { out }: { readonly out: boolean }) => add({ strikes: [{ ...stamp(), of, out }] }),
   };
 }

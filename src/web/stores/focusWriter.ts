@@ -1,19 +1,19 @@
 import type { Device } from '../../devices/device.ts';
 
-/** Readings follow into a field once they have changed by so much since it was entered (mm, g), and then at changes of so much. */
+/** Least change of a reading (mm, g) since the field was focused, and since the last one, for it to be written. */
 const MOVED = { length: 0.5, mass: 3 };
 const STEP = { length: 0.03, mass: 1 };
 
-/** Writes into a field as a hand does, so that it is read, checked and kept in the same way. */
+/** Writes into a field as typing does, so that it is read, checked and saved in the same way. */
 function write(field: HTMLInputElement, text: string): void {
   Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set?.call(field, text);
   field.dispatchEvent(new Event('input', { bubbles: true }));
 }
 
 /**
- * Lets a device write into the field that has the focus, where it takes what the device measures. Its readings follow once
- * something is measured, so that entering a field changes nothing; its data button writes and goes on to the next field. A
- * hand that types has the field to itself until it is entered again.
+ * Lets a device write into the focused field, if that takes what the device measures. Its readings are written only once
+ * they change, so that focusing a field changes nothing; its data button writes and moves on to the next field. Once
+ * somebody types, the device leaves the field alone until it is focused again.
  */
 export function focusWriter(device: Device<'caliper'> | Device<'scale'>, takes: 'length' | 'mass'): void {
   let entered: {

@@ -6,7 +6,7 @@ async function tab(name: string) {
   jest.resetModules();
   Object.assign(globalThis, { sessionStorage: { getItem: () => name, setItem: () => undefined } });
   const changes = await import('./heldChanges.ts');
-  // Its name is read when it first holds or looks.
+  // Its name is read at its first use.
   await changes.heldChanges('none');
   const { tabId } = await import('./otherTabs.ts');
   tabId();

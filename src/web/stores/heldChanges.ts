@@ -1,14 +1,14 @@
 import { held } from '../held.ts';
 import { tabId } from './otherTabs.ts';
 
-/** A change that the server has not acknowledged: whose it is, when it was made, and what it says. */
+/** A change that the server has not acknowledged: its tab, its time, and its body. */
 export interface HeldChange<T> {
   readonly id: string;
   readonly at: number;
   readonly what: T;
 }
 
-/** Each tab holds its own change of a thing, so that neither writes over the other's. */
+/** Each tab holds its own change of a record, so that none overwrites another's. */
 const nameOf = (kind: string, id: string, tab = tabId()) => `${kind}:${id}:${tab}`;
 
 /** Holds a change in this browser until the server has it. */
@@ -17,7 +17,7 @@ export function holdChange<T>(kind: string, id: string, what: T): void {
   held.write(nameOf(kind, id), JSON.stringify(change));
 }
 
-/** Forgets a held change. */
+/** Deletes a held change. */
 export function dropChange(kind: string, id: string): void {
   held.forget(nameOf(kind, id));
 }
@@ -31,8 +31,8 @@ async function changeAt<T>(name: string): Promise<HeldChange<T> | null> {
 }
 
 /**
- * Changes that are held of a kind, or of one thing; one for each thing: this tab's own, or the newest that another tab has
- * left, which is this tab's from now on. Older ones come up in their turn.
+ * The held changes of a kind, or of one record, one for each: this tab's own, or the newest that another tab left, which
+ * this tab takes over. Older ones follow later.
  */
 export async function heldChanges<T>(kind: string, id = ''): Promise<HeldChange<T>[]> {
   const names = await held.names(id ? `${kind}:${id}:` : `${kind}:`);

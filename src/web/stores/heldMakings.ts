@@ -3,7 +3,7 @@ import { api } from '../api.ts';
 import { held } from '../held.ts';
 import { heldPhotographs } from '../heldPhotographs.ts';
 
-/** What of a making's head is changed while it is in work. */
+/** The changes to a making's head while it is in work. */
 export type HeadChange = Partial<Pick<Making, 'name' | 'dueAt' | 'air' | 'endedAt'>>;
 
 /** Names under which this browser holds what the server does not have of a making. */
@@ -14,7 +14,7 @@ export const heldName = {
 };
 const HELD = /^making-(?:begun|head|entries):([^:]+)/;
 
-/** A held text read, or null where there is none that can be read. */
+/** A held text, parsed; null where there is none that can be read. */
 export function readText<T>(text: string | null): T | null {
   try {
     return JSON.parse(text ?? 'null') as T | null;
@@ -23,7 +23,7 @@ export function readText<T>(text: string | null): T | null {
   }
 }
 
-/** What the server is told of a making's head. */
+/** A change of a making's head as the server takes it. */
 export const headOf = ({
   name,
   clay,
@@ -42,7 +42,7 @@ export const headOf = ({
   endedAt,
 });
 
-/** Sends what is held under a name, and forgets it unless it has become more meanwhile. */
+/** Sends what is held under a name, and deletes it unless it has grown meanwhile. */
 async function sendText<T>(name: string, send: (what: T) => Promise<unknown>): Promise<void> {
   const text = await held.read(name);
   const what = readText<T>(text);
@@ -51,7 +51,7 @@ async function sendText<T>(name: string, send: (what: T) => Promise<unknown>): P
   if ((await held.read(name)) === text) held.forget(name);
 }
 
-/** Sends everything that is held of one making, in order: the making, what was pressed in it, photographs, its head. */
+/** Sends everything that is held of one making, in order: the making, its entries, photographs, its head. */
 async function sendOne(id: string): Promise<void> {
   await sendText<MakingStart>(heldName.begun(id), api.beginMaking);
   for (const name of await held.names(heldName.entries(id, ''))) {
@@ -66,7 +66,7 @@ async function sendOne(id: string): Promise<void> {
   );
 }
 
-/** Sends what this browser holds of all makings but the one in hand; what cannot be sent stays held, and `failed` is told why. */
+/** Sends what this browser holds of all makings but the open one. What cannot be sent stays held, and `failed` gets the error. */
 export async function sendHeldMakings(inHand: string | undefined, failed: (error: unknown) => void): Promise<void> {
   const names = await held.names('making-');
   const ids = new Set(names.flatMap((name) => HELD.exec(name)?.[1] ?? []));

@@ -1,7 +1,7 @@
 import type { Kept, RecordBodies, RecordKind } from '../../contract/records.ts';
 import { dropChange, heldChanges, holdChange } from './heldChanges.ts';
 
-/** A change to a record that the server has not acknowledged; made from revision 0, the record itself is new. */
+/** A change to a record that the server has not acknowledged; revision 0 means that the record itself is new. */
 export interface HeldRecord<K extends RecordKind> {
   readonly id: string;
   readonly body: RecordBodies[K];
@@ -13,17 +13,17 @@ export function holdRecord<K extends RecordKind>(kind: K, { id, body, revision }
   holdChange<HeldRecord<K>>(kind, id, { id, body, baseRevision: revision });
 }
 
-/** Forgets what is held of a record. */
+/** Deletes what is held of a record. */
 export function dropHeldRecord(kind: RecordKind, id: string): void {
   dropChange(kind, id);
 }
 
-/** All changes that are held of a kind. */
+/** All held changes of a kind. */
 export async function heldRecords<K extends RecordKind>(kind: K): Promise<HeldRecord<K>[]> {
   return (await heldChanges<HeldRecord<K>>(kind)).map(({ what }) => what);
 }
 
-/** A name for a record that this browser makes: the server takes it over. */
+/** An id for a record that this browser creates; the server adopts it. */
 export function newId(): string {
   const bytes = crypto.getRandomValues(new Uint8Array(16));
   bytes[6] = ((bytes[6] ?? 0) & 0x0f) | 0x40;

@@ -15,18 +15,18 @@ function lastWay(): HouseWay {
   try {
     return houseWayOf(JSON.parse(memory.read(KEY) ?? '{}') as Partial<HouseWay>);
   } catch {
-    // It cannot be read: the defaults stand.
+    // It cannot be read: use the defaults.
     return houseWayOf();
   }
 }
 
 type Chosen = Partial<Pick<HouseWay, 'schools' | 'air' | 'own'>>;
 
-/** How this potter works where schools differ, and the air of her shed: one record, so that every tablet works alike. The last choice wins. */
+/** How this potter works where schools differ, and the air of her shed. One record, so that every tablet works alike; the last choice wins. */
 export const useHouseWay = defineStore('houseWay', () => {
   const ways = useWays();
   const here = ref<HouseWay>(lastWay());
-  /** What was chosen before the record was seen; what this browser had chosen before there was a record counts as that. */
+  /** Choices made before the record was loaded, including those this browser had before there was a record. */
   let before: Chosen | null = memory.read(KEY) === null ? null : {};
   const kept = computed(() => ways.list.find(({ id }) => id === HOUSE_WAY_ID)?.body);
   const way = computed(() => (kept.value ? houseWayOf(kept.value) : here.value));
@@ -59,7 +59,7 @@ export const useHouseWay = defineStore('houseWay', () => {
     (theirs) => theirs && void ways.settle(HOUSE_WAY_ID, 'mine'),
   );
 
-  /** Fetches it where that has not been done. */
+  /** Fetches the record, once. */
   const load = () => (ways.state === 'ready' ? Promise.resolve() : ways.load());
   const schools = computed(() => way.value.schools);
   const air = computed<Air>(() => way.value.air);

@@ -103,7 +103,7 @@ describe('a kept thing', () => {
       'mine',
       'mine',
     ]);
-    // Nothing is sent over theirs until it is decided.
+    // Nothing overwrites theirs until the conflict is resolved.
     thing.change('mine, more', null, 1);
     await new Promise((resolve) => setTimeout(resolve, 20));
     expect(asked).toHaveLength(1);
@@ -179,7 +179,7 @@ describe('a kept thing', () => {
     for (const note of one.told) two.thing.hear(note);
     expect([two.thing.body.value, two.thing.base.value.revision, two.thing.keeping.value]).toEqual(['two', 2, 'kept']);
     expect(two.thing.steps.past.value).toHaveLength(1);
-    // News that comes late is no news.
+    // A late message changes nothing.
     two.thing.hear({ id: 'a', revision: 1, words: 'one' });
     expect(two.thing.body.value).toBe('two');
   });

@@ -1,46 +1,46 @@
 import { ref, shallowRef } from 'vue';
 import type { UndoSteps } from './undoSteps.ts';
 
-/** Where the newest change is. */
+/** Where the newest change is stored. */
 export type Keeping = 'kept' | 'changed' | 'keeping' | 'held' | 'conflict' | 'refused';
 
-/** What a thing is kept by: its name and the number of its newest revision, 0 while the server has none. */
+/** Identity of a record: its name and the number of its newest revision, 0 while the server has none. */
 export interface KeptState {
   readonly id: string;
   readonly revision: number;
 }
 
-/** A thing by its name and what it says, null where it is not there: the two ends of a step of undo. */
+/** A record's name and body, null where it does not exist: one side of an undo step. */
 export interface Named<B> {
   readonly id: string;
   readonly body: B | null;
 }
 
-/** What came of a sending that failed. */
+/** The outcome of a failed request. */
 export type Failure<S> =
   | { readonly kind: 'conflict'; readonly newer: S }
   | { readonly kind: 'away'; readonly words: string }
   | { readonly kind: 'refused'; readonly words: string };
 
-/** How a kind of thing is sent, held in the browser and compared. */
+/** How records of a kind are sent, held in the browser and compared. */
 export interface KeptLinks<S extends KeptState, B> {
   readonly bodyOf: (state: S) => B;
   readonly withBody: (state: S, body: B) => S;
-  /** Whether two bodies are the same: cheap, asked at every key. */
+  /** Whether two bodies are identical: a cheap test, run at every keystroke. */
   readonly same: (one: B, other: B) => boolean;
-  /** Whether two bodies say the same, though they came on different ways. */
+  /** Whether two bodies have the same content, though one came from the server and one from here. */
   readonly equal: (one: B, other: B) => boolean;
-  /** Sends a body on top of a state; returns what the server has now. */
+  /** Sends a body as the revision after a state; returns what the server has now. */
   readonly send: (base: S, body: B) => Promise<S>;
   readonly failure: (error: unknown) => Failure<S>;
   /** Holds a change in this browser until the server has it. */
   readonly hold: (base: S, body: B) => void;
   readonly drop: (id: string) => void;
-  /** Runs once when the server answers again. */
+  /** Registers a callback for when the server answers again. */
   readonly whenBack: (run: () => void) => void;
   /** Tells the browser's other tabs what the server has now. */
   readonly tell: (state: S) => void;
-  /** Undo and redo: the thing's own, or those of the book that it stands in. */
+  /** Undo and redo: the record's own, or those of its book. */
   readonly steps: UndoSteps<Named<B>>;
 }
 
@@ -48,17 +48,17 @@ export interface KeptLinks<S extends KeptState, B> {
 export const KEEP_AFTER = 500;
 
 /**
- * One thing that is kept by itself: its body as it is worked on, held in the browser until the server has it, sent when the
- * hand rests, sent again when the server is back, with undo, and both states kept when somebody else changed it meanwhile.
- * Replies that come late concern this thing only, whatever is open by then.
+ * One record that is saved automatically: its body while it is edited, held in the browser until the server has it, sent after
+ * a pause, sent again when the server is back, with undo, and both states kept when somebody else changed it meanwhile.
+ * Late replies concern this record only, whatever is open by then.
  */
 export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, B>) {
-  /** The state that the body was changed from. */
+  /** The state that the body was edited from. */
   const base = shallowRef<S>(first);
   const body = shallowRef<B>(links.bodyOf(first));
   const keeping = ref<Keeping>('kept');
   const trouble = ref('');
-  /** The thing as somebody else left it, while both sides wait for a decision. */
+  /** The record as somebody else saved it, until the conflict is resolved. */
   const theirs = shallowRef<S | null>(null);
   let timer: ReturnType<typeof setTimeout> | undefined;
   let sending: Promise<void> | null = null;
@@ -74,13 +74,13 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     links.steps.push({ id, body: body.value }, { id, body: next }, group === null ? null : `${id} ${group}`);
   }
 
-  /** Takes a changed body as a step of undo, to be sent after a pause (ms). */
+  /** Applies a changed body as an undo step, to be sent after a pause (ms). */
   function change(next: B, group: string | null = null, pause = KEEP_AFTER): void {
     step(next, group);
     put(next, pause);
   }
 
-  /** Takes a body that is no new step: one that was undone or done again. */
+  /** Applies a body without a new step: undo or redo. */
   function put(next: B, pause = KEEP_AFTER): void {
     body.value = next;
     links.hold(base.value, next);
@@ -115,7 +115,7 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     } catch (error) {
       const failure = links.failure(error);
       if (failure.kind === 'conflict') {
-        // An earlier sending of the same had arrived, only its answer was never seen.
+        // An earlier request with the same body had arrived; only its reply was lost.
         if (links.equal(links.bodyOf(failure.newer), sent)) acknowledge(links.withBody(failure.newer, sent), sent);
         else meetConflict(failure.newer);
         return;
@@ -126,7 +126,7 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     }
   }
 
-  /** Sends what is not kept yet; resolves when the server has answered. One write at a time. */
+  /** Sends what is not saved yet; resolves when the server has answered. One write at a time. */
   async function keep(): Promise<void> {
     clearTimeout(timer);
     if (sending) {
@@ -144,14 +144,14 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     if (keeping.value === 'changed') await keep();
   }
 
-  /** Takes up a change that an earlier page held: sends it, or meets the state that came in between. */
+  /** Resumes a change held by an earlier page: sends it, or reports a conflict with a newer state. */
   function takeUp(held: B, baseRevision: number): void {
     body.value = held;
     if (baseRevision === base.value.revision) void keep();
     else meetConflict(base.value);
   }
 
-  /** Mine goes on top as a new revision; theirs stays in the history. */
+  /** Resolves a conflict: mine becomes the newest revision; theirs stays in the history. */
   async function keepMine(): Promise<void> {
     if (!theirs.value) return;
     base.value = theirs.value;
@@ -161,7 +161,7 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     await keep();
   }
 
-  /** Takes a state as the server has it now. */
+  /** Applies a state as the server has it now. */
   function adopt(state: S): void {
     clearTimeout(timer);
     base.value = state;
@@ -172,7 +172,7 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     links.drop(state.id);
   }
 
-  /** Another tab tells what the server has now: shown where nothing is changed here; otherwise it is met when this is sent. */
+  /** A state reported by another tab: shown when nothing is changed here; otherwise the conflict arises on sending. */
   function hear(state: S): void {
     if (state.revision <= base.value.revision) return;
     if (keeping.value === 'conflict') theirs.value = state;
@@ -188,5 +188,5 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
   return { base, body, keeping, trouble, theirs, steps, ...verbs };
 }
 
-/** What keptThing returns. */
+/** The return type of keptThing. */
 export type KeptThing<S extends KeptState, B> = ReturnType<typeof keptThing<S, B>>;

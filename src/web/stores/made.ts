@@ -6,10 +6,10 @@ import type { Measured, PieceState } from '../../core/studio/making/measured.ts'
 import { api } from '../api.ts';
 import { useConnection } from './connection.ts';
 
-/** After the last letter of a search (ms). */
+/** Pause after the last keystroke of a search (ms). */
 const TYPED = 200;
 
-/** A size that is searched for, in a state, between two figures (mm, g, ml, min); null is any. */
+/** A size to search for, in a state, between two limits (mm, g, ml, min); null is no limit. */
 export interface SizeRange {
   readonly what: Measured | null;
   readonly state: PieceState | null;
@@ -18,7 +18,7 @@ export interface SizeRange {
 }
 const ANY_SIZE: SizeRange = { what: null, state: null, least: null, most: null };
 
-/** What was made, as it is searched, and what it says of each clay. */
+/** Search of what was made, and what it shows for each clay. */
 export const useMade = defineStore('made', () => {
   const connection = useConnection();
   const clays = shallowRef<readonly ClayRecords[]>([]);
@@ -28,11 +28,11 @@ export const useMade = defineStore('made', () => {
   const range = ref<SizeRange>(ANY_SIZE);
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const trouble = ref('');
-  /** Offers that were put off, by the clay and how many pieces they rested on: with more pieces they are made again. */
+  /** Offers that were declined, by clay and number of pieces: with more pieces they appear again. */
   const putOff = ref<readonly string[]>([]);
   let asked = 0;
 
-  /** Asks for a page of what was made: the first, or the one after what is shown. */
+  /** Fetches a page: the first, or the one after what is shown. */
   async function search(more = false): Promise<void> {
     const mine = (asked += 1);
     try {

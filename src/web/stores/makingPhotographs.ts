@@ -2,7 +2,7 @@ import { ref, shallowRef } from 'vue';
 import { api, Refused } from '../api.ts';
 import { heldPhotographs, type HeldPhotograph } from '../heldPhotographs.ts';
 
-/** Photographs of the making in hand that the server does not have yet. */
+/** Photographs of the open making that the server does not have yet. */
 export function makingPhotographs() {
   const unsent = shallowRef<readonly HeldPhotograph[]>([]);
   const trouble = ref('');
@@ -13,7 +13,7 @@ export function makingPhotographs() {
     unsent.value = [...unsent.value, one];
   }
 
-  /** Sends those of a making one by one, and says whether there were any; what is no picture is put aside, and said. */
+  /** Sends those of a making one by one; true if there were any. A file that is no picture is set aside and reported. */
   async function send(making: string): Promise<boolean> {
     let refused = '';
     const sent = unsent.value.filter((one) => one.making === making);

@@ -13,25 +13,25 @@ import { headOf, heldName, readText, sendHeldMakings, type HeadChange } from './
 import { makingPhotographs } from './makingPhotographs.ts';
 import { tabId } from './otherTabs.ts';
 
-/** The making in hand: what is pressed is shown at once, held in this browser, and sent when the server answers. */
+/** The open making: entries are shown at once, held in this browser, and sent when the server answers. */
 export const useMakings = defineStore('makings', () => {
   const connection = useConnection();
   const making = shallowRef<Making | null>(null);
-  /** Makings of the design that is open, newest first. */
+  /** Makings of the open design, newest first. */
   const lines = shallowRef<readonly MakingLine[]>([]);
   const state = ref<'idle' | 'loading' | 'ready' | 'failed'>('idle');
   const trouble = ref('');
-  /** What the server does not have yet. */
+  /** Entries that the server does not have yet. */
   const unsent = shallowRef<Entries>(NONE);
-  /** A making that the server has not acknowledged. */
+  /** A new making that the server has not acknowledged. */
   const unbegun = shallowRef<MakingStart | null>(null);
-  /** What of its head the server does not have yet. */
+  /** Changes of its head that the server does not have yet. */
   const unsentHead = shallowRef<HeadChange | null>(null);
   const { found, learn } = foundMarks(connection.note);
   const lastGone = shallowRef<Making | null>(null);
   const photographs = makingPhotographs();
   let sending = false;
-  /** Which design was opened last, and which making was taken up last: what comes late is not shown. */
+  /** The design opened last and the making opened last: late replies for others are not shown. */
   let opening = 0;
   let taking = 0;
 
@@ -40,7 +40,7 @@ export const useMakings = defineStore('makings', () => {
       countOf(unsent.value) + (unbegun.value ? 1 : 0) + (unsentHead.value ? 1 : 0) + photographs.unsent.value.length,
   );
 
-  /** A making as the server has it, with what it does not have yet. */
+  /** A making from the server, merged with what the server does not have yet. */
   const withUnsent = (kept: Making): Making => ({ ...withEntries(kept, unsent.value), ...unsentHead.value });
 
   const entriesName = (id: string) => heldName.entries(id, tabId());
@@ -56,13 +56,13 @@ export const useMakings = defineStore('makings', () => {
     keep(heldName.head(now.id), unsentHead.value);
   }
 
-  /** Sends what is held, in order: the making first, then all that was pressed in it. */
+  /** Sends what is held, in order: the making first, then its entries. */
   async function flush(): Promise<void> {
     const now = making.value;
     if (!now || sending || waiting.value === 0) return;
     sending = true;
     let failed = false;
-    // Another making may be opened meanwhile: what is pressed in that one is never sent to this one.
+    // Another making may be opened meanwhile: its entries are never sent to this one.
     const inHand = () => making.value?.id === now.id;
     try {
       if (unbegun.value) {
@@ -90,11 +90,11 @@ export const useMakings = defineStore('makings', () => {
     }
     sending = false;
     if (inHand()) keepHere();
-    // What was pressed while this was sent goes next.
+    // Entries made meanwhile go next.
     if (!inHand() || !failed) void flush();
   }
 
-  /** Sends what was changed of the head; where it is refused, the head is again as the server has it. */
+  /** Sends changes of the head; if the server refuses, the head is again as the server has it. */
   async function sendHead(): Promise<void> {
     const [now, sent] = [making.value, unsentHead.value];
     if (!now || !sent) return;
@@ -112,7 +112,7 @@ export const useMakings = defineStore('makings', () => {
     }
   }
 
-  /** Sends what is held of other makings: begun, pressed or put away while the server was away. */
+  /** Sends what is held of other makings: begun, changed or finished while the server was away. */
   async function sendHeld(): Promise<void> {
     await sendHeldMakings(making.value?.id, (error) => {
       connection.note(error);
@@ -143,7 +143,7 @@ export const useMakings = defineStore('makings', () => {
     const pictures = await heldPhotographs.of(id);
     const begun = readText<MakingStart>(await held.read(heldName.begun(id)));
     const head = readText<HeadChange>(await held.read(heldName.head(id)));
-    // What another tab, or this one before it was closed, has left.
+    // Left by another tab, or by this one before it was closed.
     const names = await held.names(heldName.entries(id, ''));
     let own = NONE;
     for (const name of names) own = withEntries(own, readText<Entries>(await held.read(name)) ?? NONE);
@@ -170,7 +170,7 @@ export const useMakings = defineStore('makings', () => {
     void learn(making.value?.clay ?? null);
   }
 
-  /** Opens a making of a design: the one that is asked for, or the newest in work, if there is one; with the server away, what this browser holds of it. */
+  /** Opens a making of a design: the requested one, or the newest in work, if there is one; while the server is away, what this browser holds of it. */
   async function open(design: string, wanted?: string): Promise<void> {
     const mine = (opening += 1);
     taking += 1;
@@ -185,7 +185,7 @@ export const useMakings = defineStore('makings', () => {
       trouble.value = connection.note(error);
       those = readText<MakingLine[]>(await held.read(`makings-of:${design}`)) ?? [];
     }
-    // The reply for a design that was left meanwhile comes too late.
+    // A late reply, for a design that was left meanwhile.
     if (mine !== opening) return;
     lines.value = those;
     const inWork = lines.value.find(({ id }) => id === wanted) ?? lines.value.find(({ endedAt }) => endedAt === null);
@@ -217,7 +217,7 @@ export const useMakings = defineStore('makings', () => {
     void learn(making.value?.clay ?? null);
   }
 
-  /** Changes some of the making's head: at once here, and on the server when it answers. False when the server refused it. */
+  /** Changes the making's head: here at once, on the server when it answers. False when the server refused it. */
   async function change(part: HeadChange): Promise<boolean> {
     const now = making.value;
     if (!now) return false;
@@ -229,23 +229,23 @@ export const useMakings = defineStore('makings', () => {
     return unsentHead.value !== null || trouble.value === '';
   }
 
-  /** Writes the end of a making, and lets it go; or takes it up again. */
+  /** Finishes a making and closes it; or reopens it. */
   async function end(endedAt: string | null): Promise<void> {
     if (!(await change({ endedAt })) || endedAt === null) return;
     making.value = null;
     if (unsentHead.value) connection.whenBack(() => void sendHeld());
   }
 
-  /** Lays the making aside, to begin another of the same design. */
+  /** Closes the making, so that another of the same design can be begun. */
   function leave(): void {
     taking += 1;
     making.value = null;
   }
 
-  /** Opens a making that was put away; what is wrong is told in `trouble`. */
+  /** Opens a finished making; an error is shown in `trouble`. */
   const look = (id: string): Promise<void> => takeUp(id).catch(() => undefined);
 
-  /** Takes the making away; {@link putBack} undoes it. */
+  /** Deletes the making; {@link putBack} undoes it. */
   async function remove(): Promise<void> {
     const now = making.value;
     if (!now) return;

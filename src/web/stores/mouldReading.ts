@@ -13,7 +13,7 @@ import { useBlankWork } from '../composables/useBlankWork.ts';
 import { takeReady } from '../workers/blankWork.ts';
 import { usePiece } from './piece.ts';
 
-/** A file of a mould that was looked at, and how it is to be taken. */
+/** A mould file that was inspected, and how to import it. */
 export interface Asked {
   readonly name: string;
   readonly bytes: Uint8Array;
@@ -21,26 +21,26 @@ export interface Asked {
   readonly look: MeshLook;
 }
 
-/** A mesh that is being read as the mould of the piece on the table: it goes on while another stage is looked at. */
+/** The import of a mesh as the mould of the open piece; it goes on while another stage is shown. */
 export const useMouldReading = defineStore('mouldReading', () => {
   const piece = usePiece();
   const work = useBlankWork();
-  /** Bytes are fetched before the worker has them. */
+  /** The bytes are read before the worker gets them. */
   const fetching = ref(false);
   const trouble = ref('');
   const busy = computed(() => fetching.value || work.far.value !== null);
 
-  /** A file that was looked at, and how it is to be taken: it waits for the potter's word. */
+  /** An inspected file and how to import it: it waits for the potter's confirmation. */
   const asked = shallowRef<Asked | null>(null);
   const here = (of: string | undefined) => piece.design?.id === of;
 
-  /** Fetches a file (OBJ or STL) and looks at it: what it does not say is asked. */
+  /** Reads a file (OBJ or STL) and inspects it: what the file does not say is asked. */
   async function read(file: File): Promise<void> {
     const of = piece.design?.id;
     trouble.value = '';
     asked.value = null;
     fetching.value = true;
-    // A file may be gone, or locked, since it was chosen.
+    // The file may be gone, or locked, since it was chosen.
     const found = await file.arrayBuffer().catch(() => null);
     fetching.value = false;
     if (!here(of)) return;
@@ -66,17 +66,17 @@ export const useMouldReading = defineStore('mouldReading', () => {
     return reply.look;
   }
 
-  /** Another unit, scale, axis or face. */
+  /** Chooses another unit, scale, axis or face. */
   async function take(change: Partial<MeshTaking>): Promise<void> {
     const { value: now } = asked;
     if (!now) return;
-    // What is chosen next is added to it, before the drawing has come.
+    // Later choices are added to this one, even before its drawing is ready.
     const taking = { ...now.taking, ...change };
     asked.value = { ...now, taking };
     await look(now.name, now.bytes, taking);
   }
 
-  /** Lays the piece over the mould as it is shown, or says why it cannot be. */
+  /** Lays the piece over the mould as shown, or reports why that is impossible. */
   async function accept(): Promise<void> {
     const of = piece.design?.id;
     const { value: now } = asked;
@@ -90,7 +90,7 @@ export const useMouldReading = defineStore('mouldReading', () => {
     if (reply.kind !== 'ready') return;
     const form = mouldOfMesh(reply.ready.mesh);
     takeReady(form, reply.ready);
-    // The page answers between the file and the piece that is made of it.
+    // Lets the page respond between reading the file and making the piece.
     await nextTask();
     const { target } = piece;
     if (!here(of) || !isDraped(target)) return;
@@ -104,7 +104,7 @@ export const useMouldReading = defineStore('mouldReading', () => {
     asked.value = null;
   }
 
-  /** Another piece is laid on the table. */
+  /** Resets for another piece. */
   watch(
     () => piece.design?.id,
     () => {

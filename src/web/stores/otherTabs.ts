@@ -1,4 +1,4 @@
-/** What tabs of this browser tell one another: a thing as the server has it now, or the name of one that was taken away. */
+/** Messages between the tabs of this browser: a record as the server has it now, or the name of a deleted one. */
 export type TabNews = { readonly kind: string } & ({ readonly now: unknown } | { readonly gone: string });
 
 const NAME = 'fawn-table';
@@ -10,7 +10,7 @@ const listeners = new Set<(news: TabNews) => void>();
 function open(): BroadcastChannel | null {
   if (channel || !('BroadcastChannel' in globalThis)) return channel;
   channel = new BroadcastChannel(NAME);
-  // Where tests load a store without a browser, it keeps nothing running.
+  // In tests without a browser, do not keep the process running.
   (channel as { unref?: () => void }).unref?.();
   channel.onmessage = ({ data }: MessageEvent<TabNews>) => {
     for (const listen of listeners) listen(data);
@@ -18,19 +18,19 @@ function open(): BroadcastChannel | null {
   return channel;
 }
 
-/** Tells the other tabs of this browser. */
+/** Sends a message to the other tabs of this browser. */
 export function tellTabs(news: TabNews): void {
   open()?.postMessage(news);
 }
 
-/** Runs for everything that another tab tells; returns how to end it. */
+/** Runs for every message of another tab; returns a function that ends it. */
 export function hearTabs(listen: (news: TabNews) => void): () => void {
   open();
   listeners.add(listen);
   return () => listeners.delete(listen);
 }
 
-/** A name for this tab, the same after it was loaded again. */
+/** A name for this tab that survives reloading. */
 export const tabId = (() => {
   let id = '';
   return (): string => {

@@ -19,27 +19,27 @@ import { hearTabs, tellTabs } from './otherTabs.ts';
 import { undoSteps } from './undoSteps.ts';
 import { KEEP_AFTER, keptThing, type Failure, type KeptLinks, type KeptThing } from './keptThing.ts';
 
-/** Pause before a change is sent while a figure is typed or dragged: its beginnings are no revisions (ms). */
+/** Pause before a change is sent while a figure is typed or dragged, so that unfinished values make no revisions (ms). */
 const KEEP_WHILE_TYPED = 5000;
 
-/** Whether two targets say the same. The lists of an imported mesh are never changed: they are the same or others. */
+/** Whether two targets are equal. The lists of an imported mesh are never changed, so they are compared by identity. */
 function sameTarget(one: Target, other: Target): boolean {
   const lists = ({ form }: Target) => (form.kind === 'mesh' ? form.vertices : null);
   return lists(one) === lists(other) && withoutLists(one) === withoutLists(other);
 }
 
-/** A target as text, the lists of an imported mesh left out. */
+/** A target as text, without the lists of an imported mesh. */
 function withoutLists({ form, ...rest }: Target): string {
   return JSON.stringify([rest, form.kind === 'mesh' ? { ...form, vertices: undefined, triangles: undefined } : form]);
 }
 
-/** Whether two targets say the same, though they came on different ways. */
+/** Whether two targets have the same content, though one came from the server and one from here. */
 function equalTargets(one: Target, other: Target): boolean {
   const lists = ({ form }: Target) => (form.kind === 'mesh' ? JSON.stringify([form.vertices, form.triangles]) : '');
   return withoutLists(one) === withoutLists(other) && lists(one) === lists(other);
 }
 
-/** One design while it is worked on: the working target, undo, and the keeping of it. */
+/** The open design: its working target, undo, and saving. */
 export const usePiece = defineStore('piece', () => {
   const connection = useConnection();
   const thing = shallowRef<KeptThing<Design, Target> | null>(null);
@@ -57,13 +57,13 @@ export const usePiece = defineStore('piece', () => {
   const bench = useBench();
   const laying = useFineBlank(target);
   const developed = computed(() => develop(target.value, bench.bench, laying.blank.value ?? laying.last.value));
-  /** What the fields and figures beside the table show: a key or a drag is answered on the table first. */
+  /** The target for the fields and figures beside the table: it follows after the table has been drawn. */
   const beside = afterPaint(
     () => ({ target: target.value, developed: developed.value }),
     () => thing.value,
   );
 
-  /** Which opening is the newest: replies of earlier ones come too late. */
+  /** Number of the newest opening: replies of earlier ones are late. */
   let opening = 0;
 
   const failure = (error: unknown): Failure<Design> => {
@@ -102,7 +102,7 @@ export const usePiece = defineStore('piece', () => {
     if (now.id === design.value?.id) thing.value?.hear(now);
   });
 
-  /** A design from the server; while that is away, as this browser last saw it. */
+  /** A design from the server; while the server is away, as this browser last saw it. */
   async function read(id: string): Promise<Design> {
     try {
       const found = await api.read(id);
@@ -122,14 +122,14 @@ export const usePiece = defineStore('piece', () => {
     const mine = opening;
     if (design.value && design.value.id !== id) void thing.value?.keep();
     state.value = 'loading';
-    // What was on the screen before goes first.
+    // First send what was open before.
     await nextTask();
     if (mine !== opening) return;
     try {
       const found = await read(id);
       if (mine !== opening) return;
       show(found);
-      // Its parts are developed before its page is made.
+      // Develop its parts before its page is mounted.
       await nextTask();
       if (mine !== opening) return;
       state.value = 'ready';
@@ -137,7 +137,7 @@ export const usePiece = defineStore('piece', () => {
         revision === found.revision ? found.target : api.revision(id, revision),
       );
       if (!draft || mine !== opening) return;
-      // It cannot be made any more, or had arrived, only its acknowledgement was never seen.
+      // It can no longer be made, or it had arrived and only its acknowledgement was lost.
       if (checkTarget(draft.target).length > 0 || equalTargets(draft.target, found.target)) return dropDraft(id);
       thing.value?.step(draft.target);
       thing.value?.takeUp(draft.target, draft.baseRevision);
@@ -151,8 +151,8 @@ export const usePiece = defineStore('piece', () => {
   }
 
   /**
-   * Takes a change when the piece can still be made, following what is in hand; otherwise leaves the target and returns the faults.
-   * Changes with the same `group` (one field, one drag) are one step of undo until {@link endGesture}.
+   * Applies a change if the piece can still be made, adjusting what depends on it; otherwise leaves the target and returns the faults.
+   * Changes with the same `group` (one field, one drag) are one undo step until {@link endGesture}.
    */
   function change(next: Target, group: string | null = null): readonly Fault[] {
     const followed = followInHand(target.value, next);
@@ -180,7 +180,7 @@ export const usePiece = defineStore('piece', () => {
 
   const keep = async (): Promise<void> => thing.value?.keep();
 
-  /** The page goes away: what is not kept is sent without waiting; the draft stays until it was seen to arrive. */
+  /** As the page closes: sends what is not saved without waiting; the draft stays until its arrival is confirmed. */
   function keepLeaving(): void {
     const current = design.value;
     if (!current || keeping.value === 'kept' || keeping.value === 'conflict') return;
@@ -189,7 +189,7 @@ export const usePiece = defineStore('piece', () => {
 
   const keepMine = async (): Promise<void> => thing.value?.keepMine();
 
-  /** Theirs stays; mine becomes a design of its own. Returns the copy, or null when it could not be kept. */
+  /** Resolves a conflict: theirs stays; mine becomes a separate design. Returns the copy, or null when it could not be saved. */
   async function keepTheirs(): Promise<Design | null> {
     const other = theirs.value;
     if (!other) return null;

@@ -17,11 +17,11 @@ import { keptThing, type KeptLinks, type KeptThing, type Named } from './keptThi
 import { hearTabs, tellTabs } from './otherTabs.ts';
 import { undoSteps } from './undoSteps.ts';
 
-/** A book of records of one kind: all of them, changed in place, kept by themselves, with undo. */
+/** A book: all records of one kind, edited in place, saved automatically, with undo. */
 function bookOf<K extends RecordKind>(
   kind: K,
   check: (body: RecordBodies[K]) => readonly Fault[],
-  /** What an undone record keeps of how it is now. */
+  /** What a record keeps of its present state when it is undone. */
   undone: (then: RecordBodies[K], now: RecordBodies[K]) => RecordBodies[K] = (then) => then,
 ) {
   type Body = RecordBodies[K];
@@ -32,13 +32,13 @@ function bookOf<K extends RecordKind>(
       [...things.value.values()].map(({ base, body }) => ({ ...base.value, body: body.value })),
     );
     const state = ref<'loading' | 'ready' | 'failed'>('loading');
-    /** Why the book could not be read, or a record not taken away or put back. */
+    /** Why the book could not be read, or a record could not be deleted or restored. */
     const problem = ref('');
     const trouble = computed(() => {
       const kept = [...things.value.values()].find((thing) => thing.trouble.value !== '');
       return problem.value || (kept?.trouble.value ?? '');
     });
-    /** Records that were changed elsewhere meanwhile, as the server has them. */
+    /** Conflicts: records that were changed elsewhere meanwhile, as the server has them. */
     const conflicts = computed<Readonly<Record<string, Kept<K>>>>(() =>
       Object.fromEntries([...things.value].flatMap(([id, { theirs }]) => (theirs.value ? [[id, theirs.value]] : []))),
     );
@@ -73,7 +73,7 @@ function bookOf<K extends RecordKind>(
 
     const find = (id: string) => list.value.find((one) => one.id === id);
 
-    /** A thing stands in the book from now on. */
+    /** Adds a record to the book. */
     function add(kept: Kept<K>): KeptThing<Kept<K>, Body> {
       const thing = keptThing(kept, links);
       things.value = new Map(things.value).set(kept.id, thing);
@@ -86,7 +86,7 @@ function bookOf<K extends RecordKind>(
       things.value = rest;
     }
 
-    /** Runs `work`, telling the person when it fails. */
+    /** Runs `work`, and shows the user when it fails. */
     async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
       try {
         const found = await work();
@@ -107,10 +107,10 @@ function bookOf<K extends RecordKind>(
       if (!found) connection.whenBack(() => void load());
     }
 
-    /** Records as the server has them, with the changes that this browser still holds: sent again, or shown beside theirs. */
+    /** Loads the server's records and the changes that this browser still holds, which are sent again or shown beside the server's. */
     async function show(found: readonly Kept<K>[]): Promise<void> {
       const before = things.value;
-      // What is being changed or sent right now stays as it is here.
+      // A record that is being changed or sent stays as it is here.
       const busy = [...before].filter(([, { keeping }]) => keeping.value !== 'kept');
       const read = found.map((kept) => [kept.id, keptThing(kept, links)] as const);
       const now = new Map([...read, ...busy]);
@@ -128,7 +128,7 @@ function bookOf<K extends RecordKind>(
       return { id, body, revision: 0, createdAt: now, updatedAt: now };
     }
 
-    /** A new record stands in the list at once; while the server is away it is held and sent when it is back. */
+    /** Adds a new record to the list at once; while the server is away it is held, to be sent later. */
     async function create(body: Body, id = newId()): Promise<Kept<K> | null> {
       const thing = add(fresh(id, body));
       holdRecord(kind, fresh(id, body));
@@ -143,7 +143,7 @@ function bookOf<K extends RecordKind>(
       return find(id) ?? null;
     }
 
-    /** Ends a conflict: mine goes on top of theirs, or theirs stays, and mine with it as a record of its own. */
+    /** Resolves a conflict: mine becomes the newest revision, or theirs stays and mine becomes a separate record. */
     async function settle(id: string, way: 'mine' | 'both'): Promise<void> {
       const thing = things.value.get(id);
       const theirs = thing?.theirs.value;
@@ -151,12 +151,12 @@ function bookOf<K extends RecordKind>(
       if (way === 'mine') return thing.keepMine();
       const mine = thing.body.value;
       thing.adopt(theirs);
-      // An entry of the ledger goes by the name of its clay.
+      // A ledger entry is named after its clay.
       const name = kind === 'scrap' ? mine.name : `${mine.name}, mine`.slice(0, LIMITS.nameLength.greatest);
       await create({ ...mine, name });
     }
 
-    /** Takes a change when it can be kept, and returns what is wrong with it otherwise. */
+    /** Applies a change if it is valid; otherwise returns what is wrong with it. */
     function change(id: string, body: Body, group: string | null = null): readonly Fault[] {
       const faults = check(body);
       if (faults.length > 0) return faults;
@@ -166,12 +166,12 @@ function bookOf<K extends RecordKind>(
       return [];
     }
 
-    /** Takes what was worked out from the last change: no step of its own. */
+    /** Applies a result computed from the last change: no separate undo step. */
     function follow(id: string, body: Body): void {
       if (check(body).length === 0) things.value.get(id)?.put(body);
     }
 
-    /** Records that were taken away before the server ever had them. */
+    /** Records that were deleted before the server had them. */
     const unsent = new Set<string>();
 
     async function drop(id: string): Promise<boolean> {
@@ -205,7 +205,7 @@ function bookOf<K extends RecordKind>(
       if (now && (await drop(id))) steps.push({ id, body: now.body }, { id, body: null });
     }
 
-    /** Brings a record to one end of a step; false when the server would not. */
+    /** Brings a record to one side of an undo step; false when the server refused. */
     async function bring({ id, body }: Named<Body>): Promise<boolean> {
       const thing = things.value.get(id);
       if (body === null) return thing ? drop(id) : true;
@@ -215,7 +215,7 @@ function bookOf<K extends RecordKind>(
       return true;
     }
 
-    /** Undoes the last step: a change, a new record, or one that was taken away. */
+    /** Undoes the last step: a change, a new record, or a deletion. */
     async function undo(): Promise<void> {
       const step = steps.back();
       if (step && !(await bring(step.before))) steps.forth();
@@ -238,12 +238,12 @@ function bookOf<K extends RecordKind>(
       else add(now);
     });
 
-    /** Sends what is still waiting, when the page is left. */
+    /** Sends what is still waiting, as the page is left. */
     function keepAll(): void {
       for (const thing of things.value.values()) if (thing.keeping.value === 'changed') void thing.keep();
     }
 
-    /** Waits until everything that was changed is kept, or held where the server is away. */
+    /** Waits until every change is saved, or held while the server is away. */
     async function whenKept(): Promise<void> {
       await Promise.all(
         [...things.value.values()].filter(({ keeping }) => keeping.value !== 'kept').map((thing) => thing.keep()),
@@ -263,7 +263,7 @@ export const useScraps = bookOf('scrap', checkScrap);
 export const usePlans = bookOf('plan', checkPlan);
 /** The house way: one record. */
 export const useWays = bookOf('way', checkHouseWay);
-/** Orders, laid back from the day they are wanted. */
-/** Firings: what stood where, and what the kiln did. */
+/** Orders, planned back from their due dates. */
+/** Firings: what stood where, and the kiln's log. */
 export const useFirings = bookOf('firing', checkFiring);
 export const useOrders = bookOf('order', checkOrder, withItsWork);

@@ -19,31 +19,31 @@ interface Kept {
   readonly volumes: 'us' | 'imperial';
   readonly light: Light;
   readonly paper: PaperName;
-  /** Width of a roll that takes the place of sheets (mm); 0 is none. */
+  /** Width of a roll used instead of sheets (mm); 0 is none. */
   readonly roll: number;
-  /** Templates are printed in lines half as wide. */
+  /** Whether templates are printed with lines half as wide. */
   readonly thin: boolean;
   /** Width of the potter's own hand over the knuckles (mm). */
   readonly hand: number;
-  /** The greatest slab that she can roll: along and across the roller (mm). */
+  /** The greatest slab that the potter can roll: along and across the roller (mm). */
   readonly slab: { readonly length: number; readonly width: number };
-  /** Diameters of the round cutters that she owns (mm). */
+  /** Diameters of the round cutters that the potter owns (mm). */
   readonly cutters: readonly number[];
   /** Where Enter goes from a field, and whether single letters are shortcuts. */
   readonly enter: EnterGoes;
   readonly letters: boolean;
-  /** What an hour at the table costs, in whatever money is used; 0 is not told. */
+  /** Cost of an hour at the table, in any currency; 0 is not given. */
   readonly hour: number;
   /** The printer of the kit that templates are corrected for, by its id; empty is none. */
   readonly printer: string;
-  /** Told by the browser when a waiting window opens. */
+  /** Whether the browser notifies when a waiting window opens. */
   readonly alerts: boolean;
 }
 
 /** A set of round cutters as it is often sold (mm). */
 const DEFAULT_CUTTERS = [50, 60, 70, 75, 80, 85, 90, 95, 100, 110] as const;
 
-/** A length that can be meant, or nothing. */
+/** A length within its limits, or nothing. */
 function sound(value: unknown): number | undefined {
   return typeof value === 'number' && value > 0 && value <= LIMITS.size.greatest ? value : undefined;
 }
@@ -96,7 +96,7 @@ function read(): Kept {
   }
 }
 
-/** What this browser remembers: units, light, paper. */
+/** This browser's settings: units, light, paper. */
 export const useSettings = defineStore('settings', () => {
   const kept = read();
   const unit = ref<LengthUnit>(kept.unit);

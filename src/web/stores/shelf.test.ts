@@ -14,7 +14,7 @@ const designOf = (id: string, revision = 1): Design => ({
   updatedAt: `${revision}`,
 });
 
-/** A server with three pieces, whose lists are given when they are let go: each as it was when it was asked for. */
+/** A server with three pieces whose replies the test releases, each list as it was when it was requested. */
 function server() {
   let kept = ['cup', 'vase', 'box'].map((id) => designOf(id));
   const lists: (() => void)[] = [];
@@ -61,7 +61,7 @@ it.each<[string, (shelf: Shelf, cup: Design) => Promise<unknown>, string[]]>([
   await work(shelf, shelf.designs[0] as Design);
   expect(shelf.designs.map(({ name }) => name)).toEqual(names);
   const shown: string[][] = [];
-  // The list that comes late, and the one that is asked for after it.
+  // A late list, and the one requested after it.
   for (let list = 0; list < 2; list += 1) {
     await go();
     shown.push(shelf.designs.map(({ name }) => name));

@@ -20,10 +20,10 @@ import { useConnection } from './connection.ts';
 import { useKit } from './records.ts';
 import { useSettings } from './settings.ts';
 
-/** Drawings are worked out for so long at a time (ms). */
+/** Length of one round of computing drawings (ms). */
 const DRAW_AT_ONCE = 10;
 
-/** The designs on the shelf, in the order in which they came. */
+/** The designs on the shelf, in order of creation. */
 export const useShelf = defineStore('shelf', () => {
   const connection = useConnection();
   const settings = useSettings();
@@ -31,10 +31,10 @@ export const useShelf = defineStore('shelf', () => {
   const designs = shallowRef<readonly Design[]>([]);
   const state = ref<'loading' | 'ready' | 'failed'>('loading');
   const trouble = ref('');
-  /** The designs last taken off, while they can be put back by one press. */
+  /** The designs last removed, while they can be restored with one press. */
   const takenOff = shallowRef<readonly Design[]>([]);
 
-  /** How often the shelf was changed here. */
+  /** Number of changes to the shelf made here. */
   let changes = 0;
   function change(next: (now: readonly Design[]) => readonly Design[]): void {
     changes += 1;
@@ -43,7 +43,7 @@ export const useShelf = defineStore('shelf', () => {
   const put = (written: Design) => change((now) => now.map((one) => (one.id === written.id ? written : one)));
   const add = (made: Design) => change((now) => [...now, made]);
 
-  /** Runs `work`, telling the person when it fails. */
+  /** Runs `work`, and shows the user when it fails. */
   async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
     try {
       trouble.value = '';
@@ -60,13 +60,13 @@ export const useShelf = defineStore('shelf', () => {
     const done = await attempt(async () => {
       await api.list(async (page) => {
         found = [...found, ...(await drawn(page))];
-        // The first page is worked with while the others come.
+        // The first page can be used while the others load.
         if (state.value !== 'ready' && changes === before) designs.value = found;
         state.value = 'ready';
       });
       return true;
     });
-    // What was changed here meanwhile is not in what was fetched.
+    // Changes made here meanwhile are not in the reply.
     if (done && changes !== before) return load();
     if (done) {
       designs.value = found;
@@ -78,7 +78,7 @@ export const useShelf = defineStore('shelf', () => {
     connection.whenBack(() => void load());
   }
 
-  /** Designs with their drawings worked out, a few at a time, so that the page answers meanwhile; what has not changed stays. */
+  /** Adds drawings to the designs, a few at a time, so that the page stays responsive; unchanged designs keep theirs. */
   async function drawn(found: readonly Design[]): Promise<Design[]> {
     const known = new Map(designs.value.map((design) => [design.id, design]));
     const same = found.map((design) => {
@@ -105,7 +105,7 @@ export const useShelf = defineStore('shelf', () => {
     });
   }
 
-  /** A new piece of a form, of the clay and the slab that were used last, or the potter's own. */
+  /** A new piece of a form, with the clay and slab that were used last, or the potter's own. */
   function begin(kind: FormKind): Promise<Design | null> {
     const last = designs.value.reduce<Design | null>(
       (newest, one) => (newest && newest.updatedAt >= one.updatedAt ? newest : one),
@@ -128,7 +128,7 @@ export const useShelf = defineStore('shelf', () => {
     });
   }
 
-  /** A new piece from one outline to another: the rim as it was traced, the foot the same, smaller. */
+  /** A new loft: the rim as it was traced, the foot the same outline, smaller. */
   function beginPlan(rim: DrawnPlan): Promise<Design | null> {
     const fresh = freshTarget('loft', {
       name: freshName('loft'),
@@ -172,7 +172,7 @@ export const useShelf = defineStore('shelf', () => {
     else await reloadAfterConflict();
   }
 
-  /** A shelf that is out of date is read again, keeping the words of what went wrong. */
+  /** Reloads a shelf that is out of date, keeping the error message. */
   async function reloadAfterConflict(): Promise<void> {
     const words = trouble.value;
     await load();

@@ -27,21 +27,21 @@ import { usePiece } from './piece.ts';
 import { usePlans } from './records.ts';
 import { useShelf } from './shelf.ts';
 
-/** The slab plan of the design on the table: its batch, its rules and its slabs, kept by itself. */
+/** The slab plan of the open design: its batch, rules and slabs, saved automatically. */
 export const useSlabPlan = defineStore('slab-plan', () => {
   const piece = usePiece();
   const plans = usePlans();
   const shelf = useShelf();
   const bench = useBench();
-  /** Slabs as the worker finds them, until they are kept. */
+  /** Slabs from the worker, until they are saved. */
   const live = shallowRef<readonly KeptSlab[] | null>(null);
   const making = ref(false);
-  /** The plan as it is changed before its record is there: it is made once, by the first change. */
+  /** The plan before its record exists: the first change creates it. */
   const draft = shallowRef<KeptPlan | null>(null);
   let creating = false;
 
   const id = computed(() => piece.design?.id ?? '');
-  /** Plans of this design: more than one once two people changed it apart. */
+  /** Plans of this design: more than one if two people changed it separately. */
   const own = computed(() => plans.list.filter(({ body }) => body.design === id.value));
   const chosen = ref<string | null>(null);
   const kept = computed(() => own.value.find((one) => one.id === chosen.value) ?? own.value[0]);
@@ -82,7 +82,7 @@ export const useSlabPlan = defineStore('slab-plan', () => {
     () => new Map(groups.value.flatMap((group) => group.parts.map((part) => [part.id, part] as const))),
   );
 
-  /** Slabs whose parts are those of the batch as it is now; a plan of other parts is of no use any more. */
+  /** Slabs that hold the parts of the present batch; a plan of other parts is out of date. */
   const slabs = computed<readonly KeptSlab[]>(() => {
     const found = live.value ?? plan.value.slabs;
     const laid = new Map<string, number>();
@@ -114,7 +114,7 @@ export const useSlabPlan = defineStore('slab-plan', () => {
       };
     }),
   );
-  /** What is left on each slab, named right through the plan, and what it is given to; nothing while the plan is made. */
+  /** Offcuts of each slab, named throughout the plan, and their use; none while the plan is being computed. */
   const offcuts = computed(() => {
     if (making.value) return sized.value.map(() => []);
     let named = 0;
@@ -129,14 +129,14 @@ export const useSlabPlan = defineStore('slab-plan', () => {
         outline,
       }));
       const uses = offcutUses(cuts, small, gap);
-      // What nothing can be cut from is trimming, and has no name.
+      // Offcuts too small to cut from are trimmings, without a name.
       return cuts.flatMap((cut, index) => {
         const use = uses[index];
         return use ? [{ ...cut, name: offcutName(named++), use }] : [];
       });
     });
   });
-  /** Clay that is weighed out and not rolled: pulled handles. */
+  /** Clay that is weighed and not rolled: pulled handles. */
   const lumps = computed(() =>
     batch.value.flatMap(({ target, count }) =>
       additionsOf(target).lumps.map((lump) => ({
@@ -146,7 +146,7 @@ export const useSlabPlan = defineStore('slab-plan', () => {
       })),
     ),
   );
-  /** What is cut off on the mould and in place goes back to the bag too. */
+  /** Clay trimmed on the mould or in place is reclaimed too. */
   const sum = computed(() => {
     const laid = planSum(sized.value, groups.value, piece.beside.target.clay.wetDensity);
     const cut = batch.value.reduce((all, { target, count }) => all + count * develop(target).finished.cutAway, 0);
@@ -154,8 +154,8 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   });
 
   /**
-   * The slabs that one piece of the design on the table is rolled from: those of its plan, or a quick one's until it has been
-   * laid out, or where the plan is for more than this piece.
+   * The slabs for one piece of the open design: those of its plan; or a quick plan's, before there is one or where the plan
+   * is for more than this piece.
    */
   function slabsFor(target: Target, developed: Development): readonly SlabNeeded[] {
     const [only, ...others] = plan.value.pieces;
@@ -178,14 +178,14 @@ export const useSlabPlan = defineStore('slab-plan', () => {
     return [];
   }
 
-  /** Makes the record of the plan; what was changed while it was made is written after it. */
+  /** Creates the record of the plan; changes made meanwhile are written afterwards. */
   async function begin(): Promise<void> {
     creating = true;
     const design = id.value;
     if (plans.state === 'loading') await plans.load();
     const first = draft.value;
     const made = first && (plans.list.find(({ body }) => body.design === design) ?? (await plans.create(first)));
-    // A new record stands in the list at once: what was changed since has gone there.
+    // A new record is in the list at once: later changes have gone there.
     if (made && draft.value && draft.value !== first && id.value === design) plans.change(made.id, draft.value);
     draft.value = null;
     creating = false;
@@ -199,7 +199,7 @@ export const useSlabPlan = defineStore('slab-plan', () => {
   const add = (design: string) => put({ pieces: [...plan.value.pieces, { design, count: 1 }] });
   const drop = (design: string) => put({ pieces: plan.value.pieces.filter((one) => one.design !== design) });
 
-  /** Takes slabs as the worker finds them, keeping what was locked. */
+  /** Applies slabs from the worker, keeping locked placements. */
   function show(found: readonly PlannedSlab[], locked: readonly Locked[]): void {
     const isLocked = ({ id: part, x, y, turn }: KeptPlacement) =>
       locked.some(
@@ -214,7 +214,7 @@ export const useSlabPlan = defineStore('slab-plan', () => {
     }));
   }
 
-  /** Keeps what was found. */
+  /** Saves the result. */
   function settle(): void {
     making.value = false;
     if (live.value) put({ slabs: live.value });

@@ -1,12 +1,12 @@
 import { shallowRef } from 'vue';
 
-/** One step that can be undone: what was before it, and what after. */
+/** One undo step: the states before and after. */
 export interface Step<T> {
   readonly before: T;
   readonly after: T;
 }
 
-/** Undo and redo of one thing or of a whole book. Changes of one group (a field, a drag) are one step until they end. */
+/** Undo and redo of one record or of a whole book. Changes of one group (a field, a drag) are one step until they end. */
 export function undoSteps<T>() {
   const past = shallowRef<readonly Step<T>[]>([]);
   const future = shallowRef<readonly Step<T>[]>([]);
@@ -20,12 +20,12 @@ export function undoSteps<T>() {
     if (future.value.length > 0) future.value = [];
   }
 
-  /** The field is left, the drag is over: the next change is a step of its own. */
+  /** The field was left or the drag ended: the next change is a new step. */
   function end(): void {
     gesture = null;
   }
 
-  /** Moves the newest step over, and returns it; null when there is none. */
+  /** Moves the newest step to the other list and returns it; null when there is none. */
   function back(): Step<T> | null {
     const last = past.value.at(-1);
     end();
@@ -47,5 +47,5 @@ export function undoSteps<T>() {
   return { past, future, push, end, back, forth };
 }
 
-/** What undoSteps returns. */
+/** The return type of undoSteps. */
 export type UndoSteps<T> = ReturnType<typeof undoSteps<T>>;

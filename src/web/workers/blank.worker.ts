@@ -4,13 +4,13 @@ import { lookAtMesh } from '../../core/forms/mould/importedMould.ts';
 import { proposeDarts } from '../../core/forms/mould/proposeDarts.ts';
 import { buffersOf, prepared, readReady, unpacked, type BlankQuestion, type BlankReply } from './blankWork.ts';
 
-/** The worker's side: one question, its progress, one answer. */
+/** The worker's side: one request, its progress, one reply. */
 const port = self as unknown as {
   onmessage: (event: MessageEvent<BlankQuestion>) => void;
   postMessage: (reply: BlankReply, handedOver?: Transferable[]) => void;
 };
 const answer = (reply: BlankReply) => port.postMessage(reply, buffersOf(reply));
-/** A quick blank, to be drawn until the fine one is there. */
+/** A quick blank, to be drawn until the fine one is ready. */
 function early(target: DrapedTarget): void {
   try {
     port.postMessage({ kind: 'early', blank: layBlank(target, 'quick') });

@@ -1,7 +1,7 @@
 import type { BlankQuestion, BlankReply } from './blankWork.ts';
 import { workerJob } from './workerJob.ts';
 
-/** The laying of blanks, the reading of moulds and the preparing of meshes, one at a time. */
+/** Computes blanks, reads moulds and prepares meshes, one at a time. */
 export function blankJob() {
   return workerJob<BlankQuestion, BlankReply>({
     make: () => new Worker(new URL('./blank.worker.ts', import.meta.url), { type: 'module' }),

@@ -6,7 +6,7 @@ import { mouldOfMesh, readMouldMesh, type MeshLook, type MeshTaking } from '../.
 import type { DartProposal, MeshForm } from '../../core/target/mouldForm.ts';
 import type { Target } from '../../core/target/target.ts';
 
-/** A file of a mould, and how it is taken. */
+/** A mould file, and how to import it. */
 interface MeshFile {
   readonly name: string;
   readonly bytes: Uint8Array;
@@ -14,8 +14,8 @@ interface MeshFile {
 }
 
 /**
- * What the worker is asked for: a fine blank, where darts go, the mould in a file, or what takes long to find out of a mesh
- * that was read before. A mesh goes apart, as plain figures.
+ * A request: a fine blank, the places of darts, the mould in a file, or the slow properties of a mesh that was read before.
+ * A mesh is sent separately, as typed arrays.
  */
 export type BlankQuestion =
   | ({ readonly kind: 'lay' | 'propose'; readonly early: boolean } & SentTarget<DrapedTarget>)
@@ -23,14 +23,14 @@ export type BlankQuestion =
   | ({ readonly kind: 'read' } & MeshFile)
   | { readonly kind: 'prepare'; readonly mesh: Mesh };
 
-/** A sound mesh with what takes long to find out of it, and its lists as the text that a design's file has of them. */
+/** A sound mesh with its slow properties, and its lists as the text for a design's file. */
 export interface ReadyMesh {
   readonly mesh: Mesh;
   readonly findings: MeshFindings;
   readonly lists: Blob;
 }
 
-/** What it tells: how far it is (0 to 1), what it found (a quick blank early, when it is asked for), or why it found nothing. */
+/** A reply: progress (0 to 1), a result (with a quick blank first, if asked for), or the reason why there is none. */
 export type BlankReply =
   | { readonly kind: 'far'; readonly share: number }
   | { readonly kind: 'early' | 'laid'; readonly blank: Blank }
@@ -40,13 +40,13 @@ export type BlankReply =
   | { readonly kind: 'refused'; readonly rule: string }
   | { readonly kind: 'failed'; readonly rule: string };
 
-/** A target as it is sent: an imported mesh apart from it, whose lists take long to copy. */
+/** A target as it is sent: an imported mesh is separate, since its lists are slow to copy. */
 export interface SentTarget<T extends Target> {
   readonly target: T;
   readonly mesh: Mesh | null;
 }
 
-/** A target as it is sent to the worker: an imported mould as typed arrays, which are quick to copy. */
+/** A target for the worker: an imported mould as typed arrays, which are quick to copy. */
 export function sent<T extends Target>(target: T): SentTarget<T> {
   const { form } = target;
   const plain = form.kind === 'mesh' ? { ...target, form: { ...form, vertices: [], triangles: [] } } : target;
@@ -54,19 +54,19 @@ export function sent<T extends Target>(target: T): SentTarget<T> {
   return { target: JSON.parse(JSON.stringify(plain)) as T, mesh: form.kind === 'mesh' ? meshOf(form) : null };
 }
 
-/** The question for a blank, or for where darts go. */
+/** The request for a blank, or for darts. */
 export function packed(kind: 'lay' | 'propose', target: DrapedTarget, early = false): BlankQuestion {
   return { kind, early, ...sent(target) };
 }
 
-/** The target that was sent. */
+/** Restores the target that was sent. */
 export function unpacked<T extends Target>({ target, mesh }: SentTarget<T>): T {
   if (!mesh || target.form.kind !== 'mesh') return target;
   const { vertices, triangles } = mouldOfMesh(mesh);
   return { ...target, form: { ...target.form, vertices, triangles } };
 }
 
-/** The memory of all figures in an answer, which is handed over and not copied: the worker ends with its answer. */
+/** The buffers in a reply, which are transferred and not copied: the worker ends with its reply. */
 export function buffersOf(answer: object): ArrayBuffer[] {
   const found = new Set<ArrayBuffer>();
   const look = (value: unknown): void => {
@@ -77,13 +77,13 @@ export function buffersOf(answer: object): ArrayBuffer[] {
   return [...found];
 }
 
-/** The mould in a file, ready for the page, or why it is refused. */
+/** Reads the mould in a file, ready for the page, or the reason why it is refused. */
 export function readReady(name: string, bytes: Uint8Array, taking: MeshTaking): BlankReply {
   const reading = readMouldMesh(name, bytes, taking);
   return reading.kind === 'refused' ? reading : { kind: 'ready', ready: readyOf(reading.mesh) };
 }
 
-/** A mesh that was read before, ready for the page, or why it cannot be draped. */
+/** Prepares a mesh that was read before, or gives the reason why it cannot be draped. */
 export function prepared(mesh: Mesh): BlankReply {
   const rule = drapedMeshTrouble(mesh);
   return rule === null ? { kind: 'ready', ready: readyOf(mesh) } : { kind: 'refused', rule };
@@ -103,7 +103,7 @@ export function listsOf({ vertices }: MeshForm): Blob | null {
   return known.get(vertices) ?? null;
 }
 
-/** Takes over what the worker found out of a form's mesh. */
+/** Stores what the worker found out about a form's mesh. */
 export function takeReady(form: MeshForm, { findings, lists }: ReadyMesh): void {
   takeFindings(meshOf(form), findings);
   foundSound(form);

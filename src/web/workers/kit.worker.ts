@@ -3,7 +3,7 @@ import type { KitItem } from '../../core/studio/kit/kit.ts';
 import type { Target } from '../../core/target/target.ts';
 import { unpacked, type SentTarget } from './blankWork.ts';
 
-/** What the worker is asked: how a piece stands in the kilns and on the shelves of a kit. */
+/** The request: how a piece fits the kilns and shelves of a kit. */
 export type KitQuestion = SentTarget<Target> & { readonly kit: readonly KitItem[] };
 
 const port = self as unknown as {

@@ -2,12 +2,12 @@ import type { Loaded, LoadJob } from '../../core/studio/kiln/loadJob.ts';
 import { packLoad } from '../../core/studio/kiln/packLoad.ts';
 import { seeded } from '../../core/seeded.ts';
 
-/** What the worker is asked: a load to be packed, in so many seconds. */
+/** The request: a load to pack, and the time for it (s). */
 export interface LoadQuestion {
   readonly job: LoadJob;
   readonly seconds: number;
 }
-/** The answer of the worker. */
+/** The reply. */
 export type LoadReply = { readonly kind: 'loaded'; readonly loaded: Loaded } | { readonly kind: 'broken' };
 
 const port = self as unknown as {

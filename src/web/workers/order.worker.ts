@@ -3,23 +3,23 @@ import { makesIt, type LaidOrder, type OrderTask } from '../../core/studio/order
 import { whatHelps, type Help } from '../../core/studio/order/whatHelps.ts';
 import { seeded } from '../../core/seeded.ts';
 
-/** What the worker is asked: to lay an order, as it is now (ms since 1970). */
+/** The request: an order to plan, as of now (ms since 1970). */
 export interface OrderRequest {
   readonly task: OrderTask;
   readonly now: number;
 }
 
-/** What it answers: the order laid, and then what would bring it in on time; `broken` when it broke down. */
+/** The reply: the planned order, then what would bring it in on time; `broken` when the worker failed. */
 export type OrderReply =
   | { readonly kind: 'laid'; readonly laid: LaidOrder; readonly over: boolean }
   | { readonly kind: 'helps'; readonly helps: readonly Help[] }
   | { readonly kind: 'broken' };
 
-/** Time for laying, and for looking for what would help (ms). */
+/** Time for planning, and for finding what would help (ms). */
 const LAY = 6000;
 const HELP = 20_000;
 
-/** Changes tried where an order is not in time. */
+/** Number of changes tried where an order is late. */
 const ROUNDS = 4000;
 
 const port = self as unknown as {

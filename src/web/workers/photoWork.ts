@@ -21,13 +21,13 @@ export interface TracedPhoto {
   readonly corners: Quad;
 }
 
-/** The answer of the worker. */
+/** The reply. */
 export type PhotoReply =
   | ({ readonly kind: 'traced' } & TracedPhoto)
   /** With the corners where the sheet was found, so that they can be dragged. */
   | { readonly kind: 'refused'; readonly rule: string; readonly corners?: Quad };
 
-/** Does the work; runs in the worker, and is plain enough to run anywhere. */
+/** Does the work. It runs in the worker, and needs nothing of it. */
 export function photoWork({ image, paper, corners }: PhotoQuestion): PhotoReply {
   const found = findSheet(image, corners);
   if (found.kind === 'refused') return { ...found, ...(corners && { corners }) };

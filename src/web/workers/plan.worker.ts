@@ -2,7 +2,7 @@ import { seeded } from '../../core/seeded.ts';
 import { planSlabs, type Locked } from '../../core/studio/slabPlan/planSlabs.ts';
 import { planGroups, type BatchPiece, type PlannedSlab, type PlanRules } from '../../core/studio/slabPlan/slabPlan.ts';
 
-/** What the worker is asked: to lay out a batch within some seconds. */
+/** The request: a batch to plan, and the time for it (s). */
 export interface PlanRequest {
   readonly pieces: readonly BatchPiece[];
   readonly rules: PlanRules;
@@ -10,13 +10,13 @@ export interface PlanRequest {
   readonly seconds: number;
 }
 
-/** What it answers: every better plan, and at the end which parts are larger than any slab; `broken` when it broke down. */
+/** The replies: every better plan, and at the end the parts that are larger than any slab; `broken` when the worker failed. */
 export type PlanReply =
   | { readonly kind: 'better'; readonly slabs: readonly PlannedSlab[] }
   | { readonly kind: 'done'; readonly slabs: readonly PlannedSlab[]; readonly unfit: readonly string[] }
   | { readonly kind: 'broken' };
 
-/** Better plans are told no more often than this (ms): each is drawn. */
+/** Least time between two better plans (ms), since each is drawn. */
 const TELL = 120;
 
 const port = self as unknown as {

@@ -1,7 +1,7 @@
 import type { Target } from '../../core/target/target.ts';
 import { solveWork, type SolveWork } from './solveWork.ts';
 
-/** The worker's side: one question, one answer. */
+/** The worker's side: one request, one reply. */
 const port = self as unknown as {
   onmessage: (event: MessageEvent<{ target: Target; work: SolveWork }>) => void;
   postMessage: (reply: unknown) => void;

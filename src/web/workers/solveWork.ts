@@ -6,18 +6,18 @@ import { solveCapacity } from '../../core/studio/reverse/solveCapacity.ts';
 import { solveHole } from '../../core/studio/reverse/solveHole.ts';
 import { cutToFit, type GreatestSlab } from '../../core/bench/slab/panelsFor.ts';
 
-/** What is to be found for a design: many developments of it, which on a loft take a second and more. */
+/** The request: what to find for a design. It takes many developments, which on a loft take a second and more. */
 export type SolveWork =
   | { readonly kind: 'capacity'; readonly ml: number; readonly keep: Keep }
   | { readonly kind: 'hole'; readonly diameter: number; readonly clearance: number; readonly keep: Keep }
   | { readonly kind: 'cutter'; readonly diameter: number }
   | { readonly kind: 'pieces'; readonly slab: GreatestSlab };
 
-/** The design that was found, or why there is none. */
+/** The reply: the design that was found, or the reason why there is none. */
 export type SolveReply =
   { readonly kind: 'found'; readonly target: Target } | { readonly kind: 'none'; readonly rule: string };
 
-/** Does the work; runs in the worker, and is plain enough to run anywhere. */
+/** Does the work. It runs in the worker, and needs nothing of it. */
 export function solveWork(target: Target, work: SolveWork): SolveReply {
   const none = (rule: string): SolveReply => ({ kind: 'none', rule });
   const found = (changed: Target): SolveReply => ({ kind: 'found', target: changed });

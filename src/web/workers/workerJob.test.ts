@@ -73,7 +73,7 @@ describe('work in a worker', () => {
     }
     jest.advanceTimersByTime(100);
     expect(made[0]?.gone).toBe(true);
-    // One that still works is ended by the next question, and one that has answered by a stop.
+    // The next request ends a busy worker; a stop ends an idle one.
     const first = job.ask('four');
     const second = job.ask('five');
     expect([await first, made.map(({ gone }) => gone)]).toEqual([null, [true, true, false]]);

@@ -3,25 +3,25 @@ import { ref } from 'vue';
 /** The part of a worker that a job needs. */
 export type JobWorker = Pick<Worker, 'postMessage' | 'terminate' | 'onmessage' | 'onerror'>;
 
-/** How a kind of work is asked for. */
+/** Describes a kind of work. */
 export interface JobKind<Reply> {
   readonly make: () => JobWorker;
-  /** Whether a reply ends the work; others tell how far it is, or what has been found so far. */
+  /** Whether a reply is the last; others report progress or early results. */
   readonly ends: (reply: Reply) => boolean;
   /** The reply when the worker itself fails. */
   readonly broken: Reply;
-  /** How long an idle worker is kept for the next question (ms), so that frequent questions do not start one each time. */
+  /** How long an idle worker is kept for the next request (ms), so that frequent requests do not start one each time. */
   readonly stays?: number;
 }
 
-/** One question at a time to a worker of its own: a new question, or `stop`, ends the work on the one before. */
+/** One request at a time to one worker: a new request, or `stop`, cancels the one before. */
 export function workerJob<Question, Reply>({ make, ends, broken, stays = 0 }: JobKind<Reply>) {
   const busy = ref(false);
   let end: (reply: Reply | null) => void = () => undefined;
   /** The idle worker, and the timer that ends it. */
   let free: { readonly worker: JobWorker; readonly leaves: ReturnType<typeof setTimeout> } | null = null;
 
-  /** Takes the idle worker, if there is one. */
+  /** Takes over the idle worker, if there is one. */
   function taken(): JobWorker | null {
     const worker = free?.worker ?? null;
     clearTimeout(free?.leaves);
@@ -36,7 +36,7 @@ export function workerJob<Question, Reply>({ make, ends, broken, stays = 0 }: Jo
     free = { worker, leaves: setTimeout(() => taken()?.terminate(), stays) };
   }
 
-  /** The answer, or null when the work was stopped; what comes on the way goes to `part`. */
+  /** The reply, or null when the work was cancelled; earlier replies go to `part`. */
   function ask(question: Question, part: (reply: Reply) => void = () => undefined): Promise<Reply | null> {
     end(null);
     const worker = taken() ?? make();
@@ -62,7 +62,7 @@ export function workerJob<Question, Reply>({ make, ends, broken, stays = 0 }: Jo
     });
   }
 
-  /** Gives the work up, and the worker: who waits for it gets null. */
+  /** Cancels the work and ends the worker; the caller gets null. */
   function stop(): void {
     end(null);
     taken()?.terminate();
