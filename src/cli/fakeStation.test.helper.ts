@@ -2,7 +2,7 @@ import { nest } from '../core/geometry/nest/nest.ts';
 import { seeded } from '../core/seeded.ts';
 import type { Station } from './station.ts';
 
-/** A machine of a test: its files by name, and what was printed, complained of and written. */
+/** A fake machine: its files by name, and what was printed, reported and written. */
 export function fakeStation(files: Record<string, string>) {
   const printed: string[] = [];
   const complained: string[] = [];

@@ -9,7 +9,7 @@ import type { Station } from './station.ts';
 const DONE = 0;
 const BAD_INPUT = 2;
 
-/** What the command was called with. */
+/** Options of the command. */
 export interface FlattenCall {
   readonly thickness?: string | undefined;
   readonly side?: string | undefined;

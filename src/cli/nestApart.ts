@@ -10,7 +10,7 @@ export interface NestTask {
   readonly seed: number;
 }
 
-/** Searches at a time at most: each goes its own way, and the best of them counts. */
+/** Greatest number of parallel searches: each has its own randomness, and the best result counts. */
 const MOST_SEARCHES = 8;
 
 function searched(task: NestTask): Promise<Nested | null> {

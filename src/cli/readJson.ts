@@ -1,13 +1,13 @@
 import { faultLine, shortValue, type Fault } from '../core/errors.ts';
 import type { Station } from './station.ts';
 
-/** What a reader of a file's contents finds: something, or faults. */
+/** What a reader finds in a file: a value, or faults. */
 type Reading<T> = T | { readonly kind: 'faults'; readonly faults: readonly Fault[] };
 
 /**
  * Reads one JSON file by a reader of the contract.
  *
- * @returns what it says, or null after every fault has been told on a line of its own
+ * @returns the value, or null after every fault has been printed on its own line
  */
 export function readJson<T extends { readonly kind: string }>(
   file: string,

@@ -25,12 +25,12 @@ import type { Station } from './station.ts';
 const DONE = 0;
 const BAD_INPUT = 2;
 
-/** Formats that are written where none are named, and all that may be: `stl` is a cutter for each part. */
+/** The default formats, and all formats: `stl` is a cutter for each part. */
 const USUAL = 'pdf,svg,dxf';
 const FORMATS = [...TEMPLATE_FORMATS, 'stl', 'former', 'mould', ...FRAME_FORMATS, 'card', 'csv'] as const;
 type Format = (typeof FORMATS)[number];
 
-/** What of the call says how templates are written. */
+/** The options of the call that say how templates are written. */
 type Values = Readonly<
   Partial<
     Record<
@@ -142,7 +142,7 @@ interface Summed {
   }[];
 }
 
-/** The files of a design in the wanted formats: cutters one by one; a tool that it has not is told, and passed over. */
+/** The files of a design in the requested formats: cutters one by one; a tool that it does not have is reported and left out. */
 function filesOf(
   formats: readonly Format[],
   target: Target,
@@ -156,7 +156,7 @@ function filesOf(
   });
 }
 
-/** A file that measured otherwise than it was developed is told, and not written. */
+/** A file whose measured lines differ from the development is reported, and not written. */
 function notTrue(name: string, error: unknown, station: Station): null {
   if (!(error instanceof FaultError)) throw error;
   for (const fault of error.faults) station.complain(`${name}: ${faultLine(fault)}`);

@@ -2,7 +2,7 @@ import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSy
 import { dirname, join, resolve } from 'node:path';
 import type { Nested, NestJob } from '../core/geometry/nest/nestJob.ts';
 
-/** What a command needs of the machine; tests bring their own. */
+/** What a command needs from the machine; tests have a fake one. */
 export interface Station {
   /** Text of a file; `-` is standard input. Throws when it cannot be read. */
   readonly readText: (file: string) => string;
@@ -10,13 +10,13 @@ export interface Station {
   readonly targetsIn: (folder: string) => string[] | null;
   /** Writes a file, making its folder. */
   readonly writeFile: (file: string, bytes: Uint8Array) => void;
-  /** Nests for some seconds, as many searches at a time as the machine can do. */
+  /** Nests for some seconds, with as many parallel searches as the machine allows. */
   readonly nest: (job: NestJob, seconds: number) => Promise<Nested | null>;
   readonly print: (line: string) => void;
   readonly complain: (line: string) => void;
 }
 
-/** The real machine. Paths are taken from the folder where the person called, also when npm moved us. */
+/** The real machine. Paths are relative to the folder of the call, although npm runs commands in the project's folder. */
 export function nodeStation(folder: string = process.env['INIT_CWD'] ?? process.cwd()): Station {
   return {
     readText: (file) => readFileSync(file === '-' ? 0 : resolve(folder, file), 'utf8'),

@@ -21,14 +21,14 @@ export interface Design {
 /** Why a revision was written. */
 export type RevisionCause = 'created' | 'edited' | 'restored' | 'duplicated';
 
-/** A kept state of a design as its history lists it: without its body. */
+/** A revision as the history lists it, without its body. */
 export interface RevisionEntry {
   readonly number: number;
   readonly cause: RevisionCause;
   readonly keptAt: string;
 }
 
-/** One kept state of a design. */
+/** A revision of a design. */
 export interface Revision extends RevisionEntry {
   readonly target: Target;
 }
@@ -76,13 +76,13 @@ export interface SessionState {
   readonly signedIn: boolean;
 }
 
-/** Every refusal has this body. `current` comes with a conflict: the design as it stands on the server. */
+/** The body of every refusal. A conflict has `current`: the design as it is on the server. */
 export interface ErrorReply {
   readonly error: ErrorCode;
   readonly message: string;
   readonly todo: string;
   readonly faults?: readonly Fault[];
   readonly current?: Design;
-  /** Comes with a conflict over a record: the record as it stands on the server. */
+  /** Given with a conflict over a record: the record as it is on the server. */
   readonly record?: Kept<RecordKind>;
 }

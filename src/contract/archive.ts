@@ -1,4 +1,4 @@
-/** One thing that the studio and an archive both have, each otherwise. */
+/** A conflict: a record that the studio and an archive both have, with different contents. */
 export interface ArchiveClash {
   readonly kind: 'design' | 'record' | 'making';
   readonly id: string;
@@ -8,7 +8,7 @@ export interface ArchiveClash {
   readonly archive: string;
 }
 
-/** An archive that was read and found sound, and waits for a word. */
+/** An archive that was read, found sound, and waits for confirmation. */
 export interface ArchiveOffer {
   readonly token: string;
   readonly madeAt: string;
@@ -16,7 +16,7 @@ export interface ArchiveOffer {
   readonly clashes: readonly ArchiveClash[];
 }
 
-/** How an archive is taken: in place of the studio, or added to it; then which of the clashing things the archive decides. */
+/** How to import an archive: in place of the studio or added to it, and which conflicts the archive wins. */
 export type ArchiveWord =
   | { readonly mode: 'exactly' }
   | { readonly mode: 'merge'; readonly archive: readonly Pick<ArchiveClash, 'kind' | 'id'>[] };

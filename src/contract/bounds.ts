@@ -1,15 +1,15 @@
 import type { Fault } from '../core/errors.ts';
 import { MOULD_LIMITS } from '../core/target/mouldForm.ts';
 
-/** How large anything that comes in may be, checked before its shape is looked at. */
+/** Limits of the size of any input, checked before its shape. */
 export const BOUNDS = {
-  /** Objects and lists within one another. */
+  /** Depth of nesting. */
   depth: 12,
   /** Keys of one object. */
   keys: 60,
   /** Entries of one list: the triangles of the largest mesh. */
   entries: 2 * MOULD_LIMITS.vertices.greatest,
-  /** All values together: that mesh, its vertices, and as much again of the rest. */
+  /** Values in all: that mesh, its vertices, and as many others again. */
   values: 500_000,
   /** Characters of one text. */
   text: 4000,
@@ -32,8 +32,8 @@ function fault(
 }
 
 /**
- * Looks at the size of a parsed JSON value: how deep, how many keys, how long its lists. Stops at the first thing that is too
- * large, so that nothing takes long, whatever was sent.
+ * Checks the size of a parsed JSON value: depth, keys, length of lists. It stops at the first value that is too large, so that it
+ * is quick whatever was sent.
  */
 export function boundsFault(root: unknown): Fault | null {
   const open: Place[] = [{ value: root, path: '', depth: 0 }];

@@ -19,14 +19,14 @@ export interface DryJob {
     readonly support?: Support;
   }[];
   readonly clay: { readonly factor: number };
-  /** Constants that take the place of air, cover and clay. */
+  /** Constants in place of air, cover and clay. */
   readonly model?: PlainModel;
 }
 
 /** Points of all curves together. */
 const MOST_POINTS = 200_000;
 
-/** Limits of the constants: a hundred times beyond anything that is slab, clay and air. */
+/** Limits of the constants: a hundred times beyond real slabs, clays and air. */
 const MODEL_LIMITS = { diffusivity: 1e-3, transfer: 1e3, moisture: 2 } as const;
 
 const figure = () => Joi.number().strict();

@@ -31,7 +31,7 @@ const jobSchema = Joi.object<LearnJob>({
     .default([]),
 }).required();
 
-/** What was read of a clay's measurements, or every fault in it. */
+/** A clay's measurements as read, or every fault in them. */
 export type LearnReading =
   { readonly kind: 'job'; readonly job: LearnJob } | { readonly kind: 'faults'; readonly faults: readonly Fault[] };
 

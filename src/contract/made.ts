@@ -5,7 +5,7 @@ import type { Pattern } from '../core/studio/learning/patterns.ts';
 import type { CostOf } from '../core/studio/price/priceOf.ts';
 import type { MakingPiece } from './makings.ts';
 
-/** What a revision says of its pieces; null while it is not known, or no longer can be. Thickness mm, wet. */
+/** Figures of a revision's pieces; null while they are unknown, or can no longer be computed. Thickness mm, wet. */
 export interface RevisionFacts {
   readonly form: string;
   readonly thickness: number;
@@ -19,7 +19,7 @@ export interface RevisionFacts {
 export interface MadeLine extends Omit<MakingPiece, 'steps'> {
   readonly making: string;
   readonly piece: number;
-  /** What the making is called. */
+  /** The making's name. */
   readonly called: string;
   /** The clay's record and name in the clay book; null where it is not in it. */
   readonly clay: string | null;
@@ -32,7 +32,7 @@ export interface MadeLine extends Omit<MakingPiece, 'steps'> {
   readonly fired: number;
 }
 
-/** What the pieces of one clay say. */
+/** What the pieces of one clay show. */
 export interface ClayRecords {
   /** The clay's record, its name, and the shrinkage that is worked with (fraction). */
   readonly clay: string;

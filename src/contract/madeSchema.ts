@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { MEASURED, PIECE_STATES, type Measured, type PieceState } from '../core/studio/making/measured.ts';
 
-/** Which records are asked for: of one making or of all, words, and a size between two figures in a state. */
+/** A search of the records: one making or all, words, and a size between two limits in a state. */
 export interface MadeQuery {
   readonly making?: string;
   readonly find: string;

@@ -15,7 +15,7 @@ export interface MakingPiece {
   readonly steps: readonly WorkStep[];
 }
 
-/** What is known of a making as a whole, and can be changed. */
+/** The head of a making: its data as a whole, which can be changed. */
 export interface MakingHead {
   readonly name: string;
   /** The clay's record in the clay book; null when it is not in it. */
@@ -87,10 +87,10 @@ export interface Photograph extends Spot {
   readonly at: string;
 }
 
-/** What was looked at once the piece was done, as its maker's own word; null where nothing was said. The newest counts. */
+/** The maker's own critique of a finished piece; null where nothing was said. The newest counts. */
 export interface Critique extends Spot {
   readonly id: string;
-  /** Holds what it should, is of one thickness, is balanced, fits where it must. */
+  /** Whether it holds what it should, is evenly thick, is balanced, fits where it must. */
   readonly holds: boolean | null;
   readonly even: boolean | null;
   readonly balanced: boolean | null;
@@ -101,7 +101,7 @@ export interface Critique extends Spot {
   readonly at: string;
 }
 
-/** All that was pressed and written in a making; sent in any order, kept once by its id. */
+/** The entries of a making; sent in any order, each kept once by its id. */
 export interface Entries {
   readonly marks: readonly Mark[];
   readonly measurements: readonly Measurement[];
@@ -129,7 +129,7 @@ export interface MakingLine extends Omit<MakingHead, 'schools' | 'air'> {
 /** What is in work, for Today: steps and marks, without what was measured. */
 export type MakingNow = Omit<Making, 'measurements' | 'faults' | 'notes' | 'strikes' | 'critiques' | 'photographs'>;
 
-/** What is in work as it is sent: steps and their names once, pieces and marks by places in those lists. */
+/** What is in work, packed for sending: steps and names are listed once, pieces and marks refer to them by index. */
 export interface NowReply {
   readonly steps: readonly WorkStep[];
   readonly names: readonly string[];
@@ -149,7 +149,7 @@ type PackedMark = readonly [
   drying?: Mark['drying'],
 ];
 
-/** A list without doubles, and the place in it of each thing that was asked for. */
+/** A list without duplicates, and the index in it of each value. */
 function places<T>() {
   const known = new Map<T, number>();
   const placeOf = (thing: T): number => {
@@ -160,7 +160,7 @@ function places<T>() {
   return { placeOf, list: () => [...known.keys()] };
 }
 
-/** Steps that are one object are sent once. */
+/** A step shared by several pieces is sent once. */
 export function packNow(makings: readonly MakingNow[]): NowReply {
   const [steps, names] = [places<WorkStep>(), places<string>()];
   const packed = makings.map((making) => ({

@@ -53,7 +53,7 @@ type Cells = Partial<Record<(typeof COLUMNS)[number], string | number | boolean 
 /** A making as it was begun, and when it ended. */
 export type WholeStart = MakingStart & { readonly endedAt: string | null };
 
-/** Entries of one making with the photographs of it, and how it and its pieces are called; where it is known, how it was begun. */
+/** Entries of one making with its photographs, the names of it and its pieces, and, where known, how it was begun. */
 export interface NamedEntries {
   readonly making: string;
   readonly name: string;
@@ -74,7 +74,7 @@ const FORMULA = /^'*[=+\-@\t\r]/;
 const guarded = (text: string) => (FORMULA.test(text) ? `'${text}` : text);
 const plain = (text: string) => (text.startsWith("'") && FORMULA.test(text) ? text.slice(1) : text);
 
-/** What has no columns of its own stands as JSON in `text`: how a making was begun, and what a firing was. */
+/** What has no columns of its own is JSON in `text`: how a making was begun, and the body of a firing. */
 function rowsOf({ making, name, pieces, start, photographs, entries }: NamedEntries): Cells[] {
   const rows: Cells[] = start
     ? [{ row: 'making', id: making, making, 'making name': name, at: start.startedAt, text: JSON.stringify(start) }]
@@ -179,7 +179,7 @@ function jsonOf(text: string | undefined): unknown {
 /** Most faults that are reported. */
 const MOST_FAULTS = 100;
 
-/** Entries by their makings, or every fault with its line; nothing is half read. */
+/** Entries by making, or every fault with its line; a table with faults is not read at all. */
 export type CsvReading =
   | {
       readonly kind: 'makings';

@@ -81,7 +81,7 @@ export const classBody = Joi.object<Required<ClassRequest> & { targets: unknown[
   ...pages,
 }).required();
 
-/** Path of an archive that waits for a word, and the word. */
+/** Path of an archive that waits for confirmation. */
 export const archivePath = Joi.object<{ token: string }>({ token: Joi.string().guid().required() }).required();
 
 /** POST /api/archive/:token */

@@ -4,7 +4,7 @@ import { KIT, KIT_KINDS, KIT_LIMITS, type KitItem, type KitKind } from '../core/
 import { checkKitItem } from '../core/studio/kit/checkKit.ts';
 import { CLAY_LIMITS } from '../core/studio/clay/clay.ts';
 
-/** A table as it was read, or why it was not, with its line. */
+/** A table that was read, or the line and reason why it could not be. */
 export type TableRead<T> =
   { readonly kind: 'rows'; readonly rows: readonly T[] } | { readonly kind: 'refused'; readonly rule: string };
 
@@ -13,7 +13,7 @@ const LONGEST = { text: 1_000_000, lines: 2000 } as const;
 
 const refused = (rule: string) => ({ kind: 'refused', rule }) as const;
 
-/** The lines of a table by its head, names without case, blanks and units in brackets; a comma or a point before decimals. */
+/** The rows of a table by its head; column names ignore case, blanks and units in brackets; decimals have a comma or a point. */
 function linesOf(text: string): TableRead<Readonly<Record<string, string>>> {
   if (text.length > LONGEST.text) return refused('is too large to be read');
   const { data, errors } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {

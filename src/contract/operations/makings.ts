@@ -12,7 +12,7 @@ import {
 } from '../makingSchema.ts';
 import { done, file, KEEPS, made, ok, page, type Operation } from './operation.ts';
 
-/** What is in work, with its photographs. */
+/** Makings in work, with their photographs. */
 export const MAKINGS: readonly Operation[] = [
   {
     method: 'get',

@@ -1,14 +1,14 @@
 import { formOfKind } from './formOfKind.ts';
 import { newTarget, type FormKind, type Target } from '../target/target.ts';
 
-/** What a new design takes over: the clay and slab of another one, or a slab of the potter's own thickness (wet mm). */
+/** What a new design starts with: the clay and slab of another one, or a slab of the potter's own thickness (wet mm). */
 export interface FreshFrom {
   readonly name: string;
   readonly like: Target | null;
   readonly wall: number;
 }
 
-/** A new design of a form, of the clay, slab and sizes' state of the one before it. */
+/** A new design of a form, with the clay, slab and state of sizes of the one before it. */
 export function freshTarget(kind: FormKind, { name, like, wall }: FreshFrom): Target {
   const plain = newTarget(name);
   const slab = like?.slab ?? { ...plain.slab, wall, base: wall };

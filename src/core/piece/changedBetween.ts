@@ -11,7 +11,7 @@ export interface Change {
 
 type Row = readonly [label: string, unit: Change['unit'], value: number | string | undefined];
 
-/** What a target says in single figures and words; sizes of different forms have no common ones. */
+/** The figures and words of a target that can be compared; different forms have no sizes in common. */
 function rowsOf({ name, set, clay, slab, size, form, seam, base, rim }: Target): Row[] {
   return [
     ['Name', 'plain', name],
@@ -39,7 +39,7 @@ function rowsOf({ name, set, clay, slab, size, form, seam, base, rim }: Target):
   ];
 }
 
-/** Additions are told as a whole: what is in them stands on the drawing. */
+/** Additions are told as a whole: their details are on the drawing. */
 const WHOLE = [
   ['handle', 'Handle'],
   ['lugs', 'Lugs'],
@@ -56,7 +56,7 @@ const HAS = 'as it was';
 const OTHER = 'changed';
 const ADDED = 'added';
 
-/** What differs between two states of a design, in the order in which a potter would tell it. Whatever has no name of its own is told as one. */
+/** The differences between two states of a design, in the order in which a potter would tell them. Changes without names are told as one. */
 export function changedBetween(before: Target, after: Target): Change[] {
   const [was, is] = [before, after].map(
     (target) => new Map(rowsOf(target).map(([label, unit, value]) => [label, { unit, value }])),

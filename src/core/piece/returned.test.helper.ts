@@ -208,7 +208,7 @@ function box(target: Target, form: FormOf<'box'>, parts: readonly Part[]): Retur
   ];
 }
 
-/** Every size that was asked for but a loft's, and what the parts as they are cut come back to when they are rolled up. */
+/** Every size asked for, except a loft's, and the size that the cut parts have when they are rolled up. */
 export function returned(target: Target, parts: readonly Part[]): Returned[] {
   const { form } = target;
   switch (form.kind) {

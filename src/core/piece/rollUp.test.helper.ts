@@ -12,8 +12,8 @@ export interface RolledUp {
 const TAN = (degrees: number) => Math.tan((degrees * Math.PI) / 180);
 
 /**
- * Bends traced parts by hand, so to say, knowing nothing of how they were developed: from the outline of the face that
- * lies up and the written leans to the neutral line, the neutral line closed to a ring, then half the slab outward.
+ * Bends traced parts without using how they were developed: from the outline of the face that lies up and the written leans
+ * to the neutral line, the neutral line closed to a ring, then half the slab outward.
  */
 export function rollUp(target: Target, parts: readonly Pick<Part, 'id' | 'outline' | 'leans'>[]): RolledUp {
   const { wall: t, base: tb, neutralFraction: k, faceUp } = target.slab;

@@ -28,10 +28,10 @@ export const READ_TOLERANCE = 0.02;
 /** Distance between the points that an open arc is taken at (mm). */
 const STEP = 1;
 
-/** Greatest width and height of a drawing (mm). What is larger has another unit, and steps along it would fill the memory. */
+/** Greatest width and height of a drawing (mm). A larger one has another unit, and stepping along it would fill the memory. */
 const LARGEST = 5000;
 
-/** The lines as a reading, refused where their figures are not sound or they lie too far apart. */
+/** Checks lines that were read: their figures must be sound, and the drawing not too large. */
 export function drawingOf(lines: readonly DrawnLine[]): DrawingReading {
   const refused = (rule: string): DrawingReading => ({ kind: 'refused', rule });
   if (lines.every(({ vertices }) => vertices.length === 0)) return refused('has no lines');

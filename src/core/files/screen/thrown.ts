@@ -8,7 +8,7 @@ export interface Lying {
   readonly turn: number;
 }
 
-/** A line as it is thrown: points in px of the picture. */
+/** A projected line: points in px of the picture. */
 export interface ThrownLine {
   readonly layer: Layer;
   readonly points: readonly PlanePoint[];

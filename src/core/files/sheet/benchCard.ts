@@ -93,7 +93,7 @@ function leansOf({ developed: { parts } }: CardOf): string[] {
   });
 }
 
-/** Hours in words as vague as the forecast. */
+/** Hours in words, no more exact than the forecast. */
 const about = (hours: number | null) =>
   hours === null
     ? 'not in a week'

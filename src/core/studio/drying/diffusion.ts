@@ -171,7 +171,7 @@ class Drying {
   }
 
   /**
-   * Tries a step as one and as two halves, and takes both together so that the error of first order cancels.
+   * Tries a step as one and as two halves, and combines both so that the first-order error cancels.
    *
    * @returns the error over what is allowed; the state has moved when it is 1 or less
    */

@@ -1,17 +1,17 @@
 import { normalBelow } from '../../normal.ts';
 import type { DryingState } from './dryingClay.ts';
 
-/** What the hand finds. */
+/** What is felt by hand. */
 export const FOUND = ['too-soft', 'ready', 'too-stiff', 'leather-hard', 'dry'] as const;
 
-/** A finding of the hand. */
+/** Something felt by hand. */
 export type Found = (typeof FOUND)[number];
 
-/** A mark: what was found so many hours after the part began to dry, and when the model says that each state is reached. */
+/** A mark: what was felt some hours after the part began to dry, and when the model reaches each state. */
 export interface DryingMark {
   readonly hours: number;
   readonly found: Found;
-  /** Hours of the model with a factor of 1; null where it does not say. */
+  /** Hours of the model with a factor of 1; null where it gives none. */
   readonly reached: Readonly<Record<DryingState, number | null>>;
 }
 
@@ -29,7 +29,7 @@ const PRIOR_SPREAD = 0.35;
 /** Error of a mark: of the hand's finding and of the shed's air (log of the time). */
 export const MARK_SPREAD = 0.1;
 
-/** Share of marks that are simply wrong, so that those do not shift the factor. */
+/** Share of marks that are simply wrong, so that these do not shift the factor. */
 const WRONG = 0.02;
 
 /** Grid of the log of the factor. */

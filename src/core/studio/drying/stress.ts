@@ -3,9 +3,9 @@ import type { Air, Cover } from './air.ts';
 import type { DryingCourse, DryingPart } from './partDrying.ts';
 
 /**
- * What drying does to clay where one place is drier than another: it wants to be shorter by a share of its length (the
- * shrinkage of each moisture, `dryingClay.ts`), and is held. Through the thickness only: rims and corners, which air reaches
- * from two sides, dry ahead of what is told here.
+ * Stress from uneven drying: a drier place would shrink by a share of its length (the shrinkage of each moisture,
+ * `dryingClay.ts`), and is held by its neighbours. Through the thickness only: rims and corners, which air reaches from two
+ * sides, dry ahead of these figures.
  */
 
 /**
@@ -52,7 +52,7 @@ export interface CrackRisk {
 }
 
 /**
- * How likely a part is to crack as it dries, and what lowers it.
+ * The risk that a part cracks as it dries, and what lowers it.
  *
  * @param courseOf how a part dries in some air
  */

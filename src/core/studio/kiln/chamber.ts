@@ -12,7 +12,7 @@ export type ChamberFault =
 export const stackHeight = (shelves: readonly FiringShelf[]) =>
   shelves.reduce((sum, { clear }) => sum + clear + PLATE, 0);
 
-/** What of a firing's shelves does not go into its kiln; nothing where the kiln is not told. A shelf may lie either way round. */
+/** Which of a firing's shelves do not fit its kiln; none where the kiln is not given. A shelf may lie either way round. */
 export function chamberFaults(kiln: FiringKiln | undefined, shelves: readonly FiringShelf[]): ChamberFault[] {
   if (!kiln) return [];
   const chamber = [kiln.length, kiln.width].sort((one, other) => one - other) as [number, number];

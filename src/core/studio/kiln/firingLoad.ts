@@ -10,7 +10,7 @@ export interface StandingKind {
   readonly height: number;
 }
 
-/** Kinds by making and piece; what is not in it is not known, and is left out. */
+/** Kinds by making and piece; unknown ones are left out. */
 export type StandingKinds = ReadonlyMap<string, StandingKind>;
 
 /** Key of a kind of piece: its making and place. */

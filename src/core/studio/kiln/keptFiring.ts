@@ -41,7 +41,7 @@ export interface FiringKiln {
   readonly height: number;
 }
 
-/** A firing as it is kept: what was to be in it, what stood where, the schedule and what the kiln did. */
+/** A firing as it is kept: what was planned for it, what stood where, the schedule and the kiln's curve. */
 export interface KeptFiring {
   readonly name: string;
   readonly kind: FiringKind;
@@ -52,7 +52,7 @@ export interface KeptFiring {
   /** As it was read or typed. */
   readonly curve: readonly CurvePoint[];
   readonly witness: readonly { readonly cone: string; readonly state: (typeof CONE_STATES)[number] }[];
-  /** What it took (kWh), and what it cost in whatever money is used. */
+  /** Energy (kWh), and cost in any currency. */
   readonly energy?: number;
   readonly price?: number;
   readonly gap: number;

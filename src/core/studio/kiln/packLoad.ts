@@ -244,7 +244,7 @@ export function packLoad(job: LoadJob, run: LoadRun): Loaded {
     while (from) {
       const recipe: Recipe = changed(from, job, run.random);
       const found = greedy(wanted, recipe);
-      // A change that is no worse is kept: it may allow the next improvement.
+      // Keep a change that is no worse: it may allow the next improvement.
       if (!better(fromTry, found)) [from, fromTry] = [recipe, found];
       if (!take(found)) break search;
     }
@@ -264,7 +264,7 @@ export function packLoad(job: LoadJob, run: LoadRun): Loaded {
   };
 }
 
-/** A recipe a little changed: some pieces taken earlier or later, now and then another rule or order of the shelves. */
+/** A slightly changed recipe: some pieces earlier or later, sometimes another rule or order of the shelves. */
 function changed({ order, rules, shelves }: Recipe, job: LoadJob, random: () => number): Recipe {
   const pick = (count: number) => Math.floor(random() * count);
   const next = [...order];

@@ -1,7 +1,7 @@
 import { FIRING_LIMITS } from './keptFiring.ts';
 import type { CurvePoint } from './schedule.ts';
 
-/** A curve as it was typed, or the first line that is none, counted from 1, and why. */
+/** A curve that was read, or the first bad line, counted from 1, and the reason. */
 export type CurveReading =
   | { readonly kind: 'curve'; readonly curve: readonly CurvePoint[] }
   | { readonly kind: 'fault'; readonly line: number; readonly why: string };
@@ -18,8 +18,8 @@ function minutesOf(text: string): number {
 }
 
 /**
- * Reads what a kiln did as it was written down: a line for each reading, hours from the switch (h:mm or a decimal) and °C. Empty
- * lines are left out; times rise.
+ * Reads a written log of a kiln: a line for each reading, with hours from the switch (h:mm or a decimal) and °C. Empty lines are
+ * skipped; times must rise.
  */
 export function readCurve(text: string): CurveReading {
   const { least, greatest } = FIRING_LIMITS.celsius;

@@ -4,7 +4,7 @@ import type { FormKind } from '../../target/target.ts';
 import { learnClay, type Learned, type LearnBar, type LearnPiece, type LengthPair } from './learn.ts';
 import { firingOf, LENGTHS, sizeOf, type MadePiece } from './madePiece.ts';
 
-/** A figure of the clay's own, and how many readings of bars and pieces it rests on. Shares are fractions. */
+/** A property of the clay, and the number of readings of bars and pieces that it rests on. Shares are fractions. */
 export interface Behaves extends Learned {
   readonly count: number;
 }

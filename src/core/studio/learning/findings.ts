@@ -26,10 +26,10 @@ export interface Difference {
   readonly interval: readonly [number, number] | null;
 }
 
-/** What the pieces of a clay say of its shrinkage. */
+/** What the pieces of a clay show about its shrinkage. */
 export interface Finding {
   readonly kind: 'few' | 'agrees' | 'offer';
-  /** The figure that would have hit them, rounded (fraction); what is worked with now where nothing else is offered. */
+  /** The shrinkage that would have given the drawn sizes, rounded (fraction); the present one where no other is offered. */
   readonly shrinkage: number;
   readonly learnt: Learnt;
   /** Pieces measured both wet and fired, firings that they were in, and pieces measured fired only. */

@@ -54,7 +54,7 @@ export interface Learnt {
 }
 
 /**
- * Spreads before anything was measured, on the wide side: firings of one clay may differ by 0.5 % of the wet length, pieces of
+ * Prior spreads, on the wide side: firings of one clay may differ by 0.5 % of the wet length, pieces of
  * one firing by 0.15 %, a caliper in the hand by 0.3 mm, one slab's neutral fraction from the next by 0.03. Two or three firings
  * move them; rules of the bench, measured for coverage in learn.test.ts.
  */

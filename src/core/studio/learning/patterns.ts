@@ -1,7 +1,7 @@
 import type { MadePiece } from './madePiece.ts';
 import { chanceOfDifference, shareOf, type Share } from './shares.ts';
 
-/** What faults are counted by. */
+/** Properties by which faults are counted. */
 export const BY = ['window', 'thickness', 'seam', 'base', 'drying'] as const;
 
 /** A property by which faults are counted. */
@@ -13,7 +13,7 @@ export interface FaultRow {
   readonly share: Share;
 }
 
-/** A pattern that the pieces can show: a fault that is more frequent where a window was missed. */
+/** A pattern: a fault that is more frequent where a window was missed. */
 export interface Pattern {
   readonly fault: string;
   readonly missed: Share;

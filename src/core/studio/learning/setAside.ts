@@ -19,10 +19,10 @@ function farAt({ share, times }: { readonly share: number; readonly times: numbe
 const FAR_READING = farAt(SLIP);
 const FAR_PIECE = farAt(ODD_PIECE);
 
-/** The first round, before any spread is known: limit in usual distances from the median of the firing. */
+/** Limit of the first round, before any spread is known, in typical distances from the firing's median. */
 const FAR_AT_FIRST = 4.5;
 
-/** Usual distance from the median, as a share of the standard deviation of a normal distribution. */
+/** Typical distance from the median, as a share of the standard deviation of a normal distribution. */
 const MEDIAN_SHARE = 0.6745;
 
 /** Most rounds: what is left out settles after two or three. */
@@ -66,7 +66,7 @@ interface Known {
   readonly variance: number;
 }
 
-/** The mean of values, each weighted by its precision; nothing known of none. */
+/** The mean of values, weighted by precision; for no values, one of infinite variance. */
 function pooled(values: readonly Known[]): Known {
   const weights = values.reduce((sum, { variance }) => sum + 1 / variance, 0);
   const weighted = values.reduce((sum, { value, variance }) => sum + value / variance, 0);

@@ -83,7 +83,7 @@ function sizesOf({ measurements, planned, shrinkage }: StoryOf): SizeRow[] {
   });
 }
 
-/** What a hand found at the joins of some pieces: marks of windows alone. */
+/** What was felt at the joins of some pieces: marks of windows only. */
 function feltAt(steps: readonly WorkStep[], marks: readonly Mark[]): Mark[] {
   const joins = new Set(steps.filter(({ waits }) => waits?.until === 'opens').map(({ id }) => id));
   return marks.filter(({ step, kind }) => joins.has(step) && (kind === 'ready' || isTooLate(kind)));
@@ -95,7 +95,7 @@ export function joinedInTime(steps: readonly WorkStep[], marks: readonly Mark[])
   return felt.length === 0 ? null : !felt.some(({ kind }) => isTooLate(kind));
 }
 
-/** Tells the story of one kind of piece of a making: the newest of each size counts. */
+/** The story of one kind of piece of a making; of each size the newest measurement counts. */
 export function storyOf(of: StoryOf): Story {
   const found = feltAt(of.steps, of.marks);
   const numbers = Array.from({ length: of.count }, (_, index) => index + 1);

@@ -15,7 +15,7 @@ export interface InWork {
   readonly air: Air;
 }
 
-/** How soon something wants hands: missed, closing, open, to be done whenever hands are free, or waiting. */
+/** How urgent something is: missed, closing, open, to be done at any time, or waiting. */
 export const AGENDA_STATES = ['missed', 'closing', 'open', 'past', 'act', 'waits'] as const;
 
 /** A degree of urgency. */
@@ -97,7 +97,7 @@ function linesOf(work: InWork, now: number, factorOf: (waits: Waiting) => Drying
 }
 
 /**
- * What wants hands now and next, over all that is in work: missed and closing windows first, then open ones by when they
+ * What to do now and next, over everything in work: missed and closing windows first, then open ones by when they
  * close, then what can be done at any time, then waits by when they open.
  *
  * @param now ms since 1970

@@ -1,7 +1,7 @@
 import { progressOf, type Mark } from './making.ts';
 import type { WorkStep } from './workStep.ts';
 
-/** How far one kind of piece of a making has come: acts done or passed over of all, and pieces on which nothing is left to do. */
+/** Progress of one kind of piece of a making: acts done or skipped, of all, and pieces on which nothing is left to do. */
 export interface HowFar {
   readonly done: number;
   readonly acts: number;

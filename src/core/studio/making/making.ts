@@ -2,7 +2,7 @@ import { FOUND, type Found } from '../drying/factor.ts';
 import type { DryingPart } from '../drying/partDrying.ts';
 import type { WorkStep } from './workStep.ts';
 
-/** What a press says of a step: that it is done, passed over or open again; the hand's finding; what is done about a missed window. */
+/** What a mark says about a step: done, skipped or open again; what was felt by hand; what is done about a missed window. */
 export const MARK_KINDS = ['done', 'skipped', 'open', ...FOUND, 'wetted', 'again'] as const;
 
 /** A kind of mark. */
@@ -15,7 +15,7 @@ export interface Spot {
   readonly step: string;
 }
 
-/** One press, kept for good: the last one at a spot counts. */
+/** One mark, kept for good: the last one at a spot counts. */
 export interface Mark extends Spot {
   /** Made by the browser, so that a mark that is sent twice is kept once. */
   readonly id: string;
@@ -26,7 +26,7 @@ export interface Mark extends Spot {
   readonly drying?: { readonly part: DryingPart; readonly hours: number };
 }
 
-/** How one piece stands at a step. */
+/** The state of one piece at a step. */
 export interface StepState {
   readonly state: 'open' | 'done' | 'skipped' | 'missed';
   /** When that was pressed. */
@@ -94,7 +94,7 @@ export function progressOf(
   return states;
 }
 
-/** The first step that is not done with, and the first piece that it is open for; null when all is done. */
+/** The first unfinished step, and the first piece for which it is open; null when all is done. */
 export function nextSpot(steps: readonly WorkStep[], progress: Progress): { step: WorkStep; number: number } | null {
   for (const step of steps) {
     const place = (progress.get(step.id) ?? []).findIndex(({ state }) => state === 'open' || state === 'missed');
@@ -114,12 +114,12 @@ export function waitBegan(
   if (wetted) return wetted;
   const place = steps.findIndex(({ id }) => id === step);
   const before = steps.slice(0, place).map(({ id }) => stateOf(id));
-  // Clay is open to the air from the cut on: the last thing that was done to it before the wait.
+  // Clay dries from the last thing that was done to it before the wait.
   const times = before.flatMap((state) => (state?.at === undefined ? [] : [state.at])).sort();
   return before.every((state) => state?.state === 'done' || state?.state === 'skipped') ? (times.at(-1) ?? null) : null;
 }
 
-/** What the hand may say at a wait. */
+/** The findings that can be marked at a wait. */
 export const FINDINGS: Readonly<Record<NonNullable<WorkStep['waits']>['until'], readonly Found[]>> = {
   opens: ['too-soft', 'ready', 'too-stiff'],
   leatherHard: ['too-soft', 'leather-hard', 'dry'],

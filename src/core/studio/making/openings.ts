@@ -4,7 +4,7 @@ import type { AgendaLine } from './agenda.ts';
 export const windowKey = ({ making, piece, step, numbers }: AgendaLine): string =>
   [making, piece, step.id, numbers.join(',')].join(' ');
 
-/** Windows that are open now and were not known as open before, with all that are open. */
+/** Windows that have newly opened, and all windows that are open now. */
 export function newlyOpen(
   lines: readonly AgendaLine[],
   known: ReadonlySet<string>,

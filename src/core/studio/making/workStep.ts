@@ -49,7 +49,7 @@ export interface WorkStep {
   /** What to look for: the test that ends it. */
   readonly until: string;
   readonly caution?: string;
-  /** Where schools differ: why people do either. */
+  /** Where schools differ: the reasons for either way. */
   readonly schools?: string;
   /** How long the hands are taken (min): a rule of the bench. */
   readonly minutes: number;
@@ -73,7 +73,7 @@ export interface Schools {
 /** Sticks that most potters have (mm). */
 const USUAL_STICKS = [15, 10, 8, 6, 5, 4, 3];
 
-/** How a potter works who has chosen nothing. */
+/** The way of a potter who has chosen nothing. */
 export const DEFAULT_SCHOOLS: Schools = {
   joins: 'water',
   texture: 'before',
@@ -83,7 +83,7 @@ export const DEFAULT_SCHOOLS: Schools = {
   sticks: USUAL_STICKS,
 };
 
-/** Why people do either, in one line. */
+/** Reasons for either choice, in one line. */
 export const WHY: Readonly<Record<Exclude<keyof Schools, 'sticks'>, string>> = {
   joins: 'Water is quick; slip fills a rough join and holds stiffer clay; soft clay needs neither and stays cleaner.',
   texture:

@@ -29,11 +29,11 @@ export interface KeptOrder {
   readonly air: Air;
   readonly lines: readonly KeptOrderLine[];
   readonly held: readonly HeldBlock[];
-  /** The makings that it was begun with, one for each clay; nothing before that. */
+  /** The makings that it was begun with, one for each clay; none before that. */
   readonly makings?: readonly string[];
   /** What was done in them when they were last looked at. */
   readonly done?: readonly DoneBlock[];
-  /** As it was last laid, and for what: another text here means that it has to be laid again. */
+  /** The last plan, and a text of what it was made for: when that differs, the order has to be planned again. */
   readonly laid: (LaidOrder & { readonly of: string }) | null;
 }
 
@@ -81,14 +81,14 @@ export function checkOrder(order: KeptOrder): Fault[] {
   ];
 }
 
-/** An order as it was before, with what has been begun and done of it since: that is not undone with its plan. */
+/** An earlier state of an order, with what was begun and done since: undo does not take that back. */
 export function withItsWork(then: KeptOrder, { makings, done }: KeptOrder): KeptOrder {
   const { makings: earlier, done: before, ...rest } = then;
   void [earlier, before];
   return { ...rest, ...(makings && { makings }), ...(done && { done }) };
 }
 
-/** Whether something that was planned before now is not done in the makings of an order: then it has to be laid again. */
+/** Whether work planned for before now is not done in the makings of an order: then it has to be planned again. */
 export const isBehind = ({ done, laid }: KeptOrder, now: number): boolean =>
   done !== undefined && (laid?.blocks.some((block) => !block.done && block.start < now) ?? false);
 
@@ -99,7 +99,7 @@ function briefly(text: string): string {
   return `${text.length}-${(hash >>> 0).toString(36)}`;
 }
 
-/** What an order is laid for, as a short text: everything that the plan depends on. */
+/** Everything that the plan of an order depends on, as a short text. */
 export const laidFor = ({
   start,
   ready,

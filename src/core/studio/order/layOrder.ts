@@ -10,7 +10,7 @@ import { weekHours } from './weekHours.ts';
 const MINUTE = 60_000;
 const DAY = 24 * 60 * MINUTE;
 
-/** Pieces that are late are still laid so long after they should be dry. */
+/** How long after they should be dry late pieces may still be planned. */
 const AFTER = 21 * DAY;
 
 /** No set is larger: a board of pieces. */
@@ -75,7 +75,7 @@ function groundsOf(task: OrderTask, stretch: number): { grounds: Ground[]; never
   return { grounds, never };
 }
 
-/** One set as a job of a plan. */
+/** A set as a job for the planner. */
 interface SetJob extends PlanJob {
   readonly line: number;
   readonly set: number;
@@ -98,7 +98,7 @@ function jobsOf(
         const own = heldAt(line, set, step.id);
         return own ? { ...step, at: (own.start - task.start) / MINUTE } : step;
       });
-      // What is done takes no hands any more: the last of it only says from when the next wait counts.
+      // Finished work takes no time; the last of it only sets the start of the next wait.
       const done = steps.map(
         ({ id }) => task.done.find((one) => one.line === line && one.set === set && one.block === id)?.at,
       );
@@ -153,7 +153,7 @@ interface Tried {
 const setsOf = ({ jobs }: Tried) => jobs.length;
 const dayOf = ({ plan }: Tried) => Math.ceil((plan.end * MINUTE) / DAY);
 
-/** Less left out, less late, done by an earlier day, fewer sets, an earlier end: each counts before all that follow. */
+/** Compares: fewer left out, less late, done by an earlier day, fewer sets, an earlier end, in this order. */
 const lessTrouble = (one: Tried, other: Tried) =>
   one.trouble[0] - other.trouble[0] ||
   one.trouble[1] - other.trouble[1] ||
@@ -172,7 +172,7 @@ function setsToTry({ lines, sets }: OrderTask, grounds: readonly Ground[]): (rea
 
 const NOTHING: Plan = { steps: [], end: 0, late: [], left: [] };
 
-/** Hours for the work, as minutes from its start: without what is taken and what the kiln asks of the hands. */
+/** The hours for the work, as minutes from its start, without hours that are taken or spent at the kiln. */
 function hoursFor(task: OrderTask, kiln: readonly KilnStretch[]): FreeHours[] {
   const minutes = (ms: number) => (ms - task.start) / MINUTE;
   const hands = kiln
@@ -182,12 +182,12 @@ function hoursFor(task: OrderTask, kiln: readonly KilnStretch[]): FreeHours[] {
   return freeOf(all, [...task.taken.map(([from, to]) => [minutes(from), minutes(to)] as const), ...hands]);
 }
 
-/** How an order is laid: the best way that is found, or the first that is in time. */
+/** How an order is planned: the best plan that is found, or the first that is in time. */
 export interface OrderRun extends PlanRun {
   readonly first?: boolean;
 }
 
-/** The way of cutting the lines into sets that gives least trouble, laid. */
+/** The plan with the best way of cutting the lines into sets. */
 function bestSets(
   task: OrderTask,
   tries: ReturnType<typeof setsToTry>,

@@ -7,7 +7,7 @@ import type { WorkBlock } from './workBlock.ts';
 export interface OrderLine {
   readonly count: number;
   readonly blocks: readonly WorkBlock[];
-  /** What was learned of its clay: times over those of the model by the cover; 1 where nothing stands. */
+  /** What was learned of its clay: drying times over those of the model, by cover; 1 where nothing was. */
   readonly factors?: Readonly<Partial<Record<Cover, number>>>;
 }
 
@@ -23,26 +23,26 @@ export interface HeldBlock extends BlockSpot {
   readonly start: number;
 }
 
-/** A block that was done with at a moment (ms since 1970). */
+/** A block that was finished at a moment (ms since 1970). */
 export interface DoneBlock extends BlockSpot {
   readonly at: number;
 }
 
-/** An order as it is laid on the calendar; moments in ms since 1970. */
+/** An order to be planned; moments in ms since 1970. */
 export interface OrderTask {
   readonly lines: readonly OrderLine[];
   /** When the work can begin, and when all has to be fired. */
   readonly start: number;
   readonly ready: number;
   readonly week: readonly DayHours[];
-  /** Stretches in which the hands are taken by something else. */
+  /** Stretches in which the potter is busy with something else. */
   readonly taken: readonly (readonly [number, number])[];
   readonly firing: Firing;
   /** The potter's minutes over those of the order of work. */
   readonly pace: number;
   readonly air: Air;
   readonly held: readonly HeldBlock[];
-  /** What is done already: what follows is counted from there. */
+  /** What is done already; later waits are counted from there. */
   readonly done: readonly DoneBlock[];
   /** No work is begun before it. */
   readonly now: number;
@@ -55,11 +55,11 @@ export interface LaidBlock extends HeldBlock {
   readonly end: number;
   readonly pieces: number;
   readonly held: boolean;
-  /** It is done with; without a word it is still to come. */
+  /** Whether it is done; left out, it is still to come. */
   readonly done?: true;
 }
 
-/** Why pieces of a line cannot be laid at all. */
+/** Why pieces of a line cannot be planned at all. */
 export type NoWay =
   /** A block takes longer than the longest stretch of the week. */
   | {

@@ -55,7 +55,7 @@ export function setSteps(
   return steps;
 }
 
-/** So many pieces in sets as even as can be, none larger than `most`. */
+/** Divides pieces into sets as equal as possible, none larger than `most`. */
 export function evenSets(pieces: number, most: number): number[] {
   const sets = Math.ceil(pieces / most);
   const [least, over] = [Math.floor(pieces / sets), pieces % sets];

@@ -16,7 +16,7 @@ const DAY = 24 * 3_600_000;
 /** Changes tried for each thing. */
 const ROUNDS = 100;
 
-/** An order is put off by at most so many days. */
+/** The most days by which an order is put off. */
 const PUT_OFF = 60;
 
 /** Hours more on each day of the week that are tried (min). */

@@ -14,7 +14,7 @@ export interface Draft {
   readonly cost: Cost;
 }
 
-/** Minutes that are forgiven in comparing. */
+/** Tolerance in comparing minutes. */
 const SAME = 1e-9;
 
 /** Whether the first costs less. */
@@ -29,8 +29,8 @@ export function better([left, late, end]: Cost, other: Cost): boolean {
 }
 
 /**
- * A task as a search needs it. Behind the potter's hours lie others, far away and enough for all: a piece that gets there is left
- * out. So there is always a plan, and the search sees how far a piece is from its place.
+ * A task, prepared for the search. Beyond the potter's hours there are imaginary ones, enough for all: a piece planned there is
+ * left out. So there is always a plan, and the search sees how far a piece is from fitting.
  */
 export class PlanTable {
   readonly jobs: readonly PlanJob[];
@@ -40,7 +40,7 @@ export class PlanTable {
   readonly owner: readonly number[];
   /** The last minute of the potter's hours. */
   readonly close: number;
-  /** Where the hours that are far away begin, and the minutes of steps that are held. */
+  /** Where the imaginary hours begin, and the minutes of steps that are held. */
   private readonly away: number;
   private readonly held: ReadonlyMap<number, FreeHours>;
 
@@ -68,7 +68,7 @@ export class PlanTable {
     };
   }
 
-  /** A step that is held has its own minutes, or those far away. */
+  /** A held step has its own minutes, or the imaginary ones. */
   private ownHours(hours: readonly FreeHours[]): ReadonlyMap<number, readonly FreeHours[]> {
     const far = hours.filter(([from]) => from >= this.away);
     return new Map([...this.held].map(([step, slot]) => [step, [slot, ...far]]));
@@ -166,7 +166,7 @@ export class PlanTable {
     );
   }
 
-  /** A draft as it is told: what is left out makes room. */
+  /** A draft as a plan: pieces that are left out take no time. */
   told(draft: Draft): Plan {
     const out = new Set(
       this.jobs

@@ -2,10 +2,10 @@ import { better, type Cost, type Draft, type PlanTable } from './draft.ts';
 import { earliest, fitsFrom, hoursOf } from './handOrder.ts';
 
 /**
- * Goes through all orders of the hands that can still be better than a draft, the earliest next step first (branch and bound).
- * What an order begins with costs at least what its pieces cost when each goes on alone and in time.
+ * Searches all orders of the steps that can still be better than a draft, the earliest next step first (branch and bound).
+ * The start of an order costs at least what its pieces cost if each continues alone and in time.
  *
- * @param tries how many steps are put behind others before it gives up
+ * @param tries greatest number of nodes of the search
  * @returns the best that was found
  */
 export function everyOrder(

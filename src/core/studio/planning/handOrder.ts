@@ -32,10 +32,10 @@ export function fitsFrom(hours: readonly FreeHours[], from: number, minutes: num
   return Infinity;
 }
 
-/** Minutes that are forgiven. */
+/** Tolerance (min). */
 const SAME = 1e-9;
 
-/** Starts that still rise after so many passes rise for ever: those of an order that cannot be kept. */
+/** Starts that still rise after so many passes rise forever: the order cannot be kept. */
 const PASSES = 30;
 
 /** Whether no window is shorter than the work that the hands do between its two steps. */

@@ -15,13 +15,13 @@ export interface PlanRun {
 /** Changes tried in a task that is changed step by step, and in a larger one; as many steps are put behind others when its orders are gone through. */
 const ROUNDS = { fine: 40_000, coarse: 12_000 };
 
-/** Steps change places so often before pieces are taken out again. */
+/** Swaps of steps between two removals of pieces. */
 const BURST = 40;
 
-/** After so many changes without a better plan the search goes back to the best. */
+/** After so many changes without a better plan the search restarts from the best. */
 const ASTRAY = 400;
 
-/** A task with more steps is only changed piece by piece: single steps win too little there. */
+/** A task with more steps is only changed piece by piece: moving single steps gains too little there. */
 const FINE = 80;
 
 /** How much worse a change may be at first (share of the minutes). */
@@ -105,7 +105,7 @@ function annealed(table: PlanTable, from: Draft, { random, rounds, going = () =>
 }
 
 /**
- * Lays the work of several pieces on one pair of hands: every step in free hours, within its window after the step before.
+ * Plans the work of several pieces for one pair of hands: every step in free hours, within its window after the step before.
  * Fewest pieces left out, then fewest late minutes, then the earliest end that is found. Pieces are put into gaps by rules of
  * the bench; then pieces are taken out and put in again, and single steps change places, by simulated annealing (Kirkpatrick
  * and others 1983); a small task is gone through by branch and bound. For an order of the hands the earliest plan is exact.

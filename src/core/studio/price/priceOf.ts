@@ -1,4 +1,4 @@
-/** What one kind of piece of a making cost so far. Money is whatever money is used; null is a price that nobody wrote down. */
+/** The cost so far of one kind of piece of a making, in any currency; null is a price that was not noted. */
 export interface CostOf {
   /** Pieces that were made, and those of them with a fault. */
   readonly count: number;
@@ -80,7 +80,7 @@ export function priceOf({ count, faulty, clay, bag, firings, minutes, hour }: Co
   };
 }
 
-/** Something in a firing: how many of it, and the room of one (ml); null where nobody knows. */
+/** One kind of piece in a firing: its number, and the room of one (ml); null where unknown. */
 export interface Roomed {
   readonly count: number;
   readonly room: number | null;

@@ -26,13 +26,13 @@ export function printerWords({ name, scale, paper }: CheckedPrinter, now: PaperN
 /** A printer that is true. */
 export const TRUE_SCALE: PrinterScale = { short: 1, long: 1 };
 
-/** No printer that works is further off than this: the ruler was misread. */
+/** A working printer is never further off than this: the ruler was misread. */
 export const SCALE_LIMITS = { least: 0.8, greatest: 1.25 } as const;
 
 /** The two lengths of the check sheet (mm): across the sheet as it stands upright, and up it. */
 export const CHECK_LENGTHS = { across: 150, up: 200 } as const;
 
-/** A scale that is so near to 1 is none: a ruler tells no less (0.3 mm in 150). */
+/** Scales this near to 1 count as true: a ruler shows no less (0.3 mm in 150). */
 const TRUE_WITHIN = 0.002;
 
 /** Both ways alike within this is a setting of the print dialog, not a fault of the rollers. */
@@ -63,7 +63,7 @@ export function stretchOf({ width, height }: PaperSize, { short, long }: Printer
   return width <= height ? [1 / short, 1 / long] : [1 / long, 1 / short];
 }
 
-/** A paper as a printer with that scale makes it: so many true mm fit on it. */
+/** A paper measured in true mm of a printer with that scale. */
 export function printedSize(paper: PaperSize, scale: PrinterScale): PaperSize {
   const [x, y] = stretchOf(paper, scale);
   return { width: paper.width / x, height: paper.height / y };

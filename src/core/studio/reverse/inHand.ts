@@ -13,7 +13,7 @@ const WORDS: Readonly<Record<InHand['kind'], string>> = {
   cutter: 'the cutter in your hand',
 };
 
-/** The piece that what is in hand makes with everything else of a design; null where nothing is in hand. */
+/** The piece that the tool in hand makes with everything else of a design; null without a tool. */
 export function pieceInHand(target: Target): Reversed | null {
   const { inHand, owned, form } = target;
   switch (inHand?.kind) {
@@ -41,8 +41,8 @@ function alike(one: Form, other: Form): boolean {
 }
 
 /**
- * A change to a design that keeps to what is in hand: the piece follows it, or the faults say why it cannot. Sizes that it
- * sets are refused; others, as the height over a cutter, are free.
+ * A change to a design that keeps to the tool in hand: the piece follows it, or the faults say why it cannot. Sizes that the
+ * tool sets are refused; others, such as the height over a cutter, are free.
  */
 export function followInHand(
   before: Target,

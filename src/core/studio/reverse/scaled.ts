@@ -39,10 +39,10 @@ function isKept(form: Form, keep: Keep, key: string): boolean {
   }
 }
 
-/** What is not the piece's own size: it stays as it is at any scale. */
+/** Sizes that are not the piece's own: they stay as they are at any scale. */
 const FIXED: readonly string[] = ['sleeve', 'cloth', 'margin', 'flange', 'clearance'];
 
-/** What is no size in a field: drawn outlines and meshes grow, and darts are cut as much deeper as the mould is larger. */
+/** Sizes without a field: drawn outlines and meshes grow, and darts are cut deeper in proportion to the mould. */
 function withDrawn(form: Form, factor: number): Form {
   if (form.kind === 'sheet') return scaledSheet(form, factor);
   if (form.kind !== 'mould' && form.kind !== 'mesh') return form;

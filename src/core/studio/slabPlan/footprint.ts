@@ -5,7 +5,7 @@ import { distanceTo, nestShape, type Distance } from '../../geometry/nest/nestSh
 /** The clay that a part takes on the slab: its outline with what the underside sticks out, mm. */
 export interface Footprint {
   readonly outline: Outline;
-  /** What still sticks out of it anywhere (mm): gaps are kept wider by this. */
+  /** How far the part still sticks out of it anywhere (mm): gaps are wider by this. */
   readonly over: number;
 }
 

@@ -3,7 +3,7 @@ import { isPlate, type Part } from '../../parts/part/part.ts';
 import { TEST_BAR, type Offcut } from './offcuts.ts';
 import { ROUNDING } from '../../numbers.ts';
 
-/** What an off-cut is given to: how many of a thing are cut from it. */
+/** The use of an off-cut: what is cut from it, and how many. */
 export interface OffcutUse {
   readonly name: string;
   readonly count: number;

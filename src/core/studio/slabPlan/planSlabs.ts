@@ -35,7 +35,7 @@ interface Bin {
 
 const EMPTY: Bin = { counts: new Map(), fixed: [], nested: null };
 
-/** A slab is not asked to take more than this share of itself in parts: no layout comes to it. */
+/** Parts may fill no more than this share of a slab: no layout fills more. */
 const FULLEST = 0.93;
 
 /** Share of the time that goes into saving whole slabs, where there are several. */
@@ -44,10 +44,10 @@ const MERGING = 0.4;
 /** Share of the time that goes into slabs that are narrower than they might be. */
 const NARROWING = 0.3;
 
-/** A slab of which less is parts is tried narrower. */
+/** A slab filled by less than this share is tried narrower. */
 const BARE = 0.75;
 
-/** Shares of the greatest width that are tried. */
+/** Shares of the greatest width to try. */
 const NARROWER = [0.9, 0.8, 0.7, 0.6, 0.5, 0.45, 0.4, 0.35, 0.3, 0.25, 0.2] as const;
 
 /** The slabs of one thickness. */
@@ -163,7 +163,7 @@ class Group {
     return true;
   }
 
-  /** Shortens every slab in its share of the time. */
+  /** Shortens every slab, each in its share of the time. */
   shorten(
     run: PlanRun,
     { from, to, told }: { readonly from: number; readonly to: number; readonly told: () => void },
