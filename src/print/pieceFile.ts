@@ -12,7 +12,7 @@ import { writeTool, type ToolOptions } from './stl/tools.ts';
 import { writeCard } from './writeCard.ts';
 import { writeTemplate, type TemplateOptions } from './writeTemplate.ts';
 
-/** How a file of a piece is written. */
+/** Options of a file of a piece. */
 export interface FileOptions extends Omit<TemplateOptions, 'name' | 'about' | 'checked'>, ToolOptions {
   readonly revision?: number | null;
 }

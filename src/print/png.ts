@@ -3,7 +3,7 @@ import { writeSvg } from '../core/files/format/svg.ts';
 import { MM_PER_INCH } from '../core/numbers.ts';
 import type { Sheet } from '../core/files/sheet/sheet.ts';
 
-/** Most dots of a picture: more would take the memory of everything else. */
+/** Most dots of a picture, to limit memory. */
 const MOST_DOTS = 150_000_000;
 
 /** The greatest resolution up to the wanted one at which a sheet can be drawn. */

@@ -11,7 +11,7 @@ import { templateParts } from '../core/files/sheet/templateParts.ts';
 import { printedSize, stretchOf, TRUE_SCALE } from '../core/studio/printer/printerCheck.ts';
 import { writePdf } from './pdf.ts';
 
-/** What a card is written for: as its templates are, and for whom in a class. */
+/** Options of a card: those of its templates, and whose it is in a class. */
 export interface CardOptions extends Omit<PageOptions, 'name'> {
   /** The greatest slab that is rolled: along and across (mm). */
   readonly bench?: { readonly length: number; readonly width: number };
@@ -49,7 +49,7 @@ export function writeCard(target: Target, options: CardOptions): Promise<Buffer>
   return writePdf(`${target.name}, bench card`, [cardPage(target, options)]);
 }
 
-/** One piece of a class: what is made, and how its template is told. */
+/** One piece of a class: its target, and its template's options. */
 export interface ClassPiece {
   readonly target: Target;
   readonly options: PageOptions;

@@ -15,7 +15,7 @@ import { readPdfCuts } from './measured/readPdf.ts';
 import { writePdf } from './pdf.ts';
 import { writePng } from './png.ts';
 
-/** What a template is written for, besides its pages. */
+/** Options of a template, besides its pages. */
 export interface TemplateOptions extends PageOptions {
   /** Dots an inch of a PNG. */
   readonly dpi?: number;
@@ -40,7 +40,7 @@ async function drawn(parts: readonly Part[], format: TemplateFormat, options: Te
   }
 }
 
-/** What is told of a part, and what its lines measured in the file. */
+/** The words for a part, and what its lines measured in the file. */
 function withChecked({ about, checked }: TemplateOptions): About | undefined {
   if (!about || !checked) return about;
   return {
@@ -71,7 +71,7 @@ function measured(
   }
 }
 
-/** What a line measures that is not there. */
+/** The measure of a missing line. */
 const NOTHING = { width: 0, height: 0, off: Infinity } as const;
 
 /** Every page shows its parts by whole lines: the worst of the pages counts. */

@@ -29,11 +29,11 @@ import { revisionFacts } from './services/revisionFacts.ts';
 import type { Door } from './services/door.ts';
 import type { Workshop } from './workshop/workshop.ts';
 
-/** What the app is built from. */
+/** Parts of the app. */
 export interface AppParts {
   readonly database: Database;
   readonly door: Door | null;
-  /** Where bodies are read and patterns made. */
+  /** Reads bodies and makes patterns. */
   readonly workshop: Workshop;
   /** The address that the server listens on. */
   readonly address: string;
@@ -49,7 +49,7 @@ export interface AppParts {
 /** Routers by the path that they are mounted at. */
 type Mounted = readonly (readonly [path: string, router: Router])[];
 
-/** What is answered before anybody has signed in. */
+/** Routes open to everybody. */
 export function openRouters({ database, door }: AppParts): Mounted {
   return [
     ['/api/health', healthRoutes(database)],
@@ -58,7 +58,7 @@ export function openRouters({ database, door }: AppParts): Mounted {
   ];
 }
 
-/** What is answered only where no passphrase is needed, or it was given. */
+/** Routes that need a sign-in where there is a passphrase. */
 export function closedRouters({ database, workshop, photographs }: AppParts): Mounted {
   const designs = designService(database);
   const records = recordService(database);

@@ -63,7 +63,7 @@ async function imported(folder: string, file: string, how: 'exactly' | 'here' | 
   }
 }
 
-/** Writes the studio of the data folder as an archive, or takes one into it. */
+/** Writes the studio in the data folder as an archive, or imports one. */
 async function main(): Promise<number> {
   const [verb, name, option, value, ...more] = process.argv.slice(2);
   const hows: Readonly<Record<string, 'exactly' | 'here' | 'archive' | 'ask'>> = {

@@ -15,7 +15,7 @@ const STOP_WAIT = 5000;
 
 /** A server that listens. */
 export interface Listening {
-  /** Where it is found, with the port that it got. */
+  /** Its address, with the port that it got. */
   readonly url: string;
   readonly database: Database;
   /** Lets open requests finish, then closes the database. */

@@ -22,7 +22,7 @@ import {
   type Table,
 } from './tables.ts';
 
-/** Whose state counts where both have one of the same id. */
+/** Which side wins a conflict: a record with the same id on both. */
 export type Counts = 'here' | 'archive';
 
 /** Things that have a name and a newest state. */
@@ -39,7 +39,7 @@ const KEPT = [
 const alike = (one: Row, other: Row, columns: readonly string[]) =>
   columns.every((column) => one[column] === other[column]);
 
-/** What the studio and an archive both have by one id, and each otherwise. */
+/** The conflicts between the studio and an archive: one id, different contents. */
 export async function clashesOf(database: Database, staged: StagedArchive): Promise<ArchiveClash[]> {
   const found: ArchiveClash[] = [];
   for (const { kind, table, own } of KEPT) {
@@ -63,7 +63,7 @@ export async function clashesOf(database: Database, staged: StagedArchive): Prom
   return found;
 }
 
-/** Takes the studio away and puts the archive in its place, exactly: in one transaction, so that it is either done or not. */
+/** Replaces the studio by the archive, exactly: in one transaction, so that all of it happens or nothing. */
 export async function restoreExactly(
   database: Database,
   staged: StagedArchive,
@@ -91,8 +91,8 @@ async function copyRows(
 }
 
 /**
- * Adds an archive to the studio. What it does not have is taken as it is; what both have keeps the state that counts, and nothing
- * is lost: a design's other state stays in its history, what was written at a making is put together.
+ * Adds an archive to the studio. New records are added; in a conflict the winning state stays, and nothing is lost: a design's
+ * other state stays in its history, and the entries of a making are merged.
  */
 export async function mergeArchive(
   database: Database,
@@ -110,7 +110,7 @@ export async function mergeArchive(
   const own = new Map<Table, ReadonlySet<string>>();
   for (const table of [MESHES, DESIGNS, RECORDS, MAKINGS, ...ENTRIES])
     own.set(table, new Set(await keysOf(database, table)));
-  /** Whether the archive decides of one that both have: where both are alike there is nothing to decide. */
+  /** Whether the archive wins for a record that both have; equal records are no conflict. */
   const decides = async (kind: ArchiveClash['kind'], row: Row): Promise<boolean> => {
     const id = String(row['id']);
     const one = KEPT.find((other) => other.kind === kind);
@@ -171,7 +171,7 @@ export async function mergeArchive(
   });
 }
 
-/** The archive's state of a design as its newest revision; what was there stays in its history. */
+/** Adds the archive's state of a design as its newest revision; the older one stays in its history. */
 async function appendState(
   database: Database,
   { row, now, transaction }: { readonly row: Row; readonly now: Date; readonly transaction: Transaction },
@@ -218,7 +218,7 @@ async function revisionHere(
   return added;
 }
 
-/** Photographs lie by what they show: one that is there is the same. Those of a studio that is taken away stay. */
+/** Photographs are stored by the hash of their contents: an existing file is the same. Those of a replaced studio stay. */
 function copyPhotographs({ photographs: from }: StagedArchive, to: string | null): void {
   if (to === null || !existsSync(from)) return;
   for (const name of readdirSync(from, { recursive: true, encoding: 'utf8' })) {

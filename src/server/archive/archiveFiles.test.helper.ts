@@ -18,7 +18,7 @@ export const DEMO_DESIGNS = readdirSync('demo').filter((file) => file.endsWith('
 export const all = async (database: Database): Promise<Record<string, readonly Row[]>> =>
   Object.fromEntries(await Promise.all(TABLES.map(async (one) => [one.name, await rowsOf(database, one)] as const)));
 
-/** A picture of noise, that no other is like. */
+/** A picture of noise, unlike any other. */
 export const noise = (width: number, height: number) =>
   sharp(randomBytes(width * height * 3), { raw: { width, height, channels: 3 } })
     .jpeg()
@@ -60,7 +60,7 @@ export async function zippedTo(file: string, files: ReadonlyMap<string, Buffer>)
 /** The manifest of an archive. */
 export const manifestIn = (files: ReadonlyMap<string, Buffer>) => JSON.parse(String(files.get(MANIFEST))) as Manifest;
 
-/** The archive with one file changed, and its checksum put right, as whoever means ill would. */
+/** The archive with one file changed and its checksum corrected, as an attacker would. */
 export function forged(
   files: ReadonlyMap<string, Buffer>,
   name: string,

@@ -1,6 +1,6 @@
 import Joi from 'joi';
 
-/** How an archive calls itself, and the form of its files. */
+/** The format's name and version, and its files. */
 export const ARCHIVE_FORMAT = 'fawn-table-archive';
 /** Version of the archive that is written, and the newest that is read. */
 export const ARCHIVE_VERSION = 1;
@@ -8,10 +8,10 @@ export const ARCHIVE_VERSION = 1;
 /** Name of the manifest in an archive. */
 export const MANIFEST = 'manifest.json';
 
-/** Most that is read of an archive: files, bytes of one file of JSON, of one photograph, and in all. */
+/** Limits of an archive: files, bytes of a JSON file, of a photograph, and in all. */
 export const ARCHIVE_LIMITS = { files: 200_000, json: 256e6, photograph: 40e6, all: 8e9, manifest: 64e6 } as const;
 
-/** What may lie in an archive; nothing else is read. */
+/** The files of an archive; nothing else is read. */
 export const ARCHIVE_FILES = {
   mesh: /^meshes\/([0-9a-f]{64})\.json$/,
   design: /^designs\/([0-9a-f-]{36})\.json$/,
@@ -23,13 +23,13 @@ export const ARCHIVE_FILES = {
 /** A kind of file in an archive. */
 export type ArchiveKind = keyof typeof ARCHIVE_FILES;
 
-/** The kind of a file by its name; null for what has no place in an archive. */
+/** The kind of a file by its name; null for a file that does not belong in an archive. */
 export function kindOf(name: string): ArchiveKind | null {
   const found = Object.entries(ARCHIVE_FILES).find(([, pattern]) => pattern.test(name));
   return found ? (found[0] as ArchiveKind) : null;
 }
 
-/** What an archive says of itself: each of its files with its size (bytes) and its SHA-256. */
+/** The manifest: each file with its size (bytes) and its SHA-256. */
 export interface Manifest {
   readonly format: typeof ARCHIVE_FORMAT;
   readonly version: number;
@@ -59,5 +59,5 @@ export const manifestSchema = Joi.object<Manifest>({
     .required(),
 }).required();
 
-/** A fault of an archive, told to the person: nothing of it was kept. */
+/** A fault of an archive, shown to the user: nothing of it was imported. */
 export class BadArchive extends Error {}

@@ -34,7 +34,7 @@ import {
 } from './tables.ts';
 import { fileOf } from './writeArchive.ts';
 
-/** An archive that was read whole into a place of its own, and found sound. Nothing of the studio was touched. */
+/** An archive that was read completely into a separate place and found sound. The studio is untouched. */
 export interface StagedArchive {
   readonly manifest: Manifest;
   readonly database: Database;
@@ -54,7 +54,7 @@ async function bytesOf(stream: Readable, most: number): Promise<Buffer> {
   return Buffer.concat(chunks);
 }
 
-/** The files of a zip by their names. What has no place in an archive, or is there twice, is refused. */
+/** The files of a zip by name. Unknown files, and names that occur twice, are refused. */
 async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
   if (zip.entryCount > ARCHIVE_LIMITS.files) throw new BadArchive(`has more than ${ARCHIVE_LIMITS.files} files`);
   const entries = new Map<string, Entry>();
@@ -114,7 +114,7 @@ function asRows(value: unknown, name: string): Read[] {
   return value.map((one) => asRow(one, name));
 }
 
-/** Reads an archive into a database of its own, at the step of the archive, and brings it to today's. */
+/** Reads an archive into a separate database at the archive's migration, and migrates it to the newest. */
 export async function stageArchive(file: string): Promise<StagedArchive> {
   const place = mkdtempSync(join(tmpdir(), 'fawn-staged-'));
   let database: Database | null = null;
@@ -141,7 +141,7 @@ export async function stageArchive(file: string): Promise<StagedArchive> {
   } catch (error) {
     await clear();
     if (error instanceof BadArchive) throw error;
-    // What a zip, a database or a picture says of a broken file.
+    // Errors of the zip reader, the database or the picture reader.
     throw new BadArchive(`cannot be read: ${error instanceof Error ? error.message : String(error)}`);
   }
 }
@@ -236,7 +236,7 @@ async function layPhotograph(
   if (format !== 'jpeg') throw new BadArchive(`holds ${name}, which is not a JPEG`);
 }
 
-/** What rows refer to must be there, and every design must be one that can be read. */
+/** Rows must refer to existing rows, and every design must be readable. */
 async function checked(database: Database): Promise<void> {
   const [broken] = await database.sequelize.query('PRAGMA foreign_key_check');
   if (broken.length > 0) throw new BadArchive('refers to something that it does not hold');

@@ -5,7 +5,7 @@ import type { Database } from '../models/database.ts';
 /** A row as the database has it: figures, texts and nothing. */
 export type Row = Readonly<Record<string, string | number | null>>;
 
-/** A table of the database, what of it is JSON text, and what its rows are known by. */
+/** A table of the database, its columns of JSON text, and its key. */
 export interface Table {
   readonly name: string;
   readonly json: readonly string[];
@@ -26,15 +26,15 @@ export const MAKINGS = table('makings', ['id'], ['schools']);
 export const PIECES = table('making_pieces', ['makingId', 'piece'], ['names']);
 export const STEPS = table('making_steps', ['makingId', 'piece', 'place'], ['body']);
 
-/** What is pressed and written at a making; its rows never change. */
+/** Entries of a making; rows never change. */
 export const ENTRIES = ['marks', 'measurements', 'faults', 'notes', 'critiques', 'photographs', 'strikes'].map((name) =>
   table(name),
 );
 
-/** All that a making is kept in, besides its own row. */
+/** The tables of a making, besides its own row. */
 export const OF_MAKING = [PIECES, STEPS, ...ENTRIES];
 
-/** Every table that an archive carries, those first that others refer to. What is worked out from them is not carried. */
+/** The tables in an archive, in order of reference. Derived tables are left out. */
 export const TABLES = [MESHES, DESIGNS, REVISIONS, RECORDS, MAKINGS, ...OF_MAKING];
 
 /** Rows of a table that hold a value, in the order of their key. */
@@ -58,7 +58,7 @@ export async function keysOf({ sequelize }: Database, { name, key }: Table): Pro
   return rows.map(({ key: one }) => String(one));
 }
 
-/** How many rows a table has. */
+/** Number of rows of a table. */
 export async function countOf({ sequelize }: Database, { name }: Table): Promise<number> {
   const [row] = await sequelize.query<{ count: number }>(`SELECT count(*) AS count FROM "${name}"`, {
     type: QueryTypes.SELECT,
@@ -74,7 +74,7 @@ export async function columnsOf({ sequelize }: Database, { name }: Table): Promi
   return rows.map((row) => row.name);
 }
 
-/** Most values that one statement carries. */
+/** Greatest number of values in one statement. */
 const VALUES = 900;
 
 /** Puts rows into a table, several in one statement. */
@@ -100,7 +100,7 @@ export async function insert(
   }
 }
 
-/** A row as it is read by people: its JSON texts taken apart. */
+/** A row in readable form: its JSON texts parsed. */
 export function opened({ json }: Table, row: Row): Record<string, unknown> {
   return Object.fromEntries(
     Object.entries(row).map(([column, value]) => [
@@ -110,7 +110,7 @@ export function opened({ json }: Table, row: Row): Record<string, unknown> {
   );
 }
 
-/** The row again. */
+/** The inverse of {@link opened}. */
 export function closed({ json }: Table, read: Readonly<Record<string, unknown>>): Row {
   return Object.fromEntries(
     Object.entries(read).map(([column, value]) => [

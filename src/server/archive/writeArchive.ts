@@ -24,12 +24,12 @@ import {
   type Table,
 } from './tables.ts';
 
-/** What is written of each file as it goes past. */
+/** Counts and hashes each file as it is written. */
 type Written = Manifest['files'][number];
 
 const json = (value: unknown): string => `${JSON.stringify(value, null, 1)}\n`;
 
-/** A design with all that was kept of it, one revision at a time: many are never in memory together. */
+/** A design with its revisions, one at a time, so that few are in memory together. */
 async function* designText(database: Database, id: string): AsyncGenerator<string> {
   const [design] = await rowsOf(database, DESIGNS, { column: 'id', value: id });
   yield `{\n"design": ${json(opened(DESIGNS, design as Row))},\n"revisions": [\n`;

@@ -16,10 +16,10 @@ import { Refusal } from '../refusal.ts';
 import { jsonBody } from './body.ts';
 import { parse, parseText } from './parse.ts';
 
-/** How long an archive that was opened waits for a word (ms). */
+/** How long an opened archive waits for confirmation (ms). */
 const WAITS = 3600_000;
 
-/** Streams a body to a file of its own. */
+/** Streams a body to a new file. */
 async function received(req: Request, file: string): Promise<void> {
   let bytes = 0;
   const counted = new Transform({
@@ -32,7 +32,7 @@ async function received(req: Request, file: string): Promise<void> {
   await pipeline(req, counted, createWriteStream(file));
 }
 
-/** /api/archive: the whole studio as one file, and such a file again: first read and looked at, then taken by a word. */
+/** /api/archive: exports the whole studio as one file, and imports one: it is first read and checked, then applied on confirmation. */
 export function archiveRoutes(database: Database, photographs: string | null): Router {
   const router = Router();
   let held: { readonly token: string; readonly staged: StagedArchive; readonly timer: NodeJS.Timeout } | null = null;

@@ -9,12 +9,12 @@ const TABLE_LIMIT = '40mb';
 /** Largest body of anything else. */
 const SMALL_LIMIT = '1mb';
 
-/** A body as it came: it is read in the workshop. */
+/** A raw body: the workshop reads it. */
 export function rawBody(): RequestHandler {
   return express.raw({ limit: TARGET_LIMIT, type: () => true });
 }
 
-/** A table of records as it came: it is read in the workshop. */
+/** A raw table of records: the workshop reads it. */
 export function tableBody(): RequestHandler {
   return express.raw({ limit: TABLE_LIMIT, type: () => true });
 }

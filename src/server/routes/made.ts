@@ -23,7 +23,7 @@ export interface MadeServices {
   readonly workshop: Workshop;
 }
 
-/** /api/made: what was made, and what it says. */
+/** /api/made: what was made, and what it shows. */
 export function madeRoutes({ made, costs, dry, table, workshop }: MadeServices): Router {
   const router = Router();
 

@@ -19,7 +19,7 @@ export function photographRoutes(service: PhotographService): Router {
 
   router.get('/photographs/:hash/:size.jpg', (req, res) => {
     const { hash, size } = parseText(photographFile, req.params);
-    // What has this hash never changes.
+    // A file with this hash never changes.
     res.sendFile(service.file(hash, size), { immutable: true, maxAge: '365d', cacheControl: true });
   });
 

@@ -4,7 +4,7 @@ import { ERRORS, type ErrorCode } from '../../contract/errors.ts';
 import { FaultError } from '../../core/errors.ts';
 import { Refusal } from '../refusal.ts';
 
-/** What other libraries answer with, by status: the caller's mistakes. */
+/** Errors of other libraries by status: the caller's mistakes. */
 const BY_STATUS: Readonly<Record<number, ErrorCode>> = {
   400: 'bad-request',
   403: 'not-found',
@@ -14,7 +14,7 @@ const BY_STATUS: Readonly<Record<number, ErrorCode>> = {
   416: 'bad-range',
 };
 
-/** What the disk answers with. */
+/** Errors of the disk. */
 const BY_DISK: readonly (readonly [RegExp, ErrorCode])[] = [
   [/SQLITE_FULL|ENOSPC|disk is full/, 'disk-full'],
   [/SQLITE_READONLY|EROFS|EACCES|readonly database/, 'read-only'],

@@ -7,10 +7,10 @@ import type { Database } from '../models/database.ts';
 /** Folder of the backups within the data folder. */
 export const BACKUP_FOLDER = 'backups';
 
-/** Backups that are kept: the oldest gives way. */
+/** Number of backups that are kept; the oldest are deleted. */
 export const BACKUPS_KEPT = 10;
 
-/** How often it is looked whether a backup is due (ms). */
+/** Time between two checks whether a backup is due (ms). */
 const LOOK = 3600 * 1000;
 
 const NAME = /^fawn-\d{4}-\d{2}-\d{2}\.sqlite$/;
@@ -26,7 +26,7 @@ export function backupsOf(folder: string): string[] {
     : [];
 }
 
-/** What was changed last, as text: two states that differ have another. */
+/** A text that differs whenever the data differ: the times of the last changes. */
 async function stateOf(database: Database): Promise<string> {
   const { designs, records, makings, marks, measurements, faults, notes, photographs, strikes, critiques } = database;
   const all = { paranoid: false };
@@ -59,7 +59,7 @@ export async function backUp(database: Database, folder: string, day: string): P
 
 const dayOf = (time: Date) => time.toISOString().slice(0, 10);
 
-/** Keeps a backup of each day on which something was changed: looked for as the server starts, and every hour. */
+/** Makes a backup on each day with changes: checked as the server starts, and every hour. */
 export function keepBackups(
   database: Database,
   folder: string,
@@ -80,7 +80,7 @@ export function keepBackups(
 }
 
 /**
- * Puts a backup in the place of the database; what was there is kept beside it. The server must be stopped.
+ * Replaces the database by a backup; the old database is kept beside it. The server must be stopped.
  *
  * @param name of one of {@link backupsOf}
  * @returns where the database that was there is kept, or null when there was none

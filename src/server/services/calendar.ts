@@ -6,10 +6,10 @@ import { agendaOf, type AgendaLine } from '../../core/studio/making/agenda.ts';
 import { KILN_WORDS } from '../../core/studio/order/kilnDays.ts';
 import { factorFor, withAir, type FoundMark } from '../../core/studio/making/waitWindow.ts';
 
-/** An alarm sounds so long before a window opens (s). */
+/** Time from an alarm to the opening of a window (s). */
 const ALARM = 10 * 60;
 
-/** A wait that ends without a window stands in the calendar for so long (ms). */
+/** Length in the calendar of a wait that ends without a window (ms). */
 const LOOK = 30 * 60_000;
 
 const named = ({ name, numbers }: Pick<AgendaLine, 'name' | 'numbers'>) =>
@@ -28,7 +28,7 @@ interface Entry {
 /** The same name when a calendar is fetched again. */
 const named32 = (parts: readonly unknown[]) => createHash('sha256').update(parts.join(' ')).digest('hex').slice(0, 32);
 
-/** What an order asks of hands and kiln, as it was laid. */
+/** The work and firings of an order, as planned. */
 function entriesOf({ id, body: { name, lines, laid } }: Kept<'order'>, now: number): Entry[] {
   const toDo = (laid?.blocks ?? []).filter(({ done }) => !done);
   const work = toDo.map(({ line, set, block, pieces, start, end }): Entry => {

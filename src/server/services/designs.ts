@@ -41,7 +41,7 @@ export interface ListPage {
   readonly total: number;
 }
 
-/** The keeping of designs and their revisions. Every verb that names a design refuses with `design-not-found`. */
+/** Stores designs and their revisions. Every method that names a design refuses with `design-not-found`. */
 export function designService(database: Database) {
   const { designs, revisions, meshes } = database;
 
@@ -51,7 +51,7 @@ export function designService(database: Database) {
     return row;
   }
 
-  /** The bodies of meshes by their hashes, each fetched once. */
+  /** Mesh texts by hash, each fetched once. */
   async function bodiesOf(
     rows: readonly { readonly mesh: string | null }[],
     transaction?: Transaction,
@@ -70,7 +70,7 @@ export function designService(database: Database) {
   const designOf = async (row: DesignRow, transaction?: Transaction) =>
     JSON.parse(await textOf(row, transaction)) as Design;
 
-  /** Keeps the lists of a mesh, if nobody has yet, and gives the name that they are kept by. */
+  /** Stores the lists of a mesh, once, and returns their hash. */
   async function keepMesh(body: string | null, transaction: Transaction): Promise<string | null> {
     if (body === null) return null;
     const hash = createHash('sha256').update(body).digest('hex');
@@ -149,7 +149,7 @@ export function designService(database: Database) {
 
     create: (read: ReadTarget) => add(read, 'created'),
 
-    /** Writes, and gives the design without its target: who has written it has it. */
+    /** Writes, and returns the design without its target, which the caller has. */
     async write(
       id: string,
       read: ReadTarget,
@@ -167,7 +167,7 @@ export function designService(database: Database) {
       return add({ ...read, name, text }, 'duplicated');
     },
 
-    /** Takes a design off the shelf; `putBack` undoes it with all its revisions. */
+    /** Removes a design from the shelf; `putBack` restores it with all its revisions. */
     async remove(id: string): Promise<void> {
       await database.write(async (transaction) => (await rowOf(id, transaction)).destroy({ transaction }));
     },
@@ -200,7 +200,7 @@ export function designService(database: Database) {
       return { entries, total: count };
     },
 
-    /** A revision as it was kept, also of a design that was taken off the shelf: what was made by it still is. */
+    /** A revision, also of a design that was removed from the shelf, since pieces made by it still exist. */
     async revision(id: string, number: number): Promise<Revision> {
       const row = await revisionRow(id, number, { removedToo: true });
       const { text, mesh } = await readAgain(row, null);

@@ -17,13 +17,13 @@ const same = (one: string, other: string) =>
 const lastOf = (kinds: string) =>
   `SELECT ${PIECE.join(', ')}, max(at) AS last FROM marks WHERE kind IN (${kinds}) GROUP BY ${PIECE.join(', ')}`;
 
-/** Pieces that firings want, by their records. */
+/** Pieces that are planned for firings. */
 const WANTED = `SELECT json_extract(w.value, '$.making'), json_extract(w.value, '$.piece'), json_extract(w.value, '$.number')
   FROM records r, json_each(r.body, '$.wanted') w WHERE r.kind = 'firing' AND r.deletedAt IS NULL`;
 
 /**
- * What is dry and waits for the kiln: a hand found it dry and has not made it again or wetted it since, it has no fired size, and
- * no firing wants it. Gives a page of kinds of pieces, those that were begun first at the head, and how many there are on all.
+ * Pieces that are dry and wait for the kiln: found dry and neither made again nor wetted since, without a fired size, and in no
+ * firing. Returns a page of kinds of pieces, oldest first, and the number of kinds in all.
  */
 export function dryPieces({ sequelize }: Database) {
   const all = `WITH

@@ -10,8 +10,8 @@ import { STANDS } from './madeSearch.ts';
 import type { RecordService } from './records.ts';
 
 /**
- * A clay is learned from so many of its newest pieces in batches that were measured, and no more than so many in all: older ones
- * say nothing new, and clays change.
+ * Most pieces that a clay is learned from: its newest ones in measured batches, and in all. Older ones add nothing, and clays
+ * change.
  */
 const LEARNED_FROM = { measured: 600, all: 3000 } as const;
 
@@ -62,7 +62,7 @@ export function madePieces(database: Database, records: RecordService) {
   const ask = <T extends object>(sql: string, replacements: Record<string, unknown> = {}) =>
     database.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements });
 
-  /** In which firing, and on which shelf, each piece got its last fire: of several the latest day counts. */
+  /** The firing and shelf of each piece; of several firings the latest counts. */
   async function firingsOf(): Promise<Map<string, MadePiece['firing']>> {
     const firings: Kept<'firing'>[] = (await records.list('firing')).filter(({ body }) => body.kind !== 'bisque');
     const found = new Map<string, MadePiece['firing']>();

@@ -18,7 +18,7 @@ export interface MakingsQuery {
   readonly design?: string;
 }
 
-/** The keeping of makings. Every verb that names one refuses with `making-not-found`. */
+/** Stores makings. Every method that names one refuses with `making-not-found`. */
 export function makingService(database: Database) {
   const {
     makings,
@@ -96,7 +96,7 @@ export function makingService(database: Database) {
     };
   }
 
-  /** What hands have found of a clay in all makings, each with the air of its own, for the factor that is learned. */
+  /** Marks of a clay in all makings, each with the air of its making, for learning the factor. */
   async function found(clay: string): Promise<FoundMark[]> {
     const own = await plainRows(makings, {
       where: { clay },
@@ -160,7 +160,7 @@ export function makingService(database: Database) {
 
     read: async (id: string): Promise<Making> => whole(await rowOf(id)),
 
-    /** Begins a making by the id that the browser gave it: sent twice, it is begun once. Refuses with `revision-not-found`. */
+    /** Begins a making with an id chosen by the browser: sent twice, it is begun once. Refuses with `revision-not-found`. */
     async begin({ id, pieces, ...head }: MakingStart): Promise<Making> {
       return database.write(async (transaction) => {
         const there = await makings.findByPk(id, { paranoid: false, transaction });
@@ -173,7 +173,7 @@ export function makingService(database: Database) {
           });
           if (!known) throw new Refusal('revision-not-found');
         }
-        // A clay that has left the clay book, or never came there, is not named.
+        // A clay that is not in the clay book, or no longer, is not named.
         const clay =
           head.clay !== null && (await database.records.findByPk(head.clay, { paranoid: false, transaction }))
             ? head.clay
@@ -201,7 +201,7 @@ export function makingService(database: Database) {
       });
     },
 
-    /** Writes the head anew; the last one that writes it wins. */
+    /** Writes the head; the last write wins. */
     async change(id: string, { endedAt, ...head }: MakingHead & { endedAt: string | null }): Promise<Making> {
       return database.write(async (transaction) => {
         const row = await rowOf(id, transaction);
@@ -210,7 +210,7 @@ export function makingService(database: Database) {
       });
     },
 
-    /** Keeps what was pressed and written, each once by its id, and gives all of the making back. */
+    /** Stores entries, each once by its id, and returns the whole making. */
     async keep(id: string, entries: Entries): Promise<Making> {
       return database.write(async (transaction) => {
         const row = await rowOf(id, transaction);
@@ -232,7 +232,7 @@ export function makingService(database: Database) {
 
     found,
 
-    /** What hands have found of the clay of each making in other ones, by the making. */
+    /** For each making, the marks of its clay in other makings. */
     async foundBeside(all: readonly MakingNow[]): Promise<Map<string, FoundMark[]>> {
       const clays = [...new Set(all.flatMap(({ clay }) => clay ?? []))];
       const byClay = new Map(await Promise.all(clays.map(async (clay) => [clay, await found(clay)] as const)));
@@ -244,7 +244,7 @@ export function makingService(database: Database) {
       );
     },
 
-    /** Takes a making away; its design is not touched, and `putBack` undoes it. */
+    /** Deletes a making; its design is not touched, and `putBack` restores it. */
     async remove(id: string): Promise<void> {
       await database.write(async (transaction) => (await rowOf(id, transaction)).destroy({ transaction }));
     },

@@ -13,7 +13,7 @@ const SIDES = { full: 2400, small: 320 } as const;
 /** A size in which a photograph is kept. */
 export type PhotographSize = keyof typeof SIDES;
 
-/** No picture of more is opened (px). */
+/** Larger pictures are not opened (px). */
 const MOST_PIXELS = 120_000_000;
 
 /** A photograph as it comes from a browser, with the id that it chose. */
@@ -22,10 +22,10 @@ export interface PhotographStart extends Spot {
   readonly at: string;
 }
 
-/** What cameras write; drawings, which may ask for other files, are not opened. */
+/** Formats of cameras. Drawings, which may refer to other files, are not opened. */
 const FORMATS = ['jpeg', 'png', 'webp', 'heif'];
 
-/** Re-encoded upright, without what a camera writes beside the picture: place, time, owner. */
+/** Re-encodes a picture upright, without the camera's metadata: place, time, owner. */
 async function encoded(bytes: Buffer, size: PhotographSize) {
   const side = SIDES[size];
   try {
@@ -43,7 +43,7 @@ async function encoded(bytes: Buffer, size: PhotographSize) {
 }
 
 /**
- * The keeping of photographs: by content in a folder of the data folder, so that one that is sent twice is there once.
+ * Stores photographs by content in a folder of the data folder, so that one that is sent twice is stored once.
  *
  * @param folder where the pictures lie; made when the first one comes
  */

@@ -18,7 +18,7 @@ interface PieceRow {
   readonly faulty: number;
 }
 
-/** What was made and what it cost: its clay, and its share of each firing. */
+/** Costs of what was made: its clay, and its share of each firing. */
 export function pieceCosts(database: Database, records: RecordService, facts: RevisionFacts) {
   const ask = <T extends object>(sql: string, replacements: Record<string, unknown>) =>
     database.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements });

@@ -16,7 +16,7 @@ function toKept<K extends RecordKind>(row: Plain<RecordRow>): Kept<K> {
   };
 }
 
-/** The keeping of clays, kit and scraps. Every verb that names a record refuses with `record-not-found`. */
+/** Stores the records of the books. Every method that names a record refuses with `record-not-found`. */
 export function recordService(database: Database) {
   const { records } = database;
 
@@ -39,7 +39,7 @@ export function recordService(database: Database) {
       return rows.map((row) => toKept<K>(row));
     },
 
-    /** Makes a record, by the name that the browser gave it: sent twice, it is made once. */
+    /** Creates a record with an id chosen by the browser: sent twice, it is created once. */
     async create<K extends RecordKind>(kind: K, body: RecordBodies[K], given?: string): Promise<Kept<K>> {
       return database.write(async (transaction) => {
         const there =
@@ -71,7 +71,7 @@ export function recordService(database: Database) {
       });
     },
 
-    /** Takes a record away; `putBack` undoes it. */
+    /** Deletes a record; `putBack` restores it. */
     async remove(kind: RecordKind, id: string): Promise<void> {
       await database.write(async (transaction) => (await rowOf(kind, id, transaction)).destroy({ transaction }));
     },

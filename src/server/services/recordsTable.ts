@@ -12,16 +12,16 @@ import { Refusal } from '../refusal.ts';
 import type { MakingService } from './makings.ts';
 import type { RecordService } from './records.ts';
 
-/** What came of a table that was read in: entries that it had, and makings that are not here, by their names. */
+/** The result of importing a table: its number of entries, and the names of makings that are unknown here. */
 export interface CsvKept {
   readonly entries: number;
   readonly unknown: readonly string[];
 }
 
-/** Makings whose rows are written in one go, so that others are answered in between. */
+/** Makings written in one go, so that other requests are answered in between. */
 const AT_A_TIME = 40;
 
-/** Entries that are kept in one transaction. */
+/** Entries stored in one transaction. */
 const KEPT_AT_ONCE = 1000;
 
 const LISTS = ['marks', 'measurements', 'faults', 'notes', 'strikes', 'critiques'] as const;
@@ -57,7 +57,7 @@ function namedOf(making: Making): NamedEntries {
   };
 }
 
-/** The table of all records, out and in again. */
+/** Exports and imports the table of all records. */
 export function recordsTable(database: Database, makings: MakingService, records: RecordService) {
   /** Whether a making is here, or could be begun as the table has it: its designs must be here, and it was not taken away. */
   async function isHere(id: string, start: WholeStart | undefined): Promise<boolean> {
@@ -87,7 +87,7 @@ export function recordsTable(database: Database, makings: MakingService, records
       yield writeFiringsCsv((await records.list('firing')).map(({ id, body }) => ({ id, body })));
     },
 
-    /** Keeps what a table has, each entry once by its id; what belongs to makings that are not here is told, not kept. */
+    /** Stores the entries of a table, each once by its id; those of makings unknown here are reported, not stored. */
     async keep({
       makings: read,
       firings,

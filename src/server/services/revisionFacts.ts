@@ -17,7 +17,7 @@ interface Developed {
 /** A piece is longer than wide where its two sides differ by more than this (fired mm). */
 const ROUND = 0.5;
 
-/** No more revisions are looked at in one go. */
+/** Most revisions computed in one go. */
 const MOST = 60;
 
 /** The room that a piece takes on a shelf, as high as it is (fired ml). */
@@ -26,7 +26,7 @@ function roomOf(target: Target): number {
   return (area(outline) * height) / 1000;
 }
 
-/** What a revision says of its finished piece. */
+/** Facts of a revision about its finished piece. */
 export function plannedOf(target: Target, { numbers, finished }: Developed): Planned {
   const { rim, foot, height, widths, mass, cutAway, capacityBrim } = finished;
   const [long, wide] = widths.rim;
@@ -48,7 +48,7 @@ export function plannedOf(target: Target, { numbers, finished }: Developed): Pla
   };
 }
 
-/** What revisions say of the pieces that are made by them: worked out once for each, by the workshop. */
+/** Facts of revisions about their pieces: computed once for each, by the workshop. */
 export function revisionFacts(database: Database, designs: DesignService, workshop: Workshop) {
   async function fill(designId: string, revision: number): Promise<void> {
     const { target } = await designs.revision(designId, revision);
@@ -74,7 +74,7 @@ export function revisionFacts(database: Database, designs: DesignService, worksh
   }
 
   return {
-    /** Works out what is missing of all revisions that something was made by. What cannot be developed any more stays unknown. */
+    /** Computes the missing facts of all revisions in makings. Those that can no longer be developed stay unknown. */
     async fillMissing(): Promise<void> {
       const missing = await database.sequelize.query<{ designId: string; revision: number }>(
         `SELECT DISTINCT p.designId, p.revision FROM making_pieces p

@@ -41,7 +41,7 @@ const FILES = {
 } as const satisfies Partial<Record<RecordKind, string>>;
 type SeededKind = keyof typeof FILES;
 
-/** Fills a book that never held anything with the demo's. */
+/** Fills a book that was never used with the demo's records. */
 async function seedBook<K extends SeededKind>(database: Database, folder: string, kind: K): Promise<void> {
   const file = join(folder, FILES[kind]);
   if (!existsSync(file) || (await database.records.count({ where: { kind }, paranoid: false })) > 0) return;
@@ -54,7 +54,7 @@ async function seedBook<K extends SeededKind>(database: Database, folder: string
 }
 
 /**
- * Puts the demo's designs, clays, kit, scraps and past on a table that never held any of a kind.
+ * Adds the demo's designs, clays, kit, scraps and past, each kind only where there never was any.
  *
  * @throws Error when a demo file cannot be read
  */

@@ -16,10 +16,10 @@ import { pieceFile } from '../../print/pieceFile.ts';
 import { writeClass, type ClassPiece } from '../../print/writeCard.ts';
 import type { LearningJob } from '../services/made.ts';
 
-/** What the workshop does with the body of a request, as it came. */
+/** The workshop's jobs on the body of a request. */
 export type WorkKind = 'create' | 'write' | 'develop' | 'sheets' | 'class' | 'learn' | 'records';
 
-/** What the workshop is asked to make. */
+/** An order to the workshop. */
 export interface WorkOrder {
   readonly kind: WorkKind;
   readonly body: Uint8Array;
@@ -33,7 +33,7 @@ export interface ReadTarget {
   readonly baseRevision: number | null;
 }
 
-/** What came of an order; faults are the caller's. */
+/** The result of an order; faults are the caller's. */
 export type WorkDone =
   | { readonly kind: 'faults'; readonly error: 'bad-request' | 'bad-target'; readonly faults: readonly Fault[] }
   | { readonly kind: 'target'; readonly read: ReadTarget }
@@ -66,7 +66,7 @@ export function textsOf(target: Target): { readonly text: string; readonly mesh:
   return { text: JSON.stringify({ ...target, form: rest }), mesh: JSON.stringify({ vertices, triangles }) };
 }
 
-/** Does one order: reads, checks, develops, draws. Never throws for what the caller sent. */
+/** Carries out an order: reads, checks, develops, draws. Bad input never makes it throw. */
 export async function doWork({ kind, body }: WorkOrder): Promise<WorkDone> {
   if (kind === 'records') return tableRead(body);
   const json = parsed(body);

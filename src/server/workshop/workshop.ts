@@ -5,7 +5,7 @@ import { Refusal } from '../refusal.ts';
 import { workerFile } from './workerFile.ts';
 import { doWork, type ReadTarget, type WorkDone, type WorkKind, type WorkOrder } from './work.ts';
 
-/** Where bodies of requests are read and patterns made: apart from the thread that answers, so that it is always free. */
+/** Reads bodies of requests and makes patterns, outside the thread that answers, which so stays free. */
 export interface Workshop {
   /** The target in the body of a write. Refuses with its faults. */
   readonly read: (kind: 'create' | 'write', body: Uint8Array) => Promise<ReadTarget>;
@@ -29,7 +29,7 @@ const THREAD_MEMORY = 512;
 /** A body up to this size (bytes) is read in a few milliseconds, whatever it holds: nobody's small save waits for a large one. */
 const SMALL_BODY = 64 * 1024;
 
-/** A thread that makes patterns or reads large bodies gives way to whoever waits for an answer (steps of niceness). */
+/** Lower priority of threads that make patterns or read large bodies (steps of niceness). */
 const GIVES_WAY = 10;
 
 type Run = (order: WorkOrder, limit: number) => Promise<WorkDone>;
@@ -59,12 +59,12 @@ function workshopOf(reading: Run, making: Run, close: () => Promise<void>): Work
   };
 }
 
-/** A workshop in the thread that asks: for tests and tools. */
+/** A workshop in the calling thread: for tests and tools. */
 export function ownWorkshop(): Workshop {
   return workshopOf(doWork, doWork, () => Promise.resolve());
 }
 
-/** How many threads a pool has, and by how much they give way. */
+/** Number of threads of a pool, and their niceness. */
 interface PoolSize {
   readonly least: number;
   readonly most: number;
@@ -99,11 +99,11 @@ function poolOf({ least, most, niceIncrement }: PoolSize): { readonly run: Run; 
   return { run, close: () => pool.close({ force: true }) };
 }
 
-/** Orders by which a thread gets to know its work. */
+/** Orders that warm a thread up. */
 const WARMING = 30;
 
 /**
- * Starts the thread of a pool and has it read a plain design a few times: nobody should wait for either.
+ * Starts the thread of a pool and warms it up on a plain design, so that no request waits for either.
  */
 async function warmed(run: Run, times: number): Promise<void> {
   const body = new TextEncoder().encode(JSON.stringify({ target: newTarget('Warming') }));
@@ -111,7 +111,7 @@ async function warmed(run: Run, times: number): Promise<void> {
     await run({ kind: 'create', body }, TIME_LIMITS.make).catch(() => undefined);
 }
 
-/** A workshop with threads of its own for small bodies, for large ones, and for patterns, so that none keeps another's save waiting. */
+/** A workshop with separate threads for small bodies, large ones, and patterns, so that none delays a save. */
 export function threadedWorkshop(): Workshop {
   const small = poolOf({ least: 1, most: 1, niceIncrement: 0 });
   const large = poolOf({ least: 0, most: 1, niceIncrement: GIVES_WAY });
