@@ -43,7 +43,8 @@ const shrunk = once(({ points, corner }: DrawnPlan): readonly Point[] => {
     return Math.atan2(v - y, u - x) - Math.PI / 2;
   });
   for (const phi of [...straight, ...Array.from({ length: CUTS }, (_, cut) => (2 * Math.PI * cut) / CUTS)]) {
-    const over = left.map(([x, y]) => x * Math.cos(phi) + y * Math.sin(phi) - (reach(phi) - corner));
+    const [cos, sin, most] = [Math.cos(phi), Math.sin(phi), reach(phi) - corner];
+    const over = left.map(([x, y]) => x * cos + y * sin - most);
     left = left.flatMap(([x, y], index): Point[] => {
       const next = (index + 1) % left.length;
       const [a, b] = [over[index] as number, over[next] as number];

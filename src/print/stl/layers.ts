@@ -139,13 +139,17 @@ function trianglesOf(polygon: Paths64): Triangle[] {
     const [a, b, c] = [0, 1, 2].map((side) => points[cut[at + side] as number]) as [Point64, Point64, Point64];
     found.push(turn(a, b, c) > 0 ? [a, b, c] : [a, c, b]);
   }
-  return withEveryCorner(found, points);
+  return withEveryCorner(found, polygon);
 }
 
 /** The ear cutter passes over corners that lie on a line between two others: triangles are split there. */
-function withEveryCorner(triangles: readonly Triangle[], corners: readonly Point64[]): Triangle[] {
+function withEveryCorner(triangles: readonly Triangle[], polygon: Paths64): Triangle[] {
   const name = (p: Point64, q: Point64) => `${p.x} ${p.y} ${q.x} ${q.y}`;
+  const corners = polygon.flat();
+  // A side is whole where another triangle walks it back, or where it is one of the polygon's own.
   const sides = new Set(triangles.flatMap(([a, b, c]) => [name(a, b), name(b, c), name(c, a)]));
+  for (const line of polygon)
+    for (const [at, from] of line.entries()) sides.add(name(line[(at + 1) % line.length] ?? from, from));
   const split = (triangle: Triangle): Triangle[] => {
     for (const turned of [0, 1, 2]) {
       const [a, b, c] = [0, 1, 2].map((side) => triangle[(side + turned) % 3]) as [Point64, Point64, Point64];

@@ -4,33 +4,38 @@ import { readStl } from '../../core/geometry/mesh/readStl.ts';
 export type SolidRead =
   { readonly kind: 'closed'; readonly volume: number } | { readonly kind: 'open'; readonly rule: string };
 
+/** Signed volume between a triangle and the origin (mm3). */
+function tetrahedron(positions: Float64Array, corners: readonly [number, number, number]): number {
+  const [p, q, r] = corners;
+  const at = (vertex: number, axis: number) => positions[3 * vertex + axis] as number;
+  return (
+    (at(p, 0) * (at(q, 1) * at(r, 2) - at(q, 2) * at(r, 1)) +
+      at(p, 1) * (at(q, 2) * at(r, 0) - at(q, 0) * at(r, 2)) +
+      at(p, 2) * (at(q, 0) * at(r, 1) - at(q, 1) * at(r, 0))) /
+    6
+  );
+}
+
 /** Reads an STL back: each edge has to be walked once either way, so that nothing is open and nothing is turned inside out. */
 export function readSolid(bytes: Uint8Array): SolidRead {
   const reading = readStl(bytes);
   if (reading.kind === 'refused') return { kind: 'open', rule: reading.rule };
   const { positions, triangles } = reading.mesh;
-  const walked = new Set<string>();
+  const vertices = positions.length / 3;
+  const edge = (from: number, to: number) => from * vertices + to;
+  const walked = new Set<number>();
   let volume = 0;
   for (let at = 0; at < triangles.length; at += 3) {
-    const corners = [...triangles.slice(at, at + 3)];
-    for (const [side, from] of corners.entries()) {
-      const edge = `${from} ${corners[(side + 1) % 3]}`;
-      if (walked.has(edge)) return { kind: 'open', rule: 'has an edge that two triangles walk the same way' };
-      walked.add(edge);
+    const [a, b, c] = [triangles[at], triangles[at + 1], triangles[at + 2]] as [number, number, number];
+    for (const walk of [edge(a, b), edge(b, c), edge(c, a)]) {
+      if (walked.has(walk)) return { kind: 'open', rule: 'has an edge that two triangles walk the same way' };
+      walked.add(walk);
     }
-    const [p, q, r] = corners.map((vertex) => positions.slice(3 * vertex, 3 * vertex + 3)) as [
-      Float64Array,
-      Float64Array,
-      Float64Array,
-    ];
-    const [px = 0, py = 0, pz = 0] = p;
-    const [qx = 0, qy = 0, qz = 0] = q;
-    const [rx = 0, ry = 0, rz = 0] = r;
-    volume += (px * (qy * rz - qz * ry) + py * (qz * rx - qx * rz) + pz * (qx * ry - qy * rx)) / 6;
+    volume += tetrahedron(positions, [a, b, c]);
   }
-  for (const edge of walked) {
-    const [from, to] = edge.split(' ');
-    if (!walked.has(`${to} ${from}`)) return { kind: 'open', rule: 'has an open edge' };
+  for (const walk of walked) {
+    const [from, to] = [Math.floor(walk / vertices), walk % vertices];
+    if (!walked.has(edge(to, from))) return { kind: 'open', rule: 'has an open edge' };
   }
   return { kind: 'closed', volume };
 }

@@ -10,6 +10,11 @@ const share = (one: number, other: number, value: number) => (one === other ? 0.
 export function contoursAt({ width, height, light }: GreyImage, value: number): Pixel[][] {
   const at = (x: number, y: number) => light[y * width + x] as number;
   const dark = (x: number, y: number) => at(x, y) < value;
+  /** Whether a square of four dots, from its upper left, has dark ones and bright ones. */
+  const isCrossed = (x: number, y: number) => {
+    const one = dark(x, y);
+    return one !== dark(x + 1, y) || one !== dark(x, y + 1) || one !== dark(x + 1, y + 1);
+  };
   // Index of a grid edge: across from (x, y) it is 2 n, down from there 2 n + 1.
   const across = (x: number, y: number) => 2 * (y * width + x);
   const down = (x: number, y: number) => 2 * (y * width + x) + 1;
@@ -20,6 +25,7 @@ export function contoursAt({ width, height, light }: GreyImage, value: number): 
   const next = new Map<number, number>();
   for (let y = 0; y + 1 < height; y += 1) {
     for (let x = 0; x + 1 < width; x += 1) {
+      if (!isCrossed(x, y)) continue;
       const corners = [dark(x, y), dark(x + 1, y), dark(x + 1, y + 1), dark(x, y + 1)];
       const edges = [across(x, y), down(x + 1, y), across(x, y + 1), down(x, y)];
       const enters: number[] = [];

@@ -100,15 +100,16 @@ function roughCorners(image: GreyImage): Quad | string {
   const by = Math.max(1, Math.round(image.width / COARSE));
   const small = shrunk(image, by);
   const bright = partingValue(small.light, 1);
-  let mask = Uint8Array.from(small.light, (value) => (value > bright ? 1 : 0));
+  const mask = new Uint8Array(small.light.length);
+  small.light.forEach((value, at) => (mask[at] = value > bright ? 1 : 0));
   let found = largestPiece(mask, small.width);
   for (let round = 0; round < 4; round += 1) {
     const { piece } = found;
     const light = evenLight(small, (at) => piece[at] === 1);
     if (!light) break;
-    mask = Uint8Array.from(small.light, (value, at) =>
-      value > PAPER * light.at(at % small.width, Math.floor(at / small.width)) ? 1 : 0,
-    );
+    small.light.forEach((value, at) => {
+      mask[at] = value > PAPER * light.at(at % small.width, Math.floor(at / small.width)) ? 1 : 0;
+    });
     found = largestPiece(mask, small.width);
   }
   if (found.count < LEAST_COVER * small.light.length)

@@ -262,7 +262,7 @@ export function tracePhoto(
   const flat = flatten(image, sheet, { map, wide, high });
   if (!flat) return refused('shows a sheet that is covered nearly whole');
   const value = partingValue(flat.image.light, 1.2);
-  const darkest = [...flat.image.light].filter((one) => one < value);
+  const darkest = flat.image.light.filter((one) => one < value);
   const mean = darkest.reduce((sum, one) => sum + one, 0) / Math.max(1, darkest.length);
   if (darkest.length * DOT * DOT < LEAST.thing) return refused('shows nothing on the sheet');
   if (1 - mean < LEAST_CONTRAST)

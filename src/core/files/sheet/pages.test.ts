@@ -2,7 +2,9 @@ import { chordPoints, crossOneAnother } from '../../geometry/outline/crossing.ts
 import { bounds, edgeAt, moved, type Outline } from '../../geometry/outline/outline.ts';
 import { develop } from '../../piece/develop.ts';
 import { randomTarget, targetWith } from '../../piece/targets.test.helper.ts';
+import { once } from '../../numbers.ts';
 import { seeded } from '../../seeded.ts';
+import type { Target } from '../../target/target.ts';
 import type { Primitive } from '../../studio/printer/drawing.ts';
 import { pagesOf, type Page } from './pages.ts';
 import { PAGE_OVERLAP, PAPER_NAMES, PAPERS, type PaperName } from '../../studio/printer/paper.ts';
@@ -12,8 +14,16 @@ const lines = (page: Page): Extract<Primitive, { kind: 'line' }>[] =>
 const texts = (page: Page): string[] =>
   page.layers.flatMap(({ items }) => items.filter((item) => item.kind === 'text').map(({ text }) => text));
 
-const pagesFor = (target: ReturnType<typeof targetWith>, paper: PaperName) =>
-  pagesOf(develop(target).parts, { name: target.name, paper, style: { unit: 'mm' } });
+const developed = once((target: Target) => develop(target));
+const pagesFor = (target: Target, paper: PaperName) =>
+  pagesOf(developed(target).parts, { name: target.name, paper, style: { unit: 'mm' } });
+
+/** Random targets, the same for every paper. */
+const targetsBy = (seed: number, count: number): Target[] => {
+  const random = seeded(seed);
+  return Array.from({ length: count }, () => randomTarget(random));
+};
+const TARGETS = targetsBy(7, 40);
 
 /** Least distance between the corners and chords of two outlines (mm), by their points: not as the planner asks. */
 function leastApart(one: Outline, other: Outline): number {
@@ -23,15 +33,14 @@ function leastApart(one: Outline, other: Outline): number {
 
 describe('pages', () => {
   it.each(PAPER_NAMES)('show every stretch of every cut line on %s, at true size', (paper) => {
-    const random = seeded(7);
-    for (let index = 0; index < 40; index += 1) {
-      const target = randomTarget(random);
-      const { parts } = develop(target);
+    for (const target of TARGETS) {
+      const { parts } = developed(target);
       const pages = pagesFor(target, paper);
       for (const part of parts) {
         const own = pages.flatMap(({ parts: there, layers }) =>
           there.filter(({ id }) => id === part.id).map(({ dx, dy }) => ({ dx, dy, layers })),
         );
+        const unseen: unknown[] = [];
         part.outline.forEach((_, vertex) => {
           const { from, to, centre, radius } = edgeAt(part.outline, vertex);
           for (let step = 0; step < 40; step += 1) {
@@ -45,9 +54,10 @@ describe('pages', () => {
               const clip = layers[0]?.clip;
               return clip && x + dx >= clip.minX && x + dx <= clip.maxX && y + dy >= clip.minY && y + dy <= clip.maxY;
             });
-            expect(seen).toBe(true);
+            if (!seen) unseen.push([vertex, f]);
           }
         });
+        expect(unseen).toEqual([]);
       }
     }
   });
@@ -86,9 +96,8 @@ describe('pages', () => {
   it.each([200, 610, 914])(
     'on a roll of %d mm show every part that is narrower whole, each length cut off behind it',
     (roll) => {
-      const random = seeded(31);
-      for (let index = 0; index < 20; index += 1) {
-        const { parts } = develop(randomTarget(random));
+      for (const target of targetsBy(31, 20)) {
+        const { parts } = develop(target);
         const pages = pagesOf(parts, { name: 'x', paper: 'a4', roll, style: { unit: 'mm' } });
         // Margins, foot and a hair of air: parts that are wider both ways are tiled, as on sheets.
         const fits = ({ outline, underside }: (typeof parts)[number]) =>
@@ -121,10 +130,8 @@ describe('pages', () => {
   });
 
   it('never take more pages than one part a page, and nothing on them lies in the way of anything else', () => {
-    const random = seeded(19);
-    for (let index = 0; index < 16; index += 1) {
-      const target = randomTarget(random);
-      const { parts } = develop(target);
+    for (const target of targetsBy(19, 16)) {
+      const { parts } = developed(target);
       for (const paper of PAPER_NAMES) {
         const pages = pagesFor(target, paper);
         const alone = parts.reduce(

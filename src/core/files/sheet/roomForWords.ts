@@ -52,9 +52,12 @@ export function piecesOf(items: readonly Primitive[]): Piece[] {
 /** Pieces are kept by the squares that they touch (mm). */
 const SQUARE = 12;
 
+/** More rows of squares than any sheet has: a square's number is its column times this, plus its row. */
+const SQUARE_ROWS = 1 << 20;
+
 /** Straight pieces in a grid, to be found by a box. */
 class PiecesBySquare {
-  readonly #squares = new Map<string, Piece[]>();
+  readonly #squares = new Map<number, Piece[]>();
 
   add(pieces: readonly Piece[]): void {
     for (const piece of pieces) {
@@ -74,26 +77,27 @@ class PiecesBySquare {
           minY: Math.min(part.minY, part.maxY),
           maxY: Math.max(part.minY, part.maxY),
         };
-        for (const name of this.#names(box)) {
-          const own = this.#squares.get(name);
-          if (!own) this.#squares.set(name, [piece]);
+        this.#some(box, (square) => {
+          const own = this.#squares.get(square);
+          if (!own) this.#squares.set(square, [piece]);
           else if (own.at(-1) !== piece) own.push(piece);
-        }
+          return false;
+        });
       }
     }
   }
 
   enters(box: Bounds): boolean {
-    return this.#names(box).some((name) => this.#squares.get(name)?.some((piece) => entersBox(piece, box)) ?? false);
+    return this.#some(box, (square) => this.#squares.get(square)?.some((piece) => entersBox(piece, box)) ?? false);
   }
 
-  #names({ minX, minY, maxX, maxY }: Bounds): string[] {
-    const names: string[] = [];
-    for (let column = Math.floor(minX / SQUARE); column <= Math.floor(maxX / SQUARE); column += 1) {
-      for (let row = Math.floor(minY / SQUARE); row <= Math.floor(maxY / SQUARE); row += 1)
-        names.push(`${column} ${row}`);
-    }
-    return names;
+  /** Whether something holds for any square that a box touches. */
+  #some({ minX, minY, maxX, maxY }: Bounds, holds: (square: number) => boolean): boolean {
+    const [left, right] = [Math.floor(minX / SQUARE), Math.floor(maxX / SQUARE)];
+    const [low, high] = [Math.floor(minY / SQUARE), Math.floor(maxY / SQUARE)];
+    for (let column = left; column <= right; column += 1)
+      for (let row = low; row <= high; row += 1) if (holds(column * SQUARE_ROWS + row)) return true;
+    return false;
   }
 }
 
@@ -130,6 +134,60 @@ export function wordsBox({ at: [x, y], text, size, anchor }: Pick<Words, 'at' | 
 /** A box that is moved so that its lower left corner is at a place. */
 function movedTo({ minX, minY, maxX, maxY }: Bounds, [x, y]: Point): Bounds {
   return { minX: x, minY: y, maxX: x + maxX - minX, maxY: y + maxY - minY };
+}
+
+/** Places in columns and rows from the first place on (mm); `columns` and `rows` are the indices of the last ones. */
+interface Grid {
+  readonly from: Point;
+  readonly step: number;
+  readonly columns: number;
+  readonly rows: number;
+}
+
+/** A place, and its distance from where it is wanted (mm). */
+interface FarPlace {
+  readonly at: Point;
+  readonly far: number;
+}
+
+/** The places of a grid at least `near` and less than `far` mm from a point. */
+function ring({ from, step, columns, rows }: Grid, [x, y]: Point, [near, far]: readonly [number, number]): FarPlace[] {
+  const places: FarPlace[] = [];
+  const add = (px: number, low: number, high: number) => {
+    for (let row = Math.max(0, low); row <= Math.min(rows, high); row += 1) {
+      const at: Point = [px, from[1] + step * row];
+      const distance = Math.hypot(at[0] - x, at[1] - y);
+      if (distance >= near && distance < far) places.push({ far: distance, at });
+    }
+  };
+  const first = Math.max(0, Math.floor((x - far - from[0]) / step));
+  const last = Math.min(columns, Math.ceil((x + far - from[0]) / step));
+  for (let column = first; column <= last; column += 1) {
+    const px = from[0] + step * column;
+    const outer = Math.sqrt(Math.max(0, far ** 2 - (px - x) ** 2)) / step;
+    const inner = Math.sqrt(Math.max(0, near ** 2 - (px - x) ** 2)) / step;
+    const middle = (y - from[1]) / step;
+    // Below and above the point; one more row on each side for rounding.
+    const [low, high] = [Math.ceil(middle - inner) + 1, Math.floor(middle + inner) - 1];
+    if (high < low) add(px, Math.floor(middle - outer) - 1, Math.ceil(middle + outer) + 1);
+    else {
+      add(px, Math.floor(middle - outer) - 1, low);
+      add(px, Math.max(low + 1, high), Math.ceil(middle + outer) + 1);
+    }
+  }
+  return places.sort((one, other) => one.far - other.far);
+}
+
+/** All places of a grid, the nearest to a point first; those as near as one another by column, then row. */
+function* outward(grid: Grid, point: Point): Generator<FarPlace> {
+  const { from, step, columns, rows } = grid;
+  const reach = Math.max(
+    ...[from[0], from[0] + step * columns].flatMap((x) =>
+      [from[1], from[1] + step * rows].map((y) => Math.hypot(x - point[0], y - point[1])),
+    ),
+  );
+  const width = 4 * step;
+  for (let near = 0; near <= reach; near += width) yield* ring(grid, point, [near, near + width]);
 }
 
 /** Where words of a drawing have room: clear of all its lines, and of the words that were placed before. */
@@ -199,16 +257,17 @@ export class RoomForWords {
     if (isIn(wanted) && holds(wanted)) return wanted;
     if (columns < 0 || rows < 0) return null;
     const coarse = Math.max(1, Math.ceil(Math.sqrt(((columns + 1) * (rows + 1)) / MOST)));
-    const places: { readonly far: number; readonly at: Point }[] = [];
-    for (let column = 0; column <= columns; column += coarse) {
-      for (let row = 0; row <= rows; row += coarse) {
-        const at: Point = [minX + STEP * column, minY + STEP * row];
-        const far = Math.hypot(at[0] - wanted.minX, at[1] - wanted.minY);
-        if (far <= most) places.push({ far, at });
-      }
+    const grid: Grid = {
+      from: [minX, minY],
+      step: STEP * coarse,
+      columns: Math.floor(columns / coarse),
+      rows: Math.floor(rows / coarse),
+    };
+    for (const { at, far } of outward(grid, [wanted.minX, wanted.minY])) {
+      if (far > most) return null;
+      const box = movedTo(wanted, at);
+      if (holds(box)) return box;
     }
-    places.sort((one, other) => one.far - other.far);
-    const found = places.find(({ at }) => holds(movedTo(wanted, at)));
-    return found ? movedTo(wanted, found.at) : null;
+    return null;
   }
 }

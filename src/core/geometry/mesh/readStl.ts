@@ -62,18 +62,19 @@ function welded(corners: Float64Array): MeshReading {
   const positions: number[] = [];
   const triangles: number[] = [];
   const round = (value: number) => Math.round(value / WELD);
-  for (let index = 0; index < corners.length / 9; index += 1) {
-    const vertices = [0, 1, 2].map((side) => {
-      const at = 9 * index + 3 * side;
-      const [x, y, z] = [corners[at], corners[at + 1], corners[at + 2]] as unknown as [number, number, number];
-      const name = `${round(x)} ${round(y)} ${round(z)}`;
-      const found = known.get(name);
-      if (found !== undefined) return found;
-      known.set(name, positions.length / 3);
-      positions.push(x, y, z);
-      return positions.length / 3 - 1;
-    }) as [number, number, number];
-    if (new Set(vertices).size === 3) triangles.push(...vertices);
+  const vertexAt = (at: number) => {
+    const [x, y, z] = [corners[at] as number, corners[at + 1] as number, corners[at + 2] as number];
+    const name = `${round(x)} ${round(y)} ${round(z)}`;
+    const found = known.get(name);
+    if (found !== undefined) return found;
+    const made = positions.length / 3;
+    known.set(name, made);
+    positions.push(x, y, z);
+    return made;
+  };
+  for (let at = 0; at < corners.length; at += 9) {
+    const [a, b, c] = [vertexAt(at), vertexAt(at + 3), vertexAt(at + 6)];
+    if (a !== b && b !== c && c !== a) triangles.push(a, b, c);
   }
   if (positions.length / 3 > MESH_LIMITS.vertices) return refused(`has more than ${MESH_LIMITS.vertices} vertices`);
   return { kind: 'mesh', mesh: { positions: Float64Array.from(positions), triangles: Uint32Array.from(triangles) } };

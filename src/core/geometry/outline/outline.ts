@@ -60,9 +60,12 @@ export function edgeLength(outline: Outline, index: number): number {
   return (chord * half) / Math.sin(half);
 }
 
+/** All edges in order. */
+export const edges = once((outline: Outline): readonly Edge[] => outline.map((_, index) => edgeAt(outline, index)));
+
 /** The point at fraction `f` of the edge that starts at vertex `index`. */
 export function alongEdge(outline: Outline, index: number, f: number): readonly [number, number] {
-  const edge = edgeAt(outline, index);
+  const edge = edges(outline)[index] ?? edgeAt(outline, index);
   if (!edge.centre) {
     return [edge.from[0] + f * (edge.to[0] - edge.from[0]), edge.from[1] + f * (edge.to[1] - edge.from[1])];
   }
@@ -70,11 +73,6 @@ export function alongEdge(outline: Outline, index: number, f: number): readonly 
   const start = Math.atan2(edge.from[1] - cy, edge.from[0] - cx);
   const angle = start + f * 4 * Math.atan(edge.from[2]);
   return [cx + edge.radius * Math.cos(angle), cy + edge.radius * Math.sin(angle)];
-}
-
-/** All edges in order. */
-export function edges(outline: Outline): Edge[] {
-  return outline.map((_, index) => edgeAt(outline, index));
 }
 
 /** Signed area (mm2), positive when counter-clockwise; arcs are exact. */
@@ -148,12 +146,18 @@ export function scaled(outline: Outline, factor: number): Outline {
   return outline.map(([x, y, bulge]) => [x * factor, y * factor, bulge]);
 }
 
-/** What is wrong with an outline as a cut line (too few vertices, clockwise, repeated points, not finite); empty when sound. */
+/** No outline that is cut is longer (mm). Steps along a longer one, as arcs of a huge bulge make it, would fill the memory. */
+const LONGEST = 200_000;
+
+/** What is wrong with an outline as a cut line (too few vertices, clockwise, repeated points, not finite, too long); empty when sound. */
 export function validateOutline(outline: Outline): string[] {
   const wrong: string[] = [];
   if (outline.length < 2) return ['has fewer than two vertices'];
   if (outline.some((vertex) => vertex.some((value) => !Number.isFinite(value))))
     return ['has a value that is not a number'];
+  // Not `>`, so that a length that is not a number is refused too.
+  if (!(edges(outline).reduce((sum, { length }) => sum + length, 0) <= LONGEST))
+    return [`is longer than ${LONGEST / 1000} m`];
   if (edges(outline).some((edge) => edge.length < POINT_TOLERANCE)) wrong.push('repeats a point');
   if (area(outline) <= 0) wrong.push('is not counter-clockwise');
   return wrong;

@@ -105,6 +105,14 @@ describe('parts that are to be joined', () => {
     },
   );
 
+  it('are told alike in whatever order they are named', () => {
+    const [there, back] = [PARTS, [...PARTS].reverse()].map((parts) =>
+      partsNow(parts, as('open'), { hours: 3, slower: 1 }),
+    );
+    expect([back?.drier, back?.wetter]).toEqual(['Handle', 'Base']);
+    expect([back?.share, back?.catchUp]).toEqual([there?.share, there?.catchUp]);
+  });
+
   it('drift apart more slowly the more is over them', () => {
     const shares = COVERS.slice(0, 4).map((cover) => partsNow(PARTS, as(cover), { hours: 3, slower: 1 })?.share ?? 0);
     shares.slice(1).forEach((share, index) => expect(share).toBeLessThan(shares[index] ?? 0));

@@ -67,6 +67,14 @@ function apart(one: Ring, other: Ring): number {
   return Math.min(oneWay(one, other), oneWay(other, one));
 }
 
+/** Whether the boxes round two rings are more than a gap apart (mm), and so the rings too. */
+function boxesApart(one: Ring, other: Ring, gap: number): boolean {
+  return ([0, 1] as const).some((axis) => {
+    const [a, b] = [one, other].map((ring) => ring.map((point) => point[axis])) as [number[], number[]];
+    return Math.min(...a) - Math.max(...b) > gap || Math.min(...b) - Math.max(...a) > gap;
+  });
+}
+
 /** Everything that is wrong with a load. */
 function faultsOf(job: LoadJob, loaded: Loaded): string[] {
   const faults: string[] = [];
@@ -83,6 +91,7 @@ function faultsOf(job: LoadJob, loaded: Loaded): string[] {
         faults.push(`${id} ${at}: too high`);
       if (ring.some(off)) faults.push(`${id} ${at}: over the edge`);
       rings.slice(0, at).forEach((other, before) => {
+        if (boxesApart(ring, other, job.gap)) return;
         if (polygonClipping.intersection([ring], [other]).length > 0) faults.push(`${id} ${before} ${at}: overlap`);
         else if (apart(ring, other) < job.gap - 0.02) faults.push(`${id} ${before} ${at}: ${apart(ring, other)} apart`);
       });

@@ -149,4 +149,16 @@ describe('shrinkage by firing and by place', () => {
     for (const { figure } of places) expect(figure.mean).toBeCloseTo((ALONG + ACROSS) / 2, 2);
     expect(shrinkageBy([{ ...(cups(1)[0] as MadePiece), measured: [] }], 'firing')).toEqual([]);
   });
+
+  it('rests on the sizes that were measured both wet and fired', () => {
+    const [cup] = cups(1) as [MadePiece];
+    const once: readonly MeasuredSize[] = [
+      { what: 'foot', state: 'wet', value: 95 },
+      { what: 'length', state: 'fired', value: 70 },
+    ];
+    expect(shrinkageBy([{ ...cup, measured: [...cup.measured, ...once] }], 'firing')).toEqual(
+      shrinkageBy([cup], 'firing'),
+    );
+    expect(shrinkageBy([{ ...cup, measured: once }], 'firing')).toEqual([]);
+  });
 });

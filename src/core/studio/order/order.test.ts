@@ -247,5 +247,21 @@ describe('what helps', () => {
   it('shares fewer pieces out by what was asked', () => {
     expect(shared([12, 18], 20)).toEqual([8, 12]);
     expect(shared([1, 1, 1], 2)).toEqual([1, 1, 0]);
+    expect(shared([5, 3, 1], 4)).toEqual([2, 1, 1]);
+    const random = seeded(12);
+    for (let round = 0; round < 200; round += 1) {
+      const counts = Array.from({ length: 1 + Math.floor(6 * random()) }, () => 1 + Math.floor(40 * random()));
+      const all = counts.reduce((sum, count) => sum + count, 0);
+      const pieces = Math.floor(random() * (all + 1));
+      const rests = shared(counts, pieces).map((count, line) => ((counts[line] as number) * pieces) / all - count);
+      expect(rests.reduce((sum, rest) => sum + rest, 0)).toBeCloseTo(0, 9);
+      // Every line is within a piece of its share, and none that was rounded up has less left over than one that was not.
+      expect(Math.max(...rests.map(Math.abs))).toBeLessThan(1);
+      const [up, down] = [
+        rests.filter((rest) => rest < -1e-9).map((rest) => rest + 1),
+        rests.filter((rest) => rest > 1e-9),
+      ];
+      expect(Math.min(...up, 1)).toBeGreaterThanOrEqual(Math.max(...down, 0) - 1e-9);
+    }
   });
 });
