@@ -49,8 +49,7 @@ function withAt(whole: unknown, path: string, value: unknown): unknown {
   const own = whole as Record<string, unknown>;
   const next = rest.length === 0 ? value : withAt(own[key], rest.join('.'), value);
   if (Array.isArray(whole)) return whole.map((one, at) => (`${at}` === key ? next : (one as unknown)));
-  const { [key]: _, ...others } = own;
-  return next === undefined ? others : { ...own, [key]: next };
+  return Object.fromEntries(Object.entries({ ...own, [key]: next }).filter(([, one]) => one !== undefined));
 }
 
 type Read = (

@@ -30,10 +30,17 @@ interface Circle {
   readonly radius: number;
 }
 
-/** The circle through points by least squares of its equation (Kasa 1976). */
+const far = ([x, y]: Pixel, [u, v]: Pixel) => Math.hypot(x - u, y - v);
+const most = (all: readonly number[]) => all.reduce((greatest, one) => Math.max(greatest, one), 0);
+const mean = (all: readonly number[]) => all.reduce((sum, one) => sum + one, 0) / Math.max(1, all.length);
+
+/** The circle through points by least squares of its equation (Kasa 1976), about their middle, so that a flat arc far away is found too. */
 function circleOf(points: readonly Pixel[]): Circle | null {
+  const [mx, my] = [0, 1].map((axis) => mean(points.map((point) => point[axis] as number))) as [number, number];
+  const size = most(points.map((point) => far(point, [mx, my])));
   const rows = [0, 1, 2].map(() => [0, 0, 0, 0]);
-  for (const [x, y] of points) {
+  for (const point of points) {
+    const [x, y] = [(point[0] - mx) / size, (point[1] - my) / size];
     const own = [x, y, 1, x * x + y * y];
     for (let row = 0; row < 3; row += 1)
       for (let column = 0; column < 4; column += 1)
@@ -42,12 +49,8 @@ function circleOf(points: readonly Pixel[]): Circle | null {
   }
   const [a = 0, b = 0, c = 0] = solveLinear(rows) ?? [];
   const square = c + (a / 2) ** 2 + (b / 2) ** 2;
-  return square > 0 ? { middle: [a / 2, b / 2], radius: Math.sqrt(square) } : null;
+  return square > 0 ? { middle: [mx + (size * a) / 2, my + (size * b) / 2], radius: size * Math.sqrt(square) } : null;
 }
-
-const far = ([x, y]: Pixel, [u, v]: Pixel) => Math.hypot(x - u, y - v);
-const most = (all: readonly number[]) => all.reduce((greatest, one) => Math.max(greatest, one), 0);
-const mean = (all: readonly number[]) => all.reduce((sum, one) => sum + one, 0) / Math.max(1, all.length);
 
 function cutterOf(outline: Outline): PhotoReadings['cutter'] {
   const points = pointsOf(outline, STEP);
@@ -161,6 +164,8 @@ function arcOf(outline: Outline): PhotoReadings['arc'] {
     ]);
     const off = most(arcOffs(all, found).map(Math.abs));
     const [, , wide, narrow, left, right] = found;
+    // Straight sides taken for arcs may give no finite template.
+    if (!found.every(Number.isFinite)) return [];
     return [{ inner: narrow, outer: wide, sweep: (Math.abs(left - right) * 180) / Math.PI, off }];
   });
   const [best] = found.sort((one, other) => one.off - other.off);
