@@ -15,6 +15,12 @@ let away = false;
 const answer = <T>(value: () => T) => (away ? Promise.reject(new Unreachable()) : Promise.resolve().then(value));
 const settled = (ms = 30) => new Promise((resolve) => setTimeout(resolve, ms));
 
+/** Waits until the server has a revision: a change is sent after a pause. */
+async function sent(revision: number): Promise<void> {
+  while (stored?.revision !== revision) await settled(5);
+  await settled();
+}
+
 /** The server's one record of the kind, and a browser's own memory. */
 beforeEach(async () => {
   [stored, away] = [null, false];
@@ -78,7 +84,7 @@ describe('the house way', () => {
     way.school({ joins: 'slip' });
     await way.load();
     expect([way.schools.joins, way.ownOf('taper')]).toEqual(['slip', OWN]);
-    await settled(1500);
+    await sent(2);
     expect(stored).toMatchObject({ revision: 2, body: { schools: { joins: 'slip' }, own: { taper: OWN } } });
   });
 
@@ -88,7 +94,7 @@ describe('the house way', () => {
     await way.load();
     keep({ schools: { ...houseWayOf().schools, base: 'traced' } }, 4);
     way.put({ air: { temperature: 12, humidity: 0.7, speed: 'still' } });
-    await settled(1500);
+    await sent(5);
     expect(stored).toMatchObject({ revision: 5, body: { air: { temperature: 12 } } });
     expect(way.air.temperature).toBe(12);
   });
@@ -105,7 +111,7 @@ describe('the house way', () => {
     expect(again.ownOf('taper')).toEqual(OWN);
     away = false;
     await again.load();
-    await settled(1500);
+    await sent(2);
     expect(stored).toMatchObject({ revision: 2, body: { own: { taper: OWN } } });
   });
 
