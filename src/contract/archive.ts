@@ -1,4 +1,4 @@
-/** A conflict: a record that the studio and an archive both have, with different contents. */
+/** A clash: a record that the studio and an archive both have, with different contents. */
 export interface ArchiveClash {
   readonly kind: 'design' | 'record' | 'making';
   readonly id: string;
@@ -16,7 +16,7 @@ export interface ArchiveOffer {
   readonly clashes: readonly ArchiveClash[];
 }
 
-/** How to import an archive: in place of the studio or added to it, and which conflicts the archive wins. */
+/** How to import an archive: in place of the studio or added to it, and in which clashes the archive's state counts. */
 export type ArchiveWord =
   | { readonly mode: 'exactly' }
   | { readonly mode: 'merge'; readonly archive: readonly Pick<ArchiveClash, 'kind' | 'id'>[] };

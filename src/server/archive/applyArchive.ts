@@ -22,7 +22,7 @@ import {
   type Table,
 } from './tables.ts';
 
-/** Which side wins a conflict: a record with the same id on both. */
+/** Whose state counts in a clash: a record with the same id on both sides. */
 export type Counts = 'here' | 'archive';
 
 /** Things that have a name and a newest state. */
@@ -39,7 +39,7 @@ const KEPT = [
 const alike = (one: Row, other: Row, columns: readonly string[]) =>
   columns.every((column) => one[column] === other[column]);
 
-/** The conflicts between the studio and an archive: one id, different contents. */
+/** The clashes between the studio and an archive: one id, different contents. */
 export async function clashesOf(database: Database, staged: StagedArchive): Promise<ArchiveClash[]> {
   const found: ArchiveClash[] = [];
   for (const { kind, table, own } of KEPT) {
@@ -91,7 +91,7 @@ async function copyRows(
 }
 
 /**
- * Adds an archive to the studio. New records are added; in a conflict the winning state stays, and nothing is lost: a design's
+ * Adds an archive to the studio. New records are added; in a clash the state that counts stays, and nothing is lost: a design's
  * other state stays in its history, and the entries of a making are merged.
  */
 export async function mergeArchive(
@@ -110,7 +110,7 @@ export async function mergeArchive(
   const own = new Map<Table, ReadonlySet<string>>();
   for (const table of [MESHES, DESIGNS, RECORDS, MAKINGS, ...ENTRIES])
     own.set(table, new Set(await keysOf(database, table)));
-  /** Whether the archive wins for a record that both have; equal records are no conflict. */
+  /** Whether the archive's state of a record counts; equal records are no clash. */
   const decides = async (kind: ArchiveClash['kind'], row: Row): Promise<boolean> => {
     const id = String(row['id']);
     const one = KEPT.find((other) => other.kind === kind);
