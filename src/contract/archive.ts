@@ -3,7 +3,7 @@ export interface ArchiveClash {
   readonly kind: 'design' | 'record' | 'making';
   readonly id: string;
   readonly name: string;
-  /** When it was changed last here and in the archive. */
+  /** When it was changed last here and in the archive (ISO 8601 in UTC). */
   readonly here: string;
   readonly archive: string;
 }

@@ -35,7 +35,8 @@ export const dryingPartSchema = Joi.object({
   support: Joi.string().valid(...SUPPORTS),
 });
 
-const step = Joi.object({
+/** A step of an order of work. */
+export const workStepSchema = Joi.object({
   id: words(80),
   act: Joi.string()
     .valid(...ACTS)
@@ -74,7 +75,8 @@ export const airSchema = Joi.object({
     .required(),
 });
 
-const head = {
+/** The head of a making. */
+export const makingHead = {
   name: words(120),
   clay: Joi.string().guid().allow(null).required(),
   startedAt: time(),
@@ -85,7 +87,7 @@ const head = {
 
 /** POST /api/makings */
 export const makingStart = Joi.object<MakingStart>({
-  ...head,
+  ...makingHead,
   id: id(),
   pieces: Joi.array()
     .items(
@@ -98,7 +100,7 @@ export const makingStart = Joi.object<MakingStart>({
           .items(Joi.string().custom(plainName).max(CLASS_LIMITS.name).required())
           .max(CLASS_LIMITS.names)
           .length(Joi.ref('count')),
-        steps: Joi.array().items(step).min(1).max(MAKING_LIMITS.steps).unique('id').required(),
+        steps: Joi.array().items(workStepSchema).min(1).max(MAKING_LIMITS.steps).unique('id').required(),
       }),
     )
     .min(1)
@@ -108,7 +110,7 @@ export const makingStart = Joi.object<MakingStart>({
 
 /** PUT /api/makings/:id */
 export const makingChange = Joi.object<MakingHead & { endedAt: string | null }>({
-  ...head,
+  ...makingHead,
   endedAt: time().allow(null),
 }).required();
 

@@ -46,9 +46,11 @@ function bodyOf(body: NonNullable<Operation['body']>) {
   return { required: true, content };
 }
 
-function replyOf({ description, status, types, paged }: Operation['reply']) {
+function replyOf({ description, status, body, types = [], paged }: Operation['reply']) {
   const binary = { schema: { type: 'string', format: 'binary' } };
-  const content = types ? Object.fromEntries(types.map((type) => [type, binary])) : { [JSON_TYPE]: { schema: {} } };
+  const content = body
+    ? { [JSON_TYPE]: { schema: schemaOf(body) } }
+    : Object.fromEntries(types.map((type) => [type, binary]));
   const total = { description: 'Length of the whole list', schema: { type: 'integer' } };
   return {
     description,

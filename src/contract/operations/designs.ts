@@ -14,6 +14,7 @@ import {
 } from '../requests.ts';
 import { targetSchema } from '../targetSchema.ts';
 import { COMPUTES, done, file, KEEPS, made, ok, page, type Operation } from './operation.ts';
+import { DESIGN, DESIGN_LIST, DESIGN_WRITTEN, RESULT, REVISION, REVISION_LIST, TARGET_FILE } from './replies.ts';
 
 /** A body with the whole shape of its target, which the server reads by itself. */
 const withTarget = (body: Joi.ObjectSchema) => body.keys({ target: targetSchema.required() });
@@ -25,14 +26,14 @@ export const DESIGNS: readonly Operation[] = [
     path: '/api/designs',
     summary: 'The shelf',
     query: listQuery,
-    reply: page('Designs: id, name, target, revision, createdAt, updatedAt'),
+    reply: page('Designs', DESIGN_LIST),
   },
   {
     method: 'post',
     path: '/api/designs',
     summary: 'A new design',
     body: withTarget(createBody),
-    reply: made('The design'),
+    reply: made('The design', DESIGN),
     refuses: [...COMPUTES, ...KEEPS],
   },
   {
@@ -40,7 +41,7 @@ export const DESIGNS: readonly Operation[] = [
     path: '/api/designs/:id',
     summary: 'One design',
     params: designPath,
-    reply: ok('The design'),
+    reply: ok('The design', DESIGN),
     refuses: ['design-not-found'],
   },
   {
@@ -49,7 +50,7 @@ export const DESIGNS: readonly Operation[] = [
     summary: 'Keep a new revision of a design',
     params: designPath,
     body: withTarget(writeBody),
-    reply: ok('The design; without its target after "Prefer: return=minimal" (RFC 7240)'),
+    reply: ok('The design; without its target after "Prefer: return=minimal" (RFC 7240)', DESIGN_WRITTEN),
     refuses: ['design-not-found', 'conflict', ...COMPUTES, ...KEEPS],
   },
   {
@@ -65,7 +66,7 @@ export const DESIGNS: readonly Operation[] = [
     path: '/api/designs/:id/put-back',
     summary: 'Undo taking a design off the shelf',
     params: designPath,
-    reply: ok('The design'),
+    reply: ok('The design', DESIGN),
     refuses: ['design-not-found', ...KEEPS],
   },
   {
@@ -73,7 +74,7 @@ export const DESIGNS: readonly Operation[] = [
     path: '/api/designs/:id/duplicate',
     summary: 'Copy a design',
     params: designPath,
-    reply: made('The copy'),
+    reply: made('The copy', DESIGN),
     refuses: ['design-not-found', ...KEEPS],
   },
   {
@@ -81,7 +82,7 @@ export const DESIGNS: readonly Operation[] = [
     path: '/api/designs/:id/file',
     summary: 'The target file of a design',
     params: designPath,
-    reply: ok('A .fawn.json file'),
+    reply: ok('A .fawn.json file', TARGET_FILE),
     refuses: ['design-not-found'],
   },
   {
@@ -90,7 +91,7 @@ export const DESIGNS: readonly Operation[] = [
     summary: 'Revisions of a design',
     params: designPath,
     query: historyQuery,
-    reply: page('Revisions without their targets, newest first'),
+    reply: page('Revisions without their targets, newest first', REVISION_LIST),
     refuses: ['design-not-found'],
   },
   {
@@ -98,7 +99,7 @@ export const DESIGNS: readonly Operation[] = [
     path: '/api/designs/:id/revisions/:number',
     summary: 'One revision',
     params: revisionPath,
-    reply: ok('The revision with its target'),
+    reply: ok('The revision with its target', REVISION),
     refuses: ['design-not-found', 'revision-not-found'],
   },
   {
@@ -107,7 +108,7 @@ export const DESIGNS: readonly Operation[] = [
     summary: 'Keep an older revision as the newest',
     params: revisionPath,
     body: restoreBody,
-    reply: ok('The design'),
+    reply: ok('The design', DESIGN),
     refuses: ['design-not-found', 'revision-not-found', 'conflict', ...KEEPS],
   },
 ];
@@ -119,7 +120,7 @@ export const PATTERNS: readonly Operation[] = [
     path: '/api/develop',
     summary: 'Develop a target; nothing is kept',
     body: withTarget(developBody),
-    reply: ok('The result, as docs/format.md describes it'),
+    reply: ok('The result, as docs/format.md describes it', RESULT),
     refuses: COMPUTES,
   },
   {

@@ -11,6 +11,7 @@ import {
   photographQuery,
 } from '../makingSchema.ts';
 import { done, file, KEEPS, made, ok, page, type Operation } from './operation.ts';
+import { COSTS, DRY_LIST, FOUND, LEARNING, MADE_LIST, MAKING, MAKING_LIST, NOW, TABLE_READ } from './replies.ts';
 
 /** Makings in work, with their photographs. */
 export const MAKINGS: readonly Operation[] = [
@@ -19,21 +20,21 @@ export const MAKINGS: readonly Operation[] = [
     path: '/api/makings',
     summary: 'Makings, newest first',
     query: makingsQuery,
-    reply: page('Makings without their steps and entries'),
+    reply: page('Makings without their steps and entries', MAKING_LIST),
   },
   {
     method: 'post',
     path: '/api/makings',
     summary: 'Begin a making under the id that is sent',
     body: makingStart,
-    reply: made('The making; sent twice, it is begun once'),
+    reply: made('The making; sent twice, it is begun once', MAKING),
     refuses: ['design-not-found', 'revision-not-found', ...KEEPS],
   },
   {
     method: 'get',
     path: '/api/makings/now',
     summary: 'All makings in work',
-    reply: ok('steps (each list once), names, and makings with places in steps'),
+    reply: ok('Makings, their steps and names listed once', NOW),
   },
   {
     method: 'get',
@@ -46,14 +47,14 @@ export const MAKINGS: readonly Operation[] = [
     path: '/api/makings/found',
     summary: 'What hands found of a clay',
     query: foundQuery,
-    reply: ok('Stages as they were found, against the drying that was predicted'),
+    reply: ok('Marks, each with the air of its making', FOUND),
   },
   {
     method: 'get',
     path: '/api/makings/:id',
     summary: 'One making',
     params: makingPath,
-    reply: ok('The making with its entries'),
+    reply: ok('The making with its entries', MAKING),
     refuses: ['making-not-found'],
   },
   {
@@ -62,7 +63,7 @@ export const MAKINGS: readonly Operation[] = [
     summary: 'Change the head of a making',
     params: makingPath,
     body: makingChange,
-    reply: ok('The making'),
+    reply: ok('The making', MAKING),
     refuses: ['making-not-found', ...KEEPS],
   },
   {
@@ -71,7 +72,7 @@ export const MAKINGS: readonly Operation[] = [
     summary: 'Add marks, measurements, faults, notes, corrections and critiques',
     params: makingPath,
     body: makingEntries,
-    reply: ok('The making; each entry is kept once by its id'),
+    reply: ok('The making; each entry is kept once by its id', MAKING),
     refuses: ['making-not-found', ...KEEPS],
   },
   {
@@ -87,7 +88,7 @@ export const MAKINGS: readonly Operation[] = [
     path: '/api/makings/:id/put-back',
     summary: 'Undo removing a making',
     params: makingPath,
-    reply: ok('The making'),
+    reply: ok('The making', MAKING),
     refuses: ['making-not-found', ...KEEPS],
   },
   {
@@ -117,27 +118,27 @@ export const MADE: readonly Operation[] = [
     path: '/api/made',
     summary: 'Kinds of pieces that were made, by words and sizes',
     query: madeQuery,
-    reply: page('Kinds of pieces with their making, clay and counts of faulty and fired ones'),
+    reply: page('Kinds of pieces with their making, clay and counts of faulty and fired ones', MADE_LIST),
   },
   {
     method: 'get',
     path: '/api/made/learning',
     summary: 'What the pieces of each clay show',
-    reply: ok('Clays with their measured pieces'),
+    reply: ok('Clays with their measured pieces', LEARNING),
   },
   {
     method: 'get',
     path: '/api/made/dry',
     summary: 'Dry pieces that were in no firing yet',
     query: dryQuery,
-    reply: page('Pieces by making and kind'),
+    reply: page('Pieces by making and kind', DRY_LIST),
   },
   {
     method: 'get',
     path: '/api/made/costs/:making/:piece',
     summary: 'Clay, bag and shares of firings that a kind of piece cost',
     params: madePath,
-    reply: ok('The figures that the cost is computed from'),
+    reply: ok('The figures that the cost is computed from', COSTS),
     refuses: ['not-found'],
   },
   {
@@ -151,7 +152,7 @@ export const MADE: readonly Operation[] = [
     path: '/api/made/records.csv',
     summary: 'Read a table of records',
     body: { type: 'text/csv' },
-    reply: ok('Counts of what was kept'),
+    reply: ok('What was kept', TABLE_READ),
     refuses: ['bad-record', 'too-slow', 'busy', ...KEEPS],
   },
 ];

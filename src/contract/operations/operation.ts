@@ -18,7 +18,9 @@ export interface Operation {
   readonly reply: {
     readonly status: 200 | 201 | 204;
     readonly description: string;
-    /** Media types; JSON when left out. None for status 204. */
+    /** The shape of a JSON reply. */
+    readonly body?: Joi.Schema;
+    /** Media types of a file; without them and without a `body` the reply is empty. */
     readonly types?: readonly string[];
     /** The whole list is longer than a page: `X-Total-Count` gives its length. */
     readonly paged?: true;
@@ -31,19 +33,30 @@ export interface Operation {
 export const COMMON_REFUSALS = ['bad-request', 'wrong-host', 'too-large', 'internal'] as const;
 
 /** Status 200 with JSON. */
-export const ok = (description: string): Operation['reply'] => ({ status: 200, description });
+export const ok = (description: string, body: Joi.Schema): Operation['reply'] => ({ status: 200, description, body });
 
 /** A page of a list. */
-export const page = (description: string): Operation['reply'] => ({ ...ok(description), paged: true });
+export const page = (description: string, body: Joi.Schema): Operation['reply'] => ({
+  ...ok(description, body),
+  paged: true,
+});
 
 /** Status 201 with JSON. */
-export const made = (description: string): Operation['reply'] => ({ status: 201, description });
+export const made = (description: string, body: Joi.Schema): Operation['reply'] => ({
+  status: 201,
+  description,
+  body,
+});
 
 /** Status 204. */
 export const done = (description: string): Operation['reply'] => ({ status: 204, description });
 
 /** A file of one of these types. */
-export const file = (description: string, ...types: string[]): Operation['reply'] => ({ ...ok(description), types });
+export const file = (description: string, ...types: string[]): Operation['reply'] => ({
+  status: 200,
+  description,
+  types,
+});
 
 /** Refusals of what develops a target. */
 export const COMPUTES = ['bad-target', 'too-slow', 'busy'] as const;

@@ -2,6 +2,7 @@ import Joi from 'joi';
 import { kindPath, recordCreate, recordPath, RECORD_SCHEMAS, recordWrite } from '../recordSchema.ts';
 import { archivePath, archiveWord, signInBody } from '../requests.ts';
 import { done, file, KEEPS, made, ok, type Operation } from './operation.ts';
+import { ARCHIVE_OFFER, HEALTH, RECORD, RECORD_LIST, SESSION_STATE } from './replies.ts';
 
 /** The body of a record of any kind. */
 const anyRecord = Joi.alternatives(...Object.values<Joi.Schema>(RECORD_SCHEMAS)).required();
@@ -12,9 +13,14 @@ export const SESSION: readonly Operation[] = [
     method: 'get',
     path: '/api/health',
     summary: 'Whether the server and its database answer',
-    reply: ok('status: "ok"'),
+    reply: ok('The server answers', HEALTH),
   },
-  { method: 'get', path: '/api/session', summary: 'Whether a passphrase is needed', reply: ok('needed, signedIn') },
+  {
+    method: 'get',
+    path: '/api/session',
+    summary: 'Whether a passphrase is needed',
+    reply: ok('Whether one is needed, and was given', SESSION_STATE),
+  },
   {
     method: 'post',
     path: '/api/session',
@@ -33,7 +39,7 @@ export const RECORDS: readonly Operation[] = [
     path: '/api/records/:kind',
     summary: 'All records of a kind',
     params: kindPath,
-    reply: ok('Records: id, body, revision, createdAt, updatedAt'),
+    reply: ok('Records', RECORD_LIST),
   },
   {
     method: 'post',
@@ -41,7 +47,7 @@ export const RECORDS: readonly Operation[] = [
     summary: 'A new record',
     params: kindPath,
     body: recordCreate.keys({ body: anyRecord }),
-    reply: made('The record; sent again under its id, it is made once'),
+    reply: made('The record; sent again under its id, it is made once', RECORD),
     refuses: ['bad-record', ...KEEPS],
   },
   {
@@ -50,7 +56,7 @@ export const RECORDS: readonly Operation[] = [
     summary: 'Change a record',
     params: recordPath,
     body: recordWrite.keys({ body: anyRecord }),
-    reply: ok('The record'),
+    reply: ok('The record', RECORD),
     refuses: ['bad-record', 'record-not-found', 'record-conflict', ...KEEPS],
   },
   {
@@ -66,7 +72,7 @@ export const RECORDS: readonly Operation[] = [
     path: '/api/records/:kind/:id/put-back',
     summary: 'Undo removing a record',
     params: recordPath,
-    reply: ok('The record'),
+    reply: ok('The record', RECORD),
     refuses: ['record-not-found', ...KEEPS],
   },
 ];
@@ -84,7 +90,7 @@ export const ARCHIVE: readonly Operation[] = [
     path: '/api/archive',
     summary: 'Send a studio file and look at what it has',
     body: { type: 'application/zip' },
-    reply: made('token, madeAt, counts, and clashes with what is here; nothing is taken yet'),
+    reply: made('What it has, and its clashes with what is here; nothing is imported yet', ARCHIVE_OFFER),
     refuses: ['bad-archive', 'disk-full'],
   },
   {

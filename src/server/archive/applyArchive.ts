@@ -4,6 +4,7 @@ import { dirname, join } from 'node:path';
 import type { Transaction } from 'sequelize';
 import type { ArchiveClash } from '../../contract/archive.ts';
 import type { Database } from '../models/database.ts';
+import { iso } from '../services/makingColumns.ts';
 import type { StagedArchive } from './stageArchive.ts';
 import {
   DESIGNS,
@@ -55,8 +56,8 @@ export async function clashesOf(database: Database, staged: StagedArchive): Prom
         kind,
         id,
         name: String(mine['name']),
-        here: String(mine['updatedAt']),
-        archive: String(theirs['updatedAt']),
+        here: iso(String(mine['updatedAt'])),
+        archive: iso(String(theirs['updatedAt'])),
       });
     }
   }

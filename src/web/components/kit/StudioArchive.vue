@@ -38,7 +38,7 @@ const holds = computed(() =>
   }).join(', '),
 );
 const name = ({ kind, id }: Pick<ArchiveClash, 'kind' | 'id'>) => `${kind} ${id}`;
-const day = (iso: string) => new Date(iso.replace(' +', '+').replace(' ', 'T')).toLocaleString();
+const day = (iso: string) => new Date(iso).toLocaleString();
 
 /** Why a file was not taken: what is wrong with it, in the server's words. */
 function words(error: unknown): string {
