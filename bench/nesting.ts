@@ -2,29 +2,16 @@ import { readFileSync } from 'node:fs';
 import { readTargetText } from '../src/contract/targetSchema.ts';
 import { nest } from '../src/core/geometry/nest/nest.ts';
 import type { NestJob } from '../src/core/geometry/nest/nestJob.ts';
-import type { Outline } from '../src/core/geometry/outline/outline.ts';
+import { arcSector } from '../src/core/geometry/outline/arcSector.test.helper.ts';
 import { seeded } from '../src/core/seeded.ts';
 import { planSlabs } from '../src/core/studio/slabPlan/planSlabs.ts';
 import { DEFAULT_PLAN, planGroups, type PlannedSlab, type PlanRules } from '../src/core/studio/slabPlan/slabPlan.ts';
-
-/** A ring sector about the origin (radii mm, sweep degrees). */
-function sector(inner: number, outer: number, sweep: number): Outline {
-  const half = (sweep * Math.PI) / 360;
-  const at = (radius: number, angle: number) => [radius * Math.sin(angle), radius * Math.cos(angle)] as const;
-  const bulge = Math.tan(half / 2);
-  return [
-    [...at(inner, -half), -bulge],
-    [...at(inner, half), 0],
-    [...at(outer, half), bulge],
-    [...at(outer, -half), 0],
-  ];
-}
 
 const ARCS: NestJob = {
   width: 500,
   gap: 4,
   parts: [
-    { id: 'arc', count: 10, outline: sector(180, 290, 55), turns: 'any' },
+    { id: 'arc', count: 10, outline: arcSector(180, 290, 55), turns: 'any' },
     {
       id: 'disc',
       count: 10,

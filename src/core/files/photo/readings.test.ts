@@ -1,5 +1,6 @@
 import { arcLine } from '../../geometry/outline/arcLine.ts';
 import { area, bounds, moved, type Outline, type Vertex } from '../../geometry/outline/outline.ts';
+import { arcSector } from '../../geometry/outline/arcSector.test.helper.ts';
 import { circle, rectangle } from '../../geometry/outline/shapes.ts';
 import { photoReadings } from './readings.ts';
 
@@ -10,19 +11,6 @@ function lying(outline: Outline, degrees: number, by: readonly [number, number] 
     outline.map(([x, y, bulge]): Vertex => [c * x - s * y, s * x + c * y, bulge]),
     ...by,
   );
-}
-
-/** An arc template by its radii (mm) and sweep (degrees), its middle up. */
-function template(inner: number, outer: number, sweep: number): Outline {
-  const half = (sweep * Math.PI) / 360;
-  const at = (radius: number, angle: number) => [radius * Math.sin(angle), radius * Math.cos(angle)] as const;
-  const bulge = Math.tan(half / 2);
-  return [
-    [...at(inner, -half), -bulge],
-    [...at(inner, half), 0],
-    [...at(outer, half), bulge],
-    [...at(outer, -half), 0],
-  ];
 }
 
 const TURNS = [0, 17, 45, 90, 133, 211, 300];
@@ -41,7 +29,7 @@ describe('readings of a traced outline', () => {
       [60, 150, 95],
       [300, 380, 22],
     ] as const) {
-      const { arc, cutter } = photoReadings(lying(template(inner, outer, sweep), turn), []);
+      const { arc, cutter } = photoReadings(lying(arcSector(inner, outer, sweep), turn), []);
       expect([arc?.inner, arc?.outer, arc?.sweep]).toEqual(
         [inner, outer, sweep].map((one) => expect.closeTo(one, 3) as number),
       );

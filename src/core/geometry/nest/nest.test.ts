@@ -1,23 +1,11 @@
 import { alongEdge, edgeAt, type Outline } from '../outline/outline.ts';
+import { arcSector } from '../outline/arcSector.test.helper.ts';
 import { circle, rectangle } from '../outline/shapes.ts';
 import { seeded } from '../../seeded.ts';
 import { nest } from './nest.ts';
 import type { Nested, NestJob, NestPart } from './nestJob.ts';
 import { distanceTo, nestShape } from './nestShape.ts';
 import type { Point } from '../point.ts';
-
-/** Arcs of a tapered cup: a ring sector with its centre at the origin. */
-function sector(inner: number, outer: number, sweep: number): Outline {
-  const half = (sweep * Math.PI) / 360;
-  const at = (radius: number, angle: number) => [radius * Math.sin(angle), radius * Math.cos(angle)] as const;
-  const bulge = Math.tan(half / 2);
-  return [
-    [...at(inner, -half), -bulge],
-    [...at(inner, half), 0],
-    [...at(outer, half), bulge],
-    [...at(outer, -half), 0],
-  ];
-}
 
 /** An outline as many points, placed by the nest's own rule: turned about its origin, then moved. */
 function placed(outline: Outline, { x, y, turn }: { x: number; y: number; turn: number }): Point[] {
@@ -91,7 +79,7 @@ const ARCS: NestJob = {
   width: 500,
   gap: 4,
   parts: [
-    { id: 'arc', count: 4, outline: sector(180, 290, 55), turns: 'any' },
+    { id: 'arc', count: 4, outline: arcSector(180, 290, 55), turns: 'any' },
     { id: 'disc', count: 5, outline: circle(75), turns: 'any' },
   ],
 };
@@ -101,7 +89,7 @@ describe('the distance to an outline', () => {
   it.each([
     ['a rectangle', rectangle(60, 40)],
     ['a disc', circle(50)],
-    ['a sector', sector(80, 120, 200)],
+    ['a sector', arcSector(80, 120, 200)],
   ] as const)('of %s is the least to its line, negative inside', (_, outline) => {
     const shape = nestShape(outline);
     const line = placed(outline, { x: 0, y: 0, turn: 0 });
@@ -132,7 +120,7 @@ describe('nesting', () => {
           {
             id: 'wall',
             count: 2 + (times % 2),
-            outline: sector(60 + 60 * random(), 150 + 40 * random(), 30 + 70 * random()),
+            outline: arcSector(60 + 60 * random(), 150 + 40 * random(), 30 + 70 * random()),
             turns,
           },
           { id: 'panel', count: 3, outline: rectangle(30 + 60 * random(), 40 + 80 * random()), turns },
