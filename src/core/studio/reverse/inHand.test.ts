@@ -68,8 +68,17 @@ describe('what is in hand', () => {
     const tall = cutterCup();
     const taller = { ...tall, form: { ...tall.form, height: 140 } } as Target;
     expect(follow(tall, taller).form).toMatchObject({ height: 140 });
-    const oval = followInHand(cup, { ...cup, form: { kind: 'oval', length: 90, width: 70, height: 80 } });
-    expect('faults' in oval && oval.faults[0]?.rule).toMatch(/does not make this form/);
+  });
+
+  it.each([
+    ['sheet', () => begun(SHEET)],
+    ['template', arcCup],
+    ['cutter', cutterCup],
+  ])('refuses another form, and names the %s that must go first', (tool, cup) => {
+    const oval = followInHand(cup(), { ...cup(), form: { kind: 'oval', length: 90, width: 70, height: 80 } });
+    expect('faults' in oval && oval.faults[0]?.rule).toBe(
+      `does not make this form: let the ${tool} in your hand go first`,
+    );
   });
 
   it('that is let go sets nothing any more', () => {
