@@ -10,7 +10,7 @@ process.env.FAWN_CHROMIUM = ensureChromium();
 ensurePlotReader();
 ensureBuild();
 
-// Tests make much that is short-lived: with a larger young generation it is collected less often.
+// Tests allocate many short-lived objects: a larger young generation is collected less often.
 process.env.NODE_OPTIONS = `${process.env.NODE_OPTIONS ?? ''} --max-semi-space-size=64`.trim();
 
 let passed = 0;

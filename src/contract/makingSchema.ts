@@ -139,11 +139,7 @@ export const photographFile = Joi.object<{ hash: string; size: 'full' | 'small' 
   size: Joi.string().valid('full', 'small').required(),
 }).required();
 
-const listOf = (more: Record<string, Joi.Schema>) =>
-  Joi.array()
-    .items(Joi.object({ ...spot, ...more }))
-    .max(MAKING_LIMITS.entries)
-    .default([]);
+const entry = (more: Joi.PartialSchemaMap) => Joi.object({ ...spot, ...more });
 
 /** A photograph as a table has it: its picture lies in the data folder under its hash. */
 export const photographRow = Joi.object<Photograph>({
@@ -158,30 +154,30 @@ export const photographRow = Joi.object<Photograph>({
 const said = () => Joi.boolean().strict().allow(null).required();
 const share = () => figure().min(0).max(1).allow(null).required();
 
-/** POST /api/makings/:id/entries */
-export const makingEntries = Joi.object<Entries>({
-  marks: listOf({
+/** One entry of each kind. */
+export const ENTRY_SCHEMAS = {
+  marks: entry({
     kind: Joi.string()
       .valid(...MARK_KINDS)
       .required(),
     drying: Joi.object({ part: dryingPartSchema.required(), hours: figure().min(0).max(1e5).required() }),
   }),
-  measurements: listOf({
+  measurements: entry({
     what: Joi.string()
       .valid(...MEASURED)
       .required(),
     value: figure().greater(0).max(1e5).required(),
     state: Joi.string().valid(...PIECE_STATES),
   }),
-  faults: listOf({
+  faults: entry({
     kind: Joi.string()
       .valid(...FAULTS)
       .required(),
     x: share(),
     y: share(),
   }),
-  notes: listOf({ text: words(MAKING_LIMITS.text) }),
-  critiques: listOf({
+  notes: entry({ text: words(MAKING_LIMITS.text) }),
+  critiques: entry({
     holds: said(),
     even: said(),
     balanced: said(),
@@ -189,11 +185,18 @@ export const makingEntries = Joi.object<Entries>({
     rating: figure().integer().min(1).max(5).allow(null).required(),
     text: Joi.string().allow('').max(MAKING_LIMITS.text).required(),
   }),
-  strikes: Joi.array()
-    .items(Joi.object({ id: id(), of: id(), out: Joi.boolean().strict().required(), at: time() }))
-    .max(MAKING_LIMITS.entries)
-    .default([]),
-}).required();
+  strikes: Joi.object({ id: id(), of: id(), out: Joi.boolean().strict().required(), at: time() }),
+} satisfies Record<keyof Entries, Joi.Schema>;
+
+/** POST /api/makings/:id/entries */
+export const makingEntries = Joi.object<Entries>(
+  Object.fromEntries(
+    Object.entries(ENTRY_SCHEMAS).map(([kind, schema]) => [
+      kind,
+      Joi.array().items(schema).max(MAKING_LIMITS.entries).default([]),
+    ]),
+  ),
+).required();
 
 /** Path of a making. */
 export const makingPath = Joi.object<{ id: string }>({ id: id() }).required();

@@ -1,8 +1,6 @@
 import Joi from 'joi';
-import { MARK_KINDS } from '../../core/studio/making/making.ts';
 import { MEASURED, PIECE_STATES } from '../../core/studio/making/measured.ts';
-import { FAULTS } from '../makings.ts';
-import { airSchema, dryingPartSchema, makingHead, photographRow, workStepSchema } from '../makingSchema.ts';
+import { airSchema, ENTRY_SCHEMAS, makingHead, photographRow, workStepSchema } from '../makingSchema.ts';
 
 const id = () => Joi.string().guid().required();
 const text = () => Joi.string().allow('').required();
@@ -89,20 +87,9 @@ const ends = { dueAt: maybe(Joi.string().isoDate()), endedAt: maybe(Joi.string()
 /** Makings of one page, without their steps and entries. */
 export const MAKING_LIST = list(Joi.object({ ...line, ...ends, pieces: list(Joi.object(piece)) }));
 
-const spot = { piece: count(), number: count().min(1), step: text() };
-const drying = Joi.object({ part: dryingPartSchema.required(), hours: figure() });
-const mark = {
-  id: id(),
-  ...spot,
-  kind: Joi.string()
-    .valid(...MARK_KINDS)
-    .required(),
-  at: time(),
-  drying,
-};
-const entry = (more: Joi.PartialSchemaMap) => list(Joi.object({ id: id(), ...spot, at: time(), ...more }));
+const { marks: mark } = ENTRY_SCHEMAS;
+const entries = Object.fromEntries(Object.entries(ENTRY_SCHEMAS).map(([kind, schema]) => [kind, list(schema)]));
 const said = () => maybe(Joi.boolean().strict());
-const share = () => maybe(Joi.number().strict().min(0).max(1));
 
 /** A making with its steps and entries. */
 export const MAKING = Joi.object({
@@ -111,28 +98,7 @@ export const MAKING = Joi.object({
   endedAt: ends.endedAt,
   updatedAt: time(),
   pieces: list(Joi.object({ ...piece, steps: list(workStepSchema) })),
-  marks: list(Joi.object(mark)),
-  measurements: entry({
-    what: Joi.string()
-      .valid(...MEASURED)
-      .required(),
-    value: figure(),
-    state: Joi.string().valid(...PIECE_STATES),
-  }),
-  faults: entry({
-    kind: Joi.string()
-      .valid(...FAULTS)
-      .required(),
-    x: share(),
-    y: share(),
-  }),
-  notes: entry({ text: text() }),
-  critiques: entry({
-    ...{ holds: said(), even: said(), balanced: said(), fits: said() },
-    rating: maybe(Joi.number().strict().integer().min(1).max(5)),
-    text: text(),
-  }),
-  strikes: list(Joi.object({ id: id(), of: id(), out: Joi.boolean().strict().required(), at: time() })),
+  ...entries,
   photographs: list(photographRow),
 });
 
@@ -149,7 +115,7 @@ export const NOW = Joi.object({
       pieces: list(Joi.object({ ...piece, steps: list(count()) })),
       marks: list(
         Joi.array()
-          .ordered(id(), count(), count(), count(), mark.kind, time(), drying)
+          .ordered(id(), count(), count(), count(), mark.extract('kind'), time(), mark.extract('drying'))
           .description('id, piece, number, index of the step in `names`, kind, time, drying'),
       ),
     }),
@@ -157,7 +123,7 @@ export const NOW = Joi.object({
 });
 
 /** Marks of a clay in all makings, each with the air that it was made in. */
-export const FOUND = list(Joi.object({ ...mark, air: airSchema.required() }));
+export const FOUND = list(mark.keys({ air: airSchema.required() }));
 
 const planned = Joi.object({
   sizes: Joi.object()

@@ -178,7 +178,7 @@ function ring({ from, step, columns, rows }: Grid, [x, y]: Point, [near, far]: r
   return places.sort((one, other) => one.far - other.far);
 }
 
-/** All places of a grid, the nearest to a point first; those as near as one another by column, then row. */
+/** All places of a grid, the nearest to a point first; equally near ones by column, then row. */
 function* outward(grid: Grid, point: Point): Generator<FarPlace> {
   const { from, step, columns, rows } = grid;
   const reach = Math.max(

@@ -146,7 +146,7 @@ export function scaled(outline: Outline, factor: number): Outline {
   return outline.map(([x, y, bulge]) => [x * factor, y * factor, bulge]);
 }
 
-/** No outline that is cut is longer (mm). Steps along a longer one, as arcs of a huge bulge make it, would fill the memory. */
+/** Greatest length of an outline (mm). Stepping along a longer one, such as an arc of a huge bulge, would fill the memory. */
 const LONGEST = 200_000;
 
 /** What is wrong with an outline as a cut line (too few vertices, clockwise, repeated points, not finite, too long); empty when sound. */
