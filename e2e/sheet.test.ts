@@ -143,6 +143,11 @@ describe('bent sheets', () => {
       '<!DOCTYPE svg [<!ENTITY a "aa"><!ENTITY b "&a;&a;">]><svg xmlns="http://www.w3.org/2000/svg"><path d="&b;"/></svg>',
       /entities/,
     ],
+    [
+      'far.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg" width="90mm" height="90mm" viewBox="0 0 90 90"><path d="M0 0L90 0L10454545 90Z"/></svg>',
+      /more than 5 m across/,
+    ],
     ['half.svg', '<svg xmlns="http://www.w3.org/2000/svg"><path d="M0 0', /not sound SVG/],
     [
       'script.svg',
