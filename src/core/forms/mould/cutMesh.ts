@@ -1,5 +1,6 @@
+import { EdgeMap } from '../../geometry/mesh/mesh.ts';
 import type { LaidMesh, Cut } from '../kind/blank.ts';
-import { partTriangles, spacingOf } from './partTriangles.ts';
+import { listOf, partTriangles, spacingOf } from './partTriangles.ts';
 import type { Point } from '../../geometry/point.ts';
 
 /** A vertex closer to the line than this share of the mesh's spacing counts as on it. */
@@ -18,114 +19,129 @@ export interface CutLine {
   readonly length: number;
 }
 
-/** A place where the line meets the mesh: a vertex on it, or an edge that it crosses. */
-interface Meeting {
-  readonly along: number;
-  readonly vertex: number;
+/** A mesh that is being cut: lists that grow, with how far each vertex lies to the left of the line and along it (mm). */
+interface Opening {
+  readonly positions: number[];
+  readonly uv: number[];
+  readonly across: number[];
+  readonly along: number[];
+}
+
+function openingOf({ mesh, uv }: LaidMesh, { from, way }: CutLine, snap: number): Opening {
+  const across: number[] = [];
+  const along: number[] = [];
+  for (let at = 0; at < uv.length; at += 2) {
+    const [x, y] = [(uv[at] as number) - from[0], (uv[at + 1] as number) - from[1]];
+    const off = way[0] * y - way[1] * x;
+    across.push(Math.abs(off) < snap ? 0 : off);
+    along.push(way[0] * x + way[1] * y);
+  }
+  return { positions: listOf(mesh.positions), uv: listOf(uv), across, along };
+}
+
+/** Appends a vertex on the line, the mean of others by their shares; returns its index. */
+function addOnLine(
+  { positions, uv, across, along }: Opening,
+  vertices: readonly number[],
+  shares: readonly number[],
+): number {
+  const mean = (list: readonly number[], step: number, axis: number) =>
+    vertices.reduce((sum, vertex, at) => sum + (shares[at] as number) * (list[step * vertex + axis] as number), 0);
+  positions.push(mean(positions, 3, 0), mean(positions, 3, 1), mean(positions, 3, 2));
+  uv.push(mean(uv, 2, 0), mean(uv, 2, 1));
+  along.push(mean(along, 1, 0));
+  return across.push(0) - 1;
+}
+
+/** Appends a vertex where the line crosses an edge, for each that it crosses within its length. */
+function splitEdges(triangles: Uint32Array, opening: Opening, within: (along: number) => boolean): EdgeMap {
+  const { across, along } = opening;
+  const splits = new EdgeMap(across.length);
+  for (let at = 0; at < triangles.length; at += 1) {
+    const [a, b] = [triangles[at] as number, triangles[at % 3 === 2 ? at - 2 : at + 1] as number];
+    const [p, q] = [across[a] as number, across[b] as number];
+    if (p * q >= 0 || splits.get(a, b) !== undefined) continue;
+    const f = p / (p - q);
+    const where = (along[a] as number) + f * ((along[b] as number) - (along[a] as number));
+    if (within(where)) splits.set(a, b, addOnLine(opening, [a, b], [1 - f, f]));
+  }
+  return splits;
+}
+
+/** Doubles the vertices of a path except its tip, and gives the doubles to the triangles to the right of the line; returns the path's other side. */
+function openAlong(
+  path: readonly number[],
+  triangles: number[],
+  { positions, uv, across }: Opening,
+): number[] {
+  const doubles = new Map<number, number>();
+  const doubled = path.slice(0, -1).map((vertex) => {
+    const double = uv.length / 2;
+    doubles.set(vertex, double);
+    positions.push(...positions.slice(3 * vertex, 3 * vertex + 3));
+    uv.push(...uv.slice(2 * vertex, 2 * vertex + 2));
+    return double;
+  });
+  const off = (at: number) => across[triangles[at] as number] ?? 0;
+  for (let at = 0; at < triangles.length; at += 3) {
+    if (off(at) + off(at + 1) + off(at + 2) >= 0) continue;
+    for (let corner = at; corner < at + 3; corner += 1) {
+      const vertex = triangles[corner] as number;
+      triangles[corner] = doubles.get(vertex) ?? vertex;
+    }
+  }
+  return [...doubled, ...path.slice(-1)];
 }
 
 /**
  * Cuts a laid mesh open along a straight line of its layout, from the border inward: triangles are split where the line
  * crosses them, and the cut's vertices except the tip are doubled. Null when the line does not reach into the mesh.
  */
-export function cutMesh(laid: LaidMesh, { from, way, length }: CutLine): (LaidMesh & { readonly cut: Cut }) | null {
-  const { triangles } = laid.mesh;
-  const positions = [...laid.mesh.positions];
-  const uv = [...laid.uv];
+export function cutMesh(laid: LaidMesh, line: CutLine): (LaidMesh & { readonly cut: Cut }) | null {
   const spacing = spacingOf(laid);
   const snap = SNAP * spacing;
-  const across: number[] = [];
-  const along: number[] = [];
-  for (let vertex = 0; vertex < uv.length / 2; vertex += 1) {
-    const [x, y] = [(uv[2 * vertex] as number) - from[0], (uv[2 * vertex + 1] as number) - from[1]];
-    const off = way[0] * y - way[1] * x;
-    across.push(Math.abs(off) < snap ? 0 : off);
-    along.push(way[0] * x + way[1] * y);
-  }
-  const near = (at: number) => at > -snap && at <= length + TIP_SNAP * spacing;
-  const meetings: Meeting[] = across.flatMap((off, vertex) =>
-    off === 0 && near(along[vertex] ?? NaN) ? [{ along: along[vertex] ?? 0, vertex }] : [],
-  );
-  const split = new Map<string, number>();
-  const nameOf = (a: number, b: number) => (a < b ? `${a} ${b}` : `${b} ${a}`);
-  for (let at = 0; at < triangles.length; at += 3) {
-    for (let side = 0; side < 3; side += 1) {
-      const [a, b] = [triangles[at + side] as number, triangles[at + ((side + 1) % 3)] as number];
-      const [p, q] = [across[a] as number, across[b] as number];
-      if (p * q >= 0 || split.has(nameOf(a, b))) continue;
-      const f = p / (p - q);
-      const where = (along[a] as number) + f * ((along[b] as number) - (along[a] as number));
-      if (!near(where)) continue;
-      const vertex = uv.length / 2;
-      split.set(nameOf(a, b), vertex);
-      for (let axis = 0; axis < 3; axis += 1)
-        positions.push(
-          (positions[3 * a + axis] as number) +
-            f * ((positions[3 * b + axis] as number) - (positions[3 * a + axis] as number)),
-        );
-      for (let axis = 0; axis < 2; axis += 1)
-        uv.push((uv[2 * a + axis] as number) + f * ((uv[2 * b + axis] as number) - (uv[2 * a + axis] as number)));
-      across.push(0);
-      along.push(where);
-      meetings.push({ along: where, vertex });
-    }
-  }
-  const path = meetings.sort((one, other) => one.along - other.along).map(({ vertex }) => vertex);
+  const opening = openingOf(laid, line, snap);
+  const { positions, uv, across, along } = opening;
+  const within = (at: number) => at > -snap && at <= line.length + TIP_SNAP * spacing;
+  const splits = splitEdges(laid.mesh.triangles, opening, within);
+  const placeOf = (vertex: number) => along[vertex] ?? 0;
+  const path = [...across.keys()]
+    .filter((vertex) => across[vertex] === 0 && within(placeOf(vertex)))
+    .sort((one, other) => placeOf(one) - placeOf(other));
   if (path.length < 2) return null;
-  const parted = partTriangles(triangles, (a, b) => split.get(nameOf(a, b)));
-  const end = tipWithin(
-    { triangles: parted, uv },
-    { last: path.at(-1) as number, across, along },
-    { from, way, length, least: snap },
-  );
+  const triangles = partTriangles(laid.mesh.triangles, splits);
+  const end = tipWithin({ triangles, uv }, { last: path.at(-1) as number, across, along }, { ...line, least: snap });
   if (end) {
-    const vertex = uv.length / 2;
-    const { corners, shares } = end;
-    const mean = (list: readonly number[], step: number, axis: number) =>
-      corners.reduce((sum, corner, side) => sum + (shares[side] as number) * (list[step * corner + axis] as number), 0);
-    positions.push(...[0, 1, 2].map((axis) => mean(positions, 3, axis)));
-    uv.push(...[0, 1].map((axis) => mean(uv, 2, axis)));
-    across.push(0);
-    path.push(vertex);
+    const tip = addOnLine(opening, end.corners, end.shares);
+    path.push(tip);
     partAt(
-      parted,
-      corners.filter((_, side) => shares[side] !== 0),
-      vertex,
+      triangles,
+      end.corners.filter((_, side) => end.shares[side] !== 0),
+      tip,
     );
   }
-  // Triangles to the right of the line get the doubles.
-  const doubles = new Map<number, number>();
-  for (const vertex of path.slice(0, -1)) {
-    doubles.set(vertex, uv.length / 2);
-    positions.push(...positions.slice(3 * vertex, 3 * vertex + 3));
-    uv.push(...uv.slice(2 * vertex, 2 * vertex + 2));
-  }
-  for (let at = 0; at < parted.length; at += 3) {
-    const corners = parted.slice(at, at + 3);
-    const side = corners.reduce((sum, vertex) => sum + (across[vertex] ?? 0), 0);
-    if (side >= 0) continue;
-    corners.forEach((vertex, index) => {
-      parted[at + index] = doubles.get(vertex) ?? vertex;
-    });
-  }
-  const tip = path.at(-1) as number;
+  const right = openAlong(path, triangles, opening);
   return {
-    mesh: { positions: Float64Array.from(positions), triangles: Uint32Array.from(parted) },
+    mesh: { positions: Float64Array.from(positions), triangles: Uint32Array.from(triangles) },
     uv: Float64Array.from(uv),
-    cut: { left: path, right: [...path.slice(0, -1).map((vertex) => doubles.get(vertex) ?? vertex), tip] },
+    cut: { left: path, right },
   };
 }
 
 /** Splits triangles at a new vertex: the one with all three corners, or those with both ends of a side. */
 function partAt(triangles: number[], corners: readonly number[], vertex: number): void {
   for (let first = triangles.length - 3; first >= 0; first -= 3) {
+    if (!corners.every((corner) => hasCorner(triangles, first, corner))) continue;
     const own = triangles.slice(first, first + 3);
-    if (!corners.every((corner) => own.includes(corner))) continue;
     const parts = own.map((_, side) => [own[side] as number, own[(side + 1) % 3] as number] as const);
     // A side that contains the vertex makes no triangle with it.
     const kept = corners.length === 3 ? parts : parts.filter((side) => !side.every((end) => corners.includes(end)));
     triangles.splice(first, 3, ...kept.flatMap(([a, b]) => [a, b, vertex]));
   }
+}
+
+function hasCorner(triangles: readonly number[], first: number, vertex: number): boolean {
+  return triangles[first] === vertex || triangles[first + 1] === vertex || triangles[first + 2] === vertex;
 }
 
 /** Where a cut ends: the corners of a triangle that it ends in, and the share of each, one of them 0 when it ends on a side. */
@@ -149,8 +165,8 @@ function tipWithin(
   const twice = (a: Point, b: Point, c: Point) => (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]);
   let within: Tip | undefined;
   for (let first = 0; first < triangles.length; first += 3) {
+    if (!hasCorner(triangles, first, last)) continue;
     const corners = triangles.slice(first, first + 3) as [number, number, number];
-    if (!corners.includes(last)) continue;
     const next = corners.find((corner) => across[corner] === 0 && (along[corner] ?? 0) > length);
     if (next !== undefined) {
       const share = (length - (along[last] ?? 0)) / ((along[next] ?? 0) - (along[last] ?? 0));

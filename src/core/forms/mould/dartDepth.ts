@@ -20,10 +20,16 @@ const ABOUT_EDGE = [1.2, 1.08, 0.96] as const;
 /** Points within this share of the whole height from the floor count as floor. */
 const FLOOR = 0.02;
 
-/** Tolerance of a dart's flat sides (mm), the same while layouts are quick, and the most layouts. */
+/** Tolerance of a dart's flat sides (mm), and the most fine layouts. */
 const CLOSE = 0.1;
-const NEARLY = 1;
-const MOST_AGAIN = 5;
+const MOST_FINE = 4;
+
+/** A further layout must bring the sides nearer than this share of how far off they were: else it is the mesh that decides. */
+const NEARER = 0.6;
+
+/** Growth of flat sides by that of the cut, as far as it is believed: lengths of less than a hundredth of a millimetre tell nothing. */
+const growthOf = (sides: number, cut: number): number =>
+  Math.abs(cut) > CLOSE / 10 ? Math.max(1, Math.min(4, sides / cut)) : 1;
 
 /** Usual ratio of flat to formed dart sides. */
 const FLAT_LONGER = 1.03;
@@ -134,19 +140,26 @@ export function bestDarted(
     laid += 1;
     return blank;
   };
+  /** How much too long each dart's flat sides are (mm). */
+  const tooLong = (blank: Blank) =>
+    flatDepths(blank, darts.length).map((flat, index) => (flat > 0 ? flat - (darts[index]?.depth ?? 0) : 0));
+  const worst = (off: readonly number[]) => Math.max(...off.map(Math.abs), 0);
   let lengths = asFormed(courses, darts);
-  const off = (flat: readonly number[]) =>
-    darts.reduce((most, { depth }, index) => (flat[index] ? Math.max(most, Math.abs(depth - flat[index])) : most), 0);
-  let best = lay(lengths, { fine: false });
-  let fine = false;
-  for (let again = 0; again < MOST_AGAIN; again += 1) {
-    const flat = flatDepths(best, darts.length);
-    if (fine && off(flat) < CLOSE) break;
-    lengths = lengths.map((length, index) =>
-      flat[index] ? (length * (darts[index]?.depth ?? 0)) / flat[index] : length,
-    );
-    fine ||= off(flat) < NEARLY;
-    best = lay(lengths, { fine });
+  let off = tooLong(lay(lengths, { fine: false }));
+  lengths = lengths.map((length, index) => length - (off[index] ?? 0));
+  let best = lay(lengths, { fine: true });
+  off = tooLong(best);
+  /** How much longer flat sides become for each millimetre that a cut is longer. */
+  let growth = darts.map(() => 1);
+  for (let again = 1; again < MOST_FINE && worst(off) >= CLOSE; again += 1) {
+    const shorter = off.map((by, index) => by / (growth[index] ?? 1));
+    const next = lengths.map((length, index) => length - (shorter[index] ?? 0));
+    const blank = lay(next, { fine: true });
+    const left = tooLong(blank);
+    const before = worst(off);
+    growth = shorter.map((by, index) => growthOf((off[index] ?? 0) - (left[index] ?? 0), by));
+    if (worst(left) < before) [lengths, best, off] = [next, blank, left];
+    if (worst(left) > NEARER * before) break;
   }
   if (best.missed.length > 0) return best;
   const edges = courses.map(({ down, along }) =>

@@ -27,6 +27,15 @@ const COUPLED = [
   [0, 1, 3],
 ] as const;
 
+/** Every pair of ends once: the two ends, and the first pair of corners of the coupled triangles that they are. */
+const PAIRS = [0, 1, 2, 3].flatMap((one) =>
+  [0, 1, 2, 3].map((other) => {
+    const part = COUPLED.findIndex((corners) => [one, other].every((end) => corners.some((corner) => corner === end)));
+    const corners: readonly number[] = COUPLED[part] ?? [];
+    return { one, other, part, row: corners.indexOf(one), column: corners.indexOf(other) };
+  }),
+);
+
 /** The edges that are joined, in pairs; `area` is that of the mesh (mm2). */
 export function joinedEdges({ positions }: Mesh, joins: readonly Join[], area: number): JoinedEdges[] {
   return joins.flatMap(({ left, right }) =>
@@ -45,7 +54,10 @@ export function joinedEdges({ positions }: Mesh, joins: readonly Join[], area: n
 /** A mesh's triangles, followed by those that couple the ends of joined edges. */
 export function coupledTriangles(triangles: Uint32Array, joined: readonly JoinedEdges[]): Uint32Array {
   const more = joined.flatMap(({ ends }) => COUPLED.flatMap((corners) => corners.map((end) => ends[end] as number)));
-  return Uint32Array.from([...triangles, ...more]);
+  const coupled = new Uint32Array(triangles.length + more.length);
+  coupled.set(triangles);
+  coupled.set(more, triangles.length);
+  return coupled;
 }
 
 /** Both edges in the layout, and the difference of their squared lengths over the squared formed length. */
@@ -76,40 +88,32 @@ export function assembleJoins(
     first,
   }: { readonly system: BlockSystem | null; readonly slope: Float64Array; readonly first: number },
 ): void {
+  /** Derivative of the difference by x and y of each end; room for one block. */
+  const ways = new Float64Array(8);
+  const block = new Float64Array(4);
   joined.forEach((edges, index) => {
     const { ends, length, weight } = edges;
     const { x, y, u, v, apart } = edgesIn(edges, uv);
     const scale = 2 / (length * length);
-    /** Derivative of the difference by each end. */
-    const ways = [
-      [-x, -y],
-      [x, y],
-      [u, v],
-      [-u, -v],
-    ].map(([along, up]) => [scale * (along ?? 0), scale * (up ?? 0)] as const);
+    ways.set([-x, -y, x, y, u, v, -u, -v].map((way) => scale * way));
     ends.forEach((vertex, end) => {
-      const [along, up] = ways[end] as readonly [number, number];
-      slope[2 * vertex] = (slope[2 * vertex] as number) + 2 * weight * apart * along;
-      slope[2 * vertex + 1] = (slope[2 * vertex + 1] as number) + 2 * weight * apart * up;
+      for (const axis of [0, 1]) {
+        const at = 2 * vertex + axis;
+        slope[at] = (slope[at] as number) + 2 * weight * apart * (ways[2 * end + axis] as number);
+      }
     });
     if (!system) return;
     // The longer edge is stiff across as well.
     const across = 2 * weight * Math.abs(apart) * scale;
-    const longer = apart > 0 ? [0, 1] : [2, 3];
-    const done = new Set<string>();
-    COUPLED.forEach((corners, part) => {
-      corners.forEach((one, row) => {
-        corners.forEach((other, column) => {
-          if (done.has(`${one} ${other}`)) return;
-          done.add(`${one} ${other}`);
-          const [p, q] = [ways[one] as readonly [number, number], ways[other] as readonly [number, number]];
-          const stiff = longer.includes(one) && longer.includes(other) ? (one === other ? across : -across) : 0;
-          const block = [0, 1].flatMap((i) =>
-            [0, 1].map((j) => 2 * weight * (p[i] as number) * (q[j] as number) + (i === j ? stiff : 0)),
-          );
-          system.add(system.pairOf(3 * (first + COUPLED.length * index + part), row, column), block);
-        });
-      });
-    });
+    const isLonger = (end: number) => end < 2 === apart > 0;
+    for (const { one, other, part, row, column } of PAIRS) {
+      const stiff = isLonger(one) && isLonger(other) ? (one === other ? across : -across) : 0;
+      for (let at = 0; at < 4; at += 1) {
+        const [i, j] = [at >> 1, at & 1];
+        const steep = 2 * weight * (ways[2 * one + i] as number) * (ways[2 * other + j] as number);
+        block[at] = steep + (i === j ? stiff : 0);
+      }
+      system.addTwo(system.pairOf(3 * (first + COUPLED.length * index + part), row, column), block);
+    }
   });
 }

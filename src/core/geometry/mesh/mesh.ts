@@ -40,6 +40,25 @@ export function hasEdge({ from, ends }: Edges, one: number, other: number): bool
   return false;
 }
 
+/** A value for each of some undirected edges, by their ends; `count` is the number of vertices at most. */
+export class EdgeMap {
+  private readonly values = new Map<number, number>();
+
+  constructor(private readonly count: number) {}
+
+  private key(one: number, other: number): number {
+    return one < other ? one * this.count + other : other * this.count + one;
+  }
+
+  get(one: number, other: number): number | undefined {
+    return this.values.get(this.key(one, other));
+  }
+
+  set(one: number, other: number, value: number): void {
+    this.values.set(this.key(one, other), value);
+  }
+}
+
 /** The border of a mesh as one closed line of vertices, in the direction of its triangles; null when there is not exactly one. */
 export function borderOf(mesh: Mesh): readonly number[] | null {
   const known = borders.get(mesh.triangles);

@@ -13,13 +13,14 @@ function takeOffTile(
 ): void {
   let [a0, a1, a2, a3, b0, b1, b2, b3] = [0, 0, 0, 0, 0, 0, 0, 0];
   const end = last * height;
-  for (let p = 0; p < end; p += height) {
-    const a = front[p + j] as number;
-    const b = front[p + j + 1] as number;
-    const w = front[p + i] as number;
-    const x = front[p + i + 1] as number;
-    const y = front[p + i + 2] as number;
-    const z = front[p + i + 3] as number;
+  // Indices are truncated to 32 bits, which spares a check for overflow at each of them.
+  for (let p = 0; p < end; p = (p + height) | 0) {
+    const a = front[(p + j) | 0] as number;
+    const b = front[(p + j + 1) | 0] as number;
+    const w = front[(p + i) | 0] as number;
+    const x = front[(p + i + 1) | 0] as number;
+    const y = front[(p + i + 2) | 0] as number;
+    const z = front[(p + i + 3) | 0] as number;
     a0 += a * w;
     a1 += a * x;
     a2 += a * y;
