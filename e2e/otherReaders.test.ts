@@ -7,6 +7,7 @@ import sharp, { type Sharp } from 'sharp';
 import { readTargetText } from '../src/contract/targetSchema.ts';
 import { alongEdge, bounds, edges, type Outline } from '../src/core/geometry/outline/outline.ts';
 import type { Part } from '../src/core/parts/part/part.ts';
+import { once } from '../src/core/numbers.ts';
 import { developWhole } from '../src/core/piece/develop.ts';
 import { targetsOfEveryKind } from '../src/core/piece/everyKind.test.helper.ts';
 import type { Target } from '../src/core/target/target.ts';
@@ -14,7 +15,7 @@ import { pagesOf } from '../src/core/files/sheet/pages.ts';
 import { sheetOf } from '../src/core/files/sheet/sheet.ts';
 import { templateParts } from '../src/core/files/sheet/templateParts.ts';
 import { writeTemplate, type TemplateOptions } from '../src/print/writeTemplate.ts';
-import { rasterise, type Raster } from './pdfMeasure.ts';
+import { rasteriseAll, type Raster, type ReadPage } from './pdfMeasure.ts';
 import { offAt, type Point } from './rasterLine.ts';
 import { stitched } from './stitched.ts';
 
@@ -38,7 +39,7 @@ const folder = mkdtempSync(join(tmpdir(), 'fawn-readers-'));
 afterAll(() => rmSync(folder, { recursive: true }));
 
 const optionsOf = (target: Target): TemplateOptions => ({ name: target.name, paper: 'a4', style: { unit: 'mm' } });
-const partsOf = (target: Target) => templateParts(target, developWhole(target).parts);
+const partsOf = once((target: Target) => templateParts(target, developWhole(target).parts));
 
 /** Places along an outline (mm), well off its corners, each with the direction across it. */
 const STEP = 2;
@@ -143,14 +144,22 @@ describe('files as readers of other makers see them', () => {
     }
   });
 
+  /** The pages of each target's PDF, drawn by one process. */
+  let drawings: ReadonlyMap<string, () => ReadPage[]>;
+  beforeAll(async () => {
+    const files = TARGETS.map((_, index) => join(folder, `pages-${index}.pdf`));
+    for (const [index, [, target]] of TARGETS.entries())
+      writeFileSync(files[index] as string, await writeTemplate(partsOf(target), 'pdf', optionsOf(target)));
+    const drawn = rasteriseAll(files, { dpi: DPI });
+    drawings = new Map(TARGETS.map(([name], index) => [name, drawn[index] as () => ReadPage[]]));
+  });
+
   it.each(TARGETS)(
     '%s: PDF drawn, its pages joined by their marks, the developed lines within 0.2 mm',
-    async (_, target) => {
+    (name, target) => {
       const parts = partsOf(target);
-      const file = join(folder, 'pages.pdf');
-      writeFileSync(file, await writeTemplate(parts, 'pdf', optionsOf(target)));
       const pages = pagesOf(parts, optionsOf(target));
-      const rasters = rasterise(file, DPI);
+      const rasters = drawings.get(name)?.() ?? [];
       expect(rasters).toHaveLength(pages.length);
       for (const part of parts) {
         const tiles = stitched(part.id, { pages, rasters, dots: DOTS });

@@ -9,7 +9,11 @@ import type { CheckedPrinter } from '../src/core/studio/printer/printerCheck.ts'
 import { writeTemplate } from '../src/print/writeTemplate.ts';
 import { levels, rasterise, uprights } from './pdfMeasure.ts';
 
-async function drawn(target: Target, paper: PaperName, printer?: CheckedPrinter) {
+async function drawn(
+  target: Target,
+  paper: PaperName,
+  { printer, most }: { readonly printer?: CheckedPrinter; readonly most?: number } = {},
+) {
   const file = join(mkdtempSync(join(tmpdir(), 'fawn-')), 'template.pdf');
   writeFileSync(
     file,
@@ -21,7 +25,7 @@ async function drawn(target: Target, paper: PaperName, printer?: CheckedPrinter)
       ...(printer && { printer }),
     }),
   );
-  return rasterise(file);
+  return rasterise(file, { ...(most && { most }) });
 }
 
 /** A band of rows of the wall, clear of the words in its middle (mm from the top of the page). */
@@ -46,7 +50,7 @@ describe.each(['a4', 'letter'] as const)('the PDF on %s, drawn at 300 dpi', (pap
 
   it('comes true out of a printer of 97.3 % by 99.1 %', async () => {
     const scale = { short: 0.973, long: 0.991 };
-    const pages = await drawn(target, paper, { name: 'Office printer', paper, scale });
+    const pages = await drawn(target, paper, { printer: { name: 'Office printer', paper, scale } });
     const [left, right] = pages;
     if (!left || !right) throw new Error('two pages of wall were expected');
     // What the file measures, as that printer makes it: upright pages lie with their short edge across.
@@ -65,16 +69,16 @@ describe.each(['a4', 'letter'] as const)('the PDF on %s, drawn at 300 dpi', (pap
 
   it('draws the letters of other tongues, and a sign for what no shipped typeface has', async () => {
     const ink = async (name: string) => {
-      const [page] = await drawn({ ...target, name }, paper);
+      const [page] = await drawn({ ...target, name }, paper, { most: 1 });
       if (!page) throw new Error('no page');
       // The lines of the name in the footer, of one part or of several.
       const [from, to] = [page.height - Math.round((52 * 300) / 25.4), page.height - Math.round((40.5 * 300) / 25.4)];
       return page.grey.slice(from * page.width, to * page.width).reduce((sum, grey) => sum + (grey < 150 ? 1 : 0), 0);
     };
-    const unknown = await ink('茶茶茶茶');
-    expect(await ink('????')).toBe(unknown);
-    for (const name of ['Łyżka', 'Κούπα', 'чашка', 'trà ấm'])
-      expect(await ink(name)).not.toBe(await ink('?'.repeat(name.length)));
+    const asked = new Map<number, number>();
+    for (const length of [4, 5, 6]) asked.set(length, await ink('?'.repeat(length)));
+    expect(await ink('茶茶茶茶')).toBe(asked.get(4));
+    for (const name of ['Łyżka', 'Κούπα', 'чашка', 'trà ấm']) expect(await ink(name)).not.toBe(asked.get(name.length));
   });
 
   it('has a ruler of 100.0 mm and one of 4 inches on every page', async () => {

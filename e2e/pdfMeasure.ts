@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -19,16 +19,30 @@ export interface ReadPage extends Raster {
   readonly words: readonly (readonly [text: string, x: number, y: number])[];
 }
 
-/** Draws the pages of a PDF. */
-export function rasterise(file: string, dpi = DPI): ReadPage[] {
+/** Reads a drawn page's grey values, and removes the file. */
+function takeGrey(file: string): Uint8Array {
+  const grey = readFileSync(file);
+  rmSync(file);
+  return grey;
+}
+
+/** Draws the pages of PDFs, or the first of each, in one process; the pages of each are read when they are asked for, once. */
+export function rasteriseAll(files: readonly string[], { dpi = DPI, most = Infinity } = {}): (() => ReadPage[])[] {
   const folder = mkdtempSync(join(tmpdir(), 'fawn-pdf-'));
-  const lines = execFileSync(process.execPath, ['e2e/rasterise.mjs', file, String(dpi), folder], { encoding: 'utf8' });
-  return lines
+  const args = ['e2e/rasterise.mjs', String(dpi), folder, String(most), ...files];
+  const pages = execFileSync(process.execPath, args, { encoding: 'utf8', maxBuffer: 2 ** 28 })
     .trim()
     .split('\n')
     .filter((line) => line.startsWith('{'))
-    .map((line) => JSON.parse(line) as Omit<ReadPage, 'grey'> & { file: string })
-    .map((page) => ({ ...page, grey: readFileSync(page.file) }));
+    .map((line) => JSON.parse(line) as Omit<ReadPage, 'grey'> & { pdf: string; file: string });
+  return files.map(
+    (pdf) => () => pages.filter((page) => page.pdf === pdf).map((page) => ({ ...page, grey: takeGrey(page.file) })),
+  );
+}
+
+/** Draws the pages of a PDF, or the first of them. */
+export function rasterise(file: string, options: { readonly dpi?: number; readonly most?: number } = {}): ReadPage[] {
+  return rasteriseAll([file], options)[0]?.() ?? [];
 }
 
 /** The words of each page of a PDF. */

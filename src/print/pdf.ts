@@ -5,6 +5,7 @@ import { pathData, plain } from '../core/files/format/pathData.ts';
 import { MM_PER_INCH } from '../core/numbers.ts';
 import type { Layer, Primitive } from '../core/studio/printer/drawing.ts';
 import type { Page } from '../core/files/sheet/pages.ts';
+import { unpackWoff } from './unpackWoff.ts';
 
 /** Points of a PDF in one mm. */
 const POINTS_PER_MM = 72 / MM_PER_INCH;
@@ -38,12 +39,12 @@ const UNKNOWN = '?';
 
 type Weight = keyof typeof WEIGHTS;
 
-/** The files of a weight, read once. */
+/** The typefaces by their files, read and unpacked once. */
 const read = new Map<string, Buffer>();
 
 function fontFile(face: string, weight: Weight): Buffer {
   const name = `${face}-${WEIGHTS[weight]}-normal.woff`;
-  const file = read.get(name) ?? readFileSync(join(FONTS, name));
+  const file = read.get(name) ?? unpackWoff(readFileSync(join(FONTS, name)));
   read.set(name, file);
   return file;
 }

@@ -69,11 +69,7 @@ function splitEdges(triangles: Uint32Array, opening: Opening, within: (along: nu
 }
 
 /** Doubles the vertices of a path except its tip, and gives the doubles to the triangles to the right of the line; returns the path's other side. */
-function openAlong(
-  path: readonly number[],
-  triangles: number[],
-  { positions, uv, across }: Opening,
-): number[] {
+function openAlong(path: readonly number[], triangles: number[], { positions, uv, across }: Opening): number[] {
   const doubles = new Map<number, number>();
   const doubled = path.slice(0, -1).map((vertex) => {
     const double = uv.length / 2;

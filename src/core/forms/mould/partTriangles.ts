@@ -48,11 +48,7 @@ export function listOf(values: Float64Array): number[] {
 }
 
 /** Splits into four every triangle with a corner within `reach` (mm) of a place of the layout, and its neighbours to match. */
-export function finerAbout(
-  laid: LaidMesh,
-  places: readonly (readonly [number, number])[],
-  reach: number,
-): LaidMesh {
+export function finerAbout(laid: LaidMesh, places: readonly (readonly [number, number])[], reach: number): LaidMesh {
   const { triangles } = laid.mesh;
   const positions = listOf(laid.mesh.positions);
   const uv = listOf(laid.uv);
