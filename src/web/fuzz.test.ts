@@ -137,8 +137,8 @@ describe.each(CASES)('a %s', (_, read, sample, words) => {
     fc.assert(
       fc.property(file, (text) => {
         const from = performance.now();
-        expect(read(text)).toBeDefined();
-        expect(performance.now() - from).toBeLessThan(HANGS);
+        const reading = read(text);
+        return reading !== undefined && performance.now() - from < HANGS;
       }),
       { numRuns: RUNS },
     );

@@ -24,6 +24,7 @@ describe('hull', () => {
 
   it('reaches towards every direction as far as the furthest point', () => {
     const random = seeded(12);
+    const faults: string[] = [];
     for (let round = 0; round < 40; round += 1) {
       const points = Array.from({ length: 3 + Math.floor(300 * random()) }, (): Point => [
         Math.round(60 * random()) - 20,
@@ -33,9 +34,11 @@ describe('hull', () => {
       for (let step = -40; step < 80; step += 1) {
         const phi = (step * Math.PI) / 20;
         const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
-        expect(reach(phi)).toBeCloseTo(Math.max(...points.map(([x, y]) => x * cos + y * sin)), 9);
+        const furthest = Math.max(...points.map(([x, y]) => x * cos + y * sin));
+        if (!(Math.abs(reach(phi) - furthest) < 5e-10)) faults.push(`${phi}: ${reach(phi)}, not ${furthest}`);
       }
     }
+    expect(faults).toEqual([]);
     expect(hullReach([])(1)).toBe(-Infinity);
   });
 
