@@ -48,6 +48,23 @@ const RIM_STEPS = 20;
 const SLIDES = 24;
 const SETTLED = 1e-4;
 
+/** How far a piece can go from a place in a direction until it meets the rim of a disc (mm). */
+function toRim(
+  reach: Float64Array,
+  { x, y, vx, vy, radius }: { readonly [figure in 'x' | 'y' | 'vx' | 'vy' | 'radius']: number },
+): number {
+  const [cosines, sines, least] = [COSINES, SINES, ROUNDING];
+  let far = Infinity;
+  for (let step = 0; step < reach.length; step += 1) {
+    const [cos, sin] = [cosines[step] as number, sines[step] as number];
+    const speed = vx * cos + vy * sin;
+    if (speed <= least) continue;
+    const free = (radius - (reach[step] as number) - x * cos - y * sin) / speed;
+    if (free < far) far = free;
+  }
+  return Math.max(0, far);
+}
+
 /** The room of one shelf: what stands on it, and where more can. */
 export class ShelfRoom {
   readonly shelf: Shelf;
@@ -164,14 +181,7 @@ export class ShelfRoom {
             : Infinity;
       return Math.max(0, Math.min(alongX, alongY));
     }
-    const radius = (shelf.diameter / 2) * BETWEEN;
-    let far = Infinity;
-    for (let step = 0; step < DIRECTIONS; step += 1) {
-      const [cos, sin] = [COSINES[step] as number, SINES[step] as number];
-      const speed = vx * cos + vy * sin;
-      if (speed > ROUNDING) far = Math.min(far, (radius - (reach[step] as number) - x * cos - y * sin) / speed);
-    }
-    return Math.max(0, far);
+    return toRim(reach, { x, y, vx, vy, radius: (shelf.diameter / 2) * BETWEEN });
   }
 
   /** Places beside a piece that stands where another would touch it with the gap between. */
