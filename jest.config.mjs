@@ -18,7 +18,7 @@ const shared = {
 
 export default {
   // No test is a measure of speed: one that waits for the disk or a worker beside others may take long on a slow machine.
-  testTimeout: 300_000,
+  testTimeout: 900_000,
   projects: [
     {
       ...shared,
