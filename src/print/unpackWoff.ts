@@ -32,7 +32,7 @@ export function unpackWoff(woff: Buffer): Buffer {
   const file = Buffer.alloc(tables.reduce((size, { data }) => size + padded(data.length), first));
   woff.copy(file, 0, 4, 8);
   file.writeUInt16BE(count, 4);
-  // The header repeats the number of tables in three forms, for a search by halving.
+  // The header also stores three figures for a binary search of the tables.
   const halvings = Math.floor(Math.log2(count));
   file.writeUInt16BE(OPEN_TYPE.entry * 2 ** halvings, 6);
   file.writeUInt16BE(halvings, 8);

@@ -53,7 +53,7 @@ function addOnLine(
   return across.push(0) - 1;
 }
 
-/** Appends a vertex where the line crosses an edge, for each that it crosses within its length. */
+/** Appends a vertex on every edge that the line crosses within its length. */
 function splitEdges(triangles: Uint32Array, opening: Opening, within: (along: number) => boolean): EdgeMap {
   const { across, along } = opening;
   const splits = new EdgeMap(across.length);

@@ -24,10 +24,10 @@ const FLOOR = 0.02;
 const CLOSE = 0.1;
 const MOST_FINE = 4;
 
-/** A further layout must bring the sides nearer than this share of how far off they were: else it is the mesh that decides. */
+/** The search stops when a layout leaves more than this share of the error: the mesh limits it then, not the cut's length. */
 const NEARER = 0.6;
 
-/** Growth of flat sides by that of the cut, as far as it is believed: lengths of less than a hundredth of a millimetre tell nothing. */
+/** How fast flat sides grow with the cut (mm per mm), from 1 to 4; 1 where the cut changed by under a hundredth of a millimetre. */
 const growthOf = (sides: number, cut: number): number =>
   Math.abs(cut) > CLOSE / 10 ? Math.max(1, Math.min(4, sides / cut)) : 1;
 
@@ -149,7 +149,7 @@ export function bestDarted(
   lengths = lengths.map((length, index) => length - (off[index] ?? 0));
   let best = lay(lengths, { fine: true });
   off = tooLong(best);
-  /** How much longer flat sides become for each millimetre that a cut is longer. */
+  /** How fast the flat sides of each dart grow with its cut (mm per mm). */
   let growth = darts.map(() => 1);
   for (let again = 1; again < MOST_FINE && worst(off) >= CLOSE; again += 1) {
     const shorter = off.map((by, index) => by / (growth[index] ?? 1));

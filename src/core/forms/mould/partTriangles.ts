@@ -1,7 +1,7 @@
 import { EdgeMap } from '../../geometry/mesh/mesh.ts';
 import type { LaidMesh } from '../kind/blank.ts';
 
-/** Splits triangles at the vertices within their edges, which are given by those edges: one, two or three of them. */
+/** Splits triangles at new vertices on one, two or three of their edges. */
 export function partTriangles(triangles: Uint32Array, middles: EdgeMap): number[] {
   const parted: number[] = [];
   for (let at = 0; at < triangles.length; at += 3) {
@@ -13,7 +13,7 @@ export function partTriangles(triangles: Uint32Array, middles: EdgeMap): number[
   return parted;
 }
 
-/** The parts of a triangle with at least one vertex within its edges. */
+/** The parts of a triangle with a new vertex on at least one edge. */
 function partsOf(corners: readonly number[], middles: readonly (number | undefined)[]): number[] {
   const cut = middles.filter((vertex) => vertex !== undefined).length;
   // Rotated so that the first edge is cut, or with two cuts the first and the second.

@@ -27,7 +27,7 @@ const COUPLED = [
   [0, 1, 3],
 ] as const;
 
-/** Every pair of ends once: the two ends, and the first pair of corners of the coupled triangles that they are. */
+/** Each pair of ends once, with the first coupled triangle that has both, and their corners in it. */
 const PAIRS = [0, 1, 2, 3].flatMap((one) =>
   [0, 1, 2, 3].map((other) => {
     const part = COUPLED.findIndex((corners) => [one, other].every((end) => corners.some((corner) => corner === end)));

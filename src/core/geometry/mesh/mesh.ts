@@ -40,7 +40,7 @@ export function hasEdge({ from, ends }: Edges, one: number, other: number): bool
   return false;
 }
 
-/** A value for each of some undirected edges, by their ends; `count` is the number of vertices at most. */
+/** Values of undirected edges, by their two vertices; every vertex is below `count`. */
 export class EdgeMap {
   private readonly values = new Map<number, number>();
 
