@@ -99,12 +99,6 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
   });
   const making = await made('Dock tumblers, second', 12, design, clay.id, false);
 
-  // The caliper's chance without its tails: now and then a far reading would be set aside, and rightly.
-  await page.addInitScript(() => {
-    const chance = Math.random;
-    Math.random = () => 0.25 + 0.5 * chance();
-  });
-
   // From Today into a firing, and packed.
   await page.goto(`${table.url}today`);
   await page.getByRole('button', { name: 'Take all 12 pieces into a firing' }).click();

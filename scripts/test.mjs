@@ -1,5 +1,5 @@
 // Sets the machine up, then checks types, lint, unit, API and browser tests. Last line: N passed, N failed.
-import { readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuild } from './demo.mjs';
@@ -9,6 +9,11 @@ ensurePackages();
 process.env.FAWN_CHROMIUM = ensureChromium();
 ensurePlotReader();
 ensureBuild();
+
+/** Temporary files of all tests: removed at the end. */
+const folder = mkdtempSync(join(tmpdir(), 'fawn-test-'));
+process.env.TMPDIR = folder;
+process.on('exit', () => rmSync(folder, { recursive: true, force: true }));
 
 // Tests allocate many short-lived objects: a larger young generation is collected less often.
 process.env.NODE_OPTIONS = `${process.env.NODE_OPTIONS ?? ''} --max-semi-space-size=64`.trim();
@@ -36,7 +41,7 @@ const AT_ONCE = { unit: '100%', api: '100%', browser: '2' };
 
 for (const [project, workers] of Object.entries(AT_ONCE)) {
   say(`\nTests: ${project}`);
-  const report = join(tmpdir(), `fawn-${process.pid}-${project}.json`);
+  const report = join(folder, `${project}.json`);
   const status = runTool(
     'jest/bin/jest.js',
     ['--selectProjects', project, `--maxWorkers=${workers}`, '--json', `--outputFile=${report}`],
@@ -53,7 +58,6 @@ for (const [project, workers] of Object.entries(AT_ONCE)) {
     failed += 1;
     say(`${project}: no report was written`);
   }
-  rmSync(report, { force: true });
 }
 
 console.log(`\n${passed} passed, ${failed} failed`);

@@ -1,4 +1,4 @@
-import { ROUNDING } from './numbers.ts';
+import { root } from './numbers.ts';
 
 /** The standard normal distribution (Abramowitz and Stegun 7.1.26, error under 2e-7). */
 export function normalBelow(x: number): number {
@@ -16,21 +16,19 @@ export interface NormalPart {
   readonly deviation: number;
 }
 
-/** A quantile of a mixture of normal distributions, by bisection. Weights need not sum to 1. */
+/** A quantile of a mixture of normal distributions. Weights need not sum to 1. */
 export function mixtureQuantile(parts: readonly NormalPart[], share: number): number {
-  const all = parts.reduce((sum, { weight }) => sum + weight, 0);
-  let low = Math.min(...parts.map(({ mean, deviation }) => mean - 9 * deviation));
-  let high = Math.max(...parts.map(({ mean, deviation }) => mean + 9 * deviation));
-  const below = (at: number) =>
-    parts.reduce(
-      (sum, { weight, mean, deviation }) =>
-        sum + weight * (deviation > 0 ? normalBelow((at - mean) / deviation) : Number(at >= mean)),
-      0,
-    );
-  for (let step = 0; step < 60 && high - low > ROUNDING * Math.max(1, Math.abs(high)); step += 1) {
-    const middle = (low + high) / 2;
-    if (below(middle) < share * all) low = middle;
-    else high = middle;
+  const wanted = share * parts.reduce((sum, { weight }) => sum + weight, 0);
+  let [low, high] = [Infinity, -Infinity];
+  for (const { mean, deviation } of parts) {
+    low = Math.min(low, mean - 9 * deviation);
+    high = Math.max(high, mean + 9 * deviation);
   }
-  return (low + high) / 2;
+  const below = (at: number) => {
+    let sum = -wanted;
+    for (const { weight, mean, deviation } of parts)
+      sum += weight * (deviation > 0 ? normalBelow((at - mean) / deviation) : Number(at >= mean));
+    return sum;
+  };
+  return root(below, low, high) ?? (low + high) / 2;
 }

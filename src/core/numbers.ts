@@ -44,23 +44,37 @@ export const STRAIGHT_RADIUS = 1e6;
 export const ANGLE_TOLERANCE = 1e-12;
 
 /**
- * A root of `f` between `low` and `high` by bisection, to rounding. `f` must change its sign between them.
+ * A root of `f` between `low` and `high`, to rounding, by inverse quadratic interpolation where that is safe and by
+ * bisection elsewhere (Chandrupatla, Advances in Engineering Software 28, 1997, 145-149). `f` must change its sign between them.
  *
  * @returns the root, or null when both ends have the same sign
  */
 export function root(f: (x: number) => number, low: number, high: number): number | null {
-  let [from, to] = [low, high];
-  const atFrom = f(from);
-  if (atFrom === 0) return from;
-  if (f(to) === 0) return to;
-  if (atFrom > 0 === f(to) > 0) return null;
+  // The root lies between a and b; c is the end before.
+  let [a, b, c] = [high, low, low];
+  let [atA, atB, atC] = [f(high), f(low), 0];
+  if (atB === 0) return low;
+  if (atA === 0) return high;
+  if (atA > 0 === atB > 0) return null;
+  let share = 0.5;
   for (let step = 0; step < 200; step += 1) {
-    const middle = (from + to) / 2;
-    if (middle === from || middle === to) break;
-    if (f(middle) > 0 === atFrom > 0) from = middle;
-    else to = middle;
+    const next = a + share * (b - a);
+    const atNext = f(next);
+    if (atNext > 0 === atA > 0) [c, atC] = [a, atA];
+    else [c, atC, b, atB] = [b, atB, a, atA];
+    [a, atA] = [next, atNext];
+    const best = Math.abs(atB) < Math.abs(atA) ? b : a;
+    const least = (2 * Number.EPSILON * Math.abs(best) + Number.MIN_VALUE) / Math.abs(b - a);
+    if (atA === 0 || least > 0.5) return best;
+    const way = (a - b) / (c - b);
+    const rise = (atA - atB) / (atC - atB);
+    const safe = rise ** 2 < way && (1 - rise) ** 2 < 1 - way;
+    const wanted = safe
+      ? ((atA / (atB - atA)) * atC) / (atB - atC) + (((((c - a) / (b - a)) * atA) / (atC - atA)) * atB) / (atC - atB)
+      : 0.5;
+    share = Math.min(1 - least, Math.max(least, wanted));
   }
-  return (from + to) / 2;
+  return a;
 }
 
 /** A value that is computed at its first use and then kept. */

@@ -64,11 +64,11 @@ describe('the threshold between light and dark', () => {
 
 describe('light that changes evenly', () => {
   const [width, height] = [60, 40];
-  const shares = [0.7, 0.1, -0.05, -0.08, 0.04, 0.06];
+  const shares = { whole: 0.7, across: 0.1, up: -0.05, bowed: -0.08, skew: 0.04, bent: 0.06 };
   const light = (x: number, y: number) => {
     const [u, v] = [(2 * x) / width - 1, (2 * y) / height - 1];
-    const terms = [1, u, v, u * u, u * v, v * v];
-    return terms.reduce((sum, term, index) => sum + term * (shares[index] ?? 0), 0);
+    const { whole, across, up, bowed, skew, bent } = shares;
+    return whole + across * u + up * v + bowed * u * u + skew * u * v + bent * v * v;
   };
   const picture = pictureOf(width, height, light);
 
@@ -78,7 +78,8 @@ describe('light that changes evenly', () => {
     ['the dots of one half', (at: number) => at % width < 30, 1],
   ])('is found from %s', (_, chosen, every) => {
     const found = evenLight(picture, chosen, every);
-    found?.shares.forEach((share, index) => expect(share).toBeCloseTo(shares[index] ?? 0, 4));
+    for (const [term, share] of Object.entries(shares))
+      expect(found?.shares[term as keyof typeof shares]).toBeCloseTo(share, 4);
     for (const [x, y] of [
       [0, 0],
       [59, 12],

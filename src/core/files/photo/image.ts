@@ -61,25 +61,50 @@ export function partingValue(values: Float32Array, most: number): number {
   return ((at + 1) / BINS) * most;
 }
 
-/** Terms of a light that changes evenly over a picture, from -1 to 1 both ways: 1, x, y, x x, x y, y y. */
-const TERMS = 6;
+/** Terms of a light that changes evenly over a picture, from -1 to 1 both ways, as powers of x and y: 1, x, y, x x, x y, y y. */
+const TERMS = [
+  [0, 0],
+  [1, 0],
+  [0, 1],
+  [2, 0],
+  [1, 1],
+  [0, 2],
+] as const;
+
+/** Powers from 0 to 4 occur in products of two terms. */
+const POWERS = 5;
+
+/** Fewer dots than this do not tell how light changes. */
+const LEAST_DOTS = 60;
 
 /** No place on a picture is darker than this share of it: what is divided by it stays finite. */
 const LEAST_LIGHT = 0.02;
 
-/** Light that falls on a plane, as a quadratic of the place: the shares of its terms. */
+/** Shares of the terms, in their order. */
+type Shares = Readonly<Record<'whole' | 'across' | 'up' | 'bowed' | 'skew' | 'bent', number>>;
+
+/** Light that falls on a plane, as a quadratic of the place. */
 export class EvenLight {
   constructor(
     readonly width: number,
     readonly height: number,
-    readonly shares: readonly number[],
+    readonly shares: Shares,
   ) {}
 
   at(x: number, y: number): number {
     const [u, v] = [(2 * x) / this.width - 1, (2 * y) / this.height - 1];
-    const [whole = 0, across = 0, up = 0, bowed = 0, skew = 0, bent = 0] = this.shares;
+    const { whole, across, up, bowed, skew, bent } = this.shares;
     return Math.max(LEAST_LIGHT, whole + u * (across + u * bowed + v * skew) + v * (up + v * bent));
   }
+}
+
+/** Adds a row's sums of x^i, all at one y, to sums of x^i y^j. */
+function addRow(sums: Float64Array, row: readonly number[], y: number): void {
+  row.forEach((sum, i) => {
+    for (let j = 0, power = 1; j < POWERS; j += 1, power *= y) {
+      sums[POWERS * i + j] = (sums[POWERS * i + j] as number) + sum * power;
+    }
+  });
 }
 
 /** Fits the light on a plane by least squares to the chosen dots, looking at every `every`-th; null where there are too few. */
@@ -88,34 +113,34 @@ export function evenLight(
   chosen: (at: number) => boolean,
   every = 1,
 ): EvenLight | null {
-  /** Row by row; those below the diagonal are the same as above it. */
-  const sums = new Float64Array(TERMS * (TERMS + 1));
-  const all = new Float64Array(TERMS + 1);
-  let count = 0;
-  for (let at = 0; at < light.length; at += every) {
-    if (!chosen(at)) continue;
-    count += 1;
-    const [x, y] = [(2 * (at % width)) / width - 1, (2 * Math.floor(at / width)) / height - 1];
-    all[0] = 1;
-    all[1] = x;
-    all[2] = y;
-    all[3] = x * x;
-    all[4] = x * y;
-    all[5] = y * y;
-    all[TERMS] = light[at] as number;
-    for (let row = 0; row < TERMS; row += 1) {
-      for (let column = row; column <= TERMS; column += 1) {
-        const term = row * (TERMS + 1) + column;
-        sums[term] = (sums[term] as number) + (all[row] as number) * (all[column] as number);
-      }
+  /** Sums over the chosen dots: of x^i y^j at 5 i + j, and of their light times that. */
+  const sums = new Float64Array(POWERS * POWERS);
+  const lights = new Float64Array(POWERS * POWERS);
+  for (let row = 0, at = 0; row < height; row += 1) {
+    let [s0, s1, s2, s3, s4, l0, l1, l2] = [0, 0, 0, 0, 0, 0, 0, 0];
+    for (; at < (row + 1) * width; at += every) {
+      if (!chosen(at)) continue;
+      const x = (2 * (at - row * width)) / width - 1;
+      const value = light[at] as number;
+      s0 += 1;
+      s1 += x;
+      s2 += x * x;
+      s3 += x * x * x;
+      s4 += x * x * x * x;
+      l0 += value;
+      l1 += value * x;
+      l2 += value * x * x;
     }
+    const y = (2 * row) / height - 1;
+    addRow(sums, [s0, s1, s2, s3, s4], y);
+    addRow(lights, [l0, l1, l2], y);
   }
-  const rows = Array.from({ length: TERMS }, (_, row) =>
-    Array.from({ length: TERMS + 1 }, (__, column) => {
-      const [one, other] = column < row ? [column, row] : [row, column];
-      return sums[one * (TERMS + 1) + other] as number;
-    }),
-  );
-  const solved = count > 60 ? solveLinear(rows) : null;
-  return solved ? new EvenLight(width, height, solved) : null;
+  const rows = TERMS.map(([i, j]) => [
+    ...TERMS.map(([k, l]) => sums[POWERS * (i + k) + j + l] as number),
+    lights[POWERS * i + j] as number,
+  ]);
+  const solved = (sums[0] as number) > LEAST_DOTS ? solveLinear(rows) : null;
+  if (!solved) return null;
+  const [whole = 0, across = 0, up = 0, bowed = 0, skew = 0, bent = 0] = solved;
+  return new EvenLight(width, height, { whole, across, up, bowed, skew, bent });
 }

@@ -5,7 +5,8 @@ import type { Pixel } from './image.ts';
  * r (1 + k r2) without it (Brown 1966, its first term).
  */
 export class Lens {
-  readonly #middle: Pixel;
+  readonly #cx: number;
+  readonly #cy: number;
   readonly #half: number;
 
   constructor(
@@ -13,26 +14,24 @@ export class Lens {
     readonly height: number,
     readonly curve: number,
   ) {
-    this.#middle = [(width - 1) / 2, (height - 1) / 2];
+    this.#cx = (width - 1) / 2;
+    this.#cy = (height - 1) / 2;
     this.#half = Math.hypot(width, height) / 2;
   }
 
   /** Where a point would be if the lens were straight (px). */
-  straight([x, y]: Pixel): Pixel {
-    const [cx, cy] = this.#middle;
-    const [u, v] = [(x - cx) / this.#half, (y - cy) / this.#half];
-    const by = this.#half * (1 + this.curve * (u * u + v * v));
-    return [cx + u * by, cy + v * by];
+  straight(at: Pixel): Pixel {
+    const [x, y] = [at[0] - this.#cx, at[1] - this.#cy];
+    const by = 1 + (this.curve * (x * x + y * y)) / (this.#half * this.#half);
+    return [this.#cx + x * by, this.#cy + y * by];
   }
 
-  /** Where such a point is in the picture (px): Newton's steps on the radius. */
-  curved([x, y]: Pixel): Pixel {
-    const [cx, cy] = this.#middle;
-    const [u, v] = [(x - cx) / this.#half, (y - cy) / this.#half];
-    const far = Math.sqrt(u * u + v * v);
-    if (far === 0) return [x, y];
-    let r = far;
-    for (let step = 0; step < 4; step += 1) r -= (r * (1 + this.curve * r * r) - far) / (1 + 3 * this.curve * r * r);
-    return [cx + (u / far) * r * this.#half, cy + (v / far) * r * this.#half];
+  /** Where such a point is in the picture (px): Newton's steps on the share of its radius. */
+  curved(at: Pixel): Pixel {
+    const [x, y] = [at[0] - this.#cx, at[1] - this.#cy];
+    const bend = (this.curve * (x * x + y * y)) / (this.#half * this.#half);
+    let by = 1;
+    for (let step = 0; step < 4; step += 1) by -= (by * (1 + bend * by * by) - 1) / (1 + 3 * bend * by * by);
+    return [this.#cx + x * by, this.#cy + y * by];
   }
 }

@@ -56,6 +56,8 @@ export function rendered(scene: Scene): GreyImage {
   const onSheet = mapping(back);
   const random = seeded(scene.seed);
   const light = new Float32Array(width * height);
+  // No shadow is seen further from a thing than this.
+  const reach = Math.hypot(...shadow.by) + shadow.soft;
   for (let y = 0; y < height; y += 1) {
     let dot = 0;
     const from = Math.floor(random() * NOISE.length);
@@ -66,8 +68,9 @@ export function rendered(scene: Scene): GreyImage {
       const sheet = Math.max(-u, u - paper.width, -v, v - paper.height);
       const on = step(sheet, dot);
       // Things and their shadows lie on the sheet.
-      const thing = on > 0 ? step(shape([u, v]), dot) : 0;
-      const shade = on > 0 ? 1 - shadow.dark * step(shape([u - shadow.by[0], v - shadow.by[1]]), shadow.soft) : 1;
+      const far = on > 0 ? shape([u, v]) : Infinity;
+      const thing = step(far, dot);
+      const shade = far < reach ? 1 - shadow.dark * step(shape([u - shadow.by[0], v - shadow.by[1]]), shadow.soft) : 1;
       const grain = on < 1 ? scene.table * (1 + 0.1 * Math.sin(u * 0.7) * Math.sin(v * 0.9)) : 0;
       const ground = (1 - on) * grain + on * PAPER * shade;
       const falling = 1 - falls * (x / width) * (0.6 + 0.4 * (y / height));

@@ -1,7 +1,9 @@
-import { developWhole } from '../../piece/develop.ts';
+import { DEFAULT_BENCH } from '../../advice/bench.ts';
+import { develop } from '../../piece/develop.ts';
 import { blankBase } from './blank.ts';
 import { bestDarted, flatDepths, readingOf } from './dartDepth.ts';
 import { faceMesh } from './draped.ts';
+import { layBlank } from './layBlank.ts';
 import { limitsOf } from './limits.ts';
 import { circle, evenDarts, mould } from './moulds.test.helper.ts';
 
@@ -23,7 +25,8 @@ it('darts are cut no further past the edge of the floor than it helps, and the b
     });
   }
   expect(new Set(laid.map((blank) => readingOf(blank, feel.limits))).size).toBe(1);
-  const { checks } = developWhole({ ...cone, form: { ...cone.form, darts: evenDarts(2, 120) } });
+  const deep = { ...cone, form: { ...cone.form, darts: evenDarts(2, 120) } };
+  const { checks } = develop(deep, DEFAULT_BENCH, layBlank(deep, 'fine'));
   expect(checks.find(({ code }) => code === 'dart-shorter')?.text).toMatch(
     /^Darts A and B are cut (8|9)\d\.\d mm deep/,
   );

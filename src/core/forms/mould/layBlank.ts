@@ -1,6 +1,6 @@
 import type { Strain, Blank } from '../kind/blank.ts';
 import { borderOf, meshArea, vertexCount, type Mesh } from '../../geometry/mesh/mesh.ts';
-import { blankBase, type BlankRun } from './blank.ts';
+import { blankBase, type BlankBase, type BlankRun } from './blank.ts';
 import { bestDarted, dartedOf } from './dartDepth.ts';
 import { faceMesh, meshOf, type DrapedTarget } from './draped.ts';
 import { limitsOf } from './limits.ts';
@@ -51,6 +51,17 @@ function seenBlank(whole: Mesh): Blank {
   };
 }
 
+/** The neutral surface of a draped target laid flat without its darts, fine enough for the knife. */
+export function fineBase(target: DrapedTarget, run: BlankRun = {}): BlankBase {
+  return blankBase(faceMesh(target, 'neutral', BLANK_VERTICES.fine), run);
+}
+
+/** The fine blank of a draped target, cut from its {@link fineBase}. */
+export function fineBlank(base: BlankBase, target: DrapedTarget, run: BlankRun = {}): Blank {
+  const reading = { thickness: target.slab.wall, limits: limitsOf(target) };
+  return { ...bestDarted(base, target.form.darts ?? [], { reading, run }), fine: true };
+}
+
 /**
  * The blank of a draped target: its neutral surface meshed, flattened with the least symmetric Dirichlet energy, and with
  * darts flattened again with the cuts open (geometry: drape, hump and slump blanks).
@@ -58,23 +69,15 @@ function seenBlank(whole: Mesh): Blank {
  * @throws RangeError when the surface cannot be flattened without folds
  */
 export function layBlank(target: DrapedTarget, fineness: Fineness, run: BlankRun = {}): Blank {
-  const darts = target.form.darts ?? [];
+  const { form, slab } = target;
+  const darts = form.darts ?? [];
   const half = (from: number, share: number): BlankRun => ({
     ...(run.going && { going: run.going }),
     step: (done) => run.step?.(from + share * done),
   });
-  const { form } = target;
-  const fine = fineness === 'fine' || form.kind === 'mesh';
   if (fineness === 'quick' && form.kind === 'mesh' && form.vertices.length > QUICK_MOST) return seenBlank(meshOf(form));
-  const mesh = faceMesh(target, 'neutral', BLANK_VERTICES[fineness]);
-  const base = blankBase(mesh, half(0, darts.length > 0 ? 0.5 : 1));
-  return {
-    ...(fine
-      ? bestDarted(base, darts, {
-          reading: { thickness: target.slab.wall, limits: limitsOf(target) },
-          run: half(0.5, 0.5),
-        })
-      : dartedOf(base, darts, { thickness: target.slab.wall, run: half(0.5, 0.5) })),
-    fine,
-  };
+  const [first, rest] = [half(0, darts.length > 0 ? 0.5 : 1), half(0.5, 0.5)];
+  if (fineness === 'fine' || form.kind === 'mesh') return fineBlank(fineBase(target, first), target, rest);
+  const base = blankBase(faceMesh(target, 'neutral', BLANK_VERTICES.quick), first);
+  return { ...dartedOf(base, darts, { thickness: slab.wall, run: rest }), fine: false };
 }

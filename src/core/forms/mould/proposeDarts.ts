@@ -6,7 +6,7 @@ import { supportOf } from '../../parts/plan/plan.ts';
 import { blankBase, type BlankBase, type BlankRun } from './blank.ts';
 import { dartedOf } from './dartDepth.ts';
 import { faceMesh, type DrapedTarget } from './draped.ts';
-import { layBlank } from './layBlank.ts';
+import { fineBase, fineBlank } from './layBlank.ts';
 import type { Dart, DartProposal } from '../../target/mouldForm.ts';
 import { isRound } from './roundMould.ts';
 import { strainOf } from './strain.ts';
@@ -114,7 +114,8 @@ function searched(target: DrapedTarget, run: BlankRun): DartProposal {
   const limits = limitsOf(target);
   const clear = { stretch: CLEAR * limits.stretch, gather: CLEAR * limits.gather };
   const going = () => run.going?.() ?? true;
-  if (withinLimits(layBlank(target, 'fine').strain.most, limits)) return { kind: 'none-needed' };
+  const whole = fineBase(target);
+  if (withinLimits(strainOf(whole, { thickness: target.slab.wall }).most, limits)) return { kind: 'none-needed' };
   const base = blankBase(faceMesh(target, 'neutral', SEARCHING));
   const reach = reachOf(base);
   const sets = placeSets(target, base);
@@ -130,7 +131,7 @@ function searched(target: DrapedTarget, run: BlankRun): DartProposal {
       for (let look = 0; look < LOOKS && depth < 0.95 * reach; look += 1) {
         if (!going()) return { kind: 'stopped' };
         const darts = dartsAt(depth);
-        const fine = layBlank({ ...target, form: { ...target.form, darts } }, 'fine');
+        const fine = fineBlank(whole, { ...target, form: { ...target.form, darts } });
         if (fine.missed.length === 0 && withinLimits(fine.strain.most, limits))
           return {
             kind: 'darts',

@@ -1,5 +1,15 @@
 import type { Point } from '../point.ts';
 
+/** Whether a line runs backward anywhere, against the mean direction of two points in a row. */
+function runsBack(points: readonly Point[], tangents: readonly Point[]): boolean {
+  for (let at = 1; at < points.length; at += 1) {
+    const [from, to] = [points[at - 1] as Point, points[at] as Point];
+    const [before, after] = [tangents[at - 1] as Point, tangents[at] as Point];
+    if ((to[0] - from[0]) * (before[0] + after[0]) + (to[1] - from[1]) * (before[1] + after[1]) < 0) return true;
+  }
+  return false;
+}
+
 /**
  * An offset line whose radius is less than the offset runs back on itself. Points that run backward are replaced by their
  * mean, and the ends kept, so that the line only runs forward.
@@ -7,6 +17,7 @@ import type { Point } from '../point.ts';
  * @param tangents the line's direction at each of its points
  */
 export function forward(points: readonly Point[], tangents: readonly Point[]): Point[] {
+  if (!runsBack(points, tangents)) return [...points];
   const pools: { from: number; x: number; y: number }[] = [];
   points.forEach(([px, py], index) => {
     pools.push({ from: index, x: px, y: py });

@@ -165,8 +165,8 @@ export function learnHierarchy(pieces: readonly PieceReadings[], priors: Hierarc
   const all = combinations(sums, priors);
   const most = all.reduce((highest, { weight }) => Math.max(highest, weight), -Infinity);
   const likely = all
-    .map((one) => ({ ...one, weight: Math.exp(one.weight - most) }))
-    .filter(({ weight }) => weight > SLIGHT);
+    .filter(({ weight }) => weight - most > Math.log(SLIGHT))
+    .map((one) => ({ ...one, weight: Math.exp(one.weight - most) }));
   const total = likely.reduce((sum, { weight }) => sum + weight, 0);
   const average = (of: (one: Combination) => number) =>
     likely.reduce((sum, one) => sum + one.weight * of(one), 0) / total;
