@@ -45,6 +45,7 @@ const shrunk = once(({ points, corner }: DrawnPlan): readonly Point[] => {
   for (const phi of [...straight, ...Array.from({ length: CUTS }, (_, cut) => (2 * Math.PI * cut) / CUTS)]) {
     const [cos, sin, most] = [Math.cos(phi), Math.sin(phi), reach(phi) - corner];
     const over = left.map(([x, y]) => x * cos + y * sin - most);
+    if (!over.some((by) => by > 0)) continue;
     left = left.flatMap(([x, y], index): Point[] => {
       const next = (index + 1) % left.length;
       const [a, b] = [over[index] as number, over[next] as number];
@@ -77,7 +78,11 @@ export function reachOf(plan: PlanOutline, phi: number): number {
         return plan.corner + Math.max(...corners);
       }
       case 'drawn':
-        return Math.max(...shrunk(plan).map(([px, py]) => px * cos + py * sin)) + plan.corner + (plan.grow ?? 0);
+        return (
+          shrunk(plan).reduce((far, [px, py]) => Math.max(far, px * cos + py * sin), -Infinity) +
+          plan.corner +
+          (plan.grow ?? 0)
+        );
     }
   };
   return own() + x * cos + y * sin;

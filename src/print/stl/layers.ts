@@ -128,40 +128,59 @@ const turn = (a: Point64, b: Point64, c: Point64): number => (b.x - a.x) * (c.y 
 
 /** Triangles of a polygon with holes, seen from above; every corner of the polygon is a corner of each triangle that it touches. */
 function trianglesOf(polygon: Paths64): Triangle[] {
-  const starts = polygon.slice(0, -1).reduce<number[]>((all, line) => [...all, (all.at(-1) ?? 0) + line.length], []);
   const points = polygon.flat();
+  const starts: number[] = [];
+  for (let line = 0, from = 0; line < polygon.length; from += polygon[line]?.length ?? 0, line += 1) starts.push(from);
   const cut = earcut(
     points.flatMap(({ x, y }) => [x, y]),
-    starts,
+    starts.slice(1),
   );
-  const found: Triangle[] = [];
+  const found: Corners[] = [];
   for (let at = 0; at < cut.length; at += 3) {
-    const [a, b, c] = [0, 1, 2].map((side) => points[cut[at + side] as number]) as [Point64, Point64, Point64];
-    found.push(turn(a, b, c) > 0 ? [a, b, c] : [a, c, b]);
+    const [a, b, c] = [cut[at], cut[at + 1], cut[at + 2]] as [number, number, number];
+    const left = turn(points[a] as Point64, points[b] as Point64, points[c] as Point64) > 0;
+    found.push(left ? [a, b, c] : [a, c, b]);
   }
-  return withEveryCorner(found, polygon);
+  return withEveryCorner(found, { points, starts }).map(([a, b, c]): Triangle => [
+    points[a] as Point64,
+    points[b] as Point64,
+    points[c] as Point64,
+  ]);
 }
 
+/** Corners of a triangle, by their places in a list of points. */
+type Corners = readonly [number, number, number];
+
 /** The ear cutter passes over corners that lie on a line between two others: triangles are split there. */
-function withEveryCorner(triangles: readonly Triangle[], polygon: Paths64): Triangle[] {
-  const name = (p: Point64, q: Point64) => `${p.x} ${p.y} ${q.x} ${q.y}`;
-  const corners = polygon.flat();
+function withEveryCorner(
+  triangles: readonly Corners[],
+  { points, starts }: { readonly points: readonly Point64[]; readonly starts: readonly number[] },
+): Corners[] {
+  const known = new Map<string, number>();
+  /** The first of the points that lie at one place. */
+  const first = points.map(({ x, y }, at) => {
+    const name = `${x} ${y}`;
+    const found = known.get(name) ?? at;
+    known.set(name, found);
+    return found;
+  });
+  const side = (from: number, to: number) => (first[from] as number) * points.length + (first[to] as number);
   // A side is whole where another triangle walks it back, or where it is one of the polygon's own.
-  const sides = new Set(triangles.flatMap(([a, b, c]) => [name(a, b), name(b, c), name(c, a)]));
-  for (const line of polygon)
-    for (const [at, from] of line.entries()) sides.add(name(line[(at + 1) % line.length] ?? from, from));
-  const split = (triangle: Triangle): Triangle[] => {
+  const sides = new Set<number>();
+  for (const [a, b, c] of triangles) sides.add(side(a, b)).add(side(b, c)).add(side(c, a));
+  for (const [line, start] of starts.entries()) {
+    const end = starts[line + 1] ?? points.length;
+    for (let at = start; at < end; at += 1) sides.add(side(at + 1 < end ? at + 1 : start, at));
+  }
+  const between = (from: number, to: number): number => {
+    const [a, b] = [points[from] as Point64, points[to] as Point64];
+    return points.findIndex((p) => turn(a, b, p) === 0 && (p.x - a.x) * (p.x - b.x) + (p.y - a.y) * (p.y - b.y) < 0);
+  };
+  const split = (triangle: Corners): Corners[] => {
     for (const turned of [0, 1, 2]) {
-      const [a, b, c] = [0, 1, 2].map((side) => triangle[(side + turned) % 3]) as [Point64, Point64, Point64];
-      if (sides.has(name(b, a))) continue;
-      const between = corners.find(
-        (p) => turn(a, b, p) === 0 && (p.x - a.x) * (p.x - b.x) + (p.y - a.y) * (p.y - b.y) < 0,
-      );
-      if (between)
-        return [
-          [a, between, c],
-          [between, b, c],
-        ].flatMap((half) => split(half as unknown as Triangle));
+      const [a, b, c] = [0, 1, 2].map((at) => triangle[(at + turned) % 3]) as [number, number, number];
+      const at = sides.has(side(b, a)) ? -1 : between(a, b);
+      if (at >= 0) return [...split([a, at, c]), ...split([at, b, c])];
     }
     return [triangle];
   };

@@ -1,47 +1,15 @@
-import { area, edges, alongEdge, type Outline } from '../../geometry/outline/outline.ts';
 import type { Quad } from '../screen/homography.ts';
 import { findSheet } from './findSheet.ts';
 import type { GreyImage } from './image.ts';
 import { planReach, supportOf } from '../../parts/plan/plan.ts';
 import { girth } from '../../geometry/outline/planMeasures.ts';
 import { photoReadings } from './readings.ts';
-import { rendered, type Scene, type Shape } from './rendered.test.helper.ts';
+import { rendered, type Shape } from './rendered.test.helper.ts';
 import { arc, box, placed, round, scenes, sceneOf } from './scenes.test.helper.ts';
+import { off, points, traced, TRUE } from './traced.test.helper.ts';
 import { tracePhoto } from './tracePhoto.ts';
 
-/** Photographs that are made up: so many, each true within so much (mm). */
-const COUNT = 15;
-const TRUE = 0.5;
-
-function traced(scene: Scene) {
-  const image = rendered(scene);
-  const found = findSheet(image);
-  if (found.kind === 'refused') throw new Error(found.rule);
-  const reading = tracePhoto(image, found.sheet, scene.paper);
-  if (reading.kind === 'refused') throw new Error(reading.rule);
-  return { ...reading.traced, lens: found.sheet.lens };
-}
-
-/** Points on an outline, arcs and all. */
-const points = (outline: Outline) =>
-  edges(outline).flatMap((_, at) => [0, 0.25, 0.5, 0.75].map((f) => alongEdge(outline, at, f)));
-
-/** How far the outlines leave the edge that was rendered (mm): the sheet may lie either way up. */
-function off({ outline, holes }: { outline: Outline; holes: readonly Outline[] }, { shape, paper }: Scene): number {
-  const all = [outline, ...holes].flatMap(points);
-  const turned = all.map(([x, y]) => [paper.width - x, paper.height - y] as const);
-  return Math.min(...[all, turned].map((list) => Math.max(...list.map((at) => Math.abs(shape(at))))));
-}
-
 describe('photographs on a sheet of paper', () => {
-  it.each(scenes(COUNT))('are traced within half a millimetre: $name, $index', ({ scene, holes, size }) => {
-    const found = traced(scene);
-    expect(off(found, scene)).toBeLessThan(TRUE);
-    expect(found.holes).toHaveLength(holes);
-    expect(Math.abs(area(found.outline) / size - 1)).toBeLessThan(0.01);
-    expect(found.lens.curve).toBeCloseTo(scene.curve, 2);
-  });
-
   it('of a plate with small round corners keep them round', () => {
     const scene = sceneOf(11, box(130, 90, 3));
     expect(off(traced(scene), scene)).toBeLessThan(TRUE);

@@ -6,6 +6,5 @@ describe('darts', () => {
     ['bowl', mould({ rim: circle(240), depth: 70, wall: 'dome' })],
     ['shallow bowl', mould({ rim: circle(240), depth: 40, wall: 'dome' })],
     ['shell', mould({ rim: circle(300), depth: 12, wall: 'dome' })],
-    ['cone', mould({ rim: circle(240), foot: circle(140), depth: 60, wall: 'straight' })],
   ])('are advised for a %s just when they are proposed, whatever darts it has', (_, target) => expectAdvised(target));
 });
