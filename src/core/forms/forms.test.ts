@@ -20,7 +20,7 @@ const length = (outline: Outline, from: number, to: number) => {
   for (let at = from; at !== to; at = (at + 1) % all.length) sum += all[at]?.length ?? 0;
   return sum;
 };
-const wallsOf = (parts: readonly Part[]) => parts.filter(({ id }) => id.startsWith('wall'));
+const wallsOf = (parts: readonly Part[]) => parts.filter(({ role }) => role === 'wall');
 
 describe('worked numbers', () => {
   it('a tapered cup', () => {

@@ -135,7 +135,7 @@ function round(target: Target, form: FormOf<'taper' | 'stack'>, parts: readonly 
   const wet = wetOf(target);
   const { wall: t } = target.slab;
   const inset = (slope: number) => (target.size.face === 'inside' ? (2 * t) / Math.cos(slope) : 0);
-  const bands = parts.filter(({ id }) => id.startsWith('wall')).map((wall) => standBand(wall, target));
+  const bands = parts.filter(({ role }) => role === 'wall').map((wall) => standBand(wall, target));
   const profile =
     form.kind === 'stack'
       ? form.profile

@@ -14,8 +14,10 @@ export type Pixel = readonly [x: number, y: number];
 export function lightAt({ width, height, light }: GreyImage, x: number, y: number): number {
   const cx = Math.min(width - 1, Math.max(0, x));
   const cy = Math.min(height - 1, Math.max(0, y));
-  const [x0, y0] = [Math.min(width - 2, Math.floor(cx)), Math.min(height - 2, Math.floor(cy))];
-  const [fx, fy] = [cx - x0, cy - y0];
+  const x0 = Math.min(width - 2, Math.floor(cx));
+  const y0 = Math.min(height - 2, Math.floor(cy));
+  const fx = cx - x0;
+  const fy = cy - y0;
   const at = y0 * width + x0;
   const top = (light[at] as number) * (1 - fx) + (light[at + 1] as number) * fx;
   const low = (light[at + width] as number) * (1 - fx) + (light[at + width + 1] as number) * fx;
@@ -92,7 +94,8 @@ export class EvenLight {
   ) {}
 
   at(x: number, y: number): number {
-    const [u, v] = [(2 * x) / this.width - 1, (2 * y) / this.height - 1];
+    const u = (2 * x) / this.width - 1;
+    const v = (2 * y) / this.height - 1;
     const { whole, across, up, bowed, skew, bent } = this.shares;
     return Math.max(LEAST_LIGHT, whole + u * (across + u * bowed + v * skew) + v * (up + v * bent));
   }

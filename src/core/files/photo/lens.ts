@@ -21,14 +21,16 @@ export class Lens {
 
   /** Where a point would be if the lens were straight (px). */
   straight(at: Pixel): Pixel {
-    const [x, y] = [at[0] - this.#cx, at[1] - this.#cy];
+    const x = at[0] - this.#cx;
+    const y = at[1] - this.#cy;
     const by = 1 + (this.curve * (x * x + y * y)) / (this.#half * this.#half);
     return [this.#cx + x * by, this.#cy + y * by];
   }
 
   /** Where such a point is in the picture (px): Newton's steps on the share of its radius. */
   curved(at: Pixel): Pixel {
-    const [x, y] = [at[0] - this.#cx, at[1] - this.#cy];
+    const x = at[0] - this.#cx;
+    const y = at[1] - this.#cy;
     const bend = (this.curve * (x * x + y * y)) / (this.#half * this.#half);
     let by = 1;
     for (let step = 0; step < 4; step += 1) by -= (by * (1 + bend * by * by) - 1) / (1 + 3 * bend * by * by);

@@ -119,7 +119,8 @@ export class BlockSystem {
     if (front < 0) return;
     const { width } = this;
     const column = this.columns[front] as Float64Array;
-    const [base, height] = [this.blocks[pair] as number, this.heights[front] as number];
+    const base = this.blocks[pair] as number;
+    const height = this.heights[front] as number;
     for (let c = 0; c < width; c += 1) {
       for (let r = 0; r < width; r += 1) {
         const index = base + c * height + r;

@@ -34,7 +34,8 @@ export function distortionOf(rest: RestShapes, uv: Float64Array): Distortion {
   const square = flat / rest.area;
   let [sum, least, greatest] = [0, Infinity, 0];
   for (let index = 0; index < count; index += 1) {
-    const [s1, s2] = [found[2 * index] as number, found[2 * index + 1] as number];
+    const s1 = found[2 * index] as number;
+    const s2 = found[2 * index + 1] as number;
     if (!(s2 > 0)) return { distortion: Infinity, stretchMin: NaN, stretchMax: NaN };
     sum += (rest.areas[index] as number) * ((s1 * s1 + s2 * s2) / square + square / (s1 * s1) + square / (s2 * s2) - 4);
     least = Math.min(least, 1 / s1);

@@ -22,7 +22,8 @@ export function pointAt(shape: Support, phi: number, side: Station['side']): Pla
   if (known) return known;
   const h = shape.h(phi);
   const slope = slopeOf(shape, phi, side);
-  const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
+  const cos = Math.cos(phi);
+  const sin = Math.sin(phi);
   return [h * cos - slope * sin, h * sin + slope * cos];
 }
 

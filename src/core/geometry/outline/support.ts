@@ -102,7 +102,8 @@ class Ellipse implements Support {
   h(phi: number): number {
     const { a, b } = this;
     if (a === b) return a;
-    const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
+    const cos = Math.cos(phi);
+    const sin = Math.sin(phi);
     return Math.sqrt(a * a * cos * cos + b * b * sin * sin);
   }
 
@@ -113,7 +114,8 @@ class Ellipse implements Support {
 
   point(phi: number): PlanPoint {
     const { a, b } = this;
-    const [cos, sin] = [Math.cos(phi), Math.sin(phi)];
+    const cos = Math.cos(phi);
+    const sin = Math.sin(phi);
     if (a === b) return [a * cos, b * sin];
     const reach = this.h(phi);
     return [(a * a * cos) / reach, (b * b * sin) / reach];

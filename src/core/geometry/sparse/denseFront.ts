@@ -11,7 +11,14 @@ function takeOffTile(
   front: Float64Array,
   { height, i, j, last }: { readonly height: number; readonly i: number; readonly j: number; readonly last: number },
 ): void {
-  let [a0, a1, a2, a3, b0, b1, b2, b3] = [0, 0, 0, 0, 0, 0, 0, 0];
+  let a0 = 0;
+  let a1 = 0;
+  let a2 = 0;
+  let a3 = 0;
+  let b0 = 0;
+  let b1 = 0;
+  let b2 = 0;
+  let b3 = 0;
   const end = last * height;
   // Indices are truncated to 32 bits, which spares a check for overflow at each of them.
   for (let p = 0; p < end; p = (p + height) | 0) {
@@ -66,7 +73,8 @@ export function eliminate(front: Float64Array, m: number, own: number): boolean 
     for (let i = j & ~3; last > 0 && i < m; i += 4) takeOffTile(front, { height, i, j, last });
     if (j >= own) continue;
     if (!scaleColumn(front, { m, height, j })) return false;
-    const [one, two] = [j * height, (j + 1) * height];
+    const one = j * height;
+    const two = one + height;
     const times = front[one + j + 1] as number;
     for (let i = j + 1; i < m; i += 1) front[two + i] = (front[two + i] as number) - times * (front[one + i] as number);
     if (j + 1 < own && !scaleColumn(front, { m, height, j: j + 1 })) return false;
@@ -83,7 +91,8 @@ export function forward(
   const height = heightOf(m);
   let j = 0;
   for (; j + 1 < s; j += 2) {
-    const [one, two] = [j * height, (j + 1) * height];
+    const one = j * height;
+    const two = one + height;
     const a = (rows[j] as number) / (panel[one + j] as number);
     const b = ((rows[j + 1] as number) - (panel[one + j + 1] as number) * a) / (panel[two + j + 1] as number);
     rows[j] = a;
@@ -107,8 +116,10 @@ export function backward(
   const height = heightOf(m);
   let j = s - 1;
   for (; j > 0; j -= 2) {
-    const [one, two] = [(j - 1) * height, j * height];
-    let [a, b] = [0, 0];
+    const one = (j - 1) * height;
+    const two = one + height;
+    let a = 0;
+    let b = 0;
     for (let i = j + 1; i < m; i += 1) {
       const known = rows[i] as number;
       a += (panel[one + i] as number) * known;

@@ -72,7 +72,8 @@ export function rowInFront({ fronts, frontOf }: Symbolic, column: number, row: n
   const { places, own } = fronts[frontOf[column] as number] as Front;
   const first = places[0] as number;
   if (row < first + own) return row - first;
-  let [low, high] = [own, places.length];
+  let low = own;
+  let high = places.length;
   while (low < high) {
     const middle = (low + high) >> 1;
     if ((places[middle] as number) < row) low = middle + 1;

@@ -89,7 +89,7 @@ describe('a lid follows the plan of its piece', () => {
 
   it('a box has strips of two lengths, and a cap over it keeps sharp corners', () => {
     const box: Form = { kind: 'box', length: 120, width: 70, height: 50 };
-    const strips = figures(jar(box)).parts.filter(({ id }) => id.startsWith('flange'));
+    const strips = figures(jar(box)).parts.filter(({ role }) => role === 'flange');
     expect(strips.map(({ count }) => count)).toEqual([2, 2]);
     const cap = figures(jar(box, { kind: 'cap' }));
     const plate = cap.parts.find(({ id }) => id === 'lid');

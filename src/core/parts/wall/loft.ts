@@ -69,7 +69,8 @@ class Section implements Support {
     this.ask(phi);
     const { foot, rim, height } = this.wall;
     const q = (this.high - this.low) / height;
-    const [atFoot, atRim] = [foot.slope(phi, side), rim.slope(phi, side)];
+    const atFoot = foot.slope(phi, side);
+    const atRim = rim.slope(phi, side);
     const leaned = (this.depth * q * (atRim - atFoot)) / height / Math.sqrt(1 + q * q);
     return (1 - this.f) * atFoot + this.f * atRim - leaned;
   }
@@ -102,7 +103,8 @@ function apex(
   { fromA, fromB }: { readonly fromA: number; readonly fromB: number },
 ): readonly [number, number] {
   const base = Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
-  const [ux, uy] = [(b[0] - a[0]) / base, (b[1] - a[1]) / base];
+  const ux = (b[0] - a[0]) / base;
+  const uy = (b[1] - a[1]) / base;
   // Measured from the nearer point, so that the error at a needle's tip is at most its own width.
   const nearB = fromB < fromA;
   const [near, far] = nearB ? [fromB, fromA] : [fromA, fromB];

@@ -82,7 +82,8 @@ class Drying {
   private half(cells: Float64Array, index: number): number {
     const place = ((cells[index] as number) / this.layer.material.initial) * TABLE;
     const at = Math.max(0, Math.min(TABLE - 1, Math.floor(place)));
-    const [low, high] = [this.table[at] as number, this.table[at + 1] as number];
+    const low = this.table[at] as number;
+    const high = this.table[at + 1] as number;
     return (2 * (low + (high - low) * (place - at))) / (this.widths[index] as number);
   }
 
@@ -136,7 +137,8 @@ class Drying {
       upper[index] = 0;
     }
     for (let index = 0; index + 1 < CELLS; index += 1) {
-      const [one, other] = [halves[index] as number, halves[index + 1] as number];
+      const one = halves[index] as number;
+      const other = halves[index + 1] as number;
       const through = (one * other) / (one + other);
       diagonal[index] = (diagonal[index] as number) + through;
       diagonal[index + 1] = (diagonal[index + 1] as number) + through;
@@ -200,9 +202,9 @@ class Drying {
     for (let index = 0; index < CELLS; index += 1) {
       const at = from + (this.widths[index] as number) / 2;
       if (at >= half) {
-        const [x0, x1] = [before, at];
-        const [low, high] = [this.cells[Math.max(0, index - 1)] as number, this.cells[index] as number];
-        return x1 > x0 ? low + ((high - low) * (half - x0)) / (x1 - x0) : high;
+        const low = this.cells[Math.max(0, index - 1)] as number;
+        const high = this.cells[index] as number;
+        return at > before ? low + ((high - low) * (half - before)) / (at - before) : high;
       }
       before = at;
       from += this.widths[index] as number;

@@ -53,10 +53,13 @@ function toRim(
   reach: Float64Array,
   { x, y, vx, vy, radius }: { readonly [figure in 'x' | 'y' | 'vx' | 'vy' | 'radius']: number },
 ): number {
-  const [cosines, sines, least] = [COSINES, SINES, ROUNDING];
+  const cosines = COSINES;
+  const sines = SINES;
+  const least = ROUNDING;
   let far = Infinity;
   for (let step = 0; step < reach.length; step += 1) {
-    const [cos, sin] = [cosines[step] as number, sines[step] as number];
+    const cos = cosines[step] as number;
+    const sin = sines[step] as number;
     const speed = vx * cos + vy * sin;
     if (speed <= least) continue;
     const free = (radius - (reach[step] as number) - x * cos - y * sin) / speed;
@@ -123,7 +126,8 @@ export class ShelfRoom {
 
   /** Whether a piece is clear of another: some direction separates them by the gap. */
   isClear({ way, x, y }: Standing, other: Standing): boolean {
-    const [dx, dy] = [x - other.x, y - other.y];
+    const dx = x - other.x;
+    const dy = y - other.y;
     const { apart, least, most } = this.pairOf(other.way, way);
     const square = dx * dx + dy * dy;
     if (square >= most * most) return true;
@@ -223,9 +227,11 @@ export class ShelfRoom {
       const { apart, most } = this.pairOf(other.way, way);
       // Only pieces ahead and in the way can be met.
       if (dx * vx + dy * vy > most || Math.abs(dx * vy - dy * vx) > most) continue;
-      let [enter, leave] = [0, Infinity];
+      let enter = 0;
+      let leave = Infinity;
       for (let step = 0; step < DIRECTIONS && enter < leave; step += 1) {
-        const [cos, sin] = [COSINES[step] as number, SINES[step] as number];
+        const cos = COSINES[step] as number;
+        const sin = SINES[step] as number;
         const clear = dx * cos + dy * sin - (apart[step] as number);
         const speed = vx * cos + vy * sin;
         if (Math.abs(speed) < TINY) leave = clear >= 0 ? 0 : leave;
