@@ -4,7 +4,7 @@ import { footFirst, unrollPairs } from '../parts/wall/loft.ts';
 import type { BentWall, RaisedPart, Ribbon } from '../forms/kind/body.ts';
 import { foldChain, hingeAngle, hingeTurn, normalOf, type Hinge } from './hinges.ts';
 import { after, dot, length, minus, placedBy, plus, times, turnedBy, type Pose } from './pose.ts';
-import type { Point, Point3 } from '../geometry/point.ts';
+import { vectorLength, type Point, type Point3 } from '../geometry/point.ts';
 
 /** A wall laid flat, cell by cell: its points, the hinges between its triangles, and the triangles next to each ruling. */
 export interface FlatSheet {
@@ -58,7 +58,7 @@ export function flatSheet(lows: readonly Point3[], highs: readonly Point3[]): Fl
 
 /** The hinge between two neighbouring triangles: the side with two corners in common. */
 function hingeBetween(one: Cell, next: Cell): Hinge {
-  const same = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1]) <= 2 * NO_STEP;
+  const same = (a: Point, b: Point) => vectorLength(a[0] - b[0], a[1] - b[1]) <= 2 * NO_STEP;
   const shared = [0, 1, 2].filter((corner) =>
     next.flat.some((other) => same(one.flat[corner] as Point, other)),
   ) as number[];
@@ -100,8 +100,8 @@ function tangents({ foot, rim }: FlatSheet): Point[] {
         (line[to]?.[1] ?? 0) - (line[from]?.[1] ?? 0),
       ];
       const [one, other] = [step(foot), step(rim)];
-      const [x, y] = Math.hypot(...one) > Math.hypot(...other) ? one : other;
-      const far = Math.hypot(x, y);
+      const [x, y] = vectorLength(...one) > vectorLength(...other) ? one : other;
+      const far = vectorLength(x, y);
       if (far > NO_STEP || (from === 0 && to === last)) return [x / far, y / far];
     }
   });
@@ -113,7 +113,7 @@ function fromEnds({ foot, rim }: FlatSheet): { left: number[]; right: number[] }
   let run = 0;
   const left = middle.map(([x = 0, y = 0], index) => {
     const [u = x, v = y] = middle[index - 1] ?? [];
-    run += Math.hypot(x - u, y - v);
+    run += vectorLength(x - u, y - v);
     return run;
   });
   return { left, right: left.map((far) => run - far) };
@@ -151,12 +151,12 @@ function bendsAlong({ foot, rim }: FlatSheet, poses: readonly (readonly [Pose, P
   return line.map(([x, y], index) => {
     const from = line[index - 1] ?? line[index + 1] ?? [x, y];
     const to = line[index + 1] ?? line[index - 1] ?? [x, y];
-    const step = (Math.hypot(x - from[0], y - from[1]) + Math.hypot(x - to[0], y - to[1])) / 2;
+    const step = (vectorLength(x - from[0], y - from[1]) + vectorLength(x - to[0], y - to[1])) / 2;
     const [one, next] = poses[index] as readonly [Pose, Pose];
     const ruling = [(rim[index]?.[0] ?? 0) - (foot[index]?.[0] ?? 0), (rim[index]?.[1] ?? 0) - (foot[index]?.[1] ?? 0)];
     const [u, v] = ruling as [number, number];
     const across = Math.abs((to[0] - from[0]) * v - (to[1] - from[1]) * u);
-    const sine = across / (Math.hypot(u, v) * Math.hypot(to[0] - from[0], to[1] - from[1]) || 1);
+    const sine = across / (vectorLength(u, v) * vectorLength(to[0] - from[0], to[1] - from[1]) || 1);
     const turn = Math.acos(Math.min(1, dot(one.z, next.z)));
     return step > NO_STEP ? (turn / step) * sine : 0;
   });
@@ -175,7 +175,7 @@ function slideOf({ lows, highs, normals }: BentWall, { foot, rim }: FlatSheet) {
     const phi = normals?.[index];
     if (phi === undefined || !low || !high || !from || !to) return square;
     const [x, y, z] = minus(high, low);
-    const across = Math.hypot(z, x * Math.cos(phi) + y * Math.sin(phi));
+    const across = vectorLength(z, x * Math.cos(phi) + y * Math.sin(phi));
     return [(to[0] - from[0]) / across, (to[1] - from[1]) / across];
   };
 }

@@ -1,5 +1,5 @@
 import { radians, ROUNDING } from '../numbers.ts';
-import type { Point3 } from '../geometry/point.ts';
+import { vectorLength, type Point3 } from '../geometry/point.ts';
 import type { Face } from '../target/face.ts';
 import { seamAllowance } from '../parts/seam/seam.ts';
 import type { RaisedPart, Ribbon, StripWall } from '../forms/kind/body.ts';
@@ -41,7 +41,7 @@ function rowsOf({ wall, f, reach, low }: Way): Row[] {
     const before = wall.rows[index - 1];
     if (before) {
       const [dr, dz, ds] = [row.radius - before.radius, row.z - before.z, row.along - before.along];
-      const chord = ds - f * f * (ds - Math.hypot(dr, dz));
+      const chord = ds - f * f * (ds - vectorLength(dr, dz));
       const angle = f * Math.atan2(dz, dr);
       r += chord * Math.cos(angle);
       z += chord * Math.sin(angle);
@@ -49,7 +49,7 @@ function rowsOf({ wall, f, reach, low }: Way): Row[] {
     const lean = f * (Math.PI / 2 - row.slope);
     const at = (x: number, up: number): Point3 => [x * radial[0], x * radial[1], up];
     const [flat, out] = [Math.sin(row.slope), f * Math.cos(row.slope)];
-    const whole = Math.hypot(flat, out);
+    const whole = vectorLength(flat, out);
     const straight = whole < ROUNDING;
     return {
       middle: at(r, z),

@@ -1,3 +1,4 @@
+import { vectorLength } from '../../geometry/point.ts';
 import { ROUNDING, root } from '../../numbers.ts';
 import type { ProfileLine } from '../kind/smoothLine.ts';
 
@@ -49,7 +50,7 @@ export function lineSide(line: ProfileLine, heights: readonly number[]): Side {
       const reach = Math.abs(out) + ROUNDING;
       return root(off, z - reach, z + reach) ?? NaN;
     },
-    speedAt: (u, out) => Math.hypot(1, line.slopeAt(u)) - out * turnAt(u),
+    speedAt: (u, out) => vectorLength(1, line.slopeAt(u)) - out * turnAt(u),
     turnAt,
     joints: heights,
   };

@@ -1,6 +1,6 @@
 import { radians, ROUNDING, STRAIGHT_RADIUS } from '../../numbers.ts';
 import { area, bounds, moved, type Outline, type Vertex } from '../../geometry/outline/outline.ts';
-import type { Point } from '../../geometry/point.ts';
+import { vectorLength, type Point } from '../../geometry/point.ts';
 import { leanWord, turnedLean, type Lean } from '../../parts/part/lean.ts';
 import type { Part } from '../../parts/part/part.ts';
 import { seamLetter } from '../../parts/part/seamLetter.ts';
@@ -74,7 +74,7 @@ export interface EdgeStrain {
  */
 export function edgeStrain(strip: Strip): EdgeStrain {
   const { side, neutral, from, to } = strip;
-  const flatSpeed = (u: number) => Math.hypot(...edgeSpeed(strip, u));
+  const flatSpeed = (u: number) => vectorLength(...edgeSpeed(strip, u));
   const excess = sumAlong(side, { from, to, rate: (u) => flatSpeed(u) - side.speedAt(u, neutral) });
   const shares = Array.from({ length: 4 * PLACES + 1 }, (_, place) => {
     const u = from + ((to - from) * place) / (4 * PLACES);
@@ -96,7 +96,7 @@ interface LayerCut {
 function edgePlace(strip: Strip, u: number, by: number): { readonly at: Point; readonly way: number } {
   const { half, drop } = arcEnd(levelArc(strip, u));
   const [across, along] = edgeSpeed(strip, u);
-  const fast = Math.hypot(across, along);
+  const fast = vectorLength(across, along);
   const y = lengthAlong(strip.side, strip.neutral, { from: strip.from, to: u }) - drop;
   return { at: [half + (by * along) / fast, y - (by * across) / fast], way: Math.atan2(along, across) };
 }
@@ -116,7 +116,7 @@ function levelEnd(strip: Strip, u: number, up: number): LevelEnd {
   if (!(Math.abs(radius) < STRAIGHT_RADIUS)) return { past: (point) => point[1] - y - up, angleOf: () => 0 };
   const [centre, sign] = [y - radius, Math.sign(radius)];
   return {
-    past: (point) => sign * Math.hypot(point[0], point[1] - centre) - radius - up,
+    past: (point) => sign * vectorLength(point[0], point[1] - centre) - radius - up,
     angleOf: (point) => Math.atan2(sign * point[0], sign * (point[1] - centre)),
   };
 }

@@ -3,13 +3,12 @@ import { forward } from './forward.ts';
 import { pointsAt, stationsAround, UNROLL_STATIONS, type Station } from './stations.ts';
 import { type Support } from './support.ts';
 import type { Outline, Vertex } from './outline.ts';
-import type { Point } from '../point.ts';
+import { vectorLength, type Point } from '../point.ts';
 
 /** Arcs of a full turn: three degrees each, within a hundredth of a mm even on an ellipse seven times as long as wide. */
 const ARCS = 120;
 
-/** Length of a vector; Math.hypot takes many times as long. */
-const apart = (a: Point, b: Point) => Math.sqrt((b[0] - a[0]) ** 2 + (b[1] - a[1]) ** 2);
+const apart = (a: Point, b: Point) => vectorLength(b[0] - a[0], b[1] - a[1]);
 
 /** The bulge of the arc from a to b through m. */
 function bulgeThrough(a: Point, m: Point, b: Point): number {

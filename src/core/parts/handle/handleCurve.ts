@@ -98,11 +98,11 @@ function layFingers(
       const height = middle + (index - (count - 1) / 2) * FINGER;
       return [wall.reachAt(height) + r / Math.cos(wall.leanAt(height)), height];
     });
-  const roomOf = (fingers: readonly SidePoint[]) =>
-    fingers.reduce(
-      (least, [x, z]) => inner.reduce((near, [u, v]) => Math.min(near, Math.hypot(u - x, v - z)), least),
-      Infinity,
-    ) - r;
+  const roomOf = (fingers: readonly SidePoint[]) => {
+    let least = Infinity;
+    for (const [x, z] of fingers) for (const [u, v] of inner) least = Math.min(least, (u - x) ** 2 + (v - z) ** 2);
+    return Math.sqrt(least) - r;
+  };
   // The room has one maximum between both ends.
   let [low, high] = [to, from];
   for (let step = 0; step < 16; step += 1) {
