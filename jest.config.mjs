@@ -18,9 +18,9 @@ const FREQUENT = [
 ];
 
 const shared = {
-  // Looked up in each test's own world, these take as long as the sums themselves.
+  // Looking these up in each test's own global object takes as long as the sums themselves.
   sandboxInjectedGlobals: FREQUENT,
-  // Not among the temporary files, which go after each run.
+  // Outside the temporary folder, which is removed after each run.
   cacheDirectory: '<rootDir>/node_modules/.cache/jest',
   testEnvironment: 'node',
   transform: {

@@ -10,7 +10,7 @@ process.env.FAWN_CHROMIUM = ensureChromium();
 ensurePlotReader();
 ensureBuild();
 
-/** Temporary files of all tests: removed at the end. */
+/** Folder for the temporary files of all tests; removed at the end. */
 const folder = mkdtempSync(join(tmpdir(), 'fawn-test-'));
 process.env.TMPDIR = folder;
 process.on('exit', () => rmSync(folder, { recursive: true, force: true }));

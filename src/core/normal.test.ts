@@ -19,7 +19,7 @@ describe('a quantile of a mixture', () => {
   it.each([
     ['of one part is its own', [{ weight: 3, mean: 10, deviation: 2 }], 0.975, 10 + 1.959963985 * 2],
     [
-      'between two parts alike far off lies in the middle',
+      'between two like parts lies half-way',
       [
         { weight: 1, mean: -5, deviation: 1 },
         { weight: 1, mean: 5, deviation: 1 },
@@ -28,7 +28,7 @@ describe('a quantile of a mixture', () => {
       0,
     ],
     [
-      'of parts one of which is exact is that one where its weight is reached',
+      'of two parts, one of them exact, is the exact one where that has the share',
       [
         { weight: 1, mean: 0, deviation: 1 },
         { weight: 8, mean: 3, deviation: 0 },

@@ -50,7 +50,7 @@ export const ANGLE_TOLERANCE = 1e-12;
  * @returns the root, or null when both ends have the same sign
  */
 export function root(f: (x: number) => number, low: number, high: number): number | null {
-  // The root lies between a and b; c is the end before.
+  // The root lies between a and b; c is the previous end.
   let [a, b, c] = [high, low, low];
   let [atA, atB, atC] = [f(high), f(low), 0];
   if (atB === 0) return low;
