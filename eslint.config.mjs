@@ -121,6 +121,14 @@ export default tseslint.config(
     files: ['**/*.test.ts'],
     rules: { 'max-params': 'off' },
   },
+  {
+    // Unit tests of a worker share its modules and globals (jest.config.mjs).
+    files: ['src/{core,contract,devices,print,cli,web/components,web/look}/**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'jest', 'globalThis'],
+      'no-restricted-properties': ['error', { object: 'process', property: 'chdir' }],
+    },
+  },
   ...Object.entries(MAY_NOT_SEE).map(oneWay),
   prettier,
   // After the formatter's own, which leaves lines alone that it cannot break.

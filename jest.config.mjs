@@ -32,14 +32,31 @@ const shared = {
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
 };
 
+/**
+ * For code without state: each worker loads the product once for all its test files, so the engine compiles and optimises it once.
+ * Files share modules and globals, modules cannot be mocked, and a test has no time limit.
+ */
+const readOnce = {
+  runner: 'jest-light-runner',
+  setupFiles: ['<rootDir>/scripts/readTypeScript.mjs'],
+  testEnvironment: 'node',
+  testPathIgnorePatterns: shared.testPathIgnorePatterns,
+};
+
 export default {
   // No test is a measure of speed: one that waits for the disk or a worker beside others may take long on a slow machine.
   testTimeout: 900_000,
   projects: [
     {
-      ...shared,
+      ...readOnce,
       displayName: 'unit',
-      testMatch: ['<rootDir>/src/{core,contract,devices,print,cli,web}/**/*.test.ts'],
+      testMatch: ['<rootDir>/src/{core,contract,devices,print,cli,web/components,web/look}/**/*.test.ts'],
+    },
+    {
+      ...shared,
+      displayName: 'web',
+      testMatch: ['<rootDir>/src/web/**/*.test.ts'],
+      testPathIgnorePatterns: [...shared.testPathIgnorePatterns, '/src/web/(components|look)/'],
     },
     { ...shared, displayName: 'api', testMatch: ['<rootDir>/src/server/**/*.test.ts'] },
     { ...shared, displayName: 'browser', testMatch: ['<rootDir>/e2e/**/*.test.ts'] },

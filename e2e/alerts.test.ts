@@ -1,3 +1,5 @@
+import type { NowReply } from '../src/contract/makings.ts';
+import { ask } from './ask.ts';
 import { begunIn, press, toTheWait } from './makingVisit.ts';
 import { eachVisit, read } from './visit.ts';
 
@@ -18,7 +20,20 @@ describe('a window that opens', () => {
     await begun('Rack tumbler');
     await toTheWait(page);
     await page.goto(`${table.url}today`);
+    await page.locator('.today[aria-busy="false"]').waitFor();
+    // Windows that are open already are not announced; the page knows them once the marks of every clay have been fetched.
+    const { makings } = await ask<NowReply>(table, 'makings/now');
+    const clays = new Set(makings.flatMap(({ clay }) => clay ?? []));
+    page.on('requestfinished', (request) => {
+      const { pathname, searchParams } = new URL(request.url());
+      if (pathname === '/api/makings/found') clays.delete(searchParams.get('clay') ?? '');
+    });
     await press(page, 'Tell me when a window opens');
+    await read(
+      () => Promise.resolve(clays.size),
+      (left) => left === 0,
+      { wanted: 'zero clays left to fetch' },
+    );
     await page.getByRole('link', { name: 'Kit' }).click();
     const told = () => page.evaluate<string[]>('window.told');
     await page.clock.runFor(90_000);

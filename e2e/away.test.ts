@@ -1,4 +1,5 @@
 import sharp from 'sharp';
+import { ask } from './ask.ts';
 import { begunIn, keptIn, press } from './makingVisit.ts';
 import { DEMO_DESIGNS, openTable } from './testTable.ts';
 import { countOf, eachVisit, read, textOf, type } from './visit.ts';
@@ -112,12 +113,7 @@ describe('with the server away', () => {
     );
     const again = await openTable({ folder: table.folder, environment: { FAWN_PORT: port } });
     const heights = async () =>
-      (
-        (await (await fetch(`${table.url}api/designs`)).json()) as {
-          name: string;
-          target: { form: { height?: number } };
-        }[]
-      )
+      (await ask<{ name: string; target: { form: { height?: number } } }[]>(table, 'designs'))
         .filter(({ name }) => name === 'Soup cup')
         .map(({ target }) => target.form.height);
     await read(heights, ([height]) => height === 77, { wanted: 'the change on the server' });

@@ -1,9 +1,9 @@
 import { writeFileSync, mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Kept } from '../src/contract/records.ts';
+import { recordsOf } from './ask.ts';
 import { wordsOf } from './pdfMeasure.ts';
-import { download, eachVisit, read, textOf } from './visit.ts';
+import { download, eachVisit, entered, read, textOf } from './visit.ts';
 
 const visit = eachVisit({ demo: true });
 
@@ -30,20 +30,13 @@ describe('cutting', () => {
     const across = page.locator('input[name="check-across"]');
     await across.click();
     await page.getByRole('contentinfo').getByRole('button', { name: 'Measure one' }).click();
-    await read(
-      () => across.inputValue(),
-      (text) => /^14[5-7]\.\d/.test(text),
-      { wanted: 'a reading' },
-    );
+    await entered(across, /^14[5-7]\.\d/);
     await across.fill('145.95');
     await page.keyboard.press('Enter');
     await page.locator('input[name="check-up"]').fill('198.2');
     await page.keyboard.press('Enter');
     await textOf(page.getByText(/It prints/), /97\.3 % across and 99\.1 % along/);
-    const printer = async () =>
-      ((await (await fetch(`${table.url}api/records/kit`)).json()) as Kept<'kit'>[]).find(
-        ({ body }) => body.kind === 'printer',
-      )?.body.check;
+    const printer = async () => (await recordsOf(table, 'kit')).find(({ body }) => body.kind === 'printer')?.body.check;
     await read(printer, (kept) => kept?.up === 198.2, { wanted: 'the check in the kit' });
 
     await page.goto(table.url);

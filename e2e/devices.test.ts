@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
 import { begunIn, keptIn } from './makingVisit.ts';
-import { countOf, eachVisit, fieldSays, read, textOf } from './visit.ts';
+import { countOf, eachVisit, entered, fieldSays, read, textOf } from './visit.ts';
 
 const visit = eachVisit({ demo: true });
 const device = (page: Page, name: string) => page.getByRole('article', { name });
@@ -34,11 +34,7 @@ describe('measuring devices', () => {
     const strip = page.getByRole('dialog').getByRole('region', { name: 'Digital caliper' });
     // Pieces of one size differ by 0.3 mm, as a normal distribution has it.
     await strip.getByRole('button', { name: 'Measure one' }).click();
-    await read(
-      () => field.inputValue(),
-      (text) => /^8[1-5]\.\d\d mm$/.test(text),
-      { wanted: 'a reading' },
-    );
+    await entered(field, /^8[1-5]\.\d\d mm$/);
     expect(await page.evaluate<string>('document.activeElement.name')).toBe('measured');
     // A hand that types has the field to itself.
     await field.press('Control+a');
@@ -47,11 +43,7 @@ describe('measuring devices', () => {
     await page.waitForTimeout(900);
     expect(await field.inputValue()).toBe('77.5');
     await strip.getByRole('button', { name: 'Put it in' }).click();
-    await read(
-      () => field.inputValue(),
-      (text) => /^8[1-5]\.\d/.test(text),
-      { wanted: 'the reading that was put in' },
-    );
+    await entered(field, /^8[1-5]\.\d/);
     await page.getByRole('button', { name: 'Write it down' }).click();
     const made = await read(
       () => keptIn(visit.now, id),
@@ -102,7 +94,8 @@ describe('measuring devices', () => {
     await page.keyboard.press('Control+a');
     await page.keyboard.type('93.51');
     await page.keyboard.press('Enter');
-    expect([await cells.nth(0).inputValue(), await cells.nth(1).inputValue()].map(parseFloat)).toEqual([100.02, 93.51]);
+    await entered(cells.nth(0), /^100\.02\b/);
+    await entered(cells.nth(1), /^93\.51\b/);
     await countOf(page.getByRole('alert'), 0);
   });
 });

@@ -7,6 +7,7 @@ import { readTargetText } from '../src/contract/targetSchema.ts';
 import { area, type Outline } from '../src/core/geometry/outline/outline.ts';
 import { developWhole, type Development } from '../src/core/piece/develop.ts';
 import { templateParts } from '../src/core/files/sheet/templateParts.ts';
+import { ask } from './ask.ts';
 import { eachVisit, figure, textOf } from './visit.ts';
 
 jest.setTimeout(400_000);
@@ -83,7 +84,7 @@ describe('every demo design', () => {
 
   it('is drawn in every stage without a complaint', async () => {
     const { page, table, troubles } = visit.now;
-    const designs = (await (await fetch(`${table.url}api/designs`)).json()) as { id: string; name: string }[];
+    const designs = await ask<{ id: string; name: string }[]>(table, 'designs');
     for (const { id, name } of designs) {
       for (const stage of ['shape', 'flat', 'cut']) {
         await page.goto(`${table.url}piece/${id}/${stage}`);

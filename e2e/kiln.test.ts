@@ -2,22 +2,23 @@ import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { MadeLine } from '../src/contract/made.ts';
-import type { Kept } from '../src/contract/records.ts';
 import { peakOf } from '../src/core/studio/kiln/schedule.ts';
+import { ask, recordMadeBy, recordsOf } from './ask.ts';
 import { wordsOf } from './pdfMeasure.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 
 const visit = eachVisit({ demo: true });
-const ask = async <T>(path: string) => (await (await fetch(`${visit.now.table.url}api/${path}`)).json()) as T;
-const firing = async () => (await ask<Kept<'firing'>[]>('records/firing')).at(-1)?.body;
 
 describe('a kiln', () => {
   it('is packed, changed by hand, fired by the controller that is not there, and kept', async () => {
-    const { page, troubles } = visit.now;
+    const { page, table, troubles } = visit.now;
     await page.getByRole('link', { name: 'Records' }).click();
     await page.getByRole('link', { name: 'Kiln and firings' }).click();
     await countOf(page.locator('.all li'), 2);
-    await page.getByRole('button', { name: 'A new firing' }).click();
+    const { id } = await recordMadeBy(table, 'firing', () =>
+      page.getByRole('button', { name: 'A new firing' }).click(),
+    );
+    const firing = async () => (await recordsOf(table, 'firing')).find((one) => one.id === id)?.body;
     await page.getByRole('button', { name: 'Add Low shelf' }).click();
     await page.getByLabel(/11 × Rack tumbler/).click();
     await page.getByLabel(/10 × Rack tumbler/).click();
@@ -49,7 +50,7 @@ describe('a kiln', () => {
 
   it('has a story of its pieces that is printed on a page', async () => {
     const { page, table, troubles } = visit.now;
-    const [line] = await ask<MadeLine[]>('made?find=Tumblers, the rest');
+    const [line] = await ask<MadeLine[]>(table, 'made?find=Tumblers, the rest');
     await page.goto(`${table.url}story/${line?.making}/${line?.piece}`);
     await textOf(page.locator('h1'), /^11 × Rack tumbler$/);
     await textOf(

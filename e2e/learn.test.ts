@@ -8,6 +8,7 @@ import type { Kept } from '../src/contract/records.ts';
 import { ROOM } from '../src/core/studio/drying/air.ts';
 import { freshFiring } from '../src/web/components/kiln/freshFiring.ts';
 import { DEFAULT_SCHOOLS, type WorkStep } from '../src/core/studio/making/workStep.ts';
+import { ask, recordMadeBy, recordsOf } from './ask.ts';
 import { wordsOf } from './pdfMeasure.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 
@@ -50,7 +51,6 @@ const send = async <T>(path: string, body?: object, method = 'POST') => {
   if (!reply.ok) throw new Error(`${path}: ${reply.status} ${await reply.text()}`);
   return (await reply.json()) as T;
 };
-const get = async <T>(path: string) => (await (await fetch(`${visit.now.table.url}api/${path}`)).json()) as T;
 
 /** Tumblers as they were made: each measured wet, and found dry; those of an earlier firing measured fired as well. */
 async function made(name: string, count: number, design: Design, clay: string, fired: boolean): Promise<string> {
@@ -101,12 +101,14 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
 
   // From Today into a firing, and packed.
   await page.goto(`${table.url}today`);
-  await page.getByRole('button', { name: 'Take all 12 pieces into a firing' }).click();
+  const { id } = await recordMadeBy(table, 'firing', () =>
+    page.getByRole('button', { name: 'Take all 12 pieces into a firing' }).click(),
+  );
   await page.getByRole('button', { name: 'Add Low shelf' }).click();
   await page.getByRole('button', { name: 'Pack the kiln' }).click();
   await textOf(page.locator('.told'), /^12 of 12 pieces stand\.$/);
   await page.getByRole('button', { name: 'Fire it, simulated' }).click();
-  const firing = async () => (await get<Kept<'firing'>[]>('records/firing')).at(-1)?.body;
+  const firing = async () => (await recordsOf(table, 'firing')).find((one) => one.id === id)?.body;
   await read(
     async () => (await firing())?.curve.at(-1)?.[0] ?? 0,
     (minutes) => minutes > 1400,
@@ -139,12 +141,17 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
     );
     await page.keyboard.press('Enter');
   }
-  const fired = ({ measurements }: Making) => measurements.filter(({ state }) => state === 'fired').length;
-  await read(
-    async () => fired(await get<Making>(`makings/${making}`)),
-    (count) => count === 12,
+  const rims = await read(
+    async () =>
+      (await ask<Making>(table, `makings/${making}`)).measurements
+        .filter(({ state }) => state === 'fired')
+        .sort((one, other) => one.number - other.number),
+    ({ length }) => length === 12,
     { wanted: 'twelve rims' },
   );
+  // Each piece has a reading of its own, and none is one of the jaws on their way.
+  expect(rims.map(({ number }) => number)).toEqual(Array.from({ length: 12 }, (_, index) => index + 1));
+  for (const { value } of rims) expect(Math.abs((value ?? 0) - WET * (1 - TRUE))).toBeLessThan(0.35);
 
   // What they say is offered, with its evidence, and taken.
   await page.getByRole('link', { name: 'Records' }).first().click();
@@ -158,7 +165,7 @@ it('dry pieces are packed and fired, measured by the caliper that is not there, 
   await page.goto(`${table.url}piece/${design.id}`);
   await textOf(page.locator('.apart'), /The clay book says 1[12]\.\d %; this piece is cut for 10\.0 %/);
   await page.getByRole('button', { name: /^Cut it for 1[12]\.\d %$/ }).click();
-  const shrinkage = async () => (await get<Design>(`designs/${design.id}`)).target.clay.shrinkage;
+  const shrinkage = async () => (await ask<Design>(table, `designs/${design.id}`)).target.clay.shrinkage;
   await read(shrinkage, (now) => Math.abs(now - TRUE) < 0.005, { wanted: 'the learned shrinkage' });
   await page.getByRole('link', { name: 'Records' }).first().click();
   await page.getByRole('link', { name: new RegExp(`^${CLAY}`) }).click();

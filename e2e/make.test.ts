@@ -1,3 +1,4 @@
+import { designCalled, madeBy } from './ask.ts';
 import { begunIn, heading, keptIn, press, toTheWait } from './makingVisit.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 
@@ -59,6 +60,7 @@ describe('a tumbler', () => {
     await page.locator('input[name="making-due"]').fill('2026-12-05');
     await page.locator('.sheet-card input[name="air-humidity"]').fill('95');
     await page.locator('.sheet-card input[name="air-humidity"]').press('Tab');
+    const answer = page.waitForResponse((reply) => reply.request().method() === 'PUT' && reply.url().endsWith(id));
     await press(page, 'Keep');
     await read(
       () => page.locator('.step-view .more.now').textContent(),
@@ -72,8 +74,8 @@ describe('a tumbler', () => {
       { wanted: 'the change on the server' },
     );
     // And nothing is held any more that would be sent again over what follows.
-    await textOf(page.locator('main'), /All is kept\./);
-    await page.waitForTimeout(500);
+    await (await answer).finished();
+    await textOf(page.getByTestId('sent'), /All is kept\./);
     const { name, dueAt, air, clay, startedAt, schools } = changed;
     // A fan is switched on, on another tablet: what that does to the clay, and what lowers it, is said.
     const body = JSON.stringify({
@@ -194,9 +196,8 @@ describe('a making', () => {
 describe('an order of work of her own', () => {
   it('has a step added, one left out and one moved, and is kept for the next piece of the kind', async () => {
     const { page, table, troubles } = visit.now;
-    const designs = (await (await fetch(`${table.url}api/designs`)).json()) as { id: string; name: string }[];
     const goTo = async (name: string) => {
-      await page.goto(`${table.url}piece/${designs.find((one) => one.name === name)?.id}/make`);
+      await page.goto(`${table.url}piece/${await designCalled(table, name)}/make`);
       await page.getByRole('button', { name: /^The order of work/ }).click();
     };
     const rows = page.getByRole('dialog').locator('li');
@@ -216,11 +217,10 @@ describe('an order of work of her own', () => {
     expect(own).toBe(before.findLastIndex((title) => !title.endsWith('a wait')));
     await press(page, 'Done');
     await textOf(page.getByRole('button', { name: /^The order of work/ }), /1 of your own, 1 left out/);
-    await press(page, 'Begin');
+    const { id: making } = await madeBy(table, 'makings', () => press(page, 'Begin'));
     await textOf(page.locator('nav.order'), /Stamp the car’s number/);
     await textOf(page.locator('[data-testid="sent"]'), /All is kept/);
-    const [line] = (await (await fetch(`${table.url}api/makings`)).json()) as { id: string }[];
-    const made = (await kept(line?.id ?? '')).pieces[0]?.steps.map(({ id }) => id) ?? [];
+    const made = (await kept(making)).pieces[0]?.steps.map(({ id }) => id) ?? [];
     expect(made).toContain('own 1');
     expect(made).not.toContain('true');
     await goTo('Night tumbler, short');
@@ -233,10 +233,9 @@ describe('an order of work of her own', () => {
 describe('a making that is given to a class', () => {
   it('has a line for each name, ticked by itself, and kept', async () => {
     const { page, table, troubles } = visit.now;
-    const designs = (await (await fetch(`${table.url}api/designs`)).json()) as { id: string; name: string }[];
-    await page.goto(`${table.url}piece/${designs.find((one) => one.name === 'Rack tumbler')?.id}/make`);
+    await page.goto(`${table.url}piece/${await designCalled(table, 'Rack tumbler')}/make`);
     await page.locator('textarea[name="making-names"]').fill('Ada\nBen\nCleo\n');
-    await press(page, 'Begin all 3');
+    const { id } = await madeBy(table, 'makings', () => press(page, 'Begin all 3'));
     await textOf(page.locator('.class-lines h2'), /0 of 3/);
     await page.locator('[data-line="2"]').click();
     await textOf(page.locator('.class-lines h2'), /1 of 3/);
@@ -245,9 +244,8 @@ describe('a making that is given to a class', () => {
     await page.locator('[data-line="3"]').click();
     await textOf(page.locator('.class-lines h2'), /1 of 3/);
     await textOf(page.locator('[data-testid="sent"]'), /All is kept/);
-    const [line] = (await (await fetch(`${table.url}api/makings`)).json()) as { id: string }[];
     const made = await read(
-      () => kept(line?.id ?? ''),
+      () => kept(id),
       ({ marks }) => marks.length === 3,
       { wanted: 'three marks' },
     );

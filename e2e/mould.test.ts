@@ -107,10 +107,7 @@ describe('moulds', () => {
     const tip = page.getByRole('slider', { name: /Tip of dart A/ });
     await tip.waitFor();
     await type(page, 'dart-0-depth', '60');
-    const box = await tip.boundingBox();
-    if (!box) throw new Error('the dart has no tip');
-    await page.waitForTimeout(1500);
-
+    await tip.waitFor();
     await page.keyboard.press('4');
     const dxf = await download(page, () => page.getByRole('button', { name: /^DXF/ }).click());
     const entities = new DxfParser().parseSync(dxf.bytes.toString())?.entities as unknown as {

@@ -1,6 +1,6 @@
 import type { Page } from 'playwright-core';
 import type { Making, NowReply } from '../src/contract/makings.ts';
-import type { Kept } from '../src/contract/records.ts';
+import { ask, recordsOf } from './ask.ts';
 import { countOf, eachVisit, read, textOf } from './visit.ts';
 
 const visit = eachVisit({ demo: true });
@@ -30,8 +30,7 @@ async function plan(counts: Readonly<Record<string, number>>): Promise<Page> {
 const verdict = (page: Page) => page.locator('.verdict h1');
 const blocks = (page: Page, line: number, block: string) =>
   page.locator(`[data-block^="${line} "][data-block$=" ${block}"]`);
-const order = async () =>
-  ((await (await fetch(`${visit.now.table.url}api/records/order`)).json()) as Kept<'order'>[])[0] as Kept<'order'>;
+const order = async () => (await recordsOf(visit.now.table, 'order'))[0];
 const kept = async () => (await order())?.body;
 
 describe('an order', () => {
@@ -96,16 +95,16 @@ describe('an order', () => {
     await page.keyboard.press('Space');
     await textOf(kinds, /Rack tumbler, 3 ?1 of \d+ ?Ticket cup, 2 ?1 of/);
     await sent();
-    await page.goto(`${url}order/${(await order()).id}`);
+    await page.goto(`${url}order/${(await order())?.id}`);
     await textOf(
       page.locator('.makings'),
       /3\D+Rack tumbler ?1 of \d+ acts done; 0 ready for the kiln ?2\D+Ticket cup ?1 of .*1\D+Soup cup ?0 of/,
     );
-    const { makings: made } = (await (await fetch(`${url}api/makings/now`)).json()) as NowReply;
+    const { makings: made } = await ask<NowReply>({ url }, 'makings/now');
     expect(made.map(({ pieces }) => pieces.map(({ count }) => count)).sort()).toEqual([[1], [3, 2]]);
     await countOf(page.locator('.block.done'), 0);
     const both = made.find(({ pieces }) => pieces.length === 2)?.id;
-    const cups = (await (await fetch(`${url}api/makings/${both}`)).json()) as Making;
+    const cups = await ask<Making>({ url }, `makings/${both}`);
     const first =
       cups.pieces[1]?.steps.slice(
         0,

@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import type { Design } from '../src/contract/api.ts';
 import { arc, box, placed, round } from '../src/core/files/photo/scenes.test.helper.ts';
 import { planReach } from '../src/core/parts/plan/plan.ts';
+import { ask } from './ask.ts';
 import { madePhoto } from './madePhoto.ts';
 import { countOf, eachVisit, textOf } from './visit.ts';
 
@@ -69,16 +70,16 @@ describe('a photograph on a sheet of paper', () => {
       return Math.min(...at.flatMap(([x, y], index) => at.slice(0, index).map(([u, v]) => Math.hypot(x - u, y - v))));
     };
     const joined = page.getByRole('button', { name: /points: bring them nearer/ });
-    expect(await joined.count()).toBeGreaterThan(0);
+    await joined.first().waitFor();
     expect(await closest()).toBeGreaterThan(43.9);
     await joined.first().click();
-    expect(await page.locator('.grip').count()).toBeGreaterThan(0);
+    await page.locator('.grip').first().waitFor();
     expect(await closest()).toBeGreaterThan(43.9);
     await page.getByRole('button', { name: 'See all of it' }).click();
     await page.getByRole('button', { name: 'A sheet to be bent' }).click();
     await page.waitForURL(/piece\//);
     const id = /piece\/([^/]+)/.exec(page.url())?.[1];
-    const { target } = (await (await fetch(`${table.url}api/designs/${id}`)).json()) as Design;
+    const { target } = await ask<Design>(table, `designs/${id}`);
     expect(target.form.kind === 'sheet' && target.form.holes).toHaveLength(1);
   });
 
@@ -89,7 +90,7 @@ describe('a photograph on a sheet of paper', () => {
     await page.getByRole('button', { name: 'Rim and foot of a piece' }).click();
     await page.waitForURL(/piece\//);
     const id = /piece\/([^/]+)/.exec(page.url())?.[1];
-    const { target } = (await (await fetch(`${table.url}api/designs/${id}`)).json()) as Design;
+    const { target } = await ask<Design>(table, `designs/${id}`);
     if (target.form.kind !== 'loft' || target.form.foot.kind !== 'drawn') throw new Error(target.form.kind);
     // It lay slantwise on the paper.
     expect(Math.abs(planReach(target.form.rim) - 150)).toBeLessThan(1.2);

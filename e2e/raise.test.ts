@@ -1,6 +1,6 @@
 import { createCanvas, loadImage } from '@napi-rs/canvas';
 import type { Page } from 'playwright-core';
-import { countOf, eachVisit, kept, textOf, type, unfold } from './visit.ts';
+import { countOf, eachVisit, kept, read, textOf, type, unfold } from './visit.ts';
 
 const visit = eachVisit({ demo: true, webgl: 'webgl' });
 
@@ -17,11 +17,24 @@ async function open(design: string, stage: '1' | '2'): Promise<Page> {
 const slider = (page: Page) => page.getByRole('slider', { name: 'Raise the flat parts to the standing piece' });
 const press = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click();
 
-/** Size in mm of the clay that is seen on the canvas: pixels warmer than the cloth, by the scale that the screen states. */
+const TWO_FRAMES = 'new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done)))';
+
+/** Size in mm of the clay that is seen on the canvas, once the view stands still. */
 async function claySeen(page: Page): Promise<{ width: number; height: number }> {
+  let before = '';
+  const stands = (seen: object) => {
+    const same = JSON.stringify(seen) === before;
+    before = JSON.stringify(seen);
+    return same;
+  };
+  return read(() => clayInView(page), stands, { wanted: 'the same in two looks' });
+}
+
+/** Size in mm of the clay in the frame after next: pixels warmer than the cloth, by the scale that the screen states. */
+async function clayInView(page: Page): Promise<{ width: number; height: number }> {
   const canvas = page.locator('canvas[data-scale]:not([data-scale="0"])');
   await canvas.waitFor();
-  await page.waitForTimeout(200);
+  await page.evaluate(TWO_FRAMES);
   const scale = Number(await canvas.getAttribute('data-scale'));
   const image = await loadImage(await canvas.screenshot());
   const drawn = createCanvas(image.width, image.height).getContext('2d');

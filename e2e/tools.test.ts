@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { readSolid } from '../src/print/stl/readBackStl.ts';
 import { wordsOf } from './pdfMeasure.ts';
 import { DEMO_DESIGNS, openTable } from './testTable.ts';
-import { countOf, download, drawnBox, eachVisit, read, textOf, unfold } from './visit.ts';
+import { countOf, download, drawnBox, eachVisit, entered, read, textOf, unfold } from './visit.ts';
 
 const visit = eachVisit({ demo: true });
 
@@ -33,7 +33,7 @@ describe('tools at Cut', () => {
     writeFileSync(names, '\uFEFFName,Table\r\n"Ann, the elder",1\r\nBo,2\r\nCy,2\r\n');
     await sheet.locator('input[name="names"]').setInputFiles(names);
     await textOf(sheet.getByRole('status'), new RegExp(`^${3 * once} sheets of paper, .* of clay in the pieces$`));
-    expect(await sheet.getByRole('textbox').inputValue()).toBe('Ann, the elder\nBo\nCy');
+    await entered(sheet.getByRole('textbox'), /^Ann, the elder\nBo\nCy$/);
     const saved = await download(page, () => sheet.getByRole('button', { name: 'PDF at true size' }).click());
     const pages = wordsOf(saved.path);
     expect(pages).toHaveLength(3 * once);

@@ -16,12 +16,26 @@ export interface Visit {
 }
 
 /**
- * Chance without its tails, for `addInitScript`: a reading of a simulated device is at most 1.7 standard deviations off. No two
- * draws are made equal, since windows name themselves by one.
+ * Chance without its tails, for `addInitScript`: a reading of a simulated device is off by less than a standard deviation, either
+ * way, so that none of a dozen is taken for a slip. No two draws are made equal, since windows name themselves by one.
  */
 function withoutTails(): void {
   const chance = Math.random;
-  Math.random = () => 0.75 * chance();
+  Math.random = () => 0.1 + 0.3 * chance();
+}
+
+/** How late what a page sends arrives (ms, from FAWN_LATE); what it reads is a third as late. Tests must pass with 900 as well. */
+const LATE = Number(process.env['FAWN_LATE'] ?? 0);
+
+/** Makes the table slow to answer a page, if FAWN_LATE says so: a test that does not wait for what it needs fails then. */
+export async function lateAnswers(page: Page): Promise<void> {
+  if (!(LATE > 0)) return;
+  await page.route('**/api/**', async (route) => {
+    const wait = route.request().method() === 'GET' ? LATE / 3 : LATE;
+    await new Promise((resolve) => setTimeout(resolve, wait));
+    // The page may have gone meanwhile.
+    await route.continue().catch(() => undefined);
+  });
 }
 
 /** Opens browser and table before each test and closes them after; the test reads them from the returned holder. */
@@ -31,6 +45,8 @@ export function eachVisit(
     demo?: boolean;
     width?: number;
     height?: number;
+    /** Where the browser is, such as America/Vancouver. */
+    timezone?: string;
     environment?: Record<string, string>;
     /** Lets the browser keep the page itself, so that it opens with the server away. */
     holds?: boolean;
@@ -47,11 +63,13 @@ export function eachVisit(
     const page = await browser.newPage({
       viewport: { width: options.width ?? 1280, height: options.height ?? 800 },
       reducedMotion: 'reduce',
+      timezoneId: options.timezone,
       acceptDownloads: true,
       serviceWorkers: options.holds ? 'allow' : 'block',
     });
     const troubles: string[] = [];
     await page.addInitScript(withoutTails);
+    await lateAnswers(page);
     page.setDefaultTimeout(60_000);
     page.on('console', (message) => message.type() === 'error' && troubles.push(message.text()));
     page.on('pageerror', (error) => troubles.push(String(error)));
@@ -90,13 +108,17 @@ export function textOf(locator: Locator, wanted: RegExp, most = 60_000): Promise
   return read(text, (found) => wanted.test(found), { wanted: String(wanted), most });
 }
 
-/** Waits until a field shows the text, and returns it. */
-export const fieldSays = (page: Page, name: string, wanted: RegExp) =>
+/** Waits until what is entered in a field fits, and returns it. */
+export const entered = (field: Locator, wanted: RegExp) =>
   read(
-    () => page.locator(`input[name="${name}"]`).inputValue(),
+    () => field.inputValue(),
     (found) => wanted.test(found),
     { wanted: String(wanted) },
   );
+
+/** Waits until the field of a name shows the text, and returns it. */
+export const fieldSays = (page: Page, name: string, wanted: RegExp) =>
+  entered(page.locator(`input[name="${name}"]`), wanted);
 
 /** Waits until so many elements are there. */
 export const countOf = (locator: Locator, wanted: number) =>

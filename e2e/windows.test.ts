@@ -1,5 +1,7 @@
 import type { Page } from 'playwright-core';
+import type { MadeLine } from '../src/contract/made.ts';
 import { newTarget } from '../src/core/target/target.ts';
+import { ask, recordsOf } from './ask.ts';
 import { eachVisit, textOf } from './visit.ts';
 import { crossedWords } from './words.ts';
 
@@ -87,11 +89,8 @@ describe('in every window', () => {
         )
         .map((one) => `piece/${one.id}/flat`);
       const order = await orderOf(page, table.url);
-      const [first] = (await (await page.request.get(`${table.url}api/made`)).json()) as {
-        making: string;
-        piece: number;
-      }[];
-      const [firing] = (await (await page.request.get(`${table.url}api/records/firing`)).json()) as { id: string }[];
+      const [first] = await ask<MadeLine[]>(table, 'made');
+      const [firing] = await recordsOf(table, 'firing');
       const measured = `made/${first?.making}/${first?.piece}`;
       const found: string[] = [];
       await page.setViewportSize({ width, height });

@@ -90,11 +90,12 @@ if (values.sample) {
 }
 if (places.length === 0) throw new Error('nothing to change in the files given');
 
-const [unit, api] = jestConfig.projects;
+const [unit, web, api] = jestConfig.projects;
 const chosen = values.tests
   ?.split(',')
   .flatMap((path) => [`<rootDir>/src/${path}/**/*.test.ts`, `<rootDir>/src/${path}*.test.ts`]);
-const config = { ...unit, testMatch: chosen ?? [...unit.testMatch, ...api.testMatch] };
+// Jest's own runner, which isolates each file: a change must not outlive its tests.
+const config = { ...api, testMatch: chosen ?? [unit, web, api].flatMap(({ testMatch }) => testMatch) };
 delete config.displayName;
 // The server's tests serve the built screens.
 ensureBuild();

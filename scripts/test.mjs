@@ -37,7 +37,7 @@ check('Lint', 'eslint/bin/eslint.js', ['.', '--max-warnings', '0']);
 check('Format', 'prettier/bin/prettier.cjs', ['--check', '--log-level', 'warn', '.']);
 
 /** How many files are tested at once: each browser test has a browser, a server and workers of its own beside it. */
-const AT_ONCE = { unit: '100%', api: '100%', browser: '2' };
+const AT_ONCE = { unit: '100%', web: '100%', api: '100%', browser: '2' };
 
 for (const [project, workers] of Object.entries(AT_ONCE)) {
   say(`\nTests: ${project}`);

@@ -5,7 +5,7 @@ import { importsIn, nextOf, reachedFrom, type Import } from './imports.test.help
 /** The rooms of core from the lowest up; each imports only what stands before it. Files in core itself belong to none and come first. */
 const ROOMS = ['units', 'geometry', 'target', 'parts', 'forms', 'bench', 'advice', 'piece', 'raise', 'studio', 'files'];
 
-const CORE = __dirname;
+const CORE = import.meta.dirname;
 /** Every import of core's own files but its tests. */
 const IMPORTS = importsIn(CORE);
 

@@ -1,3 +1,4 @@
+import { once } from '../numbers.ts';
 import { develop } from '../piece/develop.ts';
 import { targetsOfEveryKind } from '../piece/everyKind.test.helper.ts';
 import { level } from '../piece/targets.test.helper.ts';
@@ -9,16 +10,17 @@ const withClay = (target: Target, stiffness: Stiffness): Target => ({
   ...target,
   clay: { ...target.clay, stiffness },
 });
-const adviceOn = (target: Target) => develop(target).checks.find(({ code }) => code === 'edge-gather');
+const developed = once((target: Target) => develop(target));
+const adviceOn = (target: Target) => developed(target).checks.find(({ code }) => code === 'edge-gather');
 
 describe('advice on the edges of strips', () => {
   const gores = targetsOfEveryKind(431, 60, { kinds: ['gores'] }).filter((target) => checkTarget(target).length === 0);
+  const ofClay = new Map(STIFFNESSES.map((one) => [one, gores.map((target) => withClay(target, one))]));
 
   it.each(STIFFNESSES)('of %s clay takes care just where they gather more than it takes', (stiffness) => {
     const limit = STRAIN_LIMITS[stiffness].gather;
-    for (const plain of gores) {
-      const target = withClay(plain, stiffness);
-      const { edgeGather = NaN, edgeExcess = NaN } = develop(target).numbers;
+    for (const target of ofClay.get(stiffness) ?? []) {
+      const { edgeGather = NaN, edgeExcess = NaN } = developed(target).numbers;
       const check = adviceOn(target);
       expect(check?.level).toBe(edgeGather <= limit ? 'note' : 'care');
       expect(check?.phrase).toContainEqual({ percent: 100 * edgeGather });
@@ -28,7 +30,7 @@ describe('advice on the edges of strips', () => {
 
   it('names a number of strips that gather little enough, or says that none does', () => {
     let [named, none] = [0, 0];
-    for (const plain of gores.flatMap((target) => STIFFNESSES.map((one) => withClay(target, one)))) {
+    for (const plain of [...ofClay.values()].flat()) {
       const check = adviceOn(plain);
       if (check?.level !== 'care' || plain.form.kind !== 'gores') continue;
       const limit = STRAIN_LIMITS[plain.clay.stiffness ?? 'medium'].gather;

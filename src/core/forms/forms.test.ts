@@ -9,7 +9,8 @@ import { develop } from '../piece/develop.ts';
 import { elevation } from '../piece/elevation.ts';
 import { explain } from '../piece/explain/explain.ts';
 import type { FigureId } from './kind/step.ts';
-import { newTarget, type Form, type LoftForm } from '../target/target.ts';
+import { once } from '../numbers.ts';
+import { newTarget, type Form, type LoftForm, type Target } from '../target/target.ts';
 import { toWet } from './kind/wetSize.ts';
 import { targetsOfEveryKind } from '../piece/everyKind.test.helper.ts';
 import { level } from '../piece/targets.test.helper.ts';
@@ -143,12 +144,13 @@ describe('one form as another', () => {
 
 describe('200 random targets of every kind', () => {
   const all = targetsOfEveryKind(30, 7 * 200);
+  const developed = once((target: Target) => develop(target));
   /** A third of each kind, where every one takes long. */
   const targets = all.slice(0, 400);
 
   it('make sound parts with equal seams', () => {
     for (const target of all) {
-      const { parts } = develop(target);
+      const { parts } = developed(target);
       for (const part of parts)
         expect([target.form.kind, ...validatePart(part), ...validateOutline(part.outline)]).toEqual([target.form.kind]);
       const endOf = ({ outline, leans }: Part, edge: string) => {
@@ -214,7 +216,7 @@ describe('200 random targets of every kind', () => {
         rimGirth += ((rim.h(phi) - inset) * 2 * Math.PI) / steps;
         footGirth += ((foot.h(phi) - inset) * 2 * Math.PI) / steps;
       }
-      const { numbers } = develop(target);
+      const { numbers } = developed(target);
       expect(Math.abs((numbers.girthRim ?? 0) - rimGirth)).toBeLessThan(0.01);
       expect(Math.abs((numbers.girthFoot ?? 0) - footGirth)).toBeLessThan(0.01);
     }
@@ -222,14 +224,14 @@ describe('200 random targets of every kind', () => {
 
   it('explain the figures of cones and panels down to the traced line', () => {
     for (const target of targets.filter(({ form }) => ['taper', 'stack', 'facet'].includes(form.kind))) {
-      const developed = develop(target);
+      const own = developed(target);
       const last = (figure: FigureId, band: number) => {
-        const given = explain(figure, { target, developed, band })
+        const given = explain(figure, { target, developed: own, band })
           .at(-1)
           ?.gives.find((item) => typeof item !== 'string');
         return given && Object.values(given)[0];
       };
-      developed.parts
+      own.parts
         .filter(({ id }) => id !== 'base')
         .forEach((part, band) => {
           if (target.form.kind === 'facet') {

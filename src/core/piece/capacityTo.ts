@@ -45,6 +45,36 @@ function volumeTo({ positions, triangles }: Mesh, level: number): number {
   return sum;
 }
 
+/** Volume between two heights by Simpson's rule on a section's area (mm3). */
+function volumeBetween(area: (z: number) => number, from: number, to: number): number {
+  const half = (to - from) / STEPS / 2;
+  let sum = area(from) + area(to);
+  for (let at = 1; at < 2 * STEPS; at += 1) sum += (at % 2 === 1 ? 4 : 2) * area(from + at * half);
+  return (half / 3) * sum;
+}
+
+/** The hollow of a standing piece, wet: the area of a level section (mm2), and the volume below each corner of its profile. */
+interface Hollow {
+  readonly area: (z: number) => number;
+  readonly corners: readonly number[];
+  /** By corner (mm3). */
+  readonly below: readonly number[];
+}
+
+const hollowOf = once((target: Target): Hollow => {
+  const { hollow, floor, section, height } = kindOf(target).standing(target);
+  const area = (at: number) => planArea(section(Math.min(at, height - ROUNDING)).inner);
+  const corners = [...new Set([floor, ...hollow.map(([at]) => at), height])]
+    .filter((at) => at >= floor)
+    .sort((a, b) => a - b);
+  const below = [0];
+  for (let index = 1; index < corners.length; index += 1) {
+    const [from, to] = [corners[index - 1] as number, corners[index] as number];
+    below.push((below[index - 1] as number) + volumeBetween(area, from, to));
+  }
+  return { area, corners, below };
+});
+
 /**
  * How much a piece holds when it is filled to a level (ml, fired): its level sections added up from the floor, in proportion
  * to what it holds to the brim.
@@ -52,7 +82,7 @@ function volumeTo({ positions, triangles }: Mesh, level: number): number {
  * @param level height of the surface above the table, fired mm; without pads under the piece
  */
 export function capacityTo(target: Target, level: number): number {
-  const { hollow, floor, section, height } = kindOf(target).standing(target);
+  const { floor, height } = kindOf(target).standing(target);
   const brim = finishedCapacity(target);
   const z = wetLength(level, target.clay.shrinkage);
   if (brim <= 0 || z <= floor) return 0;
@@ -62,23 +92,9 @@ export function capacityTo(target: Target, level: number): number {
     const face = innerFace(target).mesh();
     return (brim * volumeTo(face, z - floor)) / volumeTo(face, height - floor);
   }
-  const corners = [...new Set([floor, ...hollow.map(([at]) => at), height])]
-    .filter((at) => at >= floor)
-    .sort((a, b) => a - b);
-  const area = (at: number) => planArea(section(Math.min(at, height - ROUNDING)).inner);
-  const upTo = (end: number): number => {
-    let sum = 0;
-    corners.slice(1).forEach((corner, index) => {
-      const [from, to] = [corners[index] ?? floor, Math.min(corner, end)];
-      if (to <= from) return;
-      const step = (to - from) / STEPS;
-      for (let at = 0; at < STEPS; at += 1) {
-        const low = from + at * step;
-        sum += (step / 6) * (area(low) + 4 * area(low + step / 2) + area(low + step));
-      }
-    });
-    return sum;
-  };
-  const whole = upTo(height);
-  return whole > 0 ? (brim * upTo(z)) / whole : 0;
+  const { area, corners, below } = hollowOf(target);
+  const whole = below.at(-1) ?? 0;
+  const under = corners.findLastIndex((corner) => corner <= z);
+  const volume = (below[under] ?? 0) + volumeBetween(area, corners[under] ?? floor, z);
+  return whole > 0 ? (brim * volume) / whole : 0;
 }

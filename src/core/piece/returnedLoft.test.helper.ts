@@ -99,11 +99,11 @@ const MEASURED = 16;
 /** Straight lines by which its flat face is drawn, to be laid on the traced line. */
 const DRAWN = 600;
 
+const sidesOf = once((outline: Outline) => outline.map((_, index) => edgeAt(outline, index)));
+
 /** Distance from a point to a traced line (mm). */
 function offLine(outline: Outline, [x, y]: Point): number {
-  return outline.reduce((least, [x0, y0], index) => {
-    const { centre, radius } = edgeAt(outline, index);
-    const [x1, y1] = vertexAt(outline, index + 1);
+  return sidesOf(outline).reduce((least, { from: [x0, y0], to: [x1, y1], centre, radius }) => {
     const [u, v] = [x1 - x0, y1 - y0];
     const share = ((x - x0) * u + (y - y0) * v) / (u * u + v * v);
     if (share < 0 || share > 1) return Math.min(least, Math.hypot(x - x0, y - y0), Math.hypot(x - x1, y - y1));

@@ -2,6 +2,7 @@ import { targetsOfEveryKind } from '../piece/everyKind.test.helper.ts';
 import type { Form, Target } from '../target/target.ts';
 import { level, targetWith } from '../piece/targets.test.helper.ts';
 import type { Body, RaisedPart } from '../forms/kind/body.ts';
+import { once } from '../numbers.ts';
 import { length, minus } from './pose.ts';
 import { raise, standingBody } from './raise.ts';
 import { sectioned } from './section.ts';
@@ -23,10 +24,12 @@ const TARGETS: readonly Target[] = [
   targetWith({ form: { kind: 'former', diameter: 76, sleeve: 0.5, height: 104 }, base: { join: 'mitre', trim: 0 } }),
 ];
 
+const bodyOf = once((target: Target) => standingBody(target));
+
 describe('raising', () => {
   it('bends walls and never stretches them on their neutral surface, at any share of the way', () => {
     for (const target of TARGETS) {
-      const body = standingBody(target);
+      const body = bodyOf(target);
       const walls = bent(body);
       for (const f of [0, 0.25, 0.6, 1]) {
         const raised = raise(body, f).filter(({ neutral }) => neutral);
@@ -44,7 +47,7 @@ describe('raising', () => {
 
   it('begins flat on the table and ends as the standing piece', () => {
     for (const target of TARGETS) {
-      const body = standingBody(target);
+      const body = bodyOf(target);
       const standing = raise(body, 1).filter(({ neutral }) => neutral);
       bent(body).forEach(({ lows, highs }, index) => {
         const { foot = [], rim = [] } = standing[index]?.neutral ?? {};
@@ -122,7 +125,7 @@ describe('a mitred foot', () => {
 describe('a section', () => {
   it('cut level leaves what is below, its cut face level at that height', () => {
     for (const target of TARGETS.slice(0, 24)) {
-      const body = standingBody(target);
+      const body = bodyOf(target);
       const z = 0.6 * body.height;
       const points = all(raise(sectioned(body, { kind: 'level', height: z }), 1));
       expect(Math.abs(most(points.map((point) => point[2])) - z)).toBeLessThan(0.2);
@@ -131,7 +134,7 @@ describe('a section', () => {
 
   it('cut upright leaves the half behind the plane', () => {
     for (const target of [...TARGETS.slice(0, 12), ...TARGETS.slice(-3)]) {
-      const body = sectioned(standingBody(target), { kind: 'upright' });
+      const body = sectioned(bodyOf(target), { kind: 'upright' });
       const points = all(raise(body, 1));
       expect(points.length).toBeGreaterThan(20);
       const across = most(points.map(([, y]) => y));

@@ -22,7 +22,7 @@ const WRITERS = [
 /** Shared basics that know nothing of any file format. */
 const COMMON = /^core\/(numbers|geometry\/outline\/outline)\.ts$/;
 
-const SRC = join(__dirname, '../..');
+const SRC = join(import.meta.dirname, '../..');
 const next = nextOf(importsIn(SRC).filter(({ typesOnly }) => !typesOnly));
 const codeOf = (file: string) => new Set([file, ...reachedFrom(file, next)]);
 

@@ -12,6 +12,7 @@ import {
 } from 'clipper2-ts';
 import earcut from 'earcut';
 import type { Mesh } from '../../core/geometry/mesh/mesh.ts';
+import { PlaceIndex } from '../../core/geometry/mesh/placeIndex.ts';
 import { chordPoints } from '../../core/geometry/outline/crossing.ts';
 import type { Outline } from '../../core/geometry/outline/outline.ts';
 
@@ -80,16 +81,13 @@ function polygonsOf(lines: Paths64): Paths64[] {
  * @throws Error where a region cannot be cut into triangles
  */
 export function layered(layers: readonly Layer[]): Mesh {
-  const known = new Map<string, number>();
+  const known = new PlaceIndex();
   const positions: number[] = [];
   const triangles: number[] = [];
   const vertex = (x: number, y: number, z: number) => {
-    const name = `${x} ${y} ${z}`;
-    const found = known.get(name);
-    if (found !== undefined) return found;
-    known.set(name, positions.length / 3);
-    positions.push(x / UNITS, y / UNITS, z);
-    return positions.length / 3 - 1;
+    const found = known.numberOf(x, y, z);
+    if (3 * found === positions.length) positions.push(x / UNITS, y / UNITS, z);
+    return found;
   };
   const level = (lines: Paths64, z: number, looks: 'up' | 'down') => {
     for (const polygon of polygonsOf(lines)) {
@@ -156,15 +154,10 @@ function withEveryCorner(
   triangles: readonly Corners[],
   { points, starts }: { readonly points: readonly Point64[]; readonly starts: readonly number[] },
 ): Corners[] {
-  const known = new Map<string, number>();
-  /** The first of the points that lie at one place. */
-  const first = points.map(({ x, y }, at) => {
-    const name = `${x} ${y}`;
-    const found = known.get(name) ?? at;
-    known.set(name, found);
-    return found;
-  });
-  const side = (from: number, to: number) => (first[from] as number) * points.length + (first[to] as number);
+  const known = new PlaceIndex();
+  /** Points that lie at one place have one number. */
+  const places = points.map(({ x, y }) => known.numberOf(x, y, 0));
+  const side = (from: number, to: number) => (places[from] as number) * points.length + (places[to] as number);
   // A side is whole where another triangle walks it back, or where it is one of the polygon's own.
   const sides = new Set<number>();
   for (const [a, b, c] of triangles) sides.add(side(a, b)).add(side(b, c)).add(side(c, a));

@@ -2,6 +2,7 @@
 import { computed, onMounted, ref, watch } from 'vue';
 import { useRoute } from 'vue-router';
 import { useDisplay } from 'vuetify';
+import { localDay } from '../../core/day.ts';
 import { acceptedAfter } from '../../core/studio/clay/clay.ts';
 import EmptyPlace from '../components/frame/EmptyPlace.vue';
 import CameOutPlot from '../components/records/CameOutPlot.vue';
@@ -56,7 +57,7 @@ async function accept(): Promise<void> {
   const interval = now?.finding.learnt.shrinkage;
   if (!now || !clay || !interval) return;
   const { pieces, firings, shrinkage } = now.finding;
-  const day = new Date().toISOString().slice(0, 10);
+  const day = localDay(new Date());
   const learnt = acceptedAfter(
     { shrinkage, low: interval.low, high: interval.high, pieces, firings, day },
     clay.body.learnt,

@@ -3,7 +3,7 @@ import { homography, inverse, mapping, type Quad } from '../screen/homography.ts
 import type { GreyImage, Pixel } from './image.ts';
 import { Lens } from './lens.ts';
 
-/** What lies on the sheet: the distance of a point from its edge (mm, inside less than 0). */
+/** What lies on the sheet: the distance of a point from its edge (mm, inside less than 0), which changes no faster than the point moves. */
 export type Shape = (at: Pixel) => number;
 
 /** A photograph that is made up: where the camera is, its lens, and the light. */
@@ -40,6 +40,9 @@ const step = (distance: number, soft: number) => Math.min(1, Math.max(0, 0.5 - d
 /** The size of a dot on the sheet changes slowly: it is calculated once for this many dots. */
 const RESIZED = 8;
 
+/** From one dot to the next the place on the sheet moves by no more than this many sizes of a dot. */
+const LARGER = 2;
+
 /** Renders a scene: each dot looks back through lens and perspective at the plane of the sheet. */
 export function rendered(scene: Scene): GreyImage {
   const { paper, shape, corners, curve, width, height, falls, shadow } = scene;
@@ -60,6 +63,8 @@ export function rendered(scene: Scene): GreyImage {
   const reach = Math.hypot(...shadow.by) + shadow.soft;
   for (let y = 0; y < height; y += 1) {
     let dot = 0;
+    /** How much further along the row (mm) there is neither a thing nor a shadow. */
+    let clear = 0;
     const from = Math.floor(random() * NOISE.length);
     for (let x = 0; x < width; x += 1) {
       const straight = lens.straight([x, y]);
@@ -68,7 +73,9 @@ export function rendered(scene: Scene): GreyImage {
       const sheet = Math.max(-u, u - paper.width, -v, v - paper.height);
       const on = step(sheet, dot);
       // Things and their shadows lie on the sheet.
-      const far = on > 0 ? shape([u, v]) : Infinity;
+      clear -= LARGER * dot;
+      const far = on > 0 && clear <= 0 ? shape([u, v]) : Infinity;
+      if (far < Infinity) clear = far - Math.max(reach, dot);
       const thing = step(far, dot);
       const shade = far < reach ? 1 - shadow.dark * step(shape([u - shadow.by[0], v - shadow.by[1]]), shadow.soft) : 1;
       const grain = on < 1 ? scene.table * (1 + 0.1 * Math.sin(u * 0.7) * Math.sin(v * 0.9)) : 0;

@@ -24,6 +24,7 @@ const targetsBy = (seed: number, count: number): Target[] => {
   return Array.from({ length: count }, () => randomTarget(random));
 };
 const TARGETS = targetsBy(7, 40);
+const ROLLED = targetsBy(31, 20);
 
 /** Least distance between the corners and chords of two outlines (mm), by their points: not as the planner asks. */
 function leastApart(one: Outline, other: Outline): number {
@@ -96,8 +97,8 @@ describe('pages', () => {
   it.each([200, 610, 914])(
     'on a roll of %d mm show every part that is narrower whole, each length cut off behind it',
     (roll) => {
-      for (const target of targetsBy(31, 20)) {
-        const { parts } = develop(target);
+      for (const target of ROLLED) {
+        const { parts } = developed(target);
         const pages = pagesOf(parts, { name: 'x', paper: 'a4', roll, style: { unit: 'mm' } });
         // Margins, foot and a hair of air: parts that are wider both ways are tiled, as on sheets.
         const fits = ({ outline, underside }: (typeof parts)[number]) =>

@@ -105,14 +105,21 @@ export interface BlankBase extends LaidMesh {
 /** Usual number of steps of a flattening, for its progress. */
 const USUAL_STEPS = 8;
 
-/** Lays a neutral surface flat, turned as the piece is seen from above. */
+/** Surfaces that were laid flat: a dart that is moved is cut into the same one again. */
+const laidFlat = new WeakMap<Mesh, BlankBase>();
+
+/** Lays a neutral surface flat, turned as the piece is seen from above; each mesh only once, unless it was stopped. */
 export function blankBase(mesh: Mesh, run: BlankRun = {}): BlankBase {
+  const known = laidFlat.get(mesh);
+  if (known) return known;
   const laid = flatten(mesh, {
     ...(run.going && { going: run.going }),
     step: (_, iteration) => run.step?.(Math.min(0.95, iteration / USUAL_STEPS)),
   });
   const { distortion, iterations, converged } = laid;
-  return { mesh, uv: aligned(mesh, laid.uv), border: borderOf(mesh) ?? [], distortion, iterations, converged };
+  const base = { mesh, uv: aligned(mesh, laid.uv), border: borderOf(mesh) ?? [], distortion, iterations, converged };
+  if (converged) laidFlat.set(mesh, base);
+  return base;
 }
 
 /** How a blank with darts is laid: the slab's thickness (mm), and whether it is fine about its darts' tips and in its energy. */

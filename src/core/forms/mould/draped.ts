@@ -50,9 +50,11 @@ export function meshOf(form: MeshForm): Mesh {
 export function madeOf({ vertices, triangles }: MeshForm, mesh: Mesh): void {
   wholes.set(vertices, { triangles, mesh });
 }
-/** The faces of a slab on an imported mould, by their distance from it; the last ones are kept. */
+
+/** The last faces of a slab are kept: on an imported mould by their distance from it, on others by all they depend on. */
 const FACES = 6;
 const faces = once<Mesh, Map<string, Mesh>>(() => new Map());
+const mouldFaces = new Map<string, Mesh>();
 
 /** The spacing that gives a surface about so many vertices (mm): an even mesh has half as many vertices as triangles. */
 export function spacingFor(area: number, vertices: number): number {
@@ -72,7 +74,14 @@ function roughArea(form: MouldForm): number {
 export function faceMesh(target: DrapedTarget, face: keyof Offsets, vertices: number): Mesh {
   const { form } = target;
   const offset = offsetsOf(target)[face];
-  if (form.kind === 'mould') return mouldMesh(mouldSurface(form), offset, spacingFor(roughArea(form), vertices));
+  if (form.kind === 'mould') {
+    // Darts are cut into the face, and do not change it.
+    const name = JSON.stringify([{ ...form, darts: undefined }, offset, vertices]);
+    return remembered(mouldFaces, name, {
+      make: () => mouldMesh(mouldSurface(form), offset, spacingFor(roughArea(form), vertices)),
+      most: FACES,
+    });
+  }
   const mesh = meshOf(form);
   const name = `${face === 'neutral' && !form.cloth ? `${form.side} ${target.slab.wall} ${target.slab.neutralFraction}` : offset}`;
   const { wall, neutralFraction } = target.slab;

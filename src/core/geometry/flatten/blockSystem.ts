@@ -174,7 +174,7 @@ export class BlockSystem {
 
   /** Factorises; the factor is good until the next call. */
   factor(): Factor | null {
-    return factorise(this.symbolic, { width: this.width, columns: this.columns, room: this.room });
+    return factorise({ symbolic: this.symbolic, width: this.width, columns: this.columns, room: this.room });
   }
 
   /** Solves for one right side, interleaved by vertex and component. */

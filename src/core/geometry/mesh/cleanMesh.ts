@@ -1,4 +1,5 @@
 import type { Mesh } from './mesh.ts';
+import { PlaceIndex } from './placeIndex.ts';
 
 /** An edge shorter than this share of the median is collapsed. */
 const SHORT = 0.05;
@@ -21,18 +22,14 @@ interface Mending {
   readonly at: Map<number, Set<number>>;
 }
 
-/** Corners nearer to one another than this are one (mm): some files write each triangle by itself. */
-const WELD = 1e-4;
-
 /** For each vertex, the first one in the same place. */
 function welded({ positions }: Mesh): number[] {
-  const known = new Map<string, number>();
-  const round = (at: number) => Math.round((positions[at] as number) / WELD);
+  const known = new PlaceIndex();
+  const first: number[] = [];
   return Array.from({ length: positions.length / 3 }, (_, vertex) => {
-    const name = `${round(3 * vertex)} ${round(3 * vertex + 1)} ${round(3 * vertex + 2)}`;
-    const found = known.get(name) ?? vertex;
-    known.set(name, found);
-    return found;
+    const at = 3 * vertex;
+    const place = known.numberNear(positions[at] as number, positions[at + 1] as number, positions[at + 2] as number);
+    return (first[place] ??= vertex);
   });
 }
 

@@ -1,4 +1,5 @@
 import { MESH_LIMITS } from './checkMesh.ts';
+import { PlaceIndex } from './placeIndex.ts';
 import { MESH_FILE_LIMIT, type MeshReading } from './readObj.ts';
 
 const refused = (rule: string): MeshReading => ({ kind: 'refused', rule });
@@ -9,9 +10,6 @@ const LITTLE_ENDIAN = true;
 /** Bytes before the triangles of a binary file, and of each triangle. */
 const HEAD = 84;
 const EACH = 50;
-
-/** Corners nearer to one another than this are one vertex (mm): the files write each triangle by itself. */
-const WELD = 1e-4;
 
 /** Reads an STL file, binary or text (mm); equal corners become one vertex, triangles without area are left out. Never throws. */
 export function readStl(bytes: Uint8Array): MeshReading {
@@ -58,19 +56,14 @@ function written(text: string): MeshReading {
 function welded(corners: Float64Array): MeshReading {
   if (corners.length === 0) return refused('has no triangles');
   if (!corners.every(Number.isFinite)) return refused('has a vertex that is not a number');
-  const known = new Map<string, number>();
+  const known = new PlaceIndex();
   const positions: number[] = [];
   const triangles: number[] = [];
-  const round = (value: number) => Math.round(value / WELD);
   const vertexAt = (at: number) => {
     const [x, y, z] = [corners[at] as number, corners[at + 1] as number, corners[at + 2] as number];
-    const name = `${round(x)} ${round(y)} ${round(z)}`;
-    const found = known.get(name);
-    if (found !== undefined) return found;
-    const made = positions.length / 3;
-    known.set(name, made);
-    positions.push(x, y, z);
-    return made;
+    const vertex = known.numberNear(x, y, z);
+    if (3 * vertex === positions.length) positions.push(x, y, z);
+    return vertex;
   };
   for (let at = 0; at < corners.length; at += 9) {
     const [a, b, c] = [vertexAt(at), vertexAt(at + 3), vertexAt(at + 6)];

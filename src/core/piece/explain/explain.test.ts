@@ -1,7 +1,7 @@
-import { runInNewContext } from 'node:vm';
+import { createContext, runInContext } from 'node:vm';
 import { DEFAULT_HANDLE } from '../../target/handle.ts';
 import { DEFAULT_LID } from '../../target/lid.ts';
-import { degrees, radians } from '../../numbers.ts';
+import { degrees, once, radians } from '../../numbers.ts';
 import { seeded } from '../../seeded.ts';
 import { writePhrase, type Phrase } from '../../units/phrase.ts';
 import { develop } from '../develop.ts';
@@ -43,7 +43,7 @@ const TARGETS: readonly Target[] = [
 ];
 
 const degreesOf = (f: (x: number) => number) => (x: number) => degrees(f(x));
-const FUNCTIONS = {
+const FUNCTIONS = createContext({
   sin: (x: number) => Math.sin(radians(x)),
   cos: (x: number) => Math.cos(radians(x)),
   tan: (x: number) => Math.tan(radians(x)),
@@ -51,7 +51,7 @@ const FUNCTIONS = {
   acos: degreesOf(Math.acos),
   atan: degreesOf(Math.atan),
   PI: Math.PI,
-};
+});
 
 const valueOf = (item: Phrase[number]) => (typeof item === 'string' ? NaN : (Object.values(item)[0] as number));
 
@@ -74,7 +74,8 @@ function sumOf(worked: Phrase): string | null {
   return /[a-z,]/i.test(words) ? null : text;
 }
 
-const stepsOf = (figure: FigureId, target: Target): Step[] => explain(figure, { target, developed: develop(target) });
+const developed = once((target: Target) => develop(target));
+const stepsOf = (figure: FigureId, target: Target): Step[] => explain(figure, { target, developed: developed(target) });
 
 describe('every line of working', () => {
   const done = new Map<FigureId, number>();
@@ -85,7 +86,7 @@ describe('every line of working', () => {
         const sum = sumOf(worked);
         const figures = gives.filter((item) => typeof item !== 'string');
         if (sum === null || figures.length !== 1) continue;
-        const found = runInNewContext(sum, FUNCTIONS) as number;
+        const found = runInContext(sum, FUNCTIONS) as number;
         const wanted = valueOf(figures[0] as Phrase[number]);
         if (!(Math.abs(found - wanted) <= 1e-6 * Math.max(1, Math.abs(wanted))))
           throw new Error(`${target.form.kind}, ${rule}: ${sum} is ${found}, not ${wanted}`);

@@ -39,6 +39,8 @@ const GRID = { steps: 24, under: 60, over: 12 } as const;
 
 /** Combinations with less than this share of the greatest weight are left out. */
 const SLIGHT = 1e-5;
+/** The log of that share. */
+const LEAST = Math.log(SLIGHT);
 
 /** Tail on each side of a 95 % interval. */
 const TAIL = 0.025;
@@ -101,49 +103,60 @@ interface Combination {
   readonly weight: number;
 }
 
-/** One firing given the spread of pieces and of measuring: its mean, the sum of its weights, and the log of its likelihood. */
-function firingSum(pieces: readonly PieceSum[], piece: number, measuring: number) {
-  let [weights, weighted, logs] = [0, 0, 0];
-  const variances = pieces.map(({ precision }) => piece ** 2 + measuring ** 2 / precision);
-  pieces.forEach(({ mean }, index) => {
-    const variance = variances[index] as number;
-    weights += 1 / variance;
-    weighted += mean / variance;
-    logs -= 0.5 * Math.log(variance);
-  });
-  const mean = weighted / weights;
-  pieces.forEach((one, index) => {
-    logs -= (0.5 * (one.mean - mean) ** 2) / (variances[index] as number);
-  });
-  return { mean, weights, logs: logs - 0.5 * Math.log(weights) };
+/** A mean, and its variance. */
+interface Estimate {
+  readonly mean: number;
+  readonly variance: number;
 }
 
+/** Products beyond this, or below one over it, go into a log before they leave the range of numbers. */
+const FAR = 1e150;
+
+/** The mean of estimates that have a further spread of their own, its variance, and the log of their likelihood. */
+function pooled(estimates: readonly Estimate[], spread: number): Estimate & { readonly logs: number } {
+  const square = spread ** 2;
+  let [weights, weighted, logs, product] = [0, 0, 0, 1];
+  for (const { mean, variance } of estimates) {
+    const whole = variance + square;
+    weights += 1 / whole;
+    weighted += mean / whole;
+    product *= whole;
+    if (product > 1 / FAR && product < FAR) continue;
+    logs -= Math.log(product) / 2;
+    product = 1;
+  }
+  const mean = weighted / weights;
+  let apart = 0;
+  for (const one of estimates) apart += (one.mean - mean) ** 2 / (one.variance + square);
+  return { mean, variance: 1 / weights, logs: logs - (Math.log(product * weights) + apart) / 2 };
+}
+
+/** All combinations of the three spreads but those that are slight beside one before them. */
 function combinations({ firings, within, free }: Sums, priors: HierarchyPriors): Combination[] {
   const found: Combination[] = [];
   const [ofFiring, ofPiece] = [triedSpreads(priors.firing), triedSpreads(priors.piece)];
+  let most = -Infinity;
   for (const measuring of triedSpreads(priors.measuring)) {
-    const inPieces = -free * Math.log(measuring.value) - within / (2 * measuring.value ** 2);
+    const square = measuring.value ** 2;
+    const inPieces = -free * Math.log(measuring.value) - within / (2 * square);
+    const measured = firings.map((pieces) =>
+      pieces.map(({ mean, precision }): Estimate => ({ mean, variance: square / precision })),
+    );
     for (const piece of ofPiece) {
-      const sums = firings.map((pieces) => firingSum(pieces, piece.value, measuring.value));
-      const inFirings = sums.reduce((sum, { logs }) => sum + logs, 0);
+      const sums = measured.map((pieces) => pooled(pieces, piece.value));
+      const before = sums.reduce((sum, { logs }) => sum + logs, inPieces + measuring.weight + piece.weight);
       for (const firing of ofFiring) {
-        let [weights, weighted, logs] = [0, 0, 0];
-        for (const { mean, weights: of } of sums) {
-          const variance = firing.value ** 2 + 1 / of;
-          weights += 1 / variance;
-          weighted += mean / variance;
-          logs -= 0.5 * Math.log(variance);
-        }
-        const mean = weighted / weights;
-        for (const one of sums) logs -= (0.5 * (one.mean - mean) ** 2) / (firing.value ** 2 + 1 / one.weights);
+        const { mean, variance, logs } = pooled(sums, firing.value);
+        const weight = before + firing.weight + logs;
+        if (!(weight - most > LEAST)) continue;
+        most = Math.max(most, weight);
         found.push({
           firing: firing.value,
           piece: piece.value,
           measuring: measuring.value,
           mean,
-          variance: 1 / weights,
-          weight:
-            inPieces + inFirings + logs - 0.5 * Math.log(weights) + firing.weight + piece.weight + measuring.weight,
+          variance,
+          weight,
         });
       }
     }
@@ -165,7 +178,7 @@ export function learnHierarchy(pieces: readonly PieceReadings[], priors: Hierarc
   const all = combinations(sums, priors);
   const most = all.reduce((highest, { weight }) => Math.max(highest, weight), -Infinity);
   const likely = all
-    .filter(({ weight }) => weight - most > Math.log(SLIGHT))
+    .filter(({ weight }) => weight - most > LEAST)
     .map((one) => ({ ...one, weight: Math.exp(one.weight - most) }));
   const total = likely.reduce((sum, { weight }) => sum + weight, 0);
   const average = (of: (one: Combination) => number) =>

@@ -1,16 +1,30 @@
 import loadHighs from 'highs';
 import { joinedHours, type PlanTask } from './planJob.ts';
 
+/** The solver, compiled once. */
+const solver = loadHighs();
+
+/** How an exact plan is looked for. */
+interface Search {
+  /** It must end by this minute. */
+  readonly until?: number;
+  /** The search is given up after this time (s). */
+  readonly seconds?: number;
+}
+
+/** The earliest end (min), none if there is no plan in time, or unsolved if the search was given up. */
+export type ExactEnd = number | 'none' | 'unsolved';
+
 /**
  * The earliest end of a task by an integer programme: starts, a yes or no for the order of each pair of steps of different
  * pieces, and one for the stretch of hours that each step is done in. Due minutes are not looked at.
- *
- * @returns the last minute, or null when there is no plan or it takes longer than `seconds`
  */
-export async function exactEnd(task: PlanTask, seconds = 60): Promise<number | null> {
-  const highs = await loadHighs();
-  const hours = joinedHours(task.hours);
-  const last = hours.at(-1)?.[1] ?? 0;
+export async function exactEnd(task: PlanTask, { until = Infinity, seconds = 60 }: Search = {}): Promise<ExactEnd> {
+  const highs = await solver;
+  const free = joinedHours(task.hours).filter(([from]) => from < until);
+  if (free.length === 0) return 'none';
+  const last = Math.min(until, free.at(-1)?.[1] ?? 0);
+  const hours = free.map(([from, to]) => [from, Math.min(to, last)] as const);
   const steps = task.jobs.flatMap((job, owner) => job.steps.map((step, at) => ({ ...step, owner, at })));
   const rows: string[] = [];
   const binaries: string[] = [];
@@ -47,5 +61,6 @@ export async function exactEnd(task: PlanTask, seconds = 60): Promise<number | n
     'End',
   ].join('\n');
   const solved = highs.solve(model, { time_limit: seconds, mip_rel_gap: 1e-6 });
-  return solved.Status === 'Optimal' ? Math.round(solved.ObjectiveValue * 1e4) / 1e4 : null;
+  if (solved.Status === 'Optimal') return Math.round(solved.ObjectiveValue * 1e4) / 1e4;
+  return solved.Status === 'Infeasible' ? 'none' : 'unsolved';
 }

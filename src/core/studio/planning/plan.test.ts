@@ -63,12 +63,15 @@ describe('a plan', () => {
     let compared = 0;
     for (let index = 0; index < 30; index += 1) {
       const task = madeUpTask(random, 2 + (index % 3), 2);
-      const exact = await exactEnd(task);
       const plan = lay(task, index);
       expect(broken(task, plan)).toEqual([]);
-      if (exact === null) continue;
-      compared += 1;
-      if (plan.left.length > 0 || plan.end > 1.03 * exact) worse.push(`${index}: ${plan.end} for ${exact}`);
+      const whole = plan.left.length === 0;
+      // It takes less time to prove that no plan ends so much earlier than to find the earliest.
+      const earlier = await exactEnd(task, whole ? { until: plan.end / 1.03 } : {});
+      if (typeof earlier === 'number') worse.push(`${index}: ${plan.end} for ${earlier}`);
+      if (whole && earlier === 'none') compared += 1;
+      // The solver does find a plan where there is one.
+      if (whole && index % 3 === 0) expect(await exactEnd(task, { until: plan.end })).not.toBe('none');
     }
     expect(worse).toEqual([]);
     expect(compared).toBeGreaterThan(25);

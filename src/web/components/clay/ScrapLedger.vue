@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { localDay } from '../../../core/day.ts';
 import { scrapSum } from '../../../core/studio/clay/clay.ts';
 import { useMasses } from '../../composables/useMasses.ts';
 import { useScraps } from '../../stores/records.ts';
@@ -32,8 +33,6 @@ const out = ref('');
 const back = ref('');
 const problem = ref('');
 
-const today = () => new Intl.DateTimeFormat('en-CA').format(new Date());
-
 async function add(): Promise<void> {
   const [taken, returned] = [out.value, back.value].map((text) => (text.trim() === '' ? 0 : masses.read(text)));
   if (taken === null || returned === null || taken === undefined || returned === undefined) {
@@ -45,7 +44,7 @@ async function add(): Promise<void> {
     return;
   }
   problem.value = '';
-  const kept = await scraps.create({ day: today(), name: props.clay, out: taken, back: returned });
+  const kept = await scraps.create({ day: localDay(new Date()), name: props.clay, out: taken, back: returned });
   if (kept) out.value = back.value = '';
 }
 </script>

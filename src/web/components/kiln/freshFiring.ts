@@ -1,3 +1,4 @@
+import { localDay } from '../../../core/day.ts';
 import { USUAL_SEGMENTS, type KeptFiring, type PieceAt } from '../../../core/studio/kiln/keptFiring.ts';
 
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' });
@@ -8,7 +9,7 @@ export function freshFiring(wanted: readonly PieceAt[] = []): KeptFiring {
   return {
     name: `Firing of ${day.format(now)}`,
     kind: 'once',
-    day: now.toISOString().slice(0, 10),
+    day: localDay(now),
     cone: '',
     segments: USUAL_SEGMENTS.once,
     curve: [],

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue';
+import { localDay } from '../../../core/day.ts';
 import type { Fault } from '../../../core/errors.ts';
 import type { KitItem } from '../../../core/studio/kit/kit.ts';
 import { PAPER_NAMES, PAPER_TITLES } from '../../../core/studio/printer/paper.ts';
@@ -24,7 +25,7 @@ function measured(key: 'across' | 'up', mm: number): readonly Fault[] {
   if (key === 'across') across.value = mm;
   else up.value = mm;
   if (across.value === 0 || up.value === 0) return [];
-  const day = new Date().toISOString().slice(0, 10);
+  const day = localDay(new Date());
   return props.put({ ...props.item, check: { paper: paper.value, across: across.value, up: up.value, day } }, 'check');
 }
 const finding = computed(() => (props.item.check ? printerFinding(props.item.check) : null));

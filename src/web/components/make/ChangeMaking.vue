@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
 import type { Making } from '../../../contract/makings.ts';
+import { localDay } from '../../../core/day.ts';
 import { useMakings } from '../../stores/makings.ts';
 import SheetDialog from '../frame/SheetDialog.vue';
 import AirFields from './AirFields.vue';
@@ -10,7 +11,7 @@ const open = defineModel<boolean>({ required: true });
 const props = defineProps<{ making: Making }>();
 const makings = useMakings();
 
-const dayOf = (at: string | null) => (at ? new Date(at).toLocaleDateString('sv') : '');
+const dayOf = (at: string | null) => (at ? localDay(new Date(at)) : '');
 const name = ref('');
 const due = ref('');
 const air = ref(props.making.air);

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue';
+import { localDay } from '../../../core/day.ts';
 import { AIR_SPEEDS } from '../../../core/studio/drying/air.ts';
 import type { KeptOrder } from '../../../core/studio/order/keptOrder.ts';
 import { makesIt, type NoWay } from '../../../core/studio/order/order.ts';
 import type { Help } from '../../../core/studio/order/whatHelps.ts';
 import { spanWords } from '../make/momentWords.ts';
 import { blockTitle, clockText, longDayWord, manyText } from './blockWords.ts';
-import { dayText } from './orderLine.ts';
 
 /** Whether the order is in time; where it is not, what cannot make it, why, and what would help, each at one press. */
 const props = defineProps<{
@@ -93,8 +93,8 @@ const helpWords = computed(() =>
 
 function take(help: Help): void {
   const { lines, air, week } = props.order;
-  if (help.kind === 'start') emit('change', { start: dayText(new Date(help.start)) });
-  else if (help.kind === 'ready') emit('change', { ready: dayText(new Date(help.ready)) });
+  if (help.kind === 'start') emit('change', { start: localDay(new Date(help.start)) });
+  else if (help.kind === 'ready') emit('change', { ready: localDay(new Date(help.ready)) });
   else if (help.kind === 'air')
     emit('change', { air: { ...air, speed: AIR_SPEEDS.find((speed) => speed === help.speed) ?? air.speed } });
   else if (help.kind === 'hours')

@@ -1,4 +1,5 @@
 import type { Design } from '../../../contract/api.ts';
+import { localDay } from '../../../core/day.ts';
 import type { Cover } from '../../../core/studio/drying/air.ts';
 import { factorFor } from '../../../core/studio/making/waitWindow.ts';
 import type { KeptOrder, KeptOrderLine } from '../../../core/studio/order/keptOrder.ts';
@@ -10,11 +11,6 @@ import { useHouseWay } from '../../stores/houseWay.ts';
 import { useClays } from '../../stores/records.ts';
 import { useDrawUp } from '../make/useDrawUp.ts';
 
-const two = (value: number) => String(value).padStart(2, '0');
-
-/** A day in local time, YYYY-MM-DD. */
-export const dayText = (day: Date): string => `${day.getFullYear()}-${two(day.getMonth() + 1)}-${two(day.getDate())}`;
-
 /** A new order is wanted this many days from now. */
 const WANTED = 21;
 
@@ -25,8 +21,8 @@ export function newOrder(air: KeptOrder['air'], last: KeptOrder | undefined): Ke
   const { once, bisque, glaze, glazing, load } = last ?? USUAL_FIRING;
   return {
     name: 'Order',
-    start: dayText(new Date()),
-    ready: dayText(day),
+    start: localDay(new Date()),
+    ready: localDay(day),
     week: last?.week ?? USUAL_WEEK,
     once,
     bisque,

@@ -51,18 +51,19 @@ const long: Target[] = ['under', 'inside', 'mitre', 'skirt'].flatMap((join) =>
 );
 
 describe('tags of leaning edges', () => {
+  const tabled = [
+    ...long,
+    ...targetsOfEveryKind(17, 48),
+    ...targetsOfEveryKind(18, 40, { kinds: ['facet', 'box', 'gores'] }),
+  ].map((target) => ({ target, developed: develop(target) }));
+
   it.each([
     [716, 694],
     [1100, 900],
     [374, Infinity],
   ])('stand clear of each other and of the seam letters on a table of %d by %d', (width, height) => {
     let met = 0;
-    for (const target of [
-      ...long,
-      ...targetsOfEveryKind(17, 48),
-      ...targetsOfEveryKind(18, 40, { kinds: ['facet', 'box', 'gores'] }),
-    ]) {
-      const developed = develop(target);
+    for (const { target, developed } of tabled) {
       const { parts, scale } = tablePlaces(target, developed, layTable(target, developed, { width, height }));
       for (const place of parts) {
         const tags = leanTags(place).map(boxOf);

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ExplainedWord } from './glossary.ts';
+import type { ExplainedWord } from './readGlossary.ts';
 
 /** What a word means, drawn: a slab from its side, and what is meant in blue. */
 defineProps<{ word: ExplainedWord }>();

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { meaningOf, type ExplainedWord } from './glossary.ts';
+import { meaningOf } from './glossary.ts';
+import type { ExplainedWord } from './readGlossary.ts';
 import WordDrawing from './WordDrawing.vue';
 
 /** A word that a newcomer may not know: pressed, it opens a small drawing and the glossary's text. */
@@ -25,10 +26,11 @@ defineProps<{ word: ExplainedWord }>();
   padding: 0;
   color: var(--press);
 }
-h3 {
-  text-transform: capitalize;
-}
 p {
   padding-top: 6px;
+}
+h3::first-letter,
+p::first-letter {
+  text-transform: uppercase;
 }
 </style>

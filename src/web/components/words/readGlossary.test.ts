@@ -1,11 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-
-jest.mock('../../../../docs/glossary.md?raw', () => ({ __esModule: true, default: '' }), { virtual: true });
+import { EXPLAINED, readGlossary } from './readGlossary.ts';
 
 describe('words explained on the spot', () => {
-  it('all stand in the glossary, each with a sentence that fits two lines', async () => {
-    const { EXPLAINED, readGlossary } = await import('./glossary.ts');
+  it('all stand in the glossary, each with a sentence that fits two lines', () => {
     const meanings = readGlossary(readFileSync(join(import.meta.dirname, '../../../../docs/glossary.md'), 'utf8'));
     expect(meanings.size).toBeGreaterThan(80);
     for (const word of EXPLAINED) {
