@@ -49,8 +49,18 @@ it('opens again with every acknowledged save after the server was killed in the 
       heights.push(height);
     }
   };
-  const writers = [writer(), writer(), writer()].map((work) => work.catch(() => undefined));
-  while ([...acknowledged.values()].flat().length < 60) await new Promise((resolve) => setTimeout(resolve, 5));
+  let killed = false;
+  const writers = [writer(), writer(), writer()].map((work) =>
+    work.catch((error: unknown) => {
+      // Before the server is killed, every save is acknowledged.
+      if (!killed) throw error;
+    }),
+  );
+  const written = async () => {
+    while ([...acknowledged.values()].flat().length < 60) await new Promise((resolve) => setTimeout(resolve, 5));
+  };
+  await Promise.race([written(), ...writers]);
+  killed = true;
   server.kill('SIGKILL');
   await Promise.all(writers);
 

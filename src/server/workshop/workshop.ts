@@ -1,7 +1,7 @@
 import { cpus } from 'node:os';
-import { Piscina } from 'piscina';
 import { newTarget } from '../../core/target/target.ts';
 import { Refusal } from '../refusal.ts';
+import { poolOf } from './pool.ts';
 import { workerFile } from './workerFile.ts';
 import { doWork, type ReadTarget, type WorkDone, type WorkKind, type WorkOrder } from './work.ts';
 
@@ -17,14 +17,8 @@ export interface Workshop {
   readonly close: () => Promise<void>;
 }
 
-/** How long one order may take (ms): reading is short whatever is read, a fine blank with its darts takes seconds. */
+/** How long the work on one order may take (ms): reading is short whatever is read, a fine blank with its darts takes seconds. */
 export const TIME_LIMITS = { read: 5000, make: 20_000 } as const;
-
-/** Orders that may wait at a time; more are refused at once. */
-const MOST_WAITING = 100;
-
-/** Memory of one thread (MB): the largest mesh takes a fifth of it. */
-const THREAD_MEMORY = 512;
 
 /** A body up to this size (bytes) is read in a few milliseconds, whatever it holds: nobody's small save waits for a large one. */
 const SMALL_BODY = 64 * 1024;
@@ -64,41 +58,6 @@ export function ownWorkshop(): Workshop {
   return workshopOf(doWork, doWork, () => Promise.resolve());
 }
 
-/** Number of threads of a pool, and their niceness. */
-interface PoolSize {
-  readonly least: number;
-  readonly most: number;
-  readonly niceIncrement: number;
-}
-
-function poolOf({ least, most, niceIncrement }: PoolSize): { readonly run: Run; readonly close: () => Promise<void> } {
-  const pool = new Piscina({
-    filename: workerFile(),
-    execArgv: [],
-    niceIncrement,
-    minThreads: least,
-    maxThreads: most,
-    idleTimeout: 60_000,
-    maxQueue: MOST_WAITING,
-    resourceLimits: { maxOldGenerationSizeMb: THREAD_MEMORY },
-  });
-  // A thread that dies by itself is replaced; its order is refused below.
-  pool.on('error', () => undefined);
-  const run: Run = async (order, limit) => {
-    const signal = AbortSignal.timeout(limit);
-    try {
-      return (await pool.run(order, { signal })) as WorkDone;
-    } catch (error) {
-      const { name, message, code } = error as { name?: string; message?: string; code?: string };
-      if (signal.aborted || name === 'AbortError') throw new Refusal('too-slow');
-      if (code === 'ERR_WORKER_OUT_OF_MEMORY') throw new Refusal('too-slow');
-      if (message?.includes('queue is at limit')) throw new Refusal('busy');
-      throw error;
-    }
-  };
-  return { run, close: () => pool.close({ force: true }) };
-}
-
 /** Orders that warm a thread up. */
 const WARMING = 30;
 
@@ -113,9 +72,12 @@ async function warmed(run: Run, times: number): Promise<void> {
 
 /** A workshop with separate threads for small bodies, large ones, and patterns, so that none delays a save. */
 export function threadedWorkshop(): Workshop {
-  const small = poolOf({ least: 1, most: 1, niceIncrement: 0 });
-  const large = poolOf({ least: 0, most: 1, niceIncrement: GIVES_WAY });
-  const making = poolOf({ least: 1, most: Math.max(1, cpus().length - 1), niceIncrement: GIVES_WAY });
+  const file = workerFile();
+  const pool = (least: number, most: number, niceIncrement: number) =>
+    poolOf<WorkOrder, WorkDone>({ file, least, most, niceIncrement });
+  const small = pool(1, 1, 0);
+  const large = pool(0, 1, GIVES_WAY);
+  const making = pool(1, Math.max(1, cpus().length - 1), GIVES_WAY);
   void warmed(small.run, WARMING);
   void warmed(making.run, 1);
   const reading: Run = (order, limit) => (order.body.byteLength > SMALL_BODY ? large : small).run(order, limit);
