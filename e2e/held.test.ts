@@ -1,5 +1,6 @@
 import type { Kept, RecordKind } from '../src/contract/records.ts';
-import { recordsOf } from './ask.ts';
+import type { Design } from '../src/contract/api.ts';
+import { ask, designCalled, recordsOf } from './ask.ts';
 import { DEMO_DESIGNS, openTable } from './testTable.ts';
 import { countOf, eachVisit, entered, read, textOf, type } from './visit.ts';
 
@@ -46,6 +47,61 @@ describe('what is typed while the server is away', () => {
     );
     await page.close();
     await again.stop();
+  });
+});
+
+describe('what is changed while the answer to an earlier change is lost', () => {
+  /** The next write arrives, but its answer does not come back. */
+  const loseAnswer = (path: string) =>
+    visit.now.page.route(
+      `**/api/${path}/*`,
+      async (route) => {
+        if (route.request().method() !== 'PUT') return route.continue();
+        await route.fetch();
+      },
+      { times: 1 },
+    );
+
+  it('in the kit, is kept after a reload, and nobody is said to have changed it', async () => {
+    const { page, table } = visit.now;
+    await page.goto(`${table.url}kit`);
+    await page.locator('[data-kit="Cutter 95"]').click();
+    await page.locator('input[name="diameter"]').waitFor();
+    const kept = (wanted: number) =>
+      read(
+        async () => diameter(await recordOf('kit', /Cutter 95/)),
+        (mm) => mm === wanted,
+        { wanted: `${wanted} mm` },
+      );
+    await loseAnswer('records/kit');
+    await type(page, 'diameter', '96.5');
+    await kept(96.5);
+    await type(page, 'diameter', '97.5');
+    await page.reload();
+    await textOf(page.locator('[data-kit="Cutter 95"]'), /97\.5/);
+    await kept(97.5);
+    await countOf(page.getByRole('alert'), 0);
+  });
+
+  it('on a piece, is kept after a reload, and nobody is said to have changed it', async () => {
+    const { page, table } = visit.now;
+    const id = await designCalled(table, 'Soup cup');
+    await page.goto(`${table.url}piece/${id}/shape`);
+    await page.locator('input[name="height"]').waitFor();
+    const kept = (wanted: number) =>
+      read(
+        async () => (await ask<Design>(table, `designs/${id}`)).target.form,
+        (form) => 'height' in form && form.height === wanted,
+        { wanted: `${wanted} mm high` },
+      );
+    await loseAnswer('designs');
+    await type(page, 'height', '81');
+    await kept(81);
+    await type(page, 'height', '82');
+    await page.reload();
+    await entered(page.locator('input[name="height"]'), /^82\.0/);
+    await kept(82);
+    await countOf(page.getByRole('alert'), 0);
   });
 });
 

@@ -24,17 +24,24 @@ function withoutTails(): void {
   Math.random = () => 0.1 + 0.3 * chance();
 }
 
-/** How late what a page sends arrives (ms, from FAWN_LATE); what it reads is a third as late. Tests must pass with 900 as well. */
+/**
+ * How late what a page sends is answered (ms, from FAWN_LATE): half of it on the way there, half on the way back. What it reads is
+ * a third as late. Tests must pass with 900 as well.
+ */
 const LATE = Number(process.env['FAWN_LATE'] ?? 0);
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 /** Makes the table slow to answer a page, if FAWN_LATE says so: a test that does not wait for what it needs fails then. */
 export async function lateAnswers(page: Page): Promise<void> {
   if (!(LATE > 0)) return;
   await page.route('**/api/**', async (route) => {
-    const wait = route.request().method() === 'GET' ? LATE / 3 : LATE;
-    await new Promise((resolve) => setTimeout(resolve, wait));
+    const reads = route.request().method() === 'GET';
+    await pause(reads ? LATE / 3 : LATE / 2);
     // The page may have gone meanwhile.
-    await route.continue().catch(() => undefined);
+    if (reads) return route.continue().catch(() => undefined);
+    const response = await route.fetch().catch(() => undefined);
+    await pause(LATE / 2);
+    await (response ? route.fulfill({ response }) : route.abort()).catch(() => undefined);
   });
 }
 

@@ -1,5 +1,7 @@
 import type { Model } from 'sequelize';
 import { DataTypes, type ModelAttributes, type ModelStatic, type Sequelize } from 'sequelize';
+import type { MarkKind } from '../../core/studio/making/making.ts';
+import type { Measured, PieceState } from '../../core/studio/making/measured.ts';
 
 /** A row of `makings`. `schools` is JSON text. Makings that were taken away stay, with `deletedAt` set. */
 export interface MakingRow extends Model {
@@ -49,7 +51,7 @@ export interface EntryRow extends Model {
 
 /** A row of `marks`: what a hand found, and for how long and how the part had dried by then. */
 export interface MarkRow extends EntryRow {
-  kind: string;
+  kind: MarkKind;
   hours: number | null;
   thickness: number | null;
   faces: string | null;
@@ -59,9 +61,9 @@ export interface MarkRow extends EntryRow {
 
 /** A row of `measurements`. */
 export interface MeasurementRow extends EntryRow {
-  what: string;
+  what: Measured;
   value: number;
-  state: string;
+  state: PieceState | null;
 }
 
 /** A row of `faults`, and where on the piece, in shares of its drawing. */

@@ -1,12 +1,14 @@
-import { QueryTypes } from 'sequelize';
+import { literal, Op, QueryTypes } from 'sequelize';
 import type { Kept } from '../../contract/records.ts';
 import { insideOf, pieceKey, type KeptFiring, type PieceAt } from '../../core/studio/kiln/keptFiring.ts';
 import type { MadePiece, MeasuredSize, Planned } from '../../core/studio/learning/madePiece.ts';
-import { isTooLate, type MarkKind } from '../../core/studio/making/making.ts';
-import type { Measured, PieceState } from '../../core/studio/making/measured.ts';
+import { isTooLate } from '../../core/studio/making/making.ts';
 import type { WorkStep } from '../../core/studio/making/workStep.ts';
 import type { Database } from '../models/database.ts';
-import { STANDS } from './madeSearch.ts';
+import type { EntryRow } from '../models/makingRows.ts';
+import { plainRows } from '../models/plainRows.ts';
+import { STRUCK } from './madeSearch.ts';
+import { iso } from './makingColumns.ts';
 import type { RecordService } from './records.ts';
 
 /**
@@ -31,18 +33,23 @@ interface KindRow {
   /** 1 where any of its making was measured. */
   readonly measured: number;
 }
-interface SpotRow {
-  readonly making: string;
-  readonly piece: number;
-  readonly number: number;
-  readonly at: string;
-}
+
+type Spot = Pick<EntryRow, 'makingId' | 'piece' | 'number'>;
+
+/** What is read of every entry. */
+const SPOT = ['makingId', 'piece', 'number'] as const;
+
+/** Entries of makings that were not struck out, or were put back. */
+const standing = (makings: string[]) => ({
+  makingId: makings,
+  id: { [Op.notIn]: literal(`(${STRUCK})`) },
+});
 
 /** Rows in lists by the piece that they belong to. */
-function byPiece<T extends SpotRow>(rows: readonly T[]): Map<string, T[]> {
+function byPiece<T extends Spot>(rows: readonly T[]): Map<string, T[]> {
   const lists = new Map<string, T[]>();
   for (const row of rows) {
-    const key = pieceKey(row);
+    const key = pieceKey({ ...row, making: row.makingId });
     const list = lists.get(key);
     if (list) list.push(row);
     else lists.set(key, [row]);
@@ -73,15 +80,15 @@ export function madePieces(database: Database, records: RecordService) {
   }
 
   /** Waits for a window, by making, piece and step. */
-  async function windows(makings: readonly string[]): Promise<Set<string>> {
-    const rows = await ask<{ making: string; piece: number; step: string; body: string }>(
-      `SELECT makingId AS making, piece, step, body FROM making_steps WHERE makingId IN (:makings) AND body LIKE '%"until":"opens"%'`,
-      { makings },
-    );
+  async function windows(makings: string[]): Promise<Set<string>> {
+    const rows = await plainRows(database.makingSteps, {
+      attributes: ['makingId', 'piece', 'step', 'body'],
+      where: { makingId: makings, body: { [Op.substring]: '"until":"opens"' } },
+    });
     return new Set(
       rows
         .filter(({ body }) => (JSON.parse(body) as WorkStep).waits?.until === 'opens')
-        .map(({ making, piece, step }) => `${making} ${piece} ${step}`),
+        .map(({ makingId, piece, step }) => `${makingId} ${piece} ${step}`),
     );
   }
 
@@ -108,24 +115,21 @@ export function madePieces(database: Database, records: RecordService) {
   return async (): Promise<Map<string, MadePiece[]>> => {
     const kinds = await newestKinds();
     const makings = [...new Set(kinds.map(({ making }) => making))];
-    const spot = 'e.makingId AS making, e.piece, e.number, e.at';
+    const where = standing(makings);
     const sizes = byPiece(
-      await ask<SpotRow & { what: Measured; value: number; state: PieceState | null }>(
-        `SELECT ${spot}, e.what, e.value, e.state FROM measurements e WHERE e.makingId IN (:makings) AND ${STANDS} ORDER BY e.at, e.id`,
-        { makings },
-      ),
+      await plainRows(database.measurements, {
+        attributes: [...SPOT, 'what', 'value', 'state'],
+        where,
+        order: ['at', 'id'],
+      }),
     );
-    const faults = byPiece(
-      await ask<SpotRow & { kind: string }>(
-        `SELECT ${spot}, e.kind FROM faults e WHERE e.makingId IN (:makings) AND ${STANDS}`,
-        { makings },
-      ),
-    );
+    const faults = byPiece(await plainRows(database.faults, { attributes: [...SPOT, 'kind'], where }));
     const hands = byPiece(
-      await ask<SpotRow & { kind: MarkKind; step: string }>(
-        `SELECT ${spot}, e.kind, e.step FROM marks e WHERE e.makingId IN (:makings) AND e.kind IN ('ready', 'too-stiff', 'leather-hard', 'dry') ORDER BY e.at`,
-        { makings },
-      ),
+      await plainRows(database.marks, {
+        attributes: [...SPOT, 'at', 'kind', 'step'],
+        where: { makingId: makings, kind: ['ready', 'too-stiff', 'leather-hard', 'dry'] },
+        order: ['at'],
+      }),
     );
     const [firings, waits] = [await firingsOf(), await windows(makings)];
     const found = new Map<string, MadePiece[]>();
@@ -145,7 +149,7 @@ export function madePieces(database: Database, records: RecordService) {
           measured: own.map(({ what, value, state }): MeasuredSize => ({ what, value, state: state ?? 'wet' })),
           faults: [...new Set(wrong.map(({ kind: what }) => what))],
           missed: atWindows.length === 0 ? null : atWindows.some(({ kind: what }) => isTooLate(what)),
-          drying: dry && marks[0] ? (Date.parse(dry.at) - Date.parse(marks[0].at)) / 3_600_000 : null,
+          drying: dry && marks[0] ? (Date.parse(iso(dry.at)) - Date.parse(iso(marks[0].at))) / 3_600_000 : null,
         };
         const list = found.get(clay);
         if (list) list.push(piece);

@@ -56,7 +56,7 @@ const ORDER = 'm.startedAt DESC, m.id, p.piece';
 /** Entries of a kind of piece that were not struck out. */
 const of = (table: string) => `FROM ${table} e WHERE e.makingId = p.makingId AND e.piece = p.piece AND ${STANDS}`;
 /** What is struck out now: asked once for a whole search. The last word on an entry counts. */
-const STRUCK = `
+export const STRUCK = `
   SELECT s.of FROM strikes s WHERE s.out AND NOT EXISTS (
     SELECT 1 FROM strikes l
     WHERE l.of = s.of AND l.makingId = s.makingId AND (l.at > s.at OR (l.at = s.at AND l.id > s.id)))`;

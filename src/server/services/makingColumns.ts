@@ -97,7 +97,7 @@ export function markOf(row: MarkColumns): Mark {
     number,
     step,
     at,
-    kind: kind as Mark['kind'],
+    kind,
     ...(hours !== null && { drying: { hours, part } }),
   };
 }

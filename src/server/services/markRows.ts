@@ -1,6 +1,6 @@
 import { LRUCache } from 'lru-cache';
 import { QueryTypes, type Transaction } from 'sequelize';
-import { inOrder, type Mark } from '../../core/studio/making/making.ts';
+import { inOrder, type Mark, type MarkKind } from '../../core/studio/making/making.ts';
 import type { Database } from '../models/database.ts';
 import { iso, markOf } from './makingColumns.ts';
 import { group } from './ordersKept.ts';
@@ -13,7 +13,7 @@ type Cells = readonly [
   number: number,
   step: string,
   at: string,
-  kind: string,
+  kind: MarkKind,
   hours: number | null,
   thickness: number | null,
   faces: string | null,

@@ -40,6 +40,8 @@ describe('a draft', () => {
     await settled();
     expect(await heldDraft('d', none)).toEqual({ target: after, baseRevision: 2 });
     expect(await heldDraft('other', none)).toBeNull();
+    holdDraft(designOf(before), after, ['sent before']);
+    expect(await heldDraft('d', none)).toEqual({ target: after, baseRevision: 2, sent: ['sent before'] });
     dropDraft('d');
     expect(await namesHeld()).toEqual([]);
   });

@@ -7,8 +7,14 @@ import { dropChange, heldChanges, holdChange } from './heldChanges.ts';
 
 const KIND = 'design';
 
+/** A change to a design that the server has not acknowledged. */
+export interface Draft extends DesignWrite {
+  /** Prints of what was sent from the same revision without an answer. */
+  readonly sent?: readonly string[];
+}
+
 /** A draft as it is stored: the lists of an imported mould are left out. */
-interface Stored extends DesignWrite {
+interface Stored extends Draft {
   /** Where they are: in the revision that the change was made from, or stored under this name. */
   readonly lists?: 'base' | string;
 }
@@ -20,9 +26,10 @@ const apart = new Map<string, { readonly vertices: MeshForm['vertices']; readonl
  * Holds a change to a design in this browser until the server has acknowledged it.
  *
  * @param base the design as the change was made from
+ * @param sent prints of what was sent from there without an answer
  */
-export function holdDraft(base: Design, target: Target): void {
-  const write: DesignWrite = { target, baseRevision: base.revision };
+export function holdDraft(base: Design, target: Target, sent: readonly string[] = []): void {
+  const write: Draft = { target, baseRevision: base.revision, ...(sent.length > 0 && { sent }) };
   const { form } = target;
   if (form.kind !== 'mesh') return holdChange<Stored>(KIND, base.id, write);
   const { form: before } = base.target;
@@ -67,10 +74,7 @@ async function readLists(name: string): Promise<Pick<MeshForm, 'vertices' | 'tri
  *
  * @param baseOf the target of a revision, as the server has it
  */
-export async function heldDraft(
-  id: string,
-  baseOf: (revision: number) => Promise<Target>,
-): Promise<DesignWrite | null> {
+export async function heldDraft(id: string, baseOf: (revision: number) => Promise<Target>): Promise<Draft | null> {
   const [change] = await heldChanges<Stored>(KIND, id);
   if (!change) return null;
   const { lists: name, ...draft } = change.what;

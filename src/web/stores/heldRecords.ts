@@ -6,11 +6,17 @@ export interface HeldRecord<K extends RecordKind> {
   readonly id: string;
   readonly body: RecordBodies[K];
   readonly baseRevision: number;
+  /** Prints of what was sent from there without an answer. */
+  readonly sent?: readonly string[];
 }
 
 /** Holds a change in this browser until the server has it. */
-export function holdRecord<K extends RecordKind>(kind: K, { id, body, revision }: Kept<K>): void {
-  holdChange<HeldRecord<K>>(kind, id, { id, body, baseRevision: revision });
+export function holdRecord<K extends RecordKind>(
+  kind: K,
+  { id, body, revision }: Kept<K>,
+  sent: readonly string[] = [],
+): void {
+  holdChange<HeldRecord<K>>(kind, id, { id, body, baseRevision: revision, ...(sent.length > 0 && { sent }) });
 }
 
 /** Deletes what is held of a record. */

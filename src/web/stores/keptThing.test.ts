@@ -22,7 +22,7 @@ function desk(first: Note = { id: 'a', revision: 1, words: 'one' }) {
     bodyOf: ({ words }) => words,
     withBody: (note, words) => ({ ...note, words }),
     same: (one, other) => one === other,
-    equal: (one, other) => one === other,
+    print: (words) => words,
     send: (base, words) =>
       new Promise<Note>((resolve, reject) => {
         asked.push({
@@ -137,6 +137,38 @@ describe('a kept thing', () => {
       'theirs',
     ]);
     expect(changed.asked).toHaveLength(0);
+  });
+
+  it('goes on from what the page before had sent when that has arrived, and not from somebody else’s', async () => {
+    const own = desk({ id: 'a', revision: 2, words: 'sent' });
+    own.thing.takeUp('changed since', 1, ['sent']);
+    own.asked[0]?.reply();
+    await settled();
+    expect(own.server()).toEqual({ id: 'a', revision: 3, words: 'changed since' });
+    const changed = desk({ id: 'a', revision: 3, words: 'theirs' });
+    changed.thing.takeUp('changed since', 1, ['sent']);
+    expect([changed.thing.keeping.value, changed.asked.length]).toEqual(['conflict', 0]);
+  });
+
+  it('goes on from its own words whose answer was lost, and meets a conflict with what somebody else put on them', async () => {
+    const lost = async (after: (change: (words: string) => unknown) => void) => {
+      const { thing, asked, change, server } = desk();
+      thing.change('two');
+      void thing.keep();
+      change('two');
+      asked[0]?.fail('away');
+      await settled();
+      after(change);
+      thing.change('three');
+      void thing.keep();
+      for (const turn of [1, 2]) {
+        asked[turn]?.reply();
+        await settled();
+      }
+      return [thing.keeping.value, server().words, server().revision];
+    };
+    expect(await lost(() => undefined)).toEqual(['kept', 'three', 3]);
+    expect(await lost((change) => change('theirs'))).toEqual(['conflict', 'theirs', 3]);
   });
 
   it('says why the server would not take it, and keeps it held', async () => {

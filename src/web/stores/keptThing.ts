@@ -28,13 +28,13 @@ export interface KeptLinks<S extends KeptState, B> {
   readonly withBody: (state: S, body: B) => S;
   /** Whether two bodies are identical: a cheap test, run at every keystroke. */
   readonly same: (one: B, other: B) => boolean;
-  /** Whether two bodies have the same content, though one came from the server and one from here. */
-  readonly equal: (one: B, other: B) => boolean;
+  /** A text that is equal for bodies with the same content, though one came from the server and one from here. */
+  readonly print: (body: B) => string;
   /** Sends a body as the revision after a state; returns what the server has now. */
   readonly send: (base: S, body: B) => Promise<S>;
   readonly failure: (error: unknown) => Failure<S>;
-  /** Holds a change in this browser until the server has it. */
-  readonly hold: (base: S, body: B) => void;
+  /** Holds a change in this browser until the server has it, with the prints of what was sent before it without an answer. */
+  readonly hold: (base: S, body: B, sent: readonly string[]) => void;
   readonly drop: (id: string) => void;
   /** Registers a callback for when the server answers again. */
   readonly whenBack: (run: () => void) => void;
@@ -46,6 +46,9 @@ export interface KeptLinks<S extends KeptState, B> {
 
 /** Pause after the last change before it is sent (ms). */
 export const KEEP_AFTER = 500;
+
+/** How many bodies without an answer are known again. */
+const UNANSWERED = 8;
 
 /**
  * One record that is saved automatically: its body while it is edited, held in the browser until the server has it, sent after
@@ -62,6 +65,9 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
   const theirs = shallowRef<S | null>(null);
   let timer: ReturnType<typeof setTimeout> | undefined;
   let sending: Promise<void> | null = null;
+  /** Prints of what was sent from the base without an answer: one of them may be the server's newest revision. */
+  let unanswered: readonly string[] = [];
+  const printOf = (state: S) => links.print(links.bodyOf(state));
 
   function sendAfter(pause: number): void {
     clearTimeout(timer);
@@ -83,7 +89,7 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
   /** Applies a body without a new step: undo or redo. */
   function put(next: B, pause = KEEP_AFTER): void {
     body.value = next;
-    links.hold(base.value, next);
+    links.hold(base.value, next, unanswered);
     if (keeping.value === 'conflict') return;
     keeping.value = 'changed';
     sendAfter(pause);
@@ -94,30 +100,48 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     keeping.value = 'conflict';
   }
 
+  /** The body is edited from this state now; nothing was sent from it yet. */
+  function stepOnTo(state: S): void {
+    base.value = state;
+    unanswered = [];
+  }
+
   function acknowledge(kept: S, sent: B): void {
-    base.value = kept;
+    stepOnTo(kept);
     links.tell(kept);
     if (links.same(body.value, sent)) {
       keeping.value = 'kept';
       trouble.value = '';
       links.drop(kept.id);
     } else {
-      links.hold(kept, body.value);
-      keeping.value = 'changed';
+      goOn();
     }
+  }
+
+  /** What was changed since is still to be sent. */
+  function goOn(): void {
+    links.hold(base.value, body.value, unanswered);
+    keeping.value = 'changed';
   }
 
   async function sendOnce(): Promise<void> {
     const sent = body.value;
+    const print = links.print(sent);
+    const before = unanswered;
+    unanswered = [...before.filter((one) => one !== print), print].slice(-UNANSWERED);
     keeping.value = 'keeping';
     try {
       acknowledge(await links.send(base.value, sent), sent);
     } catch (error) {
       const failure = links.failure(error);
       if (failure.kind === 'conflict') {
-        // An earlier request with the same body had arrived; only its reply was lost.
-        if (links.equal(links.bodyOf(failure.newer), sent)) acknowledge(links.withBody(failure.newer, sent), sent);
-        else meetConflict(failure.newer);
+        const newest = printOf(failure.newer);
+        // An earlier request had arrived; only its reply was lost.
+        if (newest === print) acknowledge(links.withBody(failure.newer, sent), sent);
+        else if (before.includes(newest)) {
+          stepOnTo(failure.newer);
+          goOn();
+        } else meetConflict(failure.newer);
         return;
       }
       trouble.value = failure.words;
@@ -144,27 +168,31 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     if (keeping.value === 'changed') await keep();
   }
 
-  /** Resumes a change held by an earlier page: sends it, or reports a conflict with a newer state. */
-  function takeUp(held: B, baseRevision: number): void {
+  /**
+   * Resumes a change held by an earlier page: sends it, or reports a conflict with a newer state.
+   *
+   * @param sent prints of what that page had sent without an answer
+   */
+  function takeUp(held: B, baseRevision: number, sent: readonly string[] = []): void {
     body.value = held;
-    if (baseRevision === base.value.revision) void keep();
-    else meetConflict(base.value);
+    if (baseRevision === base.value.revision) unanswered = sent;
+    else if (!sent.includes(printOf(base.value))) return meetConflict(base.value);
+    void keep();
   }
 
   /** Resolves a conflict: mine becomes the newest revision; theirs stays in the history. */
   async function keepMine(): Promise<void> {
     if (!theirs.value) return;
-    base.value = theirs.value;
+    stepOnTo(theirs.value);
     theirs.value = null;
-    keeping.value = 'changed';
-    links.hold(base.value, body.value);
+    goOn();
     await keep();
   }
 
   /** Applies a state as the server has it now. */
   function adopt(state: S): void {
     clearTimeout(timer);
-    base.value = state;
+    stepOnTo(state);
     body.value = links.bodyOf(state);
     theirs.value = null;
     keeping.value = 'kept';
@@ -178,8 +206,8 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     if (keeping.value === 'conflict') theirs.value = state;
     if (keeping.value !== 'kept') return;
     const next = links.bodyOf(state);
-    if (!links.equal(next, body.value)) step(next);
-    base.value = state;
+    if (printOf(state) !== links.print(body.value)) step(next);
+    stepOnTo(state);
     body.value = next;
   }
 

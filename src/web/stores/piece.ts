@@ -14,30 +14,14 @@ import { afterPaint } from '../composables/afterPaint.ts';
 import { useFineBlank } from '../composables/useFineBlank.ts';
 import { useBench } from './bench.ts';
 import { useConnection } from './connection.ts';
-import { dropDraft, heldDraft, holdDraft } from './draft.ts';
+import { dropDraft, heldDraft, holdDraft, type Draft } from './draft.ts';
 import { hearTabs, tellTabs } from './otherTabs.ts';
+import { sameTarget, targetPrint } from './targetPrint.ts';
 import { undoSteps } from './undoSteps.ts';
 import { KEEP_AFTER, keptThing, type Failure, type KeptLinks, type KeptThing } from './keptThing.ts';
 
 /** Pause before a change is sent while a figure is typed or dragged, so that unfinished values make no revisions (ms). */
 const KEEP_WHILE_TYPED = 5000;
-
-/** Whether two targets are equal. The lists of an imported mesh are never changed, so they are compared by identity. */
-function sameTarget(one: Target, other: Target): boolean {
-  const lists = ({ form }: Target) => (form.kind === 'mesh' ? form.vertices : null);
-  return lists(one) === lists(other) && withoutLists(one) === withoutLists(other);
-}
-
-/** A target as text, without the lists of an imported mesh. */
-function withoutLists({ form, ...rest }: Target): string {
-  return JSON.stringify([rest, form.kind === 'mesh' ? { ...form, vertices: undefined, triangles: undefined } : form]);
-}
-
-/** Whether two targets have the same content, though one came from the server and one from here. */
-function equalTargets(one: Target, other: Target): boolean {
-  const lists = ({ form }: Target) => (form.kind === 'mesh' ? JSON.stringify([form.vertices, form.triangles]) : '');
-  return withoutLists(one) === withoutLists(other) && lists(one) === lists(other);
-}
 
 /** The open design: its working target, undo, and saving. */
 export const usePiece = defineStore('piece', () => {
@@ -76,7 +60,7 @@ export const usePiece = defineStore('piece', () => {
     bodyOf: (found) => found.target,
     withBody: (found, body) => ({ ...found, target: body }),
     same: sameTarget,
-    equal: equalTargets,
+    print: targetPrint,
     send: async ({ id, revision }, body) => {
       const kept = await api.write(id, { target: body, baseRevision: revision });
       void lastSeen.keepDesigns([kept]);
@@ -117,6 +101,14 @@ export const usePiece = defineStore('piece', () => {
     }
   }
 
+  /** Resumes a draft of an earlier page, unless it can no longer be made, or had arrived and only its acknowledgement was lost. */
+  function takeUp(found: Design, draft: Draft): void {
+    if (checkTarget(draft.target).length > 0 || targetPrint(draft.target) === targetPrint(found.target))
+      return dropDraft(found.id);
+    thing.value?.step(draft.target);
+    thing.value?.takeUp(draft.target, draft.baseRevision, draft.sent);
+  }
+
   async function open(id: string): Promise<void> {
     opening += 1;
     const mine = opening;
@@ -126,21 +118,20 @@ export const usePiece = defineStore('piece', () => {
     await nextTask();
     if (mine !== opening) return;
     try {
-      const found = await read(id);
+      const reading = read(id);
+      // Before it can be changed here, which would replace what is held of it.
+      const drafting = heldDraft(id, async (revision) => {
+        const { target: now, revision: newest } = await reading;
+        return revision === newest ? now : api.revision(id, revision);
+      });
+      const [found, draft] = await Promise.all([reading, drafting]);
       if (mine !== opening) return;
       show(found);
+      if (draft) takeUp(found, draft);
       // Develop its parts before its page is mounted.
       await nextTask();
       if (mine !== opening) return;
       state.value = 'ready';
-      const draft = await heldDraft(id, async (revision) =>
-        revision === found.revision ? found.target : api.revision(id, revision),
-      );
-      if (!draft || mine !== opening) return;
-      // It can no longer be made, or it had arrived and only its acknowledgement was lost.
-      if (checkTarget(draft.target).length > 0 || equalTargets(draft.target, found.target)) return dropDraft(id);
-      thing.value?.step(draft.target);
-      thing.value?.takeUp(draft.target, draft.baseRevision);
     } catch (error) {
       const words = connection.note(error);
       if (mine !== opening) return;

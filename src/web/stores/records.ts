@@ -49,7 +49,7 @@ function bookOf<K extends RecordKind>(
       bodyOf: ({ body }) => body,
       withBody: (kept, body) => ({ ...kept, body }),
       same,
-      equal: same,
+      print: (body) => JSON.stringify(body),
       send: async ({ id, revision }, body) => {
         const kept = await (revision === 0
           ? api.createRecord(kind, id, body)
@@ -64,7 +64,7 @@ function bookOf<K extends RecordKind>(
         if (newer) return { kind: 'conflict', newer };
         return { kind: error instanceof Unreachable ? 'away' : 'refused', words };
       },
-      hold: (kept, body) => holdRecord(kind, { ...kept, body }),
+      hold: (kept, body, sent) => holdRecord(kind, { ...kept, body }, sent),
       drop: (id) => dropHeldRecord(kind, id),
       whenBack: connection.whenBack,
       tell: (now) => tellTabs({ kind, now }),
@@ -109,17 +109,19 @@ function bookOf<K extends RecordKind>(
 
     /** Loads the server's records and the changes that this browser still holds, which are sent again or shown beside the server's. */
     async function show(found: readonly Kept<K>[]): Promise<void> {
+      // Before any record can be changed here, which would replace what is held of it.
+      const changes = await heldRecords(kind);
       const before = things.value;
       // A record that is being changed or sent stays as it is here.
       const busy = [...before].filter(([, { keeping }]) => keeping.value !== 'kept');
       const read = found.map((kept) => [kept.id, keptThing(kept, links)] as const);
       const now = new Map([...read, ...busy]);
       things.value = now;
-      for (const { id, body, baseRevision } of await heldRecords(kind)) {
+      for (const { id, body, baseRevision, sent } of changes) {
         if (busy.some(([other]) => other === id)) continue;
         const own = now.get(id);
         if (own && same(own.body.value, body)) dropHeldRecord(kind, id);
-        else (own ?? add(fresh(id, body))).takeUp(body, baseRevision);
+        else (own ?? add(fresh(id, body))).takeUp(body, baseRevision, sent);
       }
     }
 
