@@ -27,6 +27,19 @@ async function plan(counts: Readonly<Record<string, number>>): Promise<Page> {
   for (const [name, count] of Object.entries(counts)) await add(page, name, count);
   return page;
 }
+/** Counts how often a page asks for an order to be laid. */
+async function countOrders(page: Page) {
+  await page.addInitScript(`
+    window.ordersAsked = 0;
+    const post = Worker.prototype.postMessage;
+    Worker.prototype.postMessage = function (message, ...more) {
+      if (message?.task) window.ordersAsked += 1;
+      return post.call(this, message, ...more);
+    };
+  `);
+  return { asked: () => page.evaluate<number>('window.ordersAsked') };
+}
+
 const verdict = (page: Page) => page.locator('.verdict h1');
 const blocks = (page: Page, line: number, block: string) =>
   page.locator(`[data-block^="${line} "][data-block$=" ${block}"]`);
@@ -142,6 +155,27 @@ describe('an order', () => {
     for (const id of (await kept())?.makings ?? []) await fetch(`${url}api/makings/${id}`, { method: 'DELETE' });
     await page.reload();
     await page.getByRole('button', { name: 'Begin the making again' }).waitFor();
+  });
+
+  it('that lies behind is laid again from now on, once, and is kept', async () => {
+    const { asked } = await countOrders(visit.now.page);
+    const page = await plan({ 'Rack tumbler': 2 });
+    await textOf(verdict(page), /^All 2 fired/);
+    await page.getByRole('button', { name: 'Begin the making' }).click();
+    await page.waitForURL(/\/make\?making=/);
+    // Of a morning, when there are hands at once: a moment later that, too, has begun and is not done.
+    const now = new Date('2026-12-02T10:11:12').getTime();
+    await page.clock.setSystemTime(now);
+    await page.goto(`${visit.now.table.url}order/${(await order())?.id}`);
+    await read(
+      kept,
+      (body) => body?.done !== undefined && (body.laid?.blocks.every(({ start }) => start >= now) ?? false),
+      { wanted: 'an order from now on' },
+    );
+    const before = await asked();
+    await page.waitForTimeout(2000);
+    expect(await asked()).toBe(before);
+    await textOf(verdict(page), /^All 2 fired/);
   });
 
   it('is dragged by the pointer to another hour', async () => {

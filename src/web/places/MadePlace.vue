@@ -93,7 +93,7 @@ async function load(): Promise<void> {
   }
 }
 onMounted(load);
-watch(() => [route.params['making'], route.params['piece']], load);
+watch([() => route.params['making'], () => route.params['piece']], load);
 watch(kind, (now) => now && (document.title = `${now.name} · Fawn Table`));
 </script>
 

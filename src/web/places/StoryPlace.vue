@@ -107,7 +107,7 @@ async function load(): Promise<void> {
   }
 }
 onMounted(load);
-watch(() => [route.params['making'], route.params['piece']], load);
+watch([() => route.params['making'], () => route.params['piece']], load);
 </script>
 
 <template>

@@ -28,7 +28,7 @@ export interface KeptLinks<S extends KeptState, B> {
   readonly withBody: (state: S, body: B) => S;
   /** Whether two bodies are identical: a cheap test, run at every keystroke. */
   readonly same: (one: B, other: B) => boolean;
-  /** A text that is equal for bodies with the same content, though one came from the server and one from here. */
+  /** A short text that is equal for bodies with the same content, though one came from the server and one from here. */
   readonly print: (body: B) => string;
   /** Sends a body as the revision after a state; returns what the server has now. */
   readonly send: (base: S, body: B) => Promise<S>;

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia';
 import { computed, ref, shallowRef } from 'vue';
+import { briefly } from '../../core/briefly.ts';
 import type { Kept, RecordBodies, RecordKind } from '../../contract/records.ts';
 import { checkClay, checkScrap } from '../../core/studio/clay/checkClay.ts';
 import type { Fault } from '../../core/errors.ts';
@@ -49,7 +50,7 @@ function bookOf<K extends RecordKind>(
       bodyOf: ({ body }) => body,
       withBody: (kept, body) => ({ ...kept, body }),
       same,
-      print: (body) => JSON.stringify(body),
+      print: (body) => briefly(JSON.stringify(body)),
       send: async ({ id, revision }, body) => {
         const kept = await (revision === 0
           ? api.createRecord(kind, id, body)

@@ -1,4 +1,5 @@
 import { type Air, AIR_LIMITS } from '../drying/air.ts';
+import { briefly } from '../../briefly.ts';
 import { isDay } from '../../day.ts';
 import type { Fault } from '../../errors.ts';
 import { LIMITS } from '../../target/target.ts';
@@ -91,13 +92,6 @@ export function withItsWork(then: KeptOrder, { makings, done }: KeptOrder): Kept
 /** Whether work planned for before now is not done in the makings of an order: then it has to be planned again. */
 export const isBehind = ({ done, laid }: KeptOrder, now: number): boolean =>
   done !== undefined && (laid?.blocks.some((block) => !block.done && block.start < now) ?? false);
-
-/** A short text that differs when a long one does (FNV-1a, 32 bits, and the length). */
-function briefly(text: string): string {
-  let hash = 0x811c9dc5;
-  for (let at = 0; at < text.length; at += 1) hash = Math.imul(hash ^ text.charCodeAt(at), 0x01000193);
-  return `${text.length}-${(hash >>> 0).toString(36)}`;
-}
 
 /** Everything that the plan of an order depends on, as a short text. */
 export const laidFor = ({

@@ -68,7 +68,7 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
     }
   }
   watch(
-    () => [lineOf.value, body.value?.wanted] as const,
+    [lineOf, () => body.value?.wanted],
     () => void afterThat(fetchTargets),
     { immediate: true },
   );

@@ -85,7 +85,7 @@ export function useOrder(order: () => Kept<'order'> | undefined) {
   );
   // What should have been done by now, and is not, is laid anew when the order is opened or something else of it is done.
   watch(
-    () => [order()?.id, body.value?.done],
+    [() => order()?.id, () => body.value?.done],
     () => body.value && !stale.value && isBehind(body.value, Date.now()) && void lay(),
     { immediate: true },
   );

@@ -22,7 +22,7 @@ const later = shallowRef<readonly Later[] | null>(null);
 const more = shallowRef(0);
 
 watch(
-  () => [props.design, props.revision] as const,
+  [() => props.design, () => props.revision] as const,
   async ([design, revision]) => {
     later.value = null;
     try {

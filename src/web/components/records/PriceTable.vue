@@ -28,7 +28,7 @@ async function load(): Promise<void> {
   }
 }
 watch(
-  () => [props.making, props.piece],
+  [() => props.making, () => props.piece],
   () => void load(),
   { immediate: true },
 );
