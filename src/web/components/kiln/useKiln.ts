@@ -67,11 +67,7 @@ export function useKiln(firing: () => Kept<'firing'> | undefined) {
       targets.value = new Map(targets.value).set(key, target);
     }
   }
-  watch(
-    [lineOf, () => body.value?.wanted],
-    () => void afterThat(fetchTargets),
-    { immediate: true },
-  );
+  watch([lineOf, () => body.value?.wanted], () => void afterThat(fetchTargets), { immediate: true });
 
   function change(part: Partial<KeptFiring>, group: string | null = null): readonly Fault[] {
     const now = firing();

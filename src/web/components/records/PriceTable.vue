@@ -27,11 +27,7 @@ async function load(): Promise<void> {
     connection.note(error);
   }
 }
-watch(
-  [() => props.making, () => props.piece],
-  () => void load(),
-  { immediate: true },
-);
+watch([() => props.making, () => props.piece], () => void load(), { immediate: true });
 
 /** Minutes stand in the making itself, sent or not yet. */
 const noted = computed(() => {
