@@ -8,6 +8,7 @@ import { iso } from '../services/makingColumns.ts';
 import type { StagedArchive } from './stageArchive.ts';
 import {
   DESIGNS,
+  empty,
   ENTRIES,
   insert,
   keysOf,
@@ -73,8 +74,7 @@ export async function restoreExactly(
   copyPhotographs(staged, photographs);
   await database.write(async (transaction) => {
     await database.revisionFacts.destroy({ where: {}, truncate: true, transaction });
-    for (const { name } of [...TABLES].reverse())
-      await database.sequelize.query(`DELETE FROM "${name}"`, { transaction });
+    for (const table of [...TABLES].reverse()) await empty(database, table, transaction);
     for (const table of TABLES)
       await copyRows(database, { table, rows: await rowsOf(staged.database, table), transaction });
   });

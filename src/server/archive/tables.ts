@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
-import { QueryTypes, type Transaction } from 'sequelize';
+import { QueryTypes, type Model, type ModelStatic, type Transaction } from 'sequelize';
 import type { Database } from '../models/database.ts';
+import { plainRows } from '../models/plainRows.ts';
 
 /** A row as the database has it: figures, texts and nothing. */
 export type Row = Readonly<Record<string, string | number | null>>;
@@ -37,7 +38,7 @@ export const OF_MAKING = [PIECES, STEPS, ...ENTRIES];
 /** The tables in an archive, in order of reference. Derived tables are left out. */
 export const TABLES = [MESHES, DESIGNS, REVISIONS, RECORDS, MAKINGS, ...OF_MAKING];
 
-/** Rows of a table that hold a value, in the order of their key. */
+/** Rows of a table that hold a value, in the order of their key. A finder would read times, which are kept as they are written. */
 export function rowsOf(
   { sequelize }: Database,
   { name, key }: Table,
@@ -50,28 +51,32 @@ export function rowsOf(
   });
 }
 
-/** The keys of a table whose rows are known by one column, in order. */
-export async function keysOf({ sequelize }: Database, { name, key }: Table): Promise<string[]> {
-  const rows = await sequelize.query<Row>(`SELECT "${key[0]}" AS key FROM "${name}" ORDER BY 1`, {
-    type: QueryTypes.SELECT,
-  });
-  return rows.map(({ key: one }) => String(one));
+/** The model of a table. */
+function modelOf({ sequelize }: Database, { name }: Table): ModelStatic<Model> {
+  const model = Object.values(sequelize.models).find(({ tableName }) => tableName === name);
+  if (!model) throw new Error(`no model has the table ${name}`);
+  return model;
 }
 
-/** Number of rows of a table. */
-export async function countOf({ sequelize }: Database, { name }: Table): Promise<number> {
-  const [row] = await sequelize.query<{ count: number }>(`SELECT count(*) AS count FROM "${name}"`, {
-    type: QueryTypes.SELECT,
-  });
-  return row?.count ?? 0;
+/** The keys of a table whose rows are known by one column, in order; those of deleted rows too. */
+export async function keysOf(database: Database, table: Table): Promise<string[]> {
+  const [key = ''] = table.key;
+  const rows = await plainRows(modelOf(database, table), { attributes: [key], order: [key], paranoid: false });
+  return rows.map((row) => String((row as Row)[key]));
 }
+
+/** Number of rows of a table, deleted ones too. */
+export const countOf = (database: Database, table: Table): Promise<number> =>
+  modelOf(database, table).count({ paranoid: false });
 
 /** Columns of a table. */
 export async function columnsOf({ sequelize }: Database, { name }: Table): Promise<string[]> {
-  const rows = await sequelize.query<{ name: string }>(`SELECT name FROM pragma_table_info('${name}')`, {
-    type: QueryTypes.SELECT,
-  });
-  return rows.map((row) => row.name);
+  return Object.keys(await sequelize.getQueryInterface().describeTable(name));
+}
+
+/** Deletes every row of a table. */
+export async function empty({ sequelize }: Database, { name }: Table, transaction: Transaction): Promise<void> {
+  await sequelize.getQueryInterface().bulkDelete(name, {}, { transaction });
 }
 
 /** Greatest number of values in one statement. */
@@ -83,21 +88,9 @@ export async function insert(
   { name }: Table,
   { rows, transaction }: { readonly rows: readonly Row[]; readonly transaction: Transaction },
 ): Promise<void> {
-  const [first] = rows;
-  if (!first) return;
-  const columns = Object.keys(first);
-  const each = Math.max(1, Math.floor(VALUES / columns.length));
-  for (let from = 0; from < rows.length; from += each) {
-    const some = rows.slice(from, from + each);
-    const places = some
-      .map((_, row) => `(${columns.map((_one, at) => `$${row * columns.length + at + 1}`).join(', ')})`)
-      .join(', ');
-    const values = some.flatMap((row) => columns.map((column) => row[column] ?? null));
-    await sequelize.query(`INSERT INTO "${name}" (${columns.map((one) => `"${one}"`).join(', ')}) VALUES ${places}`, {
-      bind: values,
-      transaction,
-    });
-  }
+  const each = Math.max(1, Math.floor(VALUES / Object.keys(rows[0] ?? { id: '' }).length));
+  for (let from = 0; from < rows.length; from += each)
+    await sequelize.getQueryInterface().bulkInsert(name, rows.slice(from, from + each), { transaction });
 }
 
 /** A row in readable form: its JSON texts parsed. */

@@ -1,7 +1,8 @@
 import { LRUCache } from 'lru-cache';
-import { QueryTypes, type Transaction } from 'sequelize';
+import { col, fn, type Transaction } from 'sequelize';
 import { inOrder, type Mark, type MarkKind } from '../../core/studio/making/making.ts';
 import type { Database } from '../models/database.ts';
+import { workedOut } from '../models/plainRows.ts';
 import { iso, markOf } from './makingColumns.ts';
 import { group } from './ordersKept.ts';
 
@@ -20,6 +21,22 @@ type Cells = readonly [
   cover: string | null,
   support: string | null,
 ];
+
+/** The columns of {@link Cells}. */
+const CELLS = [
+  'makingId',
+  'id',
+  'piece',
+  'number',
+  'step',
+  'at',
+  'kind',
+  'hours',
+  'thickness',
+  'faces',
+  'cover',
+  'support',
+] as const;
 
 /** How the database writes a time in UTC. */
 const UTC = /^(\d{4}-\d\d-\d\d) (\d\d:\d\d:\d\d\.\d{3}) \+00:00$/;
@@ -44,26 +61,27 @@ interface Read {
  * are more of them. The database writes them as one text, unsorted: a row for each takes four times as long, and sorting there
  * twice as long.
  */
-export function marksKept({ sequelize }: Database) {
+export function marksKept({ marks }: Database) {
   const kept = new LRUCache<string, Read>({ max: MARKS_KEPT });
 
   async function statesOf(ids: readonly string[]): Promise<{ makingId: string; state: string }[]> {
-    return sequelize.query(
-      `SELECT g.makingId, g.many || ' ' || m.id AS state FROM
-         (SELECT makingId, count(*) AS many, max(rowid) AS last FROM marks WHERE makingId IN (:ids) GROUP BY makingId) g
-         JOIN marks m ON m.rowid = g.last`,
-      { type: QueryTypes.SELECT, replacements: { ids: [...ids] } },
-    );
+    const rows = await workedOut<{ makingId: string; id: string; many: number }>(marks, {
+      // SQLite takes the id from the row with the greatest rowid, which is the last.
+      attributes: ['makingId', 'id', [fn('count', col('id')), 'many'], [fn('max', col('rowid')), 'last']],
+      where: { makingId: [...ids] },
+      group: 'makingId',
+    });
+    return rows.map(({ makingId, id, many }) => ({ makingId, state: `${many} ${id}` }));
   }
 
   async function read(ids: readonly string[], transaction?: Transaction): Promise<Map<string, Mark[]>> {
     const found = new Map<string, Mark[]>();
     if (ids.length === 0) return found;
-    const [row] = await sequelize.query<{ text: string }>(
-      `SELECT json_group_array(json_array(makingId, id, piece, number, step, at, kind, hours, thickness, faces, cover, support)) AS text
-         FROM marks WHERE makingId IN (:ids)`,
-      { type: QueryTypes.SELECT, replacements: { ids: [...ids] }, transaction },
-    );
+    const [row] = await workedOut<{ text: string }>(marks, {
+      attributes: [[fn('json_group_array', fn('json_array', ...CELLS.map((name) => col(name)))), 'text']],
+      where: { makingId: [...ids] },
+      transaction,
+    });
     for (const [making, cells] of group(JSON.parse(row?.text ?? '[]') as Cells[], ([makingId]) => makingId)) {
       found.set(making, inOrder(cells.map(markIn)));
     }
