@@ -2,7 +2,7 @@ import { QueryTypes } from 'sequelize';
 import type { DryLine } from '../../contract/made.ts';
 import type { MadeQuery } from '../../contract/madeSchema.ts';
 import type { Database } from '../models/database.ts';
-import { STANDS } from './madeSearch.ts';
+import { STANDS } from './standing.ts';
 
 interface DryRow extends Omit<DryLine, 'numbers'> {
   readonly numbers: string;

@@ -1,4 +1,4 @@
-import { literal, Op, QueryTypes } from 'sequelize';
+import { Op, QueryTypes } from 'sequelize';
 import type { Kept } from '../../contract/records.ts';
 import { insideOf, pieceKey, type KeptFiring, type PieceAt } from '../../core/studio/kiln/keptFiring.ts';
 import type { MadePiece, MeasuredSize, Planned } from '../../core/studio/learning/madePiece.ts';
@@ -7,9 +7,9 @@ import type { WorkStep } from '../../core/studio/making/workStep.ts';
 import type { Database } from '../models/database.ts';
 import type { EntryRow } from '../models/makingRows.ts';
 import { plainRows } from '../models/plainRows.ts';
-import { STRUCK } from './madeSearch.ts';
 import { iso } from './makingColumns.ts';
 import type { RecordService } from './records.ts';
+import { standing } from './standing.ts';
 
 /**
  * Most pieces that a clay is learned from: its newest ones in measured batches, and in all. Older ones add nothing, and clays
@@ -38,12 +38,6 @@ type Spot = Pick<EntryRow, 'makingId' | 'piece' | 'number'>;
 
 /** What is read of every entry. */
 const SPOT = ['makingId', 'piece', 'number'] as const;
-
-/** Entries of makings that were not struck out, or were put back. */
-const standing = (makings: string[]) => ({
-  makingId: makings,
-  id: { [Op.notIn]: literal(`(${STRUCK})`) },
-});
 
 /** Rows in lists by the piece that they belong to. */
 function byPiece<T extends Spot>(rows: readonly T[]): Map<string, T[]> {

@@ -5,6 +5,7 @@ import type { Planned } from '../../core/studio/learning/madePiece.ts';
 import { MM_PER_INCH } from '../../core/numbers.ts';
 import type { Database } from '../models/database.ts';
 import { iso, isoOr } from './makingColumns.ts';
+import { STANDS } from './standing.ts';
 
 /** A thickness in the words that are searched: a figure with its unit. */
 const THICKNESS = /(\d+(?:[.,]\d+)?)\s*(mm|cm|in|inch|")/gi;
@@ -55,14 +56,6 @@ const ORDER = 'm.startedAt DESC, m.id, p.piece';
 
 /** Entries of a kind of piece that were not struck out. */
 const of = (table: string) => `FROM ${table} e WHERE e.makingId = p.makingId AND e.piece = p.piece AND ${STANDS}`;
-/** What is struck out now: asked once for a whole search. The last word on an entry counts. */
-export const STRUCK = `
-  SELECT s.of FROM strikes s WHERE s.out AND NOT EXISTS (
-    SELECT 1 FROM strikes l
-    WHERE l.of = s.of AND l.makingId = s.makingId AND (l.at > s.at OR (l.at = s.at AND l.id > s.id)))`;
-/** An entry `e` that was not struck out, or was put back. */
-export const STANDS = `e.id NOT IN (${STRUCK})`;
-
 /** Escapes the wildcards of LIKE. */
 const plain = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`;
 

@@ -1,4 +1,3 @@
-import { QueryTypes } from 'sequelize';
 import type { MadeCosts } from '../../contract/made.ts';
 import type { Kept } from '../../contract/records.ts';
 import { kindKey } from '../../core/studio/kiln/firingLoad.ts';
@@ -7,35 +6,38 @@ import type { Planned } from '../../core/studio/learning/madePiece.ts';
 import { roomShare, type FiringCost, type Roomed } from '../../core/studio/price/priceOf.ts';
 import { Refusal } from '../refusal.ts';
 import type { Database } from '../models/database.ts';
-import { STANDS } from './madeSearch.ts';
+import type { MakingPieceRow } from '../models/makingRows.ts';
+import { plainRows, type Plain } from '../models/plainRows.ts';
 import type { RecordService } from './records.ts';
 import type { RevisionFacts } from './revisionFacts.ts';
-
-interface PieceRow {
-  readonly count: number;
-  readonly clay: string | null;
-  readonly planned: string | null;
-  readonly faulty: number;
-}
+import { standing } from './standing.ts';
 
 /** Costs of what was made: its clay, and its share of each firing. */
 export function pieceCosts(database: Database, records: RecordService, facts: RevisionFacts) {
-  const ask = <T extends object>(sql: string, replacements: Record<string, unknown>) =>
-    database.sequelize.query<T>(sql, { type: QueryTypes.SELECT, replacements });
+  const { makings, makingPieces, revisionFacts, faults } = database;
+
+  /** What is planned for the revisions of pieces, by kind; null where a revision is not known. */
+  async function plannedOf(pieces: readonly Plain<MakingPieceRow>[]): Promise<Map<string, Planned | null>> {
+    const designId = [...new Set(pieces.map((one) => one.designId))];
+    const known = await plainRows(revisionFacts, {
+      attributes: ['designId', 'revision', 'planned'],
+      where: { designId },
+    });
+    const revisionKey = (one: { readonly designId: string; readonly revision: number }) =>
+      `${one.designId} ${one.revision}`;
+    const texts = new Map(known.map((one) => [revisionKey(one), one.planned]));
+    return new Map(
+      pieces.map((one) => {
+        const text = texts.get(revisionKey(one));
+        return [kindKey({ ...one, making: one.makingId }), text === undefined ? null : (JSON.parse(text) as Planned)];
+      }),
+    );
+  }
 
   /** The room (fired ml) of one piece of each kind of some makings; null where its revision is not known. */
-  async function rooms(makings: readonly string[]): Promise<Map<string, number | null>> {
-    const rows = await ask<{ making: string; piece: number; planned: string | null }>(
-      `SELECT p.makingId AS making, p.piece, f.planned FROM making_pieces p
-       LEFT JOIN revision_facts f ON f.designId = p.designId AND f.revision = p.revision WHERE p.makingId IN (:makings)`,
-      { makings },
-    );
-    return new Map(
-      rows.map(({ planned, ...one }) => [
-        kindKey(one),
-        planned === null ? null : (JSON.parse(planned) as Planned).room,
-      ]),
-    );
+  async function rooms(making: readonly string[]): Promise<Map<string, number | null>> {
+    const planned = await plannedOf(await plainRows(makingPieces, { where: { makingId: [...making] } }));
+    return new Map([...planned].map(([kind, plan]) => [kind, plan?.room ?? null]));
   }
 
   async function firingCost({ body }: Kept<'firing'>, key: string): Promise<FiringCost[]> {
@@ -53,24 +55,21 @@ export function pieceCosts(database: Database, records: RecordService, facts: Re
     /** What one kind of piece of a making cost. Throws `not-found` where it is not here. */
     async costs(making: string, piece: number): Promise<MadeCosts> {
       await facts.fillMissing();
-      const [row] = await ask<PieceRow>(
-        `SELECT p.count, m.clay, f.planned,
-           (SELECT COUNT(DISTINCT e.number) FROM faults e
-            WHERE e.makingId = p.makingId AND e.piece = p.piece AND ${STANDS}) AS faulty
-         FROM making_pieces p JOIN makings m ON m.id = p.makingId AND m.deletedAt IS NULL
-         LEFT JOIN revision_facts f ON f.designId = p.designId AND f.revision = p.revision
-         WHERE p.makingId = :making AND p.piece = :piece`,
-        { making, piece },
-      );
-      if (!row) throw new Refusal('not-found');
-      const clay = (await records.list('clay')).find(({ id }) => id === row.clay)?.body;
+      const [head, [row]] = await Promise.all([
+        makings.findByPk(making),
+        plainRows(makingPieces, { where: { makingId: making, piece } }),
+      ]);
+      if (!head || !row) throw new Refusal('not-found');
+      const planned = (await plannedOf([row])).get(kindKey({ making, piece }));
+      const faulty = await faults.count({ where: { ...standing([making]), piece }, distinct: true, col: 'number' });
+      const clay = (await records.list('clay')).find(({ id }) => id === head.clay)?.body;
       const firings: FiringCost[] = [];
       for (const firing of await records.list('firing'))
         firings.push(...(await firingCost(firing, kindKey({ making, piece }))));
       return {
         count: row.count,
-        faulty: row.faulty,
-        clay: row.planned === null ? null : (JSON.parse(row.planned) as Planned).clay,
+        faulty,
+        clay: planned?.clay ?? null,
         bag: clay?.price !== undefined && clay.bag ? { price: clay.price, grams: clay.bag } : null,
         firings,
       };

@@ -1,0 +1,16 @@
+import { literal, Op } from 'sequelize';
+
+/** What is struck out now: asked once for a whole search. The last word on an entry counts. */
+const STRUCK = `
+  SELECT s.of FROM strikes s WHERE s.out AND NOT EXISTS (
+    SELECT 1 FROM strikes l
+    WHERE l.of = s.of AND l.makingId = s.makingId AND (l.at > s.at OR (l.at = s.at AND l.id > s.id)))`;
+
+/** In SQL, an entry `e` that was not struck out, or was put back. */
+export const STANDS = `e.id NOT IN (${STRUCK})`;
+
+/** The same for a finder, of entries of these makings. */
+export const standing = (makings: readonly string[]) => ({
+  makingId: [...makings],
+  id: { [Op.notIn]: literal(`(${STRUCK})`) },
+});
