@@ -52,7 +52,7 @@ const NAMED_CHOICE = {
   message: 'Name the choice: an option or a word instead of a bare boolean.',
 };
 
-/** Vue takes a new array for a change, though what is in it is the same: what runs then could set itself off without end. */
+/** Vue takes a new array for a change even if its items are equal, so that a watcher could trigger itself for ever. */
 const WATCHED_ONE_BY_ONE = {
   selector:
     'CallExpression[callee.name="watch"] > ArrowFunctionExpression:first-child > :matches(ArrayExpression, TSAsExpression:has(> ArrayExpression))',

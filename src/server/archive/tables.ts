@@ -38,7 +38,10 @@ export const OF_MAKING = [PIECES, STEPS, ...ENTRIES];
 /** The tables in an archive, in order of reference. Derived tables are left out. */
 export const TABLES = [MESHES, DESIGNS, REVISIONS, RECORDS, MAKINGS, ...OF_MAKING];
 
-/** Rows of a table that hold a value, in the order of their key. A finder would read times, which are kept as they are written. */
+/**
+ * Rows of a table that hold a value, in the order of their key, as they are written: a finder would turn the texts of times into
+ * dates.
+ */
 export function rowsOf(
   { sequelize }: Database,
   { name, key }: Table,

@@ -15,8 +15,8 @@ export async function plainRows<M extends Model>(
   return rows as Plain<M>[];
 }
 
-/** Rows of what the database works out of a table: `attributes` say what, and `T` what they are called. */
-export async function workedOut<T extends object>(table: ModelStatic<Model>, options: FindOptions): Promise<T[]> {
+/** Rows with computed columns, such as counts: `attributes` define them, and `T` gives their types. */
+export async function computedRows<T extends object>(table: ModelStatic<Model>, options: FindOptions): Promise<T[]> {
   const rows: unknown = await table.findAll({ ...options, raw: true });
   return rows as T[];
 }

@@ -2,7 +2,7 @@ import { LRUCache } from 'lru-cache';
 import { col, fn, type Transaction } from 'sequelize';
 import { inOrder, type Mark, type MarkKind } from '../../core/studio/making/making.ts';
 import type { Database } from '../models/database.ts';
-import { workedOut } from '../models/plainRows.ts';
+import { computedRows } from '../models/plainRows.ts';
 import { iso, markOf } from './makingColumns.ts';
 import { group } from './ordersKept.ts';
 
@@ -65,7 +65,7 @@ export function marksKept({ marks }: Database) {
   const kept = new LRUCache<string, Read>({ max: MARKS_KEPT });
 
   async function statesOf(ids: readonly string[]): Promise<{ makingId: string; state: string }[]> {
-    const rows = await workedOut<{ makingId: string; id: string; many: number }>(marks, {
+    const rows = await computedRows<{ makingId: string; id: string; many: number }>(marks, {
       // SQLite takes the id from the row with the greatest rowid, which is the last.
       attributes: ['makingId', 'id', [fn('count', col('id')), 'many'], [fn('max', col('rowid')), 'last']],
       where: { makingId: [...ids] },
@@ -77,7 +77,7 @@ export function marksKept({ marks }: Database) {
   async function read(ids: readonly string[], transaction?: Transaction): Promise<Map<string, Mark[]>> {
     const found = new Map<string, Mark[]>();
     if (ids.length === 0) return found;
-    const [row] = await workedOut<{ text: string }>(marks, {
+    const [row] = await computedRows<{ text: string }>(marks, {
       attributes: [[fn('json_group_array', fn('json_array', ...CELLS.map((name) => col(name)))), 'text']],
       where: { makingId: [...ids] },
       transaction,

@@ -1,6 +1,6 @@
 import { literal, Op } from 'sequelize';
 
-/** What is struck out now: asked once for a whole search. The last word on an entry counts. */
+/** Ids of entries that are struck out now, queried once for a whole search: the last strike of an entry counts. */
 const STRUCK = `
   SELECT s.of FROM strikes s WHERE s.out AND NOT EXISTS (
     SELECT 1 FROM strikes l

@@ -38,7 +38,7 @@ const LONGEST_WAIT = 60_000;
 /** Memory of one thread (MB): the largest mesh takes a fifth of it. */
 const THREAD_MEMORY = 512;
 
-/** Time (ms) without orders after which a thread that is not kept ends. */
+/** Time without orders (ms) after which a surplus thread ends. */
 const IDLE = 60_000;
 
 /** An order on its way to a thread. */
@@ -65,7 +65,7 @@ export function poolOf<Order, Done>(options: PoolOptions): Pool<Order, Done> {
   threads.on('message', (number: number) => begins.get(number)?.());
   let last = 0;
 
-  /** Carries out an order for which a thread is free, or starts. */
+  /** Carries out an order for which there is a thread, or one that is starting. */
   async function work(order: Order, limit: number): Promise<Done> {
     const number = (last += 1);
     const stop = new AbortController();
@@ -89,7 +89,7 @@ export function poolOf<Order, Done>(options: PoolOptions): Pool<Order, Done> {
     }
   }
 
-  // The threads' own queue neither keeps the order of what can be stopped nor counts it.
+  // Piscina's own queue neither counts tasks that can be aborted nor takes them in order.
   const free = new Semaphore(most);
   let waiting = 0;
   return {

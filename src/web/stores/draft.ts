@@ -9,7 +9,7 @@ const KIND = 'design';
 
 /** A change to a design that the server has not acknowledged. */
 export interface Draft extends DesignWrite {
-  /** Prints of what was sent from the same revision without an answer. */
+  /** Fingerprints of what was sent from the same revision without an answer. */
   readonly sent?: readonly string[];
 }
 
@@ -26,7 +26,7 @@ const apart = new Map<string, { readonly vertices: MeshForm['vertices']; readonl
  * Holds a change to a design in this browser until the server has acknowledged it.
  *
  * @param base the design as the change was made from
- * @param sent prints of what was sent from there without an answer
+ * @param sent fingerprints of what was sent from there without an answer
  */
 export function holdDraft(base: Design, target: Target, sent: readonly string[] = []): void {
   const write: Draft = { target, baseRevision: base.revision, ...(sent.length > 0 && { sent }) };

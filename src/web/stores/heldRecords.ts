@@ -6,7 +6,7 @@ export interface HeldRecord<K extends RecordKind> {
   readonly id: string;
   readonly body: RecordBodies[K];
   readonly baseRevision: number;
-  /** Prints of what was sent from there without an answer. */
+  /** Fingerprints of what was sent from there without an answer. */
   readonly sent?: readonly string[];
 }
 

@@ -22,7 +22,7 @@ function desk(first: Note = { id: 'a', revision: 1, words: 'one' }) {
     bodyOf: ({ words }) => words,
     withBody: (note, words) => ({ ...note, words }),
     same: (one, other) => one === other,
-    print: (words) => words,
+    fingerprint: (words) => words,
     send: (base, words) =>
       new Promise<Note>((resolve, reject) => {
         asked.push({

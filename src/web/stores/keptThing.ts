@@ -29,11 +29,11 @@ export interface KeptLinks<S extends KeptState, B> {
   /** Whether two bodies are identical: a cheap test, run at every keystroke. */
   readonly same: (one: B, other: B) => boolean;
   /** A short text that is equal for bodies with the same content, though one came from the server and one from here. */
-  readonly print: (body: B) => string;
+  readonly fingerprint: (body: B) => string;
   /** Sends a body as the revision after a state; returns what the server has now. */
   readonly send: (base: S, body: B) => Promise<S>;
   readonly failure: (error: unknown) => Failure<S>;
-  /** Holds a change in this browser until the server has it, with the prints of what was sent before it without an answer. */
+  /** Holds a change in this browser until the server has it, with the fingerprints of what was sent before it without an answer. */
   readonly hold: (base: S, body: B, sent: readonly string[]) => void;
   readonly drop: (id: string) => void;
   /** Registers a callback for when the server answers again. */
@@ -47,7 +47,7 @@ export interface KeptLinks<S extends KeptState, B> {
 /** Pause after the last change before it is sent (ms). */
 export const KEEP_AFTER = 500;
 
-/** How many bodies without an answer are known again. */
+/** How many sent bodies without an answer are remembered, so that the page knows its own again. */
 const UNANSWERED = 8;
 
 /**
@@ -65,9 +65,9 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
   const theirs = shallowRef<S | null>(null);
   let timer: ReturnType<typeof setTimeout> | undefined;
   let sending: Promise<void> | null = null;
-  /** Prints of what was sent from the base without an answer: one of them may be the server's newest revision. */
+  /** Fingerprints of bodies that were sent from the base and never answered: one of them may be the server's newest revision. */
   let unanswered: readonly string[] = [];
-  const printOf = (state: S) => links.print(links.bodyOf(state));
+  const fingerprintOf = (state: S) => links.fingerprint(links.bodyOf(state));
 
   function sendAfter(pause: number): void {
     clearTimeout(timer);
@@ -100,7 +100,7 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     keeping.value = 'conflict';
   }
 
-  /** The body is edited from this state now; nothing was sent from it yet. */
+  /** Makes a state the base of the body; nothing has been sent from it yet. */
   function stepOnTo(state: S): void {
     base.value = state;
     unanswered = [];
@@ -118,7 +118,7 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     }
   }
 
-  /** What was changed since is still to be sent. */
+  /** Holds what was changed since the base; it is still to be sent. */
   function goOn(): void {
     links.hold(base.value, body.value, unanswered);
     keeping.value = 'changed';
@@ -126,18 +126,18 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
 
   async function sendOnce(): Promise<void> {
     const sent = body.value;
-    const print = links.print(sent);
+    const fingerprint = links.fingerprint(sent);
     const before = unanswered;
-    unanswered = [...before.filter((one) => one !== print), print].slice(-UNANSWERED);
+    unanswered = [...before.filter((one) => one !== fingerprint), fingerprint].slice(-UNANSWERED);
     keeping.value = 'keeping';
     try {
       acknowledge(await links.send(base.value, sent), sent);
     } catch (error) {
       const failure = links.failure(error);
       if (failure.kind === 'conflict') {
-        const newest = printOf(failure.newer);
+        const newest = fingerprintOf(failure.newer);
         // An earlier request had arrived; only its reply was lost.
-        if (newest === print) acknowledge(links.withBody(failure.newer, sent), sent);
+        if (newest === fingerprint) acknowledge(links.withBody(failure.newer, sent), sent);
         else if (before.includes(newest)) {
           stepOnTo(failure.newer);
           goOn();
@@ -171,12 +171,12 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
   /**
    * Resumes a change held by an earlier page: sends it, or reports a conflict with a newer state.
    *
-   * @param sent prints of what that page had sent without an answer
+   * @param sent fingerprints of what that page had sent without an answer
    */
   function takeUp(held: B, baseRevision: number, sent: readonly string[] = []): void {
     body.value = held;
     if (baseRevision === base.value.revision) unanswered = sent;
-    else if (!sent.includes(printOf(base.value))) return meetConflict(base.value);
+    else if (!sent.includes(fingerprintOf(base.value))) return meetConflict(base.value);
     void keep();
   }
 
@@ -206,7 +206,7 @@ export function keptThing<S extends KeptState, B>(first: S, links: KeptLinks<S, 
     if (keeping.value === 'conflict') theirs.value = state;
     if (keeping.value !== 'kept') return;
     const next = links.bodyOf(state);
-    if (printOf(state) !== links.print(body.value)) step(next);
+    if (fingerprintOf(state) !== links.fingerprint(body.value)) step(next);
     stepOnTo(state);
     body.value = next;
   }

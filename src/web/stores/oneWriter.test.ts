@@ -55,7 +55,7 @@ function studio() {
       bodyOf: ({ words }) => words,
       withBody: (note, words) => ({ ...note, words }),
       same: (one, other) => one === other,
-      print: (words) => words,
+      fingerprint: (words) => words,
       // A page that is gone sends no more.
       send: (base, words) => (own === page ? send(base, words) : new Promise(() => undefined)),
       failure: (error) => error as Failure<Note>,

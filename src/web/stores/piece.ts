@@ -16,7 +16,7 @@ import { useBench } from './bench.ts';
 import { useConnection } from './connection.ts';
 import { dropDraft, heldDraft, holdDraft, type Draft } from './draft.ts';
 import { hearTabs, tellTabs } from './otherTabs.ts';
-import { sameTarget, targetPrint } from './targetPrint.ts';
+import { sameTarget, targetFingerprint } from './targetFingerprint.ts';
 import { undoSteps } from './undoSteps.ts';
 import { KEEP_AFTER, keptThing, type Failure, type KeptLinks, type KeptThing } from './keptThing.ts';
 
@@ -60,7 +60,7 @@ export const usePiece = defineStore('piece', () => {
     bodyOf: (found) => found.target,
     withBody: (found, body) => ({ ...found, target: body }),
     same: sameTarget,
-    print: targetPrint,
+    fingerprint: targetFingerprint,
     send: async ({ id, revision }, body) => {
       const kept = await api.write(id, { target: body, baseRevision: revision });
       void lastSeen.keepDesigns([kept]);
@@ -103,7 +103,7 @@ export const usePiece = defineStore('piece', () => {
 
   /** Resumes a draft of an earlier page, unless it can no longer be made, or had arrived and only its acknowledgement was lost. */
   function takeUp(found: Design, draft: Draft): void {
-    if (checkTarget(draft.target).length > 0 || targetPrint(draft.target) === targetPrint(found.target))
+    if (checkTarget(draft.target).length > 0 || targetFingerprint(draft.target) === targetFingerprint(found.target))
       return dropDraft(found.id);
     thing.value?.step(draft.target);
     thing.value?.takeUp(draft.target, draft.baseRevision, draft.sent);

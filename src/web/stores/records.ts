@@ -50,7 +50,7 @@ function bookOf<K extends RecordKind>(
       bodyOf: ({ body }) => body,
       withBody: (kept, body) => ({ ...kept, body }),
       same,
-      print: (body) => briefly(JSON.stringify(body)),
+      fingerprint: (body) => briefly(JSON.stringify(body)),
       send: async ({ id, revision }, body) => {
         const kept = await (revision === 0
           ? api.createRecord(kind, id, body)

@@ -1,6 +1,6 @@
 import { mouldOfMesh } from '../../core/forms/mould/importedMould.ts';
 import { newTarget, type Target } from '../../core/target/target.ts';
-import { sameTarget, targetPrint } from './targetPrint.ts';
+import { sameTarget, targetFingerprint } from './targetFingerprint.ts';
 
 const moulded = (...heights: readonly number[]): Target => ({
   ...newTarget('Dish'),
@@ -27,10 +27,10 @@ const OTHERS: readonly Target[] = [
   moulded(20, 21, 22, 23, 24),
 ];
 
-it('prints of targets are equal for equal content, however it came here, and for no other', () => {
+it('fingerprints of targets are equal for equal content, however it came here, and for no other', () => {
   const again = OTHERS.map((target) => JSON.parse(JSON.stringify(target)) as Target);
-  expect(again.map(targetPrint)).toEqual(OTHERS.map(targetPrint));
-  expect(new Set(OTHERS.map(targetPrint)).size).toBe(OTHERS.length);
+  expect(again.map(targetFingerprint)).toEqual(OTHERS.map(targetFingerprint));
+  expect(new Set(OTHERS.map(targetFingerprint)).size).toBe(OTHERS.length);
 });
 
 it('targets are the same with the same lists and equal fields; equal lists of another mesh are another', () => {

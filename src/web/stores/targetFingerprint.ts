@@ -4,14 +4,14 @@ import type { Target } from '../../core/target/target.ts';
 
 type Triples = MeshForm['vertices'];
 
-/** The lists of a mesh are large and never changed: each is gone through once. */
+/** Lists of a mesh are large and never changed, so each is read once. */
 const known = new WeakMap<Triples, string>();
 
 /** A short text that stands for a list of a mesh. */
-function listPrint(list: Triples): string {
-  const print = known.get(list) ?? briefly(JSON.stringify(list));
-  known.set(list, print);
-  return print;
+function listFingerprint(list: Triples): string {
+  const fingerprint = known.get(list) ?? briefly(JSON.stringify(list));
+  known.set(list, fingerprint);
+  return fingerprint;
 }
 
 /** A target as text, without the lists of an imported mesh. */
@@ -20,9 +20,9 @@ function withoutLists({ form, ...rest }: Target): string {
 }
 
 /** A short text that is equal for targets with the same content, though one came from the server and one from here. */
-export function targetPrint(target: Target): string {
+export function targetFingerprint(target: Target): string {
   const { form } = target;
-  const lists = form.kind === 'mesh' ? [listPrint(form.vertices), listPrint(form.triangles)] : [];
+  const lists = form.kind === 'mesh' ? [listFingerprint(form.vertices), listFingerprint(form.triangles)] : [];
   return briefly([withoutLists(target), ...lists].join(' '));
 }
 
