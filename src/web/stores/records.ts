@@ -100,22 +100,31 @@ function bookOf<K extends RecordKind>(
     }
 
     async function load(): Promise<void> {
+      const asked = new Map([...things.value].map(([id, { base }]) => [id, base.value]));
       const found = await attempt(() => api.records(kind));
       if (found) void lastSeen.keepRecords(kind, found);
       const seen = found ?? (things.value.size === 0 && connection.down ? await lastSeen.records(kind) : undefined);
-      if (seen) await show(seen);
+      if (seen) await show(seen, asked);
       state.value = seen || things.value.size > 0 ? 'ready' : 'failed';
       if (!found) connection.whenBack(() => void load());
     }
 
-    /** Loads the server's records and the changes that this browser still holds, which are sent again or shown beside the server's. */
-    async function show(found: readonly Kept<K>[]): Promise<void> {
+    /**
+     * Loads the server's records and the changes that this browser still holds, which are sent again or shown beside the server's.
+     *
+     * @param asked the records as they were here when the server's were asked for
+     */
+    async function show(found: readonly Kept<K>[], asked: ReadonlyMap<string, Kept<K>>): Promise<void> {
       // Before any record can be changed here, which would replace what is held of it.
       const changes = await heldRecords(kind);
       const before = things.value;
-      // A record that is being changed or sent stays as it is here.
-      const busy = [...before].filter(([, { keeping }]) => keeping.value !== 'kept');
-      const read = found.map((kept) => [kept.id, keptThing(kept, links)] as const);
+      // A record that is being changed or sent stays as it is here, and so does one that was kept, added or removed meanwhile.
+      const busy = [...before].filter(
+        ([id, { keeping, base }]) => keeping.value !== 'kept' || base.value !== asked.get(id),
+      );
+      const read = found
+        .filter(({ id }) => before.has(id) || !asked.has(id))
+        .map((kept) => [kept.id, keptThing(kept, links)] as const);
       const now = new Map([...read, ...busy]);
       things.value = now;
       for (const { id, body, baseRevision, sent } of changes) {
